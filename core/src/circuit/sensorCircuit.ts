@@ -1,0 +1,186 @@
+import type { CurveModel } from '../curves/curveModel.ts';
+
+/**
+ * pull-up: sensor to sensor ground, fixed resistor to the reference. pull-down: the mirror image, sensor fed from the reference, fixed
+ * resistor to module ground. one-wire: as pull-up, the return is the body the sensor is screwed into.
+ */
+export type Layout = 'pull-up' | 'pull-down' | 'one-wire';
+
+/** How the module turns its pin voltage into a displayed temperature. Temperatures in °C. */
+export interface DisplayScale {
+  minC: number;
+  maxC: number;
+  resolutionC: number;
+  /** Shown instead of a value at either end of the scale, where the module is known to do so. */
+  substituteC: number | null;
+  /** Is the pin compared with the reference that feeds the pull-up? null: not known (half and half). */
+  ratiometric: boolean | null;
+}
+
+/** A circuit as its owner describes it: nominal values. Ω, V, °C. */
+export interface SensorCircuit {
+  layout: Layout;
+  referenceV: number;
+  /** null: not known, to be learned from the readings. */
+  pullUpOhm: number | null;
+  /** Second pull-up that the module switches to when hot (pin below `switchRatio` of the reference), or null. */
+  hotPullUpOhm: number | null;
+  switchRatio: number;
+  curve: CurveModel;
+  display: DisplayScale;
+  supplyV: number;
+  /** Nominal range of one wire's resistance, Ω. */
+  wireMinOhm: number;
+  wireMaxOhm: number;
+  /** Connectors between module and plug, counted from the module. */
+  connectors: number;
+}
+
+/** One definite circuit: every value given, faults applied. This is what a bench test is predicted from. */
+export interface CircuitState {
+  layout: Layout;
+  /** V of the reference above module ground. */
+  referenceV: number;
+  /** What the module divides by when its ratio is not ratiometric. */
+  nominalReferenceV: number;
+  ratiometric: boolean;
+  pullUpOhm: number;
+  /** What the module believes its pull-up to be. */
+  nominalPullUpOhm: number;
+  hotPullUpOhm: number | null;
+  switchRatio: number;
+  inputOhm: number;
+  /** Resistance of a sound signal and return wire, Ω, spread evenly over the segments. */
+  signalOhm: number;
+  returnOhm: number;
+  /** Extra resistance in one segment (0 = next to the module). */
+  signalFaultOhm: number;
+  signalFaultSegment: number;
+  returnFaultOhm: number;
+  returnFaultSegment: number;
+  /** V of module ground above chassis. */
+  groundOffsetV: number;
+  supplyV: number;
+  /** Leaks at the harness side of the sensor plug, S: to chassis, to the return, to the supply. */
+  leakGroundS: number;
+  leakReturnS: number;
+  leakSupplyS: number;
+  /** Leak from the element to the sensor's own body, S. */
+  leakBodyS: number;
+  sensorCurve: CurveModel;
+  /** Multiplies the curve: tolerance, drift. */
+  sensorFactor: number;
+  /** 1σ multiples of the curve's form error, shared by sensor and module (both follow the real curve). */
+  formError: number;
+  /** Fixed element resistance in place of the curve (open, shorted), or NaN. */
+  sensorFixedOhm: number;
+  /** °C by which the sensor is warmer than the place the thermometer is at. */
+  sensorOffsetC: number;
+  /** °C at the thermometer's place. */
+  temperatureC: number;
+  /** °C added to what the module shows. */
+  displayOffsetC: number;
+  /** Shown whatever the pin says, or NaN. */
+  displayStuckC: number;
+  display: DisplayScale;
+  moduleCurve: CurveModel;
+  connectors: number;
+}
+
+/** Input resistance of the module's pin, Ω. */
+export const MODULE_INPUT_OHM = 1e6;
+/** Input resistance of the meter on volts, Ω. */
+export const METER_INPUT_OHM = 10e6;
+/** The meter shows OL above this, Ω. */
+export const METER_OVERLOAD_OHM = 20e6;
+
+/** The circuit with nothing wrong and every value nominal (wires at their geometric middle), at a temperature in °C. */
+export function nominalState(circuit: SensorCircuit, temperatureC: number, pullUpOhm: number): CircuitState {
+  const wire = Math.sqrt(circuit.wireMinOhm * circuit.wireMaxOhm);
+  return {
+    layout: circuit.layout,
+    referenceV: circuit.referenceV,
+    nominalReferenceV: circuit.referenceV,
+    ratiometric: circuit.display.ratiometric ?? true,
+    pullUpOhm,
+    nominalPullUpOhm: pullUpOhm,
+    hotPullUpOhm: circuit.hotPullUpOhm,
+    switchRatio: circuit.switchRatio,
+    inputOhm: MODULE_INPUT_OHM,
+    signalOhm: wire,
+    returnOhm: wire,
+    signalFaultOhm: 0,
+    signalFaultSegment: 0,
+    returnFaultOhm: 0,
+    returnFaultSegment: 0,
+    groundOffsetV: 0,
+    supplyV: circuit.supplyV,
+    leakGroundS: 0,
+    leakReturnS: 0,
+    leakSupplyS: 0,
+    leakBodyS: 0,
+    sensorCurve: circuit.curve,
+    sensorFactor: 1,
+    formError: 0,
+    sensorFixedOhm: NaN,
+    sensorOffsetC: 0,
+    temperatureC,
+    displayOffsetC: 0,
+    displayStuckC: NaN,
+    display: circuit.display,
+    moduleCurve: circuit.curve,
+    connectors: circuit.connectors,
+  };
+}
+
+/**
+ * Overwrites every field of `into`. Field by field on purpose: a generic copy costs more than solving the circuit, and this runs
+ * before every prediction. The contract test fails when a field is missing here.
+ */
+export function copyState(from: CircuitState, into: CircuitState): void {
+  into.layout = from.layout;
+  into.referenceV = from.referenceV;
+  into.nominalReferenceV = from.nominalReferenceV;
+  into.ratiometric = from.ratiometric;
+  into.pullUpOhm = from.pullUpOhm;
+  into.nominalPullUpOhm = from.nominalPullUpOhm;
+  into.hotPullUpOhm = from.hotPullUpOhm;
+  into.switchRatio = from.switchRatio;
+  into.inputOhm = from.inputOhm;
+  into.signalOhm = from.signalOhm;
+  into.returnOhm = from.returnOhm;
+  into.signalFaultOhm = from.signalFaultOhm;
+  into.signalFaultSegment = from.signalFaultSegment;
+  into.returnFaultOhm = from.returnFaultOhm;
+  into.returnFaultSegment = from.returnFaultSegment;
+  into.groundOffsetV = from.groundOffsetV;
+  into.supplyV = from.supplyV;
+  into.leakGroundS = from.leakGroundS;
+  into.leakReturnS = from.leakReturnS;
+  into.leakSupplyS = from.leakSupplyS;
+  into.leakBodyS = from.leakBodyS;
+  into.sensorCurve = from.sensorCurve;
+  into.sensorFactor = from.sensorFactor;
+  into.formError = from.formError;
+  into.sensorFixedOhm = from.sensorFixedOhm;
+  into.sensorOffsetC = from.sensorOffsetC;
+  into.temperatureC = from.temperatureC;
+  into.displayOffsetC = from.displayOffsetC;
+  into.displayStuckC = from.displayStuckC;
+  into.display = from.display;
+  into.moduleCurve = from.moduleCurve;
+  into.connectors = from.connectors;
+}
+
+/** Resistance of the sensor element when it is at `temperatureC`, Ω: curve, tolerance, drift, opens and shorts. */
+export function sensorOhm(state: CircuitState, temperatureC: number): number {
+  if (!Number.isNaN(state.sensorFixedOhm)) return state.sensorFixedOhm;
+  const ohm = state.sensorCurve.resistanceOhm(temperatureC) * state.sensorFactor;
+  return state.formError === 0 ? ohm : ohm * Math.exp(state.formError * signedFormErrorLog(state.sensorCurve, temperatureC));
+}
+
+/** The form error as a bend through 25 °C: one sign below, the other above. */
+export function signedFormErrorLog(curve: CurveModel, temperatureC: number): number {
+  const error = curve.formErrorLog(temperatureC);
+  return temperatureC < 25 ? error : -error;
+}

@@ -1,0 +1,43 @@
+/** 0 °C in kelvin. */
+export const KELVIN = 273.15;
+
+/**
+ * What every kind of sensor curve can do. Temperatures in °C, resistances in Ω. The two functions are total and monotone: outside
+ * `minC…maxC` they continue smoothly, so that a search never meets a hole; who shows a value checks the range (see `convert`).
+ */
+export interface CurveModel {
+  /** Range in which the curve is known. */
+  readonly minC: number;
+  readonly maxC: number;
+  /** 'ntc': resistance falls with temperature; 'ptc': it rises. */
+  readonly slope: 'ntc' | 'ptc';
+  /** Resistance at a temperature. */
+  resistanceOhm(temperatureC: number): number;
+  /** Temperature of a resistance; 0 and Infinity give the ends (±Infinity). */
+  temperatureC(resistanceOhm: number): number;
+  /** 1σ of ln R that comes from the sensor's tolerance. */
+  readonly toleranceLog: number;
+  /** 1σ of ln R at a temperature that comes from the curve's form being only an approximation; 0 where the form is trusted. */
+  formErrorLog(temperatureC: number): number;
+}
+
+/** Default tolerance of a sensor against its curve, 1σ of ln R. */
+export const DEFAULT_TOLERANCE_LOG = 0.015;
+
+/** Newton's method on a monotone function, bounded and bracketed; returns the argument where `f` is `target`. */
+export function invertMonotone(f: (x: number) => number, target: number, low: number, high: number): number {
+  let [a, b] = [low, high];
+  const rising = f(b) > f(a);
+  if (rising ? target <= f(a) : target >= f(a)) return a;
+  if (rising ? target >= f(b) : target <= f(b)) return b;
+  let [fa, fb] = [f(a), f(b)];
+  for (let i = 0; i < 80 && Math.abs(b - a) > 1e-12 * (1 + Math.abs(a)); i++) {
+    // Illinois-style secant, falling back to the middle every third step.
+    const x = i % 3 === 2 ? (a + b) / 2 : a + ((target - fa) * (b - a)) / (fb - fa);
+    const fx = f(x);
+    if (fx === target) return x;
+    if (fx < target === rising) [a, fa] = [x, fx];
+    else [b, fb] = [x, fx];
+  }
+  return (a + b) / 2;
+}

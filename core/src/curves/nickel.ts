@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { type CurveModel, invertMonotone } from './curveModel.ts';
+
+/** Nickel: 'din43760' (6180 ppm/K, handbook polynomial) or 'tk5000' (5000 ppm/K); r0Ohm at 0 °C. */
+export const nickelSchema = z.strictObject({
+  kind: z.literal('nickel'),
+  r0Ohm: z.number().positive(),
+  grade: z.enum(['din43760', 'tk5000']),
+  toleranceLog: z.number().positive().max(0.5).optional(),
+});
+export type NickelCurve = z.infer<typeof nickelSchema>;
+
+/** Coefficients of t, t², … of R/R0 − 1. Sources: DIN 43760 and handbook polynomial, both from memory; tested on their tables. */
+const POLYNOMIALS = {
+  din43760: [5.485e-3, 6.65e-6, 0, 2.805e-11, 0, -2e-17],
+  tk5000: [4.427e-3, 5.172e-6, 5.585e-9],
+} as const;
+
+export function nickelModel(curve: NickelCurve): CurveModel {
+  const coefficients = POLYNOMIALS[curve.grade];
+  const ratioAt = (t: number): number => {
+    let sum = 0;
+    for (let i = coefficients.length - 1; i >= 0; i--) sum = (sum + coefficients[i]) * t;
+    return 1 + sum;
+  };
+  const [low, high] = [-150, 320];
+  return {
+    minC: -60,
+    maxC: 250,
+    slope: 'ptc',
+    resistanceOhm: (t) => curve.r0Ohm * ratioAt(Math.min(high, Math.max(low, t))),
+    temperatureC: (r) => {
+      const ratio = r / curve.r0Ohm;
+      if (ratio >= ratioAt(high)) return Infinity;
+      if (ratio <= ratioAt(low)) return -Infinity;
+      return invertMonotone(ratioAt, ratio, low, high);
+    },
+    toleranceLog: curve.toleranceLog ?? 0.005,
+    formErrorLog: () => 0,
+  };
+}

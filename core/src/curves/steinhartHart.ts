@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { type CurveModel, DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
+
+/**
+ * NTC by Steinhart–Hart: 1/T = a + b·L + c·L³, L = ln(R/Ω), T in K. With `squareTerm` d the four-term form: + d·L².
+ * Source: J. S. Steinhart, S. R. Hart, Deep-Sea Research 15 (1968) 497.
+ */
+export const steinhartHartSchema = z.strictObject({
+  kind: z.literal('steinhart-hart'),
+  a: z.number(),
+  b: z.number().positive(),
+  c: z.number(),
+  squareTerm: z.number().optional(),
+  minC: z.number().min(-100),
+  maxC: z.number().max(400),
+  toleranceLog: z.number().positive().max(0.5).optional(),
+});
+export type SteinhartHartCurve = z.infer<typeof steinhartHartSchema>;
+
+export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
+  const { a, b, c, squareTerm: d = 0 } = curve;
+  const inverseK = (l: number): number => a + l * (b + l * (d + c * l));
+  const logOhmAt = (t: number): number => {
+    const target = 1 / Math.max(t + KELVIN, 20);
+    if (d === 0 && c > 0) return cubicRoot(b / c, (a - target) / c);
+    return invertMonotone(inverseK, target, -8, 26);
+  };
+  // Beyond the range the curve continues as its tangent in ln R against 1/T: the cubic may turn round out there.
+  const ends = [curve.minC, curve.maxC].map((t) => {
+    const l = logOhmAt(t);
+    return { x: 1 / (t + KELVIN), l, slope: b + l * (2 * d + 3 * c * l) };
+  });
+  return {
+    minC: curve.minC,
+    maxC: curve.maxC,
+    slope: 'ntc',
+    resistanceOhm: (t) => {
+      const end = t < curve.minC ? ends[0] : t > curve.maxC ? ends[1] : null;
+      return Math.exp(end ? end.l + (1 / Math.max(t + KELVIN, 20) - end.x) / end.slope : logOhmAt(t));
+    },
+    temperatureC: (r) => {
+      const l = Math.log(r);
+      const end = l > ends[0].l ? ends[0] : l < ends[1].l ? ends[1] : null;
+      const x = end ? end.x + (l - end.l) * end.slope : inverseK(l);
+      return x > 0 ? 1 / x - KELVIN : Infinity;
+    },
+    toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
+    formErrorLog: () => 0,
+  };
+}
+
+/** The real root of l³ + p·l + q = 0 for p > 0 (hyperbolic form, which has no cancellation). */
+function cubicRoot(p: number, q: number): number {
+  const s = Math.sqrt(p / 3);
+  return -2 * s * Math.sinh(Math.asinh(q / (2 * s * s * s)) / 3);
+}

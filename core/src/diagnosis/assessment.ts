@@ -1,0 +1,194 @@
+import { FAULT_GROUPS, type FaultGroup, type SizeUnit } from '../faults/fault.ts';
+import { measurementById } from '../measurements/list.ts';
+import { weightedQuantile } from '../numeric/weightedQuantile.ts';
+import { healthyRanges, plainTests } from './healthyRange.ts';
+import { inside, type Interval, predictiveInterval } from './interval.ts';
+import { type FaultPosterior, type Posterior, posteriorOf } from './posterior.ts';
+import type { Predictor } from './predictor.ts';
+import type { Problem } from './problem.ts';
+
+/** Size of a fault: middle and 95 % range, in its unit. */
+export interface SizeEstimate extends Interval {
+  middle: number;
+  unit: SizeUnit;
+}
+
+/** A fault worth naming, with what it predicts. Plain data: it crosses to the page and into files. */
+export interface Suspect {
+  fault: string;
+  group: FaultGroup;
+  name: string;
+  probability: number;
+  size: SizeEstimate | null;
+  /** Which connector segment, which other curve; null where there is no such choice or it is open. */
+  detail: string | null;
+  /** The machine state in which alone it seems to be present, or null. */
+  onlyIn: string | null;
+  part: string;
+  repair: string;
+  /** What each reading should be under this fault, in the order of the readings. */
+  predicts: Interval[];
+}
+
+export interface ReadingView {
+  id: string;
+  healthy: Interval;
+  verdict: 'inside' | 'low' | 'high';
+  /** Probability that this reading is a blunder, over all faults. */
+  blunder: number;
+}
+
+/** How far the ranking may be trusted. */
+export type Doubt =
+  | { kind: 'none' }
+  | { kind: 'no-readings' }
+  /** One or more readings that even the best fault does not explain, most doubtful first. */
+  | { kind: 'contradiction'; readings: string[] }
+  /** No single fault explains the readings. */
+  | { kind: 'nothing-fits'; readings: string[] };
+
+export interface Assessment {
+  groups: { group: FaultGroup; probability: number }[];
+  /** Every fault, most probable first. */
+  ranking: { fault: string; name: string; group: FaultGroup; probability: number; prior: number }[];
+  suspects: Suspect[];
+  readings: ReadingView[];
+  /** 95 % range of every plain test on a healthy circuit, by measurement. */
+  healthy: Record<string, Interval>;
+  doubt: Doubt;
+  /** Pull-up the readings suggest, where it was not known, Ω. */
+  learnedPullUp: (Interval & { middle: number }) | null;
+}
+
+const MAX_SUSPECTS = 6;
+/** Faults below this probability are not shown as suspects. */
+const WORTH_NAMING = 0.005;
+
+/** The whole verdict on a problem as data: ranking, sizes, predicted intervals, contradictions. Deterministic. */
+export function assess(problem: Problem): Assessment {
+  return explain(problem, posteriorOf(problem));
+}
+
+/** Turns a posterior into the data a person is shown. */
+export function explain(problem: Problem, posterior: Posterior): Assessment {
+  const { faults, predictor } = posterior;
+  const tests = plainTests(problem);
+  const taken = problem.readings.map((r) => ({
+    measurement: measurementById(r.measurement),
+    conditions: r.conditions,
+    state: r.state,
+  }));
+  const ranges = healthyRanges(problem, [...tests, ...taken]);
+  const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);
+  const blunders = blunderProbabilities(posterior);
+  return {
+    groups: groupProbabilities(faults),
+    ranking: faults.map(({ fault, probability, prior }) => ({
+      fault: fault.id,
+      name: fault.name,
+      group: fault.group,
+      probability,
+      prior,
+    })),
+    suspects: suspects.map((s) => suspectOf(s, predictor)),
+    readings: problem.readings.map((r, i) => {
+      const range = ranges[tests.length + i];
+      return { id: r.id, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
+    }),
+    healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
+    doubt: doubtOf(problem, blunders),
+    learnedPullUp: problem.circuit.pullUpOhm === null && problem.readings.length > 0 ? learnedPullUp(posterior) : null,
+  };
+}
+
+/** Probability of each group, most probable first; faults of a group add up. */
+export function groupProbabilities(faults: readonly FaultPosterior[]): { group: FaultGroup; probability: number }[] {
+  return FAULT_GROUPS.map((group) => ({
+    group,
+    probability: faults.reduce((sum, f) => sum + (f.fault.group === group ? f.probability : 0), 0),
+  })).sort((a, b) => b.probability - a.probability);
+}
+
+function suspectOf(s: FaultPosterior, predictor: Predictor): Suspect {
+  const weights = Float64Array.from(s.draws, (d) => d.weight);
+  const { fault } = s;
+  return {
+    fault: fault.id,
+    group: fault.group,
+    name: fault.name,
+    probability: s.probability,
+    size: fault.unit === null ? null : sizeOf(s, weights),
+    detail: dominant(s, (d) => d.hypothesis.branch.detail ?? null),
+    onlyIn: dominant(s, (d) => d.hypothesis.onlyIn),
+    part: fault.part,
+    repair: fault.repair,
+    predicts: predictor.readings.map((reading, i) => {
+      const lowest = reading.measurement.quantity === 'ohms' ? 0 : -Infinity;
+      return predictiveInterval(Float64Array.from(s.draws, (d) => d.predictions[i]), weights, reading.noise, lowest);
+    }),
+  };
+}
+
+function sizeOf(s: FaultPosterior, weights: Float64Array): SizeEstimate {
+  const [low, middle, high] = weightedQuantile(Float64Array.from(s.draws, (d) => d.size), weights, [0.025, 0.5, 0.975]);
+  return { low, middle, high, unit: s.fault.unit! };
+}
+
+/** The value that four fifths of the weight agree on, or null. */
+function dominant(s: FaultPosterior, key: (d: FaultPosterior['draws'][number]) => string | null): string | null {
+  const shares = new Map<string | null, number>();
+  for (const d of s.draws) shares.set(key(d), (shares.get(key(d)) ?? 0) + d.weight);
+  for (const [value, share] of shares) if (share > 0.8) return value;
+  return null;
+}
+
+/** Probability of each reading being a blunder, averaged over the sampled faults. */
+function blunderProbabilities({ faults, predictor }: Posterior): number[] {
+  const { blunder } = predictor.problem.instruments;
+  const total = faults.reduce((sum, f) => sum + (f.draws.length > 0 ? f.probability : 0), 0);
+  return predictor.readings.map(({ noise, value }, i) => {
+    let sum = 0;
+    for (const f of faults) {
+      for (const d of f.draws) {
+        const good = Math.log(1 - blunder) + noise.logGood(value, d.predictions[i]);
+        const bad = Math.log(blunder) + noise.logBlunder(value);
+        sum += (f.probability * d.weight) / (1 + Math.exp(good - bad));
+      }
+    }
+    return sum / total;
+  });
+}
+
+function doubtOf(problem: Problem, blunders: readonly number[]): Doubt {
+  if (problem.readings.length === 0) return { kind: 'no-readings' };
+  const doubtful = problem.readings
+    .map((r, i) => ({ id: r.id, p: blunders[i] }))
+    .filter(({ p }) => p > 0.5)
+    .sort((a, b) => b.p - a.p)
+    .map(({ id }) => id);
+  if (doubtful.length === 0) {
+    // Two readings that exclude each other: either may be the blunder, so neither passes one half alone.
+    const sum = blunders.reduce((a, b) => a + b, 0);
+    if (sum < 0.7) return { kind: 'none' };
+    const most = Math.max(...blunders);
+    const rivals = problem.readings.filter((_, i) => blunders[i] > most / 2).map((r) => r.id);
+    return { kind: 'contradiction', readings: rivals };
+  }
+  const nothing = doubtful.length > 1 || problem.readings.length <= 2;
+  return { kind: nothing ? 'nothing-fits' : 'contradiction', readings: doubtful };
+}
+
+function learnedPullUp({ faults, predictor }: Posterior): Interval & { middle: number } {
+  const k = predictor.latent.names.indexOf('pull-up');
+  const values: number[] = [];
+  const weights: number[] = [];
+  for (const f of faults) {
+    for (const d of f.draws) {
+      predictor.benchAt(d.hypothesis, d.position, d.u, 'steady');
+      values.push(k < 0 ? NaN : predictor.lastPullUpOhm);
+      weights.push(f.probability * d.weight);
+    }
+  }
+  const [low, middle, high] = weightedQuantile(values, weights, [0.025, 0.5, 0.975]);
+  return { low, middle, high };
+}

@@ -1,0 +1,211 @@
+import { choleskyFactor, solveLower, solveUpper } from '../numeric/cholesky.ts';
+import type { Hypothesis, Predictor } from './predictor.ts';
+
+/** Normal approximation of what the readings say of the unknowns u when the fault and its size are given. */
+export interface Conditional {
+  /** ln likelihood of all readings, integrated over u by Laplace's method. */
+  logEvidence: number;
+  mode: Float64Array;
+  /** Lower Cholesky factor of the precision at the mode, row major. */
+  factor: Float64Array;
+  logDet: number;
+  /** Did some reading look like a blunder on the way? Then another start may end elsewhere. */
+  doubtful: boolean;
+}
+
+const STEP = 1e-4;
+const MAX_ROUNDS = 8;
+
+/**
+ * Finds, for a given fault size, the unknowns that fit best, by Gauss–Newton steps in which each reading counts with the probability that
+ * it is no blunder. Bounded: at most eight linearisations. Reused for one predictor; results are copied out.
+ */
+export class ConditionalFit {
+  private readonly n: number;
+  private readonly m: number;
+  private readonly u: Float64Array;
+  private readonly next: Float64Array;
+  private readonly moved: Float64Array;
+  private readonly predictions: Float64Array;
+  private readonly residual: Float64Array;
+  private readonly shifted: Float64Array;
+  private readonly jacobian: Float64Array;
+  private readonly weights: Float64Array;
+  private readonly precision: Float64Array;
+  private readonly factor: Float64Array;
+  private readonly gradient: Float64Array;
+  private readonly column: Float64Array;
+  /** Coordinates that any reading depends on noticeably under the present hypothesis; the others keep their prior. */
+  private active: number[];
+
+  constructor(private readonly predictor: Predictor) {
+    const n = (this.n = predictor.latent.dimension);
+    const m = (this.m = predictor.readings.length);
+    const vector = (k: number): Float64Array => new Float64Array(k);
+    [this.u, this.next, this.moved, this.gradient, this.column] = [vector(n), vector(n), vector(n), vector(n), vector(n)];
+    [this.predictions, this.residual, this.shifted, this.weights] = [vector(m), vector(m), vector(m), vector(m)];
+    [this.jacobian, this.precision, this.factor] = [vector(m * n), vector(n * n), vector(n * n)];
+    this.active = Array.from({ length: n }, (_, k) => k);
+  }
+
+  /** Turns to another hypothesis: finds, at three positions, which unknowns its readings depend on at all (0.01 σ or more). */
+  focus(h: Hypothesis): void {
+    const { n, m } = this;
+    const all = Array.from({ length: n }, (_, k) => k);
+    const felt = new Set<number>();
+    for (const position of h.branch.sized ? [0.1, 0.5, 0.9] : [0.5]) {
+      this.u.fill(0);
+      this.active = all;
+      this.residualsAt(h, position, this.u, this.residual);
+      this.linearise(h, position);
+      for (let i = 0; i < m; i++) {
+        for (let k = 0; k < n; k++) if (Math.abs(this.jacobian[i * n + k]) > 0.01) felt.add(k);
+      }
+    }
+    this.active = all.filter((k) => felt.has(k));
+    this.jacobian.fill(0);
+  }
+
+  /** Deviations at the prior middle (u = 0), for a first look; the array is overwritten by the next call. */
+  residualsAtMiddle(h: Hypothesis, position: number): Float64Array {
+    this.u.fill(0);
+    return this.residualsAt(h, position, this.u, this.residual);
+  }
+
+  /** The best fit from one start: every reading trusted at first, or each weighed against the prior at first. */
+  fit(h: Hypothesis, position: number, trusting: boolean): Conditional {
+    const { n, u } = this;
+    u.fill(0);
+    this.residualsAt(h, position, u, this.residual);
+    let score = this.score(u);
+    let doubtful = false;
+    let stale = true;
+    for (let round = 0; round < MAX_ROUNDS && stale; round++) {
+      this.linearise(h, position);
+      if (round === 0) this.firstWeights(trusting);
+      doubtful ||= this.solveWeighted();
+      // The step is shortened until the fit gets better; one that keeps its promise needs no new linearisation.
+      let accepted = false;
+      for (let tries = 0, factor = 1; tries < 5 && !accepted; tries++, factor *= 0.35) {
+        for (let k = 0; k < n; k++) this.moved[k] = u[k] + factor * this.column[k];
+        this.residualsAt(h, position, this.moved, this.shifted);
+        const better = this.score(this.moved);
+        if (better < score - 1e-9) continue;
+        accepted = true;
+        stale = better - score > 0.02 && this.bend(factor) > 0.3;
+        score = better;
+        u.set(this.moved);
+        this.residual.set(this.shifted);
+      }
+      if (!accepted) break;
+    }
+    const logDet = this.factorise();
+    return { logEvidence: score - 0.5 * logDet, mode: u.slice(), factor: this.factor.slice(), logDet, doubtful };
+  }
+
+  private residualsAt(h: Hypothesis, position: number, u: Float64Array, out: Float64Array): Float64Array {
+    this.predictor.predict(h, position, u, this.predictions);
+    this.predictor.residuals(this.predictions, out);
+    return out;
+  }
+
+  /** ln likelihood of the last predictions plus ln prior of u relative to the density at the middle. */
+  private score(u: Float64Array): number {
+    let half = 0;
+    for (let k = 0; k < this.n; k++) half += u[k] * u[k];
+    return this.predictor.logLikelihood(this.predictions) + this.predictor.latent.logPriorRatio(u) - 0.5 * half;
+  }
+
+  /** Largest difference between the residuals found and those the straight line promised, among trusted readings. */
+  private bend(factor: number): number {
+    const { n, m } = this;
+    let worst = 0;
+    for (let i = 0; i < m; i++) {
+      if (this.weights[i] < 0.5) continue;
+      let promised = this.residual[i];
+      for (let k = 0; k < n; k++) promised += this.jacobian[i * n + k] * factor * this.column[k];
+      worst = Math.max(worst, Math.abs(promised - this.shifted[i]));
+    }
+    return worst;
+  }
+
+  private linearise(h: Hypothesis, position: number): void {
+    const { n, m, u } = this;
+    for (const k of this.active) {
+      const kept = u[k];
+      u[k] = kept + STEP;
+      this.residualsAt(h, position, u, this.shifted);
+      u[k] = kept;
+      for (let i = 0; i < m; i++) this.jacobian[i * n + k] = (this.shifted[i] - this.residual[i]) / STEP;
+    }
+  }
+
+  private firstWeights(trusting: boolean): void {
+    const { n, m } = this;
+    for (let i = 0; i < m; i++) {
+      let variance = 1;
+      if (!trusting) for (let k = 0; k < n; k++) variance += this.jacobian[i * n + k] ** 2;
+      this.weights[i] = trusting ? 1 : soundProbability(this.residual[i], variance);
+    }
+  }
+
+  /**
+   * Weighted least squares on the straight-line model, the weights renewed until they stand still; the step goes into `column`.
+   * Returns whether a reading was doubted on the way.
+   */
+  private solveWeighted(): boolean {
+    const { n, m, u, next, jacobian, residual, weights } = this;
+    let lowest = 1;
+    for (let i = 0; i < m; i++) lowest = Math.min(lowest, weights[i]);
+    for (let round = 0; round < 6; round++) {
+      this.factorise();
+      for (let k = 0; k < n; k++) {
+        let sum = 0;
+        for (let i = 0; i < m; i++) {
+          let fixed = residual[i];
+          for (let l = 0; l < n; l++) fixed -= jacobian[i * n + l] * u[l];
+          sum -= weights[i] * jacobian[i * n + k] * fixed;
+        }
+        this.gradient[k] = sum;
+      }
+      solveLower(this.factor, n, this.gradient, next);
+      solveUpper(this.factor, n, next, next);
+      let moved = 0;
+      for (let i = 0; i < m; i++) {
+        let r = residual[i];
+        for (let k = 0; k < n; k++) r += jacobian[i * n + k] * (next[k] - u[k]);
+        const weight = soundProbability(r, 1);
+        moved = Math.max(moved, Math.abs(weight - weights[i]));
+        lowest = Math.min(lowest, weight);
+        weights[i] = weight;
+      }
+      if (moved < 0.02) break;
+    }
+    for (let k = 0; k < n; k++) this.column[k] = next[k] - u[k];
+    return lowest < 0.95;
+  }
+
+  /** Precision at the present weights: prior plus the weighted normal equations. Returns ln det. */
+  private factorise(): number {
+    const { n, m, precision, jacobian, weights } = this;
+    precision.fill(0);
+    for (let k = 0; k < n; k++) precision[k * n + k] = this.predictor.latent.precision(k, this.u[k]);
+    for (let i = 0; i < m; i++) {
+      const w = weights[i];
+      if (w < 1e-6) continue;
+      const row = i * n;
+      for (let k = 0; k < n; k++) {
+        const part = w * jacobian[row + k];
+        if (part === 0) continue;
+        for (let l = 0; l <= k; l++) precision[k * n + l] += part * jacobian[row + l];
+      }
+    }
+    return choleskyFactor(precision, n, this.factor);
+  }
+}
+
+/** Probability that a reading with this deviation (1σ units, variance as given) is no blunder, blunders (1 %) spread over about 300 σ. */
+function soundProbability(residual: number, variance: number): number {
+  const good = Math.exp(-0.5 * Math.min(1400, (residual * residual) / variance)) / Math.sqrt(2 * Math.PI * variance);
+  return good / (good + 3e-5);
+}

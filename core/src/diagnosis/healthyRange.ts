@@ -1,0 +1,51 @@
+import { healthy } from '../faults/healthy.ts';
+import { MEASUREMENTS } from '../measurements/list.ts';
+import type { Conditions, Measurement } from '../measurements/measurement.ts';
+import { normalQuantile } from '../numeric/normal.ts';
+import { quasiRandomPoint, quasiRandomSteps } from '../numeric/quasiRandom.ts';
+import { hypothesesOf, settingOf } from './hypotheses.ts';
+import { type Interval, predictiveInterval } from './interval.ts';
+import { noiseOf, Predictor } from './predictor.ts';
+import type { MachineState, Problem } from './problem.ts';
+
+const DRAWS = 200;
+
+/** A test with the conditions it is done under. */
+export interface PlannedTest {
+  measurement: Measurement;
+  conditions: Conditions;
+  state: MachineState;
+}
+
+/** What sound readings of these tests would be if nothing were wrong (95 %), from the circuit and the thermometer alone. */
+export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): Interval[] {
+  const predictor = new Predictor(problem);
+  const kinds = hypothesesOf(healthy, settingOf(problem), problem);
+  const { latent } = predictor;
+  const steps = quasiRandomSteps(latent.dimension);
+  const point = new Float64Array(latent.dimension);
+  const u = new Float64Array(latent.dimension);
+  const weights = new Float64Array(DRAWS).fill(1);
+  const values = tests.map(() => new Float64Array(DRAWS));
+  for (let i = 0; i < DRAWS; i++) {
+    quasiRandomPoint(steps, i, point);
+    for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
+    tests.forEach(({ measurement, conditions, state }, t) => {
+      const bench = predictor.benchAt(kinds[i % kinds.length], 0.5, u, state);
+      values[t][i] = measurement.predict(bench, conditions);
+    });
+  }
+  return tests.map(({ measurement, conditions }, t) => {
+    const lowest = measurement.quantity === 'ohms' ? 0 : -Infinity;
+    return predictiveInterval(values[t], weights, noiseOf(problem, measurement, conditions), lowest);
+  });
+}
+
+/** The tests of the list that need no further conditions and fit this layout. */
+export function plainTests(problem: Problem): PlannedTest[] {
+  return MEASUREMENTS.filter((m) => m.needs.length === 0 && m.layouts.includes(problem.circuit.layout)).map((measurement) => ({
+    measurement,
+    conditions: {},
+    state: 'steady' as const,
+  }));
+}

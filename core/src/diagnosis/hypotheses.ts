@@ -1,0 +1,47 @@
+import { otherCommonCurves } from '../catalogue/curves.ts';
+import type { Fault, Setting } from '../faults/fault.ts';
+import { FAULTS } from '../faults/list.ts';
+import { measurementById } from '../measurements/list.ts';
+import type { Hypothesis } from './predictor.ts';
+import { MACHINE_STATES, type Problem } from './problem.ts';
+
+/** Share of a fault's weight that is intermittent, where readings in more than one machine state could tell. */
+export const INTERMITTENT_SHARE = 0.2;
+
+/** The faults that can occur in this circuit, with their weights (factors applied) normalised to one. */
+export function weightedFaults(problem: Problem): { fault: Fault; weight: number }[] {
+  const possible = FAULTS.filter((f) => f.layouts.includes(problem.circuit.layout));
+  const weights = possible.map((f) => f.weight * (problem.factors[f.id] ?? 1));
+  const total = weights.reduce((a, b) => a + b, 0);
+  return possible.map((fault, i) => ({ fault, weight: weights[i] / total }));
+}
+
+export function settingOf(problem: Problem): Setting {
+  const { layout, connectors, curve } = problem.circuit;
+  return { layout, connectors, otherCurves: otherCommonCurves(curve) };
+}
+
+/** Every definite way in which a fault can be present, shares summing to one. */
+export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): Hypothesis[] {
+  const { ratiometric } = problem.circuit.display;
+  const displays = problem.readings.some((r) => measurementById(r.measurement).quantity === 'celsius');
+  // Without a displayed value the kind of converter cannot matter: one hypothesis serves for both.
+  const kinds = ratiometric !== null ? [ratiometric] : displays ? [true, false] : [true];
+  const states = MACHINE_STATES.filter((s) => problem.readings.some((r) => r.state === s));
+  const intermittent = states.length > 1 && fault.id !== 'healthy' ? states : [];
+  const presence = [
+    { onlyIn: null, share: intermittent.length > 0 ? 1 - INTERMITTENT_SHARE : 1 },
+    ...intermittent.map((onlyIn) => ({ onlyIn, share: INTERMITTENT_SHARE / intermittent.length })),
+  ];
+  return fault.branches(setting).flatMap((branch) =>
+    kinds.flatMap((kind) =>
+      presence.map(({ onlyIn, share }) => ({
+        fault,
+        branch,
+        ratiometric: kind,
+        onlyIn,
+        logShare: Math.log((branch.share * share) / kinds.length),
+      })),
+    ),
+  );
+}

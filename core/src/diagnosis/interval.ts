@@ -1,0 +1,41 @@
+import { weightedQuantile } from '../numeric/weightedQuantile.ts';
+import { seededUniform } from '../numeric/random.ts';
+import { normalQuantile } from '../numeric/normal.ts';
+import type { NoiseModel } from './likelihood.ts';
+
+/** A range of readings, low … high, in V, Ω (Infinity is OL) or °C. */
+export interface Interval {
+  low: number;
+  high: number;
+}
+
+/** Probability that an interval of this kind holds a sound reading. */
+export const COVERAGE = 0.95;
+
+/**
+ * Range that holds 95 % of the readings to be expected when the ideal values are `predictions` with these weights: spread of the
+ * unknowns and noise of the meter together. Repeatable: the noise comes from a fixed seed.
+ */
+export function predictiveInterval(
+  predictions: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  noise: NoiseModel,
+  lowest = -Infinity,
+): Interval {
+  const uniform = seededUniform(1);
+  const noisy = Float64Array.from({ length: predictions.length }, (_, i) => {
+    const p = predictions[i];
+    if (!Number.isFinite(p)) return p;
+    return Math.max(lowest, p + noise.sigma(p) * normalQuantile(uniform()));
+  });
+  const [low, high] = weightedQuantile(noisy, weights, [(1 - COVERAGE) / 2, (1 + COVERAGE) / 2]);
+  return { low, high };
+}
+
+/** Is a value inside, allowing for the last digit of the display? */
+export function inside(interval: Interval, value: number): 'inside' | 'low' | 'high' {
+  const slack = 1e-9 * (1 + Math.abs(value === Infinity ? 0 : value));
+  if (value < interval.low - slack) return 'low';
+  if (value > interval.high + slack) return 'high';
+  return 'inside';
+}

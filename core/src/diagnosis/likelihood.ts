@@ -1,0 +1,126 @@
+import type { DisplayScale } from '../circuit/sensorCircuit.ts';
+import { normalCdf } from '../numeric/normal.ts';
+import type { Instruments } from './problem.ts';
+
+/**
+ * How one reading of one quantity scatters about what the bench predicts. `value` and `predicted` in V, Ω (Infinity is OL) or °C.
+ * Densities are per V, Ω or °C; OL and the ends of a display scale are single outcomes with a probability of their own.
+ */
+export interface NoiseModel {
+  /** ln likelihood of a value when the reading is no blunder. */
+  logGood(value: number, predicted: number): number;
+  /** ln likelihood of a value when it is a blunder: anything the meter can show. */
+  logBlunder(value: number): number;
+  /** Deviation in units of 1σ, signed, 0 where the value is what is predicted; finite everywhere and smooth between the ends. */
+  residual(value: number, predicted: number): number;
+  /** 1σ of a reading that is predicted to be this, in its own unit. */
+  sigma(predicted: number): number;
+  /** One noisy, rounded reading; `z` standard normal. */
+  draw(predicted: number, z: number): number;
+  /** One blunder; `p` uniform in (0, 1). */
+  drawBlunder(p: number): number;
+}
+
+const LOG_ROOT_2PI = 0.5 * Math.log(2 * Math.PI);
+const FAR = 1e4;
+
+function logNormal(value: number, mean: number, sigma: number): number {
+  const z = (value - mean) / sigma;
+  return -0.5 * z * z - Math.log(sigma) - LOG_ROOT_2PI;
+}
+
+export function voltsNoise(instruments: Instruments, supplyV: number): NoiseModel {
+  const sigma = (p: number): number => Math.hypot(instruments.voltsRelative * p, instruments.voltsAbsolute);
+  const [low, high] = [-1, supplyV + 2];
+  return {
+    sigma,
+    logGood: (v, p) => logNormal(v, p, sigma(p)),
+    logBlunder: () => -Math.log(high - low),
+    residual: (v, p) => (p - v) / sigma(p),
+    draw: (p, z) => p + sigma(p) * z,
+    drawBlunder: (p) => low + (high - low) * p,
+  };
+}
+
+const [OHM_LOW, OHM_HIGH] = [0.01, 20e6];
+const OHM_SPAN = Math.log(OHM_HIGH / OHM_LOW);
+const OL_BLUNDER = 0.2;
+/** ln chance that a sound meter shows OL for a resistance it could measure, or a figure for one it could not. */
+const LOG_WRONG_OVERLOAD = Math.log(1e-4);
+
+export function ohmsNoise(instruments: Instruments): NoiseModel {
+  const sigma = (p: number): number =>
+    p === Infinity ? Infinity : Math.hypot(instruments.ohmsRelative * p, instruments.ohmsAbsolute);
+  return {
+    sigma,
+    logGood: (v, p) => {
+      if (v === Infinity) return p === Infinity ? 0 : LOG_WRONG_OVERLOAD - 2 * Math.log(OHM_HIGH / Math.max(p, OHM_LOW));
+      if (p === Infinity) return LOG_WRONG_OVERLOAD - Math.log(Math.max(v, 1)) - 2 * Math.log(OHM_HIGH / Math.max(v, OHM_LOW));
+      return logNormal(v, p, sigma(p));
+    },
+    logBlunder: (v) =>
+      v === Infinity ? Math.log(OL_BLUNDER) : Math.log((1 - OL_BLUNDER) / OHM_SPAN / Math.max(v, 5 * OHM_LOW)),
+    residual: (v, p) => {
+      if (v === Infinity) return p === Infinity ? 0 : -Math.min(FAR, Math.log(OHM_HIGH / Math.max(p, OHM_LOW)) / 0.05 + 4);
+      if (p === Infinity) return Math.min(FAR, Math.log(OHM_HIGH / Math.max(v, OHM_LOW)) / 0.05 + 4);
+      // Logarithmic far away, so that the sign and the order of magnitude survive; the plain deviation near by.
+      const scale = sigma(p) / Math.max(p, 1e-9);
+      return scale < 0.1 && v > 0 ? Math.log(p / v) / scale : (p - v) / sigma(p);
+    },
+    draw: (p, z) => (p === Infinity ? p : Math.max(0, p + sigma(p) * z)),
+    drawBlunder: (p) => (p < OL_BLUNDER ? Infinity : OHM_LOW * Math.exp((OHM_SPAN * (p - OL_BLUNDER)) / (1 - OL_BLUNDER))),
+  };
+}
+
+const RAIL_BLUNDER = 0.15;
+/** Chance that a display at the end of its scale shows something else than that end. */
+const RAIL_SLIP = 1e-3;
+
+export function displayedNoise(instruments: Instruments, scale: DisplayScale): NoiseModel {
+  const { minC, maxC, resolutionC, substituteC } = scale;
+  const spread = Math.hypot(instruments.displayedK, resolutionC / Math.sqrt(12));
+  const half = resolutionC / 2;
+  const isEnd = (v: number): boolean => v <= minC + half || v >= maxC - half || v === substituteC;
+  const exact = (p: number): boolean => p <= minC || p >= maxC || p === substituteC;
+  return {
+    sigma: (p) => (exact(p) ? 1e-3 : spread),
+    logGood: (v, p) => {
+      if (exact(p)) {
+        const same = Math.abs(v - p) <= half || (p <= minC && v < p) || (p >= maxC && v > p);
+        if (same) return Math.log(1 - RAIL_SLIP);
+        return Math.log(RAIL_SLIP) + logNormal(v, p, spread);
+      }
+      if (v <= minC + half) return logTail((minC + half - p) / spread);
+      if (v >= maxC - half) return logTail((p - maxC + half) / spread);
+      return logNormal(v, p, spread);
+    },
+    logBlunder: (v) => Math.log(isEnd(v) ? RAIL_BLUNDER : (1 - 2 * RAIL_BLUNDER) / (maxC - minC)),
+    residual: (v, p) => {
+      const target = Math.min(maxC, Math.max(minC, v));
+      if (exact(p) && Math.abs(target - p) <= half) return 0;
+      return (p - target) / spread;
+    },
+    draw: (p, z) => {
+      if (exact(p)) return p;
+      const rounded = Math.round((p + instruments.displayedK * z) / resolutionC) * resolutionC;
+      return Math.min(maxC, Math.max(minC, rounded));
+    },
+    drawBlunder: (p) => {
+      if (p < RAIL_BLUNDER) return minC;
+      if (p > 1 - RAIL_BLUNDER) return maxC;
+      return Math.round(minC + ((maxC - minC) * (p - RAIL_BLUNDER)) / (1 - 2 * RAIL_BLUNDER));
+    },
+  };
+}
+
+/** ln Φ(z), also where Φ underflows. */
+function logTail(z: number): number {
+  return z > -6 ? Math.log(normalCdf(z)) : -0.5 * z * z - Math.log(-z) - LOG_ROOT_2PI;
+}
+
+/** ln of the mixture of a sound reading and a blunder of chance `blunder`. */
+export function logMixture(noise: NoiseModel, blunder: number, value: number, predicted: number): number {
+  const good = Math.log(1 - blunder) + noise.logGood(value, predicted);
+  const bad = Math.log(blunder) + noise.logBlunder(value);
+  return good > bad ? good + Math.log1p(Math.exp(bad - good)) : bad + Math.log1p(Math.exp(good - bad));
+}

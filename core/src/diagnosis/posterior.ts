@@ -1,0 +1,60 @@
+import type { Fault } from '../faults/fault.ts';
+import { logSumExp } from '../numeric/logSumExp.ts';
+import { type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
+import { ConditionalFit } from './conditional.ts';
+import { type FaultEvidence, outlineFault, sampleFault } from './evidence.ts';
+import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
+import { Predictor } from './predictor.ts';
+import type { Problem } from './problem.ts';
+
+/** What is believed of one fault after all readings. */
+export interface FaultPosterior extends FaultEvidence {
+  fault: Fault;
+  /** Normalised weight before the readings. */
+  prior: number;
+  probability: number;
+}
+
+export interface Posterior {
+  /** Most probable first. */
+  faults: readonly FaultPosterior[];
+  predictor: Predictor;
+}
+
+/** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
+const HOPELESS = 8;
+/** Faults below this probability keep the Laplace estimate and get no draws. */
+const SAMPLED = 0.002;
+
+/**
+ * Posterior probability of every fault given all readings of a problem. Deterministic and bounded; with no readings it is the prior.
+ * Source: fault model §4 (best fit per fault, then integration around it).
+ */
+export function posteriorOf(problem: Problem): Posterior {
+  const predictor = new Predictor(problem);
+  const fit = new ConditionalFit(predictor);
+  const setting = settingOf(problem);
+  const candidates = weightedFaults(problem).map(({ fault, weight }) => ({
+    fault,
+    weight,
+    layouts: hypothesesOf(fault, setting, problem).map((h) => layNodes(h, fit)),
+  }));
+  const massOf = (layout: NodeLayout, weight: number): number =>
+    Math.log(weight) + logSumExp(toCells(layout).map((c) => c.logMass));
+  const best = Math.max(...candidates.flatMap((c) => c.layouts.map((l) => massOf(l, c.weight))));
+  for (const { layouts, weight } of candidates) {
+    for (const layout of layouts) if (massOf(layout, weight) > best - HOPELESS) refineLayout(layout, fit);
+  }
+  const outlines = candidates.map(({ fault, layouts }) => outlineFault(fault, layouts));
+  const rough = outlines.map((o, i) => o.logEvidence + Math.log(candidates[i].weight));
+  const roughTotal = logSumExp(rough);
+  const evidences = outlines.map((outline, i): FaultEvidence => {
+    if (Math.exp(rough[i] - roughTotal) >= SAMPLED) return sampleFault(outline, predictor);
+    return { fault: outline.fault, logEvidence: outline.logEvidence, relativeError: NaN, draws: [] };
+  });
+  const logs = evidences.map((e, i) => e.logEvidence + Math.log(candidates[i].weight));
+  const total = logSumExp(logs);
+  const faults = evidences.map((e, i) => ({ ...e, prior: candidates[i].weight, probability: Math.exp(logs[i] - total) }));
+  faults.sort((a, b) => b.probability - a.probability || a.fault.id.localeCompare(b.fault.id));
+  return { faults, predictor };
+}

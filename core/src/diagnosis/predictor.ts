@@ -1,0 +1,102 @@
+import { Bench } from '../circuit/bench.ts';
+import type { CircuitState } from '../circuit/sensorCircuit.ts';
+import type { Branch, Fault } from '../faults/fault.ts';
+import { measurementById } from '../measurements/list.ts';
+import type { Conditions, Measurement } from '../measurements/measurement.ts';
+import { LatentSpace } from './latent.ts';
+import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './likelihood.ts';
+import { MACHINE_STATES, type MachineState, type Problem } from './problem.ts';
+
+/** One definite way to be wrong: a branch of a fault, present always or only in one machine state, with one kind of converter. */
+export interface Hypothesis {
+  fault: Fault;
+  branch: Branch;
+  ratiometric: boolean;
+  /** null: present in every state; otherwise the one state in which it is present. */
+  onlyIn: MachineState | null;
+  /** ln of its share of the fault's weight. */
+  logShare: number;
+}
+
+interface Prepared {
+  measurement: Measurement;
+  conditions: Conditions;
+  state: MachineState;
+  value: number;
+  noise: NoiseModel;
+}
+
+/** Predicts every reading of one problem under any hypothesis, and scores the predictions. Holds scratch space: one per thread. */
+export class Predictor {
+  readonly latent: LatentSpace;
+  readonly readings: readonly Prepared[];
+  private readonly byState: readonly { state: MachineState; indices: readonly number[] }[];
+  private readonly bench = new Bench();
+  private readonly scratch: CircuitState;
+  /** The size the fault had in the last prediction, in its unit. */
+  lastSize = NaN;
+  /** Pull-up the module had in the last prediction, Ω. */
+  lastPullUpOhm = NaN;
+
+  constructor(readonly problem: Problem) {
+    this.latent = new LatentSpace(problem);
+    this.scratch = this.latent.scratch();
+    this.readings = problem.readings.map((r) => {
+      const measurement = measurementById(r.measurement);
+      return { measurement, conditions: r.conditions, state: r.state, value: r.value, noise: noiseOf(problem, measurement, r.conditions) };
+    });
+    this.byState = MACHINE_STATES.map((state) => ({
+      state,
+      indices: this.readings.flatMap((r, i) => (r.state === state ? [i] : [])),
+    })).filter((group) => group.indices.length > 0);
+  }
+
+  /** Puts the circuit of one hypothesis in one machine state on the bench. */
+  benchAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): Bench {
+    const c = this.latent.state(u, state, h.ratiometric, this.scratch);
+    if (h.onlyIn === null || h.onlyIn === state) this.lastSize = h.branch.apply(c, position);
+    this.lastPullUpOhm = c.nominalPullUpOhm;
+    return this.bench.set(c);
+  }
+
+  /** What every reading should be, in its own unit, into `out`. */
+  predict(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
+    for (const { state, indices } of this.byState) {
+      const bench = this.benchAt(h, position, u, state);
+      for (const i of indices) {
+        const reading = this.readings[i];
+        out[i] = reading.measurement.predict(bench, reading.conditions);
+      }
+    }
+  }
+
+  /** Deviations of the predictions from the readings, in units of 1σ, into `out`. */
+  residuals(predictions: Float64Array, out: Float64Array): void {
+    for (let i = 0; i < this.readings.length; i++) {
+      out[i] = this.readings[i].noise.residual(this.readings[i].value, predictions[i]);
+    }
+  }
+
+  /** ln likelihood of all readings, each with its chance of being a blunder. */
+  logLikelihood(predictions: Float64Array): number {
+    const { blunder } = this.problem.instruments;
+    let sum = 0;
+    for (let i = 0; i < this.readings.length; i++) {
+      const { noise, value } = this.readings[i];
+      sum += logMixture(noise, blunder, value, predictions[i]);
+    }
+    return sum;
+  }
+}
+
+/** How a reading of this kind scatters with the instruments of this problem. */
+export function noiseOf(problem: Problem, measurement: Measurement, conditions: Conditions): NoiseModel {
+  const { instruments, circuit } = problem;
+  if (measurement.quantity === 'volts') return voltsNoise(instruments, circuit.supplyV);
+  if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display);
+  if (conditions.bathC === undefined) return ohmsNoise(instruments);
+  // The thermometer in the bath is off by a little: through the slope of the curve that is a scatter of the ohms.
+  const t = conditions.bathC;
+  const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
+  return ohmsNoise({ ...instruments, ohmsRelative: Math.hypot(instruments.ohmsRelative, slope * instruments.bathK) });
+}

@@ -1,0 +1,105 @@
+import type { CircuitState, Layout } from '../circuit/sensorCircuit.ts';
+import type { CurveModel } from '../curves/curveModel.ts';
+
+/** What a technician would replace or repair. */
+export type FaultGroup = 'healthy' | 'sensor' | 'wiring' | 'reference' | 'module' | 'installation';
+
+export const FAULT_GROUPS: readonly FaultGroup[] = ['sensor', 'wiring', 'reference', 'module', 'installation', 'healthy'];
+
+/** The unit in which a fault's size is told: Ω, a factor on the healthy value, V, or K. */
+export type SizeUnit = 'ohm' | 'factor' | 'volt' | 'kelvin';
+
+/** What a fault may know of the circuit it sits in. */
+export interface Setting {
+  layout: Layout;
+  connectors: number;
+  /** Curves of the common types that differ from this circuit's own, with their names. */
+  otherCurves: readonly { name: string; model: CurveModel }[];
+}
+
+/**
+ * One way in which a fault can be present. `apply` writes the fault into a scratch circuit that is healthy on entry; `position` in [0, 1]
+ * runs evenly through the sizes that are thought equally likely (unsized branches ignore it). It returns the size in the fault's unit.
+ */
+export interface Branch {
+  /** Share of the fault's weight; the shares of a fault's branches sum to one. */
+  readonly share: number;
+  readonly sized: boolean;
+  /** Which of several, where it matters: a connector segment, a curve's name. */
+  readonly detail?: string;
+  apply(circuit: CircuitState, position: number): number;
+}
+
+/** One hypothesis of what is wrong. Nothing here knows any measurement. */
+export interface Fault {
+  readonly id: string;
+  readonly group: FaultGroup;
+  /** As the verdict says it, without the size. */
+  readonly name: string;
+  /** Prior weight before any evidence; the list is normalised where it is used. Source: fault model, common practice. */
+  readonly weight: number;
+  readonly unit: SizeUnit | null;
+  readonly layouts: readonly Layout[];
+  /** Part of the drawing that is marked. */
+  readonly part: 'sensor' | 'signal' | 'return' | 'plug' | 'reference' | 'pullUp' | 'module' | 'ground' | 'place' | 'none';
+  /** What to do once it is proved. */
+  readonly repair: string;
+  branches(setting: Setting): readonly Branch[];
+}
+
+export const ALL_LAYOUTS: readonly Layout[] = ['pull-up', 'pull-down', 'one-wire'];
+
+/** A size between two bounds, log-uniform; the bounds may depend on the circuit (a leak matters relative to the pull-up). */
+export function logSized(
+  from: (c: CircuitState) => number,
+  to: (c: CircuitState) => number,
+  put: (c: CircuitState, size: number) => void,
+  share = 1,
+  detail?: string,
+): Branch {
+  const apply = (c: CircuitState, position: number): number => {
+    const low = from(c);
+    const size = low * Math.pow(to(c) / low, position);
+    put(c, size);
+    return size;
+  };
+  return { share, sized: true, detail, apply };
+}
+
+/** A size between two bounds, every value alike. */
+export function evenSized(from: number, to: number, put: (c: CircuitState, size: number) => void, share = 1): Branch {
+  const apply = (c: CircuitState, position: number): number => {
+    const size = from + (to - from) * position;
+    put(c, size);
+    return size;
+  };
+  return { share, sized: true, apply };
+}
+
+/** Extra resistance in any segment of a wire, each segment alike. */
+export function inEachSegment(
+  setting: Setting,
+  wire: 'signal' | 'return',
+  from: (c: CircuitState) => number,
+  to: (c: CircuitState) => number,
+): readonly Branch[] {
+  const segments = setting.connectors + 1;
+  return Array.from({ length: segments }, (_, segment) => {
+    const put = (c: CircuitState, ohm: number): void => {
+      if (wire === 'signal') [c.signalFaultOhm, c.signalFaultSegment] = [ohm, segment];
+      else [c.returnFaultOhm, c.returnFaultSegment] = [ohm, segment];
+    };
+    return logSized(from, to, put, 1 / segments, segments > 1 ? segmentName(segment, segments) : undefined);
+  });
+}
+
+function segmentName(segment: number, segments: number): string {
+  const from = segment === 0 ? 'module' : `connector ${segment}`;
+  const to = segment === segments - 1 ? 'sensor plug' : `connector ${segment + 1}`;
+  return `between ${from} and ${to}`;
+}
+
+/** A constant as a bound. */
+export const fixed = (value: number) => (): number => value;
+/** A multiple of the pull-up as a bound. */
+export const timesPullUp = (factor: number) => (c: CircuitState): number => factor * c.nominalPullUpOhm;

@@ -1,0 +1,13 @@
+import { ALL_LAYOUTS, type Fault } from './fault.ts';
+
+export const healthy: Fault = {
+  id: 'healthy',
+  group: 'healthy',
+  name: 'nothing wrong now',
+  weight: 0.1,
+  unit: null,
+  layouts: ALL_LAYOUTS,
+  part: 'none',
+  repair: 'Nothing to replace. Clear old codes, repeat hot and while wiggling the loom before handing over.',
+  branches: () => [{ share: 1, sized: false, apply: () => NaN }],
+};

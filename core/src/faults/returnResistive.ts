@@ -1,0 +1,13 @@
+import { ALL_LAYOUTS, type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
+
+export const returnResistive: Fault = {
+  id: 'return-resistive',
+  group: 'wiring',
+  name: 'resistance in the return',
+  weight: 0.05,
+  unit: 'ohm',
+  layouts: ALL_LAYOUTS,
+  part: 'return',
+  repair: 'Clean or replace the bad joint in the return; check the ground point it ends on.',
+  branches: (setting) => inEachSegment(setting, 'return', timesPullUp(0.02), fixed(1e6)),
+};

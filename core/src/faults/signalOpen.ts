@@ -1,0 +1,13 @@
+import { ALL_LAYOUTS, type Fault, fixed, inEachSegment } from './fault.ts';
+
+export const signalOpen: Fault = {
+  id: 'signal-open',
+  group: 'wiring',
+  name: 'signal wire open',
+  weight: 0.07,
+  unit: 'ohm',
+  layouts: ALL_LAYOUTS,
+  part: 'signal',
+  repair: 'Find the break by halving the run, repair the wire or terminal, route it away from what broke it.',
+  branches: (setting) => inEachSegment(setting, 'signal', fixed(2e6), fixed(1e9)),
+};

@@ -1,0 +1,13 @@
+import { ALL_LAYOUTS, type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
+
+export const signalResistive: Fault = {
+  id: 'signal-resistive',
+  group: 'wiring',
+  name: 'resistance in the signal wire',
+  weight: 0.07,
+  unit: 'ohm',
+  layouts: ALL_LAYOUTS,
+  part: 'signal',
+  repair: 'Clean or replace the bad joint; tug each terminal; note what corroded it.',
+  branches: (setting) => inEachSegment(setting, 'signal', timesPullUp(0.02), fixed(1e6)),
+};

@@ -1,0 +1,13 @@
+import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+
+export const signalToReturn: Fault = {
+  id: 'signal-to-return',
+  group: 'wiring',
+  name: 'signal leaks to the return (wet connector)',
+  weight: 0.05,
+  unit: 'ohm',
+  layouts: ['pull-up', 'pull-down'],
+  part: 'plug',
+  repair: 'Dry and clean the connector, renew the seal, find where the water comes from.',
+  branches: () => [logSized(fixed(0.1), timesPullUp(10), (c, ohm) => (c.leakReturnS = 1 / ohm))],
+};

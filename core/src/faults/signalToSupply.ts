@@ -1,0 +1,13 @@
+import { ALL_LAYOUTS, type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+
+export const signalToSupply: Fault = {
+  id: 'signal-to-supply',
+  group: 'wiring',
+  name: 'signal leaks to the supply',
+  weight: 0.04,
+  unit: 'ohm',
+  layouts: ALL_LAYOUTS,
+  part: 'signal',
+  repair: 'Find the neighbour wire that carries supply; repair before plugging the module in again.',
+  branches: () => [logSized(fixed(0.1), timesPullUp(20), (c, ohm) => (c.leakSupplyS = 1 / ohm))],
+};

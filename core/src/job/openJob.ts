@@ -1,0 +1,55 @@
+import type { z } from 'zod';
+import { type Job, jobSchema } from './jobSchema.ts';
+import { migrateToCurrent, NEWEST_VERSION } from './migrations/list.ts';
+
+/** Largest job file that is looked at, bytes. */
+export const MAX_FILE_BYTES = 20 * 1024 * 1024;
+
+export type OpenFault =
+  | { reason: 'too-large'; bytes: number; limit: number }
+  | { reason: 'empty' }
+  | { reason: 'not-json'; detail: string }
+  | { reason: 'not-a-job' }
+  | { reason: 'newer-version'; version: number; newest: number }
+  | { reason: 'bad-field'; path: (string | number)[]; detail: string; more: number };
+
+export type Opened = { ok: true; job: Job } | ({ ok: false } & OpenFault);
+
+/** Opens the text of a job file. Never throws on bad text: it says what is wrong and at which field, and nothing else happens. */
+export function openJob(text: string): Opened {
+  if (text.length > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: text.length, limit: MAX_FILE_BYTES };
+  if (text.trim() === '') return { ok: false, reason: 'empty' };
+  let data: unknown;
+  try {
+    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return { ok: false, reason: 'not-json', detail: error instanceof Error ? error.message.slice(0, 200) : '' };
+  }
+  return openJobData(data);
+}
+
+/** As `openJob`, from data already parsed (the browser's store keeps objects). */
+export function openJobData(data: unknown): Opened {
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== 'mellow-probe/job') {
+    return { ok: false, reason: 'not-a-job' };
+  }
+  const version = (data as { formatVersion?: unknown }).formatVersion;
+  if (typeof version === 'number' && version > NEWEST_VERSION) {
+    return { ok: false, reason: 'newer-version', version, newest: NEWEST_VERSION };
+  }
+  const parsed = jobSchema.safeParse(migrateToCurrent(data as Record<string, unknown>));
+  if (parsed.success) return { ok: true, job: parsed.data };
+  const [first, ...rest] = parsed.error.issues;
+  return { ok: false, reason: 'bad-field', ...describe(first), more: rest.length };
+}
+
+function describe(issue: z.core.$ZodIssue): { path: (string | number)[]; detail: string } {
+  const path = issue.path.map((part) => (typeof part === 'symbol' ? part.toString() : part));
+  const detail = issue.code === 'unrecognized_keys' ? `unknown: ${issue.keys.slice(0, 3).join(', ')}` : issue.message;
+  return { path, detail: detail.slice(0, 200) };
+}
+
+/** The text of a job file: plain JSON, two spaces, keys in the order of the schema. */
+export function saveJob(job: Job): string {
+  return `${JSON.stringify(job, null, 2)}\n`;
+}

@@ -1,0 +1,45 @@
+import Papa from 'papaparse';
+import { measurementById } from '../measurements/list.ts';
+import type { Job } from './jobSchema.ts';
+
+/**
+ * The readings of a job as CSV (RFC 4180, CRLF, header with units, decimal point). Cells that a spreadsheet would run as a formula are
+ * preceded by an apostrophe. OL is written as such.
+ */
+export function readingsCsv(job: Job): string {
+  const rows = [
+    {
+      measurement: 'thermometer',
+      name: 'Thermometer beside the sensor',
+      typed: job.temperatureC.text,
+      value: job.temperatureC.value ?? '',
+      unit: '°C',
+      ...noConditions('steady'),
+      note: '',
+    },
+    ...job.readings.map((r) => {
+      const m = measurementById(r.measurement);
+      return {
+        measurement: r.measurement,
+        name: m.title,
+        typed: r.text,
+        value: r.value ?? '',
+        unit: { volts: 'V', ohms: 'Ω', celsius: '°C' }[m.quantity],
+        state: r.state,
+        'substitute (Ω)': r.conditions.substituteOhm?.value ?? '',
+        'bath (°C)': r.conditions.bathC?.value ?? '',
+        wire: r.conditions.wire ?? '',
+        connector: r.conditions.position ?? '',
+        taken: r.takenAt ?? '',
+        note: r.note,
+      };
+    }),
+  ];
+  // Negative figures are data, not formulas: only text cells are escaped.
+  const escapeFormulae = /^\s*[=+\-@\t\r](?!\d*[.,]?\d+$)/;
+  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae })}\r\n`;
+}
+
+function noConditions(state: string): Record<string, string> {
+  return { state, 'substitute (Ω)': '', 'bath (°C)': '', wire: '', connector: '', taken: '' };
+}

@@ -1,0 +1,22 @@
+import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const displayedBridged: Measurement = {
+  id: 'displayed-bridged',
+  name: 'Displayed, bridged',
+  title: 'What the module displays with the plug bridged',
+  quantity: 'celsius',
+  minutes: 3,
+  repeatMinutes: 2,
+  setup: 'bridged',
+  tools: ['live-data', 'jumper'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: [
+    'Key on. Sensor unplugged.',
+    'Bridge the two cavities of the plug with a fused jumper.',
+    'Read the live value: it must go to the shorted end of the scale.',
+  ],
+  caution: CAUTION.pin,
+  predict: (bench) => bench.displayedC('bridge'),
+};

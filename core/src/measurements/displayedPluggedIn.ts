@@ -1,0 +1,18 @@
+import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const displayedPluggedIn: Measurement = {
+  id: 'displayed',
+  name: 'Displayed value',
+  title: 'What the module displays, sensor plugged in',
+  quantity: 'celsius',
+  minutes: 1,
+  repeatMinutes: 1,
+  setup: 'scan',
+  tools: ['live-data'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: ['Key on. Sensor plugged in.', 'Read the live value from the display or scan tool.'],
+  caution: null,
+  predict: (bench) => bench.displayedC('sensor'),
+};

@@ -1,0 +1,21 @@
+import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const displayedSubstituted: Measurement = {
+  id: 'displayed-substituted',
+  name: 'Displayed, substitute',
+  title: 'What the module displays with a resistor in place of the sensor',
+  quantity: 'celsius',
+  minutes: 3,
+  repeatMinutes: 1,
+  setup: 'substituted',
+  tools: ['live-data', 'resistors'],
+  needs: ['substituteOhm'],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: [
+    'Sensor unplugged. Put the resistor across the two cavities of the plug.',
+    'Key on. Read the live value once it has settled.',
+  ],
+  caution: CAUTION.substitute,
+  predict: (bench, { substituteOhm = NaN }) => bench.displayedC(substituteOhm),
+};

@@ -1,0 +1,18 @@
+import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const displayedUnplugged: Measurement = {
+  id: 'displayed-unplugged',
+  name: 'Displayed, unplugged',
+  title: 'What the module displays with the sensor unplugged',
+  quantity: 'celsius',
+  minutes: 2,
+  repeatMinutes: 1,
+  setup: 'unplugged',
+  tools: ['live-data'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: ['Key on. Unplug the sensor.', 'Read the live value: it must go to the open end of the scale.'],
+  caution: null,
+  predict: (bench) => bench.displayedC('open'),
+};

@@ -1,0 +1,19 @@
+import { shownOhm } from '../circuit/bench.ts';
+import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const isolationSignalGround: Measurement = {
+  id: 'isolation-ground',
+  name: 'Signal to ground',
+  title: 'Signal wire to chassis, both ends free',
+  quantity: 'ohms',
+  minutes: 8,
+  repeatMinutes: 3,
+  setup: 'both-ends-free',
+  tools: ['meter', 'module-access'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: { red: 'signal', black: 'chassis' },
+  steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to bare chassis metal: OL.'],
+  caution: null,
+  predict: ({ state }) => shownOhm(1 / state.leakGroundS),
+};

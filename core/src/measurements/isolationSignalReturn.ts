@@ -1,0 +1,19 @@
+import { shownOhm } from '../circuit/bench.ts';
+import { TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const isolationSignalReturn: Measurement = {
+  id: 'isolation-return',
+  name: 'Signal to return',
+  title: 'Signal wire to return wire, both ends free',
+  quantity: 'ohms',
+  minutes: 8,
+  repeatMinutes: 3,
+  setup: 'both-ends-free',
+  tools: ['meter', 'module-access'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: { red: 'signal', black: 'return' },
+  steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to return cavity: OL.'],
+  caution: null,
+  predict: ({ state }) => shownOhm(1 / state.leakReturnS),
+};

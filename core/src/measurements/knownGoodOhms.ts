@@ -1,0 +1,22 @@
+import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const knownGoodOhms: Measurement = {
+  id: 'known-good-ohms',
+  name: 'Known-good sensor',
+  title: 'Across a known-good sensor of the same type at the same temperature',
+  quantity: 'ohms',
+  minutes: 5,
+  repeatMinutes: 2,
+  setup: 'bench',
+  tools: ['meter', 'second-sensor'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: [
+    'Lay the good sensor beside the suspect one until both have the same temperature.',
+    'Meter on ohms, same range for both.',
+    'Leads on the two pins of the good sensor.',
+  ],
+  caution: null,
+  predict: (bench) => bench.state.moduleCurve.resistanceOhm(bench.state.temperatureC),
+};

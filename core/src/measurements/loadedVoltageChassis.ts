@@ -1,0 +1,22 @@
+import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const loadedVoltageChassis: Measurement = {
+  id: 'loaded-voltage',
+  name: 'Plugged-in volts',
+  title: 'Signal to battery negative, plugged in',
+  quantity: 'volts',
+  minutes: 3,
+  repeatMinutes: 1,
+  setup: 'plugged',
+  tools: ['meter'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: { red: 'signal', black: 'chassis' },
+  steps: [
+    'Key on, engine off. Plug seated.',
+    'Meter on volts DC, 20 V range.',
+    'Red lead: back-probe the signal wire. Black lead: battery negative.',
+  ],
+  caution: CAUTION.fan,
+  predict: (bench) => bench.volts('sensor', 'signal', 'chassis'),
+};

@@ -1,0 +1,22 @@
+import { CAUTION, TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const loadedVoltageReturn: Measurement = {
+  id: 'loaded-voltage-return',
+  name: 'Across the sensor',
+  title: 'Signal to return, plugged in',
+  quantity: 'volts',
+  minutes: 3,
+  repeatMinutes: 1,
+  setup: 'plugged',
+  tools: ['meter'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: { red: 'signal', black: 'return' },
+  steps: [
+    'Key on, engine off. Plug seated.',
+    'Meter on volts DC, 20 V range.',
+    'Red lead: back-probe the signal wire. Black lead: back-probe the return wire.',
+  ],
+  caution: CAUTION.fan,
+  predict: (bench) => bench.volts('sensor', 'signal', 'return'),
+};

@@ -1,0 +1,50 @@
+import type { Bench, Probe } from '../circuit/bench.ts';
+import type { Layout } from '../circuit/sensorCircuit.ts';
+
+/** What the figure is: volts (V), ohms (Ω, may be OL) or a displayed temperature (°C). */
+export type Quantity = 'volts' | 'ohms' | 'celsius';
+
+export type Tool = 'meter' | 'thermometer' | 'live-data' | 'resistors' | 'jumper' | 'module-access' | 'bath' | 'second-sensor';
+
+/** What a reading of this kind needs to know beside its figure. Ω, °C, connector number from the module. */
+export interface Conditions {
+  substituteOhm?: number;
+  bathC?: number;
+  wire?: 'signal' | 'return';
+  position?: number;
+}
+
+/** One bench test. How it is done, what it costs, and what it shows on any circuit: nothing here knows any fault. */
+export interface Measurement {
+  readonly id: string;
+  /** As on a list: short, of the trade. */
+  readonly name: string;
+  /** As a question to the meter: where the probes go. */
+  readonly title: string;
+  readonly quantity: Quantity;
+  /** Minutes of work by default, set-up included. */
+  readonly minutes: number;
+  /** Minutes when the set-up stands already from a test of the same `setup`. */
+  readonly repeatMinutes: number;
+  readonly setup: 'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'bench';
+  readonly tools: readonly Tool[];
+  readonly needs: readonly (keyof Conditions)[];
+  readonly layouts: readonly Layout[];
+  /** Where the leads stand, for the drawing; null where the meter is on a part taken off. */
+  readonly probes: { red: Probe; black: Probe } | null;
+  readonly steps: readonly string[];
+  readonly caution: string | null;
+  /** What an ideal meter shows on this bench, in V, Ω (Infinity is OL) or °C. */
+  predict(bench: Bench, conditions: Conditions): number;
+}
+
+export const EVERY_LAYOUT: readonly Layout[] = ['pull-up', 'pull-down', 'one-wire'];
+export const TWO_WIRE: readonly Layout[] = ['pull-up', 'pull-down'];
+
+export const CAUTION = {
+  fan: 'Keep leads and sleeves clear of fans and belts: a fan may start on its own.',
+  pin: 'Identify the pin in the diagram first. Never bridge a wire you have not identified, nor any airbag or high-voltage circuit.',
+  substitute: 'Take the resistor out again: left in, it defeats frost, overheat or icing protection.',
+  hot: 'Cold system only: do not open a hot or pressurised cooling system. Hot water burns; no naked flame on a sensor.',
+  mains: 'Boards may carry mains beside the low-voltage plug: isolate first. Gas and mains work is for licensed persons.',
+} as const;

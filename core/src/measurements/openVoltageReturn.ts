@@ -1,0 +1,22 @@
+import { TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const openVoltageReturn: Measurement = {
+  id: 'open-voltage-return',
+  name: 'Across the plug',
+  title: 'Signal to return, unplugged',
+  quantity: 'volts',
+  minutes: 1,
+  repeatMinutes: 1,
+  setup: 'unplugged',
+  tools: ['meter'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: { red: 'signal', black: 'return' },
+  steps: [
+    'Key on, engine off. Sensor unplugged.',
+    'Meter on volts DC, 20 V range.',
+    'Red lead: signal cavity. Black lead: return cavity.',
+  ],
+  caution: null,
+  predict: (bench) => bench.volts('open', 'signal', 'return'),
+};

@@ -1,0 +1,22 @@
+import { CAUTION, type Measurement } from './measurement.ts';
+
+export const openVoltageReturnBridged: Measurement = {
+  id: 'open-voltage-return-bridged',
+  name: 'Across, return grounded',
+  title: 'Signal to return, unplugged, return bridged to a known ground',
+  quantity: 'volts',
+  minutes: 3,
+  repeatMinutes: 2,
+  setup: 'unplugged',
+  tools: ['meter', 'jumper'],
+  needs: [],
+  layouts: ['pull-up'],
+  probes: { red: 'signal', black: 'return' },
+  steps: [
+    'Key on, engine off. Sensor unplugged.',
+    'Bridge the return cavity to battery negative through a test lamp.',
+    'Red lead: signal cavity. Black lead: return cavity. No change: the doubt is on the signal or reference side.',
+  ],
+  caution: CAUTION.pin,
+  predict: (bench) => bench.volts('open', 'signal', 'return', true),
+};

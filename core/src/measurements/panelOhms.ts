@@ -1,0 +1,24 @@
+import { parallelOhm, shownOhm } from '../circuit/bench.ts';
+import { TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const panelOhms: Measurement = {
+  id: 'panel-ohms',
+  name: 'Ohms from the panel',
+  title: 'Sensor through its cable, from the module end',
+  quantity: 'ohms',
+  minutes: 4,
+  repeatMinutes: 2,
+  setup: 'key-off',
+  tools: ['meter', 'module-access'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: { red: 'modulePin', black: 'moduleGround' },
+  steps: [
+    'Power off. Module unplugged, sensor plugged in.',
+    'Meter on ohms, range above the expected value.',
+    'Leads on the signal and return pins of the module plug.',
+  ],
+  caution: 'Boards may carry mains beside the low-voltage plug: isolate first.',
+  predict: ({ state: s, sensorOhm }) =>
+    shownOhm(s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(sensorOhm, s.leakReturnS)),
+};

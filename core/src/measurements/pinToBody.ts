@@ -1,0 +1,19 @@
+import { shownOhm } from '../circuit/bench.ts';
+import { TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const pinToBody: Measurement = {
+  id: 'pin-to-body',
+  name: 'Pin to body',
+  title: 'Sensor pin to its metal body',
+  quantity: 'ohms',
+  minutes: 2,
+  repeatMinutes: 1,
+  setup: 'key-off',
+  tools: ['meter'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: null,
+  steps: ['Key off. Sensor unplugged.', 'Meter on its highest ohms range.', 'One lead on a pin, the other on the bare body: OL.'],
+  caution: null,
+  predict: (bench) => shownOhm(1 / bench.state.leakBodyS),
+};

@@ -1,0 +1,22 @@
+import { CAUTION, TWO_WIRE, type Measurement } from './measurement.ts';
+
+export const returnDrop: Measurement = {
+  id: 'return-drop',
+  name: 'Return drop',
+  title: 'Return to battery negative, plugged in',
+  quantity: 'volts',
+  minutes: 1,
+  repeatMinutes: 1,
+  setup: 'plugged',
+  tools: ['meter'],
+  needs: [],
+  layouts: TWO_WIRE,
+  probes: { red: 'return', black: 'chassis' },
+  steps: [
+    'Key on, engine off. Plug seated.',
+    'Meter on volts DC, 2 V or 20 V range.',
+    'Red lead: back-probe the return wire. Black lead: battery negative.',
+  ],
+  caution: CAUTION.fan,
+  predict: (bench) => bench.volts('sensor', 'return', 'chassis'),
+};

@@ -1,0 +1,24 @@
+import { shownOhm } from '../circuit/bench.ts';
+import { sensorOhm } from '../circuit/sensorCircuit.ts';
+import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const sensorOhmsInBath: Measurement = {
+  id: 'bench-ohms',
+  name: 'Ohms in a bath',
+  title: 'Across the sensor, taken off, at a known temperature',
+  quantity: 'ohms',
+  minutes: 25,
+  repeatMinutes: 10,
+  setup: 'bench',
+  tools: ['meter', 'thermometer', 'bath'],
+  needs: ['bathC'],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: [
+    'Sensor off, tip in stirred water with the thermometer beside it.',
+    'Wait until both stand still, two minutes at least.',
+    'Meter on ohms. Note the temperature with the reading.',
+  ],
+  caution: CAUTION.hot,
+  predict: (bench, { bathC = NaN }) => shownOhm(sensorOhm(bench.state, bathC)),
+};

@@ -1,0 +1,26 @@
+import { parallelOhm, shownOhm } from '../circuit/bench.ts';
+import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+
+export const sensorOhmsInPlace: Measurement = {
+  id: 'sensor-ohms',
+  name: 'Sensor ohms',
+  title: 'Across the sensor, in place, both pins free',
+  quantity: 'ohms',
+  minutes: 2,
+  repeatMinutes: 1,
+  setup: 'key-off',
+  tools: ['meter'],
+  needs: [],
+  layouts: EVERY_LAYOUT,
+  probes: null,
+  steps: [
+    'Key off. Sensor unplugged: never ohms on a live circuit.',
+    'Meter on ohms, 20 kΩ range or automatic. Mind the k.',
+    'Leads on the two pins of the sensor. Fingers off the pins.',
+  ],
+  caution: null,
+  predict: (bench) => {
+    const { layout, leakBodyS } = bench.state;
+    return shownOhm(layout === 'one-wire' ? parallelOhm(bench.sensorOhm, leakBodyS) : bench.sensorOhm);
+  },
+};

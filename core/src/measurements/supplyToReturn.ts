@@ -1,0 +1,22 @@
+import { type Measurement } from './measurement.ts';
+
+export const supplyToReturn: Measurement = {
+  id: 'supply-to-return',
+  name: 'Supply to return',
+  title: 'Battery positive to return, unplugged',
+  quantity: 'volts',
+  minutes: 1,
+  repeatMinutes: 1,
+  setup: 'unplugged',
+  tools: ['meter'],
+  needs: [],
+  layouts: ['pull-up'],
+  probes: { red: 'supply', black: 'return' },
+  steps: [
+    'Key on, engine off. Sensor unplugged.',
+    'Meter on volts DC, 20 V range or above the supply.',
+    'Red lead: battery positive. Black lead: return cavity. About battery voltage: the ground is there.',
+  ],
+  caution: 'Insulate the red lead: battery positive touching metal makes an arc.',
+  predict: (bench) => bench.volts('open', 'supply', 'return'),
+};

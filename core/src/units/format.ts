@@ -1,0 +1,72 @@
+import type { Interval } from '../diagnosis/interval.ts';
+import type { Quantity } from '../measurements/measurement.ts';
+
+export type TemperatureUnit = 'C' | 'F';
+
+/** Degrees Celsius in the unit shown. */
+export function shownTemperature(celsius: number, unit: TemperatureUnit): number {
+  return unit === 'F' ? (celsius * 9) / 5 + 32 : celsius;
+}
+
+/** A resistance as it is spoken of: `3.60 kΩ`, `245 Ω`, `OL`; three figures. */
+export function formatOhm(ohm: number): string {
+  if (ohm === Infinity) return 'OL';
+  const { factor, unit } = ohmScale(ohm);
+  return `${threeFigures(ohm / factor)} ${unit}`;
+}
+
+function ohmScale(ohm: number): { factor: number; unit: string } {
+  const size = Math.abs(ohm);
+  if (size >= 0.9995e9) return { factor: 1e9, unit: 'GΩ' };
+  if (size >= 0.9995e6) return { factor: 1e6, unit: 'MΩ' };
+  if (size >= 999.5) return { factor: 1e3, unit: 'kΩ' };
+  return { factor: 1, unit: 'Ω' };
+}
+
+function threeFigures(value: number): string {
+  const size = Math.abs(value);
+  return minus(value.toFixed(size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2));
+}
+
+function minus(text: string): string {
+  return (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text).replace('-', '−');
+}
+
+export function formatVolt(volt: number): string {
+  return `${minus(volt.toFixed(2))} V`;
+}
+
+export function formatTemperature(celsius: number, unit: TemperatureUnit, digits = 0): string {
+  return `${minus(shownTemperature(celsius, unit).toFixed(digits))} °${unit}`;
+}
+
+/** One reading in its unit. V, Ω or °C in; text out. */
+export function formatQuantity(value: number, quantity: Quantity, unit: TemperatureUnit): string {
+  if (quantity === 'ohms') return formatOhm(value);
+  return quantity === 'volts' ? formatVolt(value) : formatTemperature(value, unit, Number.isInteger(value) ? 0 : 1);
+}
+
+/** A range low … high with one unit at the end; a single figure where both print alike. */
+export function formatInterval({ low, high }: Interval, quantity: Quantity, unit: TemperatureUnit): string {
+  if (quantity === 'ohms' && high === Infinity) return low === Infinity ? 'OL' : `${formatOhm(low)} … OL`;
+  const [a, b] =
+    quantity === 'ohms'
+      ? ohmPair(low, high)
+      : quantity === 'volts'
+        ? [minus(low.toFixed(2)), formatVolt(high)]
+        : [minus(shownTemperature(low, unit).toFixed(0)), formatTemperature(high, unit)];
+  return b.startsWith(`${a} `) ? b : `${a} … ${b}`;
+}
+
+function ohmPair(low: number, high: number): [string, string] {
+  const [a, b] = [ohmScale(low), ohmScale(high)];
+  const top = formatOhm(high);
+  return a.unit === b.unit ? [threeFigures(low / a.factor), top] : [formatOhm(low), top];
+}
+
+/** A probability as whole per cent; `<1 %` and `>99 %` at the ends, never 0 or 100. */
+export function formatProbability(p: number): string {
+  if (p < 0.01) return '<1 %';
+  if (p > 0.99) return '>99 %';
+  return `${Math.round(p * 100)} %`;
+}

@@ -1,0 +1,24 @@
+import type { SizeEstimate } from '../diagnosis/assessment.ts';
+import { formatOhm } from '../units/format.ts';
+
+/** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Wide ranges are said to be open. */
+export function sizeText(size: SizeEstimate): string {
+  const { low, middle, high, unit } = size;
+  if (unit === 'ohm') {
+    if (high / low > 30) return `size open: ${formatOhm(low)} … ${formatOhm(high)}`;
+    return `about ${formatOhm(rounded(middle))} (${formatOhm(low)} … ${formatOhm(high)})`;
+  }
+  if (unit === 'factor') return `about × ${figure(middle)} (× ${figure(low)} … ${figure(high)})`;
+  const name = unit === 'volt' ? 'V' : 'K';
+  return `about ${figure(middle)} ${name} (${figure(low)} … ${figure(high)} ${name})`;
+}
+
+/** Two significant figures: the size of a fault is an estimate. */
+function rounded(value: number): number {
+  return Number(value.toPrecision(2));
+}
+
+function figure(value: number): string {
+  const size = Math.abs(value);
+  return value.toFixed(size >= 10 ? 0 : size >= 1 ? 1 : 2).replace('-', '−');
+}

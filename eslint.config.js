@@ -1,0 +1,64 @@
+import js from '@eslint/js';
+import vue from 'eslint-plugin-vue';
+import ts from 'typescript-eslint';
+import vueParser from 'vue-eslint-parser';
+
+const noClockNoChance = [
+  { object: 'Math', property: 'random', message: 'core takes seeded randomness as an argument.' },
+  { object: 'Date', property: 'now', message: 'core takes time as an argument.' },
+];
+
+export default ts.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**'] },
+  js.configs.recommended,
+  ...ts.configs.recommendedTypeChecked,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: {
+      parserOptions: {
+        projectService: { allowDefaultProject: ['*.js'] },
+        tsconfigRootDir: import.meta.dirname,
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/attributes-order': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/no-v-html': 'error',
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: ts.parser } },
+    rules: { 'no-undef': 'off' },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': ['error', ...noClockNoChance],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core takes time as an argument.' },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'navigator', 'localStorage', 'fetch'],
+    },
+  },
+  {
+    files: ['**/*.mjs', 'eslint.config.js'],
+    ...ts.configs.disableTypeChecked,
+    languageOptions: {
+      ...ts.configs.disableTypeChecked.languageOptions,
+      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
+    },
+  },
+);
