@@ -14,7 +14,7 @@ const T25 = 25 + KELVIN;
 
 /**
  * A single B is only roughly true: against the tables of real parts it is off by up to 4.4 K over −40…125 °C and 1.2 K over 0…100 °C.
- * `formErrorLog` carries that: B·|x|·(0.010 + 20·|x|), x = 1/T − 1/T25, fitted so that those worst cases lie within 3σ.
+ * `formErrorLog` carries that: B·|x|·(0.012 + 20·|x|), x = 1/T − 1/T25, fitted so that those worst cases lie within 3σ.
  */
 export function betaModel(curve: BetaCurve): CurveModel {
   const { r25Ohm, betaK } = curve;
@@ -30,7 +30,7 @@ export function betaModel(curve: BetaCurve): CurveModel {
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: (t) => {
       const x = Math.abs(1 / Math.max(t + KELVIN, 20) - 1 / T25);
-      return betaK * x * (0.01 + 20 * x);
+      return betaK * x * (0.012 + 20 * x);
     },
   };
 }

@@ -150,7 +150,7 @@ function unitOf(text: string, quantity: FieldQuantity, bare: 'C' | 'F'): Exclude
   if (/^(°|deg|degrees?)?\s*F(ahrenheit)?$/i.test(text)) return fahrenheit;
   if (quantity !== 'ohms' && /^(K|kelvin)$/.test(text)) return kelvin;
   if (/^(v|volts?)(\s*dc)?$/i.test(text)) return times('V', 1);
-  if (/^(m|milli\s*)(v|volts?)$/.test(text) || text === 'mv') return times('V', 1e-3);
+  if (/^(m|milli\s*)(V|v|volts?)$/.test(text) || text === 'mv') return times('V', 1e-3);
   if (/^(k)(v|volts?)$/i.test(text)) return times('V', 1e3);
   if (/^(Ω|ohms?|r)$/i.test(text)) return times('Ω', 1);
   const prefixed = /^([kKMm])\s*(Ω|ohms?|[rR])?$/i.exec(text) ?? /^(kilo|mega)\s*-?ohms?$/i.exec(text);

@@ -1,12 +1,12 @@
 import type { SizeEstimate } from '../diagnosis/assessment.ts';
-import { formatOhm } from '../units/format.ts';
+import { formatInterval, formatOhm } from '../units/format.ts';
 
 /** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Wide ranges are said to be open. */
 export function sizeText(size: SizeEstimate): string {
   const { low, middle, high, unit } = size;
   if (unit === 'ohm') {
-    if (high / low > 30) return `size open: ${formatOhm(low)} … ${formatOhm(high)}`;
-    return `about ${formatOhm(rounded(middle))} (${formatOhm(low)} … ${formatOhm(high)})`;
+    if (high / low > 30) return `size open: ${formatInterval(size, 'ohms', 'C')}`;
+    return `about ${twoFigures(middle)} (${formatInterval(size, 'ohms', 'C')})`;
   }
   if (unit === 'factor') return `about × ${figure(middle)} (× ${figure(low)} … ${figure(high)})`;
   const name = unit === 'volt' ? 'V' : 'K';
@@ -14,8 +14,9 @@ export function sizeText(size: SizeEstimate): string {
 }
 
 /** Two significant figures: the size of a fault is an estimate. */
-function rounded(value: number): number {
-  return Number(value.toPrecision(2));
+function twoFigures(ohm: number): string {
+  const [value, unit] = formatOhm(Number(ohm.toPrecision(2))).split(' ');
+  return `${Number(value)} ${unit}`;
 }
 
 function figure(value: number): string {

@@ -1,0 +1,42 @@
+import type { SensorCircuit } from '../src/circuit/sensorCircuit.ts';
+import { betaModel } from '../src/curves/beta.ts';
+import { GENERIC_INSTRUMENTS, type Problem, type ReadingInput } from '../src/diagnosis/problem.ts';
+
+/** A 5 V circuit with a 2.49 kΩ pull-up and a 2 kΩ (25 °C), B 3600 sensor. */
+export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircuit {
+  return {
+    layout: 'pull-up',
+    referenceV: 5,
+    pullUpOhm: 2490,
+    hotPullUpOhm: null,
+    switchRatio: 0,
+    curve: betaModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 }),
+    display: { minC: -40, maxC: 150, resolutionC: 1, substituteC: null, ratiometric: null },
+    supplyV: 12.6,
+    wireMinOhm: 0.05,
+    wireMaxOhm: 1.5,
+    connectors: 0,
+    ...change,
+  };
+}
+
+/** A problem at 12 °C with readings given as [measurement, value, conditions?, state?]. */
+export function problemWith(
+  readings: readonly [string, number, ReadingInput['conditions']?, ReadingInput['state']?][],
+  change: Partial<Problem> = {},
+): Problem {
+  return {
+    circuit: coolantCircuit(),
+    thermometers: { steady: { readC: 12, sigmaK: 1 } },
+    readings: readings.map(([measurement, value, conditions = {}, state = 'steady'], i) => ({
+      id: `r${i}`,
+      measurement,
+      value,
+      conditions,
+      state,
+    })),
+    instruments: GENERIC_INSTRUMENTS,
+    factors: {},
+    ...change,
+  };
+}

@@ -1,0 +1,13 @@
+import type { Component } from 'vue';
+
+/** Every screen. A new one is a folder in `screens/` and one entry here. */
+export interface Screen {
+  name: string;
+  path: string;
+  component: () => Promise<Component>;
+}
+
+export const SCREENS: readonly Screen[] = [
+  { name: 'jobs', path: '/', component: () => import('../screens/jobs/JobsScreen.vue') },
+  { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
+];

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import type { FieldIssue } from '@mellow-probe/core/job/checkJob';
+import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
+import { issueText } from '@mellow-probe/core/wording/issueText';
+import { computed, useId } from 'vue';
+import { usePreferences } from '../stores/preferences.ts';
+
+/** One figure as a person types it: label, large field, and under it what is wrong, asked, or to be compared with. */
+const props = defineProps<{
+  label: string;
+  text: string;
+  quantity: FieldQuantity;
+  issue?: FieldIssue | undefined;
+  /** What it was read as, where that is worth showing. */
+  readAs?: string;
+  /** The healthy range in words. */
+  healthy?: string;
+  /** fits ●, off ◆ or nothing measured ○. */
+  standing?: 'fits' | 'off' | 'none';
+  /** Said in words beside the sign: "high", "low". */
+  standingText?: string;
+  /** A figure that was probably meant, as text to put in its place. */
+  meant?: string;
+  placeholder?: string;
+  /** Said in full where the label is short: where the probes go. */
+  about?: string;
+  /** Shown while the field waits to be filled in. */
+  hint?: string;
+}>();
+const emit = defineEmits<{ type: [text: string]; choose: [text: string] }>();
+
+const preferences = usePreferences();
+const id = useId();
+const unit = computed(
+  () => ({ volts: 'V', ohms: 'Ω', celsius: `°${preferences.temperatureUnit}`, number: '' })[props.quantity],
+);
+const wrong = computed(() => props.issue !== undefined && !(props.issue.reason === 'empty' && props.text.trim() === ''));
+const choices = computed(() => (props.issue?.reason === 'ambiguous' ? props.issue.choices : []));
+const message = computed(() => {
+  if (wrong.value && props.issue) return issueText(props.issue, props.quantity, preferences.temperatureUnit);
+  return '';
+});
+
+/** A bare temperature gets the unit it was typed in, so that a later switch of units cannot change its meaning. */
+function settle(): void {
+  if (props.quantity !== 'celsius' || !/^\s*[-−+]?[\d.,]+\s*$/.test(props.text) || wrong.value) return;
+  emit('choose', `${props.text.trim()} °${preferences.temperatureUnit}`);
+}
+
+/** Enter goes on to the next figure of the screen, as on a meter with one hand free. */
+function toNextField(event: KeyboardEvent): void {
+  const here = event.target as HTMLInputElement;
+  const fields = [...(here.closest('main, [role="dialog"]')?.querySelectorAll<HTMLInputElement>('.figure input') ?? [])];
+  fields[(fields.indexOf(here) + 1) % fields.length]?.focus();
+}
+</script>
+
+<template>
+  <div class="figure" :class="{ wrong, off: standing === 'off' && !wrong }">
+    <label :for="id">
+      <span v-if="standing" class="sign" :class="wrong ? 'bad' : standing" aria-hidden="true">{{
+        wrong ? '✕' : standing === 'fits' ? '●' : standing === 'off' ? '◆' : '○'
+      }}</span>
+      {{ label }}
+    </label>
+    <div class="box">
+      <input
+        :id="id"
+        :value="text"
+        :placeholder="placeholder"
+        :aria-invalid="wrong"
+        :aria-describedby="`${id}-under`"
+        :title="about"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        maxlength="200"
+        @input="emit('type', ($event.target as HTMLInputElement).value)"
+        @change="settle"
+        @keydown.enter.prevent="toNextField"
+        @keydown.esc="($event.target as HTMLInputElement).blur()"
+      />
+      <span class="unit" aria-hidden="true">{{ unit }}</span>
+    </div>
+    <div :id="`${id}-under`" class="under">
+      <span v-if="message" class="message" role="alert">{{ message }}</span>
+      <template v-else>
+        <span v-if="healthy" class="range">healthy <span class="mono">{{ healthy }}</span></span>
+        <span v-else-if="hint">{{ hint }}</span>
+        <span v-if="standingText || readAs" class="second"
+          ><span class="standing">{{ standingText }}</span> <span class="mono">{{ readAs }}</span></span
+        >
+      </template>
+      <div v-if="choices.length > 0 || meant" class="choices">
+        <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
+          {{ choice.text }}
+        </button>
+        <button v-if="meant && !wrong" type="button" @click="emit('choose', meant)">Meant {{ meant }}?</button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.figure {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+label {
+  font-size: 13px;
+  font-weight: 600;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.sign {
+  color: var(--soft);
+}
+.sign.fits {
+  color: var(--moss);
+}
+.sign.off {
+  color: var(--amber);
+}
+.sign.bad {
+  color: var(--clay);
+}
+.box {
+  display: flex;
+  align-items: baseline;
+  margin-top: 2px;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+  padding: 0 9px;
+}
+.box:focus-within {
+  border-color: var(--spruce);
+  outline: 2px solid var(--spruce);
+  outline-offset: 0;
+}
+.off .box {
+  border-color: var(--amber);
+}
+.wrong .box {
+  border-color: var(--clay);
+}
+input {
+  flex: 1;
+  min-width: 0;
+  width: 100%;
+  height: 41px;
+  border: 0;
+  outline: 0;
+  background: transparent;
+  font-family: var(--mono);
+  font-size: 19px;
+  font-variant-numeric: tabular-nums;
+}
+input::placeholder {
+  color: var(--soft);
+  opacity: 0.75;
+  font-size: 15px;
+}
+.unit {
+  font-family: var(--mono);
+  color: var(--soft);
+  padding-left: 4px;
+}
+.under {
+  min-height: 17px;
+  margin-top: 2px;
+  font-size: 12px;
+  line-height: 1.3;
+  color: var(--soft);
+}
+.range,
+.second {
+  display: block;
+  white-space: nowrap;
+}
+.standing {
+  font-weight: 600;
+  color: var(--amber-ink);
+}
+.message {
+  color: var(--clay);
+  font-weight: 600;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 3px;
+}
+.choices button {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid var(--amber);
+  border-radius: 8px;
+  background: var(--amber-soft);
+  font-family: var(--mono);
+  cursor: pointer;
+}
+</style>

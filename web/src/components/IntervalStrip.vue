@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { Interval } from '@mellow-probe/core/diagnosis/interval';
+import type { Quantity } from '@mellow-probe/core/measurements/measurement';
+import { computed } from 'vue';
+
+/** A measured value as a tick over one predicted interval, on a scale that holds all intervals of the row. OL stands at the right end. */
+const props = defineProps<{ interval: Interval; value: number; all: readonly Interval[]; quantity: Quantity; words: string }>();
+
+const place = computed(() => {
+  const { interval, value, all, quantity } = props;
+  const ends = [...all.flatMap((x) => [x.low, x.high]), value].filter(Number.isFinite);
+  const logarithmic = quantity === 'ohms' && Math.min(...ends) > 0 && Math.max(...ends) > 8 * Math.min(...ends);
+  const to = (v: number): number => (logarithmic ? Math.log(v) : v);
+  const [low, high] = [to(Math.min(...ends)), to(Math.max(...ends))];
+  const overload = all.some((x) => x.high === Infinity) || value === Infinity;
+  const width = high > low ? high - low : 1;
+  const share = (v: number): number =>
+    Number.isFinite(v) ? 4 + ((overload ? 76 : 92) * (high > low ? to(v) - low : 0.5)) / width : 96;
+  const [left, right] = [share(interval.low), share(interval.high)];
+  const middle = share(value);
+  const slack = 1e-9 * (1 + Math.abs(Number.isFinite(value) ? value : 0));
+  const off = value < interval.low - slack || value > interval.high + slack;
+  return { left, width: Math.max(right - left, 3), middle, off };
+});
+</script>
+
+<template>
+  <div class="strip" :class="{ off: place.off }" role="img" :aria-label="`predicted ${words}, ${place.off ? 'does not fit' : 'fits'}`" :title="words">
+    <span class="span" :style="{ left: `${place.left}%`, width: `${place.width}%` }"></span>
+    <span class="tick" :style="{ left: `${place.middle}%` }"></span>
+    <span v-if="place.off" class="cross">✕</span>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  position: relative;
+  height: 20px;
+  background: linear-gradient(var(--line), var(--line)) center / 100% 1px no-repeat;
+}
+.span {
+  position: absolute;
+  top: 5px;
+  height: 10px;
+  border-radius: 5px;
+  background: var(--strip);
+}
+.off .span {
+  background: var(--strip-off);
+}
+.tick {
+  position: absolute;
+  top: 1px;
+  width: 3px;
+  height: 18px;
+  margin-left: -1.5px;
+  border-radius: 2px;
+  background: var(--ink);
+}
+.cross {
+  position: absolute;
+  right: -2px;
+  top: -2px;
+  font-size: 11px;
+  color: var(--clay);
+}
+</style>

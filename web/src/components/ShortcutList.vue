@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { onKeyStroke } from '../composables/onKeyStroke.ts';
+import { Modal } from 'ant-design-vue';
+
+/** What the keys do and how figures are typed. Opens with `?`. */
+const open = defineModel<boolean>('open', { required: true });
+onKeyStroke('?', () => (open.value = true));
+</script>
+
+<template>
+  <Modal v-model:open="open" title="Keys and figures" :footer="null" width="560px">
+    <dl>
+      <dt><kbd>Tab</kbd></dt>
+      <dd>next figure</dd>
+      <dt><kbd>N</kbd></dt>
+      <dd>to the field of the proposed test</dd>
+      <dt><kbd>A</kbd></dt>
+      <dd>add a reading</dd>
+      <dt><kbd>U</kbd></dt>
+      <dd>°C or °F</dd>
+      <dt><kbd>?</kbd></dt>
+      <dd>this list</dd>
+    </dl>
+    <p>
+      Figures are typed as they are spoken: <span class="mono">4k7</span>, <span class="mono">2.88k</span>, <span class="mono">11 883</span>,
+      <span class="mono">OL</span>, <span class="mono">1880 mV</span>, <span class="mono">64F</span>, <span class="mono">3,28</span>. What can be
+      read in two ways is asked. The unit typed wins.
+    </p>
+    <p>
+      The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep clear of fans; bridge no
+      wire you have not identified; never leave a substitute resistor in.
+    </p>
+  </Modal>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 60px 1fr;
+  gap: 6px;
+}
+dd {
+  margin: 0;
+}
+p {
+  margin: 10px 0;
+}
+</style>

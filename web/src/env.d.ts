@@ -1,0 +1,10 @@
+/// <reference types="vite/client" />
+declare module '*.vue' {
+  import type { DefineComponent } from 'vue';
+  const component: DefineComponent<object, object, unknown>;
+  export default component;
+}
+declare module 'plotly.js-cartesian-dist-min' {
+  export * from 'plotly.js-dist-min';
+  export { default } from 'plotly.js-dist-min';
+}

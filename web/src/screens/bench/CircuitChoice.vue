@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
+import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
+import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
+import { blank, circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
+import { Select } from 'ant-design-vue';
+import { computed } from 'vue';
+import FigureField from '../../components/FigureField.vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+
+/** Which circuit this is and which curve its sensor has: from the catalogue, or typed. */
+const emit = defineEmits<{ details: [] }>();
+const bench = useOpenJob();
+const verdict = useVerdict();
+const { entryOf } = useReadings();
+const circuit = computed(() => bench.job!.circuit);
+
+const fields = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
+const circuits = Object.entries(fields).map(([field, label]) => ({
+  label,
+  options: CATALOGUE_CIRCUITS.filter((c) => c.field === field).map((c) => ({ value: c.id, label: c.name })),
+}));
+const chosenCircuit = computed(() => CATALOGUE_CIRCUITS.find((c) => c.name === circuit.value.name)?.id ?? (circuit.value.name || undefined));
+
+function chooseCircuit(id: unknown): void {
+  const entry = CATALOGUE_CIRCUITS.find((c) => c.id === id);
+  if (!entry || !bench.job) return;
+  bench.job.circuit = circuitFromCatalogue(entry);
+  bench.job.field = entry.field;
+}
+
+const curves = [
+  { label: 'Typed', options: [{ value: 'r25b', label: 'Type R25 and B' }, { value: 'points', label: 'Type points of a table' }] },
+  { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
+];
+const r25b = computed(() => (circuit.value.curve.source === 'r25b' ? circuit.value.curve : null));
+const chosenCurve = computed(() => {
+  const { curve } = circuit.value;
+  return curve.source === 'catalogue' ? curve.id : curve.source === 'given' ? curve.name : curve.source;
+});
+
+function chooseCurve(id: unknown): void {
+  const next: CurveChoice =
+    id === 'r25b'
+      ? { source: 'r25b', r25Ohm: blank(), betaK: blank() }
+      : id === 'points'
+        ? { source: 'points', points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })) }
+        : { source: 'catalogue', id: String(id) };
+  circuit.value.curve = next;
+  if (id === 'points') emit('details');
+}
+</script>
+
+<template>
+  <div class="choice">
+    <label class="wide">
+      <span>Circuit</span>
+      <Select
+        :value="chosenCircuit"
+        :options="circuits"
+        aria-label="Circuit"
+        show-search
+        option-filter-prop="label"
+        @change="chooseCircuit"
+      />
+    </label>
+    <label :class="{ wide: !r25b }">
+      <span>Sensor curve</span>
+      <Select
+        :value="chosenCurve"
+        :options="curves"
+        aria-label="Sensor curve"
+        show-search
+        option-filter-prop="label"
+        @change="chooseCurve"
+      />
+    </label>
+    <template v-if="r25b">
+      <FigureField
+        class="narrow"
+        label="R25"
+        quantity="ohms"
+        :text="r25b.r25Ohm.text"
+        :issue="verdict.issues.get('circuit.curve.r25Ohm')"
+        @type="r25b.r25Ohm = entryOf($event, 'ohms')"
+        @choose="r25b.r25Ohm = entryOf($event, 'ohms')"
+      />
+      <FigureField
+        class="narrow"
+        label="B (K)"
+        quantity="number"
+        :text="r25b.betaK.text"
+        :issue="verdict.issues.get('circuit.curve.betaK')"
+        @type="r25b.betaK = entryOf($event, 'number')"
+        @choose="r25b.betaK = entryOf($event, 'number')"
+      />
+    </template>
+    <button class="act details" type="button" @click="$emit('details')">More…</button>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  flex: 1 1 30%;
+  min-width: 0;
+}
+label.wide {
+  flex-basis: 42%;
+}
+label > span {
+  font-size: 13px;
+  font-weight: 600;
+  margin-bottom: 2px;
+}
+.narrow {
+  flex: 0 1 118px;
+}
+.details {
+  margin-top: 20px;
+  min-height: 42px;
+  padding: 0 12px;
+}
+.choice :deep(.ant-select) {
+  width: 100%;
+}
+.choice :deep(.ant-select-selector) {
+  height: 44px !important;
+  align-items: center;
+}
+@media (max-width: 700px) {
+  .choice {
+    flex-wrap: wrap;
+  }
+}
+</style>

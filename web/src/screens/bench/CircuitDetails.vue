@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import type { Entry } from '@mellow-probe/core/job/jobSchema';
+import { blank } from '@mellow-probe/core/job/newJob';
+import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
+import { Drawer } from 'ant-design-vue';
+import { computed } from 'vue';
+import FigureField from '../../components/FigureField.vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+
+/** What is rarely changed of a circuit: layout, supply, display scale, connectors, table points. */
+const open = defineModel<boolean>('open', { required: true });
+const bench = useOpenJob();
+const verdict = useVerdict();
+const { entryOf } = useReadings();
+const circuit = computed(() => bench.job!.circuit);
+const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
+
+interface Line {
+  label: string;
+  path: string;
+  quantity: FieldQuantity;
+  get: () => Entry;
+  set: (entry: Entry) => void;
+  placeholder?: string;
+}
+const lines = computed<Line[]>(() => {
+  const c = circuit.value;
+  return [
+    { label: 'Supply (battery)', path: 'circuit.supplyV', quantity: 'volts', get: () => c.supplyV, set: (e) => (c.supplyV = e) },
+    { label: 'Second pull-up, when hot', path: 'circuit.hotPullUpOhm', quantity: 'ohms', get: () => c.hotPullUpOhm, set: (e) => (c.hotPullUpOhm = e), placeholder: 'none' },
+    { label: 'Display: coldest', path: 'circuit.display.minC', quantity: 'celsius', get: () => c.display.minC, set: (e) => (c.display.minC = e) },
+    { label: 'Display: hottest', path: 'circuit.display.maxC', quantity: 'celsius', get: () => c.display.maxC, set: (e) => (c.display.maxC = e) },
+    { label: 'Default shown at a fault', path: 'circuit.display.substituteC', quantity: 'celsius', get: () => c.display.substituteC, set: (e) => (c.display.substituteC = e), placeholder: 'none' },
+  ];
+});
+const ratiometric = computed({
+  get: () => String(circuit.value.display.ratiometric),
+  set: (value: string) => (circuit.value.display.ratiometric = value === 'null' ? null : value === 'true'),
+});
+</script>
+
+<template>
+  <Drawer v-model:open="open" title="The circuit in detail" width="440">
+    <div class="form">
+      <label class="pick"
+        >Layout
+        <select v-model="circuit.layout">
+          <option value="pull-up">Sensor to ground, pull-up in the module</option>
+          <option value="pull-down">Sensor to the reference, pull-down in the module</option>
+          <option value="one-wire">One wire, return through the body</option>
+        </select>
+      </label>
+      <template v-if="points">
+        <h3>Points of the sensor's table</h3>
+        <div v-for="(p, i) in points" :key="i" class="pair">
+          <FigureField
+            :label="`Temperature ${i + 1}`"
+            quantity="celsius"
+            :text="p.temperatureC.text"
+            :issue="verdict.issues.get(`circuit.curve.points.${i}.temperatureC`)"
+            @type="p.temperatureC = entryOf($event, 'celsius')"
+            @choose="p.temperatureC = entryOf($event, 'celsius')"
+          />
+          <FigureField
+            :label="`Resistance ${i + 1}`"
+            quantity="ohms"
+            :text="p.resistanceOhm.text"
+            :issue="verdict.issues.get(`circuit.curve.points.${i}.resistanceOhm`)"
+            @type="p.resistanceOhm = entryOf($event, 'ohms')"
+            @choose="p.resistanceOhm = entryOf($event, 'ohms')"
+          />
+        </div>
+        <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
+        <button class="act" type="button" @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })">Another point</button>
+      </template>
+      <h3>Supply and display</h3>
+      <div class="grid">
+        <FigureField
+          v-for="l in lines"
+          :key="l.path"
+          :label="l.label"
+          :quantity="l.quantity"
+          :text="l.get().text"
+          :placeholder="l.placeholder ?? ''"
+          :issue="l.placeholder && l.get().text === '' ? undefined : verdict.issues.get(l.path)"
+          @type="l.set(entryOf($event, l.quantity))"
+          @choose="l.set(entryOf($event, l.quantity))"
+        />
+      </div>
+      <label class="pick"
+        >The module compares the signal with
+        <select v-model="ratiometric">
+          <option value="null">not known</option>
+          <option value="true">the reference that feeds the sensor</option>
+          <option value="false">a reference of its own</option>
+        </select>
+      </label>
+      <label class="pick"
+        >Connectors between module and plug
+        <select v-model.number="circuit.connectors">
+          <option v-for="n in 9" :key="n" :value="n - 1">{{ n - 1 }}</option>
+        </select>
+      </label>
+    </div>
+  </Drawer>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.grid,
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 12px;
+}
+.pick {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13px;
+  font-weight: 600;
+}
+.pick select {
+  height: 44px;
+  font-weight: 400;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+  padding: 0 8px;
+}
+h3 {
+  font-size: 15px;
+}
+.needed {
+  color: var(--clay);
+  font-weight: 600;
+}
+</style>

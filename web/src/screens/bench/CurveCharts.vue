@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
+import { computed, defineAsyncComponent } from 'vue';
+import { usePreferences } from '../../stores/preferences.ts';
+import { curveFigure } from './curveFigure.ts';
+
+/** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
+const props = defineProps<{ lines: ChartLines | null }>();
+const PlotFigure = defineAsyncComponent(() => import('../../components/PlotFigure.vue'));
+const preferences = usePreferences();
+const figure = computed(() => (props.lines ? curveFigure(props.lines, preferences.temperatureUnit, preferences.dark) : null));
+</script>
+
+<template>
+  <section class="sheet charts" aria-label="Charts">
+    <PlotFigure v-if="figure" :figure="figure" label="Sensor resistance and divider voltage against temperature" />
+    <p v-else class="soft">The charts appear when the circuit is complete.</p>
+  </section>
+</template>
+
+<style scoped>
+.charts {
+  min-height: 220px;
+  padding: 4px 8px;
+  display: flex;
+}
+.charts p {
+  margin: auto;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import type { Assessment } from '@mellow-probe/core/diagnosis/assessment';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
+import { computed } from 'vue';
+import IntervalStrip from '../../components/IntervalStrip.vue';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+
+/** Each reading as a tick over the interval that each leading suspect predicts for it. */
+const props = defineProps<{ assessment: Assessment }>();
+const bench = useOpenJob();
+const preferences = usePreferences();
+
+const suspects = computed(() => props.assessment.suspects.slice(0, 2));
+const rows = computed(() =>
+  props.assessment.readings.flatMap((view, i) => {
+    const reading = bench.job?.readings.find((r) => r.id === view.id);
+    if (!reading || reading.value === null) return [];
+    const { quantity, name } = measurementById(reading.measurement);
+    const value = reading.value === 'OL' ? Infinity : reading.value;
+    const intervals = suspects.value.map((s) => s.predicts[i]);
+    return [
+      {
+        id: view.id,
+        name,
+        value,
+        quantity,
+        shown: formatQuantity(value, quantity, preferences.temperatureUnit),
+        intervals,
+        words: intervals.map((x) => formatInterval(x, quantity, preferences.temperatureUnit)),
+        all: [...intervals, view.healthy],
+        doubtful: view.blunder > 0.5,
+      },
+    ];
+  }),
+);
+</script>
+
+<template>
+  <table data-test="evidence">
+    <caption class="small-head">Measured ❙ against what each suspect predicts</caption>
+    <thead>
+      <tr>
+        <td></td>
+        <th v-for="s in suspects" :key="s.fault" scope="col">{{ s.name }}</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in rows" :key="row.id">
+        <th scope="row">
+          {{ row.name }} <span class="mono">{{ row.shown }}</span>
+          <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
+        </th>
+        <td v-for="(interval, k) in row.intervals" :key="k">
+          <IntervalStrip :interval="interval" :value="row.value" :all="row.all" :quantity="row.quantity" :words="row.words[k]" />
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 12.5px;
+  table-layout: fixed;
+}
+caption {
+  text-align: left;
+  padding-bottom: 2px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 2px 8px 2px 0;
+  vertical-align: middle;
+  line-height: 1.2;
+}
+thead th {
+  font-weight: 600;
+}
+tbody th {
+  color: var(--soft);
+}
+thead td {
+  width: 37%;
+}
+.doubt {
+  color: var(--clay);
+  font-weight: 600;
+}
+</style>

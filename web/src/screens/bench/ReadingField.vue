@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { JobReading } from '@mellow-probe/core/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { computed } from 'vue';
+import FigureField from '../../components/FigureField.vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { useReadingView } from './useReadingView.ts';
+
+/** The field of one reading: the given one, or the first of its measurement, made when typed into. */
+const props = defineProps<{ measurement: string; reading?: JobReading | undefined; label?: string }>();
+
+const readings = useReadings();
+const verdict = useVerdict();
+const viewOf = useReadingView();
+const reading = computed(() => props.reading ?? readings.first(props.measurement));
+const view = computed(() => viewOf(props.measurement, reading.value));
+const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${reading.value.id}`) : undefined));
+const about = computed(() => measurementById(props.measurement));
+
+function put(text: string): void {
+  if (props.reading) readings.retype(props.reading.id, text);
+  else readings.typeInto(props.measurement, text);
+}
+</script>
+
+<template>
+  <FigureField
+    :label="label ?? about.name"
+    :text="reading?.text ?? ''"
+    :quantity="about.quantity"
+    :issue="issue"
+    :healthy="view.healthy"
+    :standing="view.standing"
+    :standing-text="view.standingText"
+    :read-as="view.readAs"
+    :meant="view.meant"
+    :about="about.title"
+    :data-measurement="measurement"
+    @type="put"
+    @choose="put"
+  />
+</template>

@@ -1,0 +1,144 @@
+import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/diagnosis/chartLines';
+import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import type { Data, Layout } from 'plotly.js-dist-min';
+import { plainLabel } from '../../components/plainLabel.ts';
+
+export interface Figure {
+  data: Data[];
+  layout: Partial<Layout>;
+}
+
+const COLOURS = {
+  light: { ink: '#22302d', soft: '#5a655e', line: '#d8cfbd', spruce: '#1d5a55', band: 'rgba(29,90,85,0.16)', amber: '#c9741b', plum: '#6a3f68' },
+  dark: { ink: '#e9e2d3', soft: '#a9b3a8', line: '#37473f', spruce: '#7fc4b8', band: 'rgba(127,196,184,0.2)', amber: '#e39a4a', plum: '#cf9fcb' },
+};
+type Palette = (typeof COLOURS)['light'];
+
+/** The two charts of a check as one Plotly figure: resistance on the left (logarithmic), voltage on the right. */
+export function curveFigure(lines: ChartLines, unit: TemperatureUnit, dark: boolean): Figure {
+  const colour = dark ? COLOURS.dark : COLOURS.light;
+  const inKilo = Math.max(...lines.resistance.middle) > 2000;
+  const kilo = inKilo ? 1000 : 1;
+  const data: Data[] = [
+    ...band(lines.resistance, 'x', 'y', kilo, unit, colour),
+    ...(lines.voltage ? band(lines.voltage, 'x2', 'y2', 1, unit, colour) : []),
+  ];
+  if (lines.suspect && lines.voltage) {
+    data.push({
+      type: 'scatter',
+      mode: 'lines',
+      xaxis: 'x2',
+      yaxis: 'y2',
+      x: lines.voltage.temperatureC.map((t) => shownTemperature(t, unit)),
+      y: lines.suspect.voltage,
+      name: plainLabel(lines.suspect.name),
+      line: { color: colour.plum, width: 2, dash: 'dash' },
+      hovertemplate: '%{y:.2f} V<extra></extra>',
+    });
+  }
+  if (lines.resistancePoint) data.push(point(lines.resistancePoint, 'x', 'y', kilo, unit, colour));
+  if (lines.voltagePoint) data.push(point(lines.voltagePoint, 'x2', 'y2', 1, unit, colour));
+  const axis = { gridcolor: colour.line, zeroline: false, linecolor: colour.soft, ticks: 'outside', tickcolor: colour.line } as const;
+  const title = (text: string) => ({ text, font: { size: 12, color: colour.soft }, standoff: 4 });
+  return {
+    data,
+    layout: {
+      paper_bgcolor: 'rgba(0,0,0,0)',
+      plot_bgcolor: 'rgba(0,0,0,0)',
+      font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
+      margin: { l: 52, r: 12, t: 26, b: 34 },
+      showlegend: false,
+      hovermode: 'closest',
+      xaxis: { ...axis, domain: [0, 0.455], title: title(`°${unit}`) },
+      yaxis: { ...axis, type: 'log', ...decades(lines.resistance, kilo), title: title(inKilo ? 'kΩ' : 'Ω') },
+      xaxis2: { ...axis, domain: [0.545, 1], anchor: 'y2', title: title(`°${unit}`) },
+      yaxis2: { ...axis, anchor: 'x2', rangemode: 'tozero', title: title('V') },
+      annotations: [
+        heading('Sensor resistance', 0, colour),
+        heading(
+          lines.suspect && lines.voltage ? `Volts, plugged in · dashed: ${plainLabel(lines.suspect.name)}` : 'Volts, plugged in',
+          0.545,
+          colour,
+        ),
+      ],
+    },
+  };
+}
+
+/** Ticks at 1 of each decade, and at 2 and 5 where the range is short. */
+function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext: string[] } {
+  const [low, high] = [Math.min(...line.low) / scale, Math.max(...line.high) / scale];
+  const steps = high / low > 200 ? [1] : high / low > 12 ? [1, 3] : [1, 1.5, 2, 3, 5, 7];
+  const tickvals: number[] = [];
+  for (let e = Math.floor(Math.log10(low)); e <= Math.ceil(Math.log10(high)); e++) {
+    for (const s of steps) {
+      const value = Number((s * Math.pow(10, e)).toPrecision(2));
+      if (value >= low * 0.7 && value <= high * 1.4) tickvals.push(value);
+    }
+  }
+  return { tickvals, ticktext: tickvals.map(String) };
+}
+
+function heading(text: string, x: number, colour: Palette) {
+  const font = { size: 13, color: colour.ink };
+  return { text, x, y: 1, xref: 'paper', yref: 'paper', xanchor: 'left', yanchor: 'bottom', showarrow: false, font } as const;
+}
+
+function band(line: BandLine, xaxis: string, yaxis: string, scale: number, unit: TemperatureUnit, colour: Palette): Data[] {
+  const x = line.temperatureC.map((t) => shownTemperature(t, unit));
+  const edge = (values: number[], fill: boolean): Data => ({
+    type: 'scatter',
+    mode: 'lines',
+    xaxis,
+    yaxis,
+    x,
+    y: values.map((v) => v / scale),
+    line: { width: 0 },
+    hoverinfo: 'skip',
+    ...(fill ? { fill: 'tonexty', fillcolor: colour.band } : {}),
+  });
+  return [
+    edge(line.low, false),
+    edge(line.high, true),
+    {
+      type: 'scatter',
+      mode: 'lines',
+      xaxis,
+      yaxis,
+      x,
+      y: line.middle.map((v) => v / scale),
+      line: { color: colour.spruce, width: 2 },
+      hovertemplate: `%{x:.0f} °${unit}: %{y:.3g}<extra></extra>`,
+    },
+  ];
+}
+
+function point(p: ChartPoint, xaxis: string, yaxis: string, scale: number, unit: TemperatureUnit, colour: Palette): Data {
+  const shown = (t: number): number => shownTemperature(t, unit);
+  const bars = (middle: number, low: number, high: number) => ({
+    type: 'data' as const,
+    symmetric: false,
+    array: [high - middle],
+    arrayminus: [middle - low],
+    color: colour.ink,
+    thickness: 1.5,
+    width: 4,
+  });
+  return {
+    type: 'scatter',
+    mode: 'markers',
+    xaxis,
+    yaxis,
+    x: [shown(p.temperatureC.middle)],
+    y: [p.value.middle / scale],
+    error_x: bars(shown(p.temperatureC.middle), shown(p.temperatureC.low), shown(p.temperatureC.high)),
+    error_y: bars(p.value.middle / scale, p.value.low / scale, p.value.high / scale),
+    marker: {
+      size: 12,
+      symbol: p.fits ? 'circle' : 'diamond',
+      color: p.fits ? colour.spruce : colour.amber,
+      line: { color: colour.ink, width: 1.5 },
+    },
+    hovertemplate: `measured %{y:.3g} at %{x:.0f} °${unit}<extra></extra>`,
+  };
+}

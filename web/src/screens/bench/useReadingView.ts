@@ -1,0 +1,39 @@
+import { probablyMeant } from '@mellow-probe/core/diagnosis/magnitude';
+import type { JobReading } from '@mellow-probe/core/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { formatInterval, formatOhm, formatQuantity } from '@mellow-probe/core/units/format';
+import { usePreferences } from '../../stores/preferences.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+
+/** What a reading's field shows beside the text itself. */
+export interface ReadingView {
+  healthy: string;
+  standing: 'fits' | 'off' | 'none';
+  standingText: string;
+  readAs: string;
+  meant: string;
+}
+
+/** Turns the engine's data about one reading (or a test not yet done) into what its field shows. */
+export function useReadingView() {
+  const verdict = useVerdict();
+  const preferences = usePreferences();
+
+  return (measurement: string, reading: JobReading | undefined): ReadingView => {
+    const { quantity } = measurementById(measurement);
+    const unit = preferences.temperatureUnit;
+    const assessment = verdict.result?.assessment;
+    const view = reading ? assessment?.readings.find((r) => r.id === reading.id) : undefined;
+    const range = view?.healthy ?? assessment?.healthy[measurement];
+    const value = reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
+    const meant = quantity === 'ohms' && value !== null && range ? probablyMeant(value, range) : null;
+    const standing = !view || value === null ? 'none' : view.verdict === 'inside' ? 'fits' : 'off';
+    return {
+      healthy: range ? formatInterval(range, quantity, unit) : '',
+      standing,
+      standingText: standing === 'off' ? (view!.verdict === 'low' ? 'Low' : 'High') : '',
+      readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
+      meant: meant === null ? '' : formatOhm(meant),
+    };
+  };
+}

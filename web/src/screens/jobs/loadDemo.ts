@@ -1,0 +1,16 @@
+import { openJobData } from '@mellow-probe/core/job/openJob';
+import { saveJob } from '../../storage/jobStorage.ts';
+import type { useJobs } from '../../stores/jobs.ts';
+
+/** The made-up checks that ship with the program, as their files. */
+const files = import.meta.glob<{ default: unknown }>('../../../../examples/demo/*.json');
+
+/** Fills the demo workshop once: when it is empty. What a visitor changes there stays until its last check is deleted. */
+export async function loadDemo(jobs: ReturnType<typeof useJobs>): Promise<void> {
+  if (jobs.jobs.length > 0) return;
+  for (const read of Object.values(files)) {
+    const opened = openJobData((await read()).default);
+    if (opened.ok) await saveJob(opened.job, null);
+  }
+  await jobs.load();
+}

@@ -1,0 +1,25 @@
+import type { TemperatureUnit } from '@mellow-probe/core/units/format';
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { readPreference, writePreference } from '../storage/preferences.ts';
+
+type ThemeChoice = 'light' | 'dark' | 'system';
+
+/** What a person set once for all screens: °C or °F, light or dark. */
+export const usePreferences = defineStore('preferences', () => {
+  const temperatureUnit = ref<TemperatureUnit>(readPreference('temperatureUnit', ['C', 'F'], 'C'));
+  const themeChoice = ref<ThemeChoice>(readPreference('theme', ['light', 'dark', 'system'], 'system'));
+  const systemDark = window.matchMedia('(prefers-color-scheme: dark)');
+  const systemIsDark = ref(systemDark.matches);
+  systemDark.addEventListener('change', (event) => (systemIsDark.value = event.matches));
+  const dark = computed(() => (themeChoice.value === 'system' ? systemIsDark.value : themeChoice.value === 'dark'));
+  watch(dark, (on) => (document.documentElement.dataset.theme = on ? 'dark' : 'light'), { immediate: true });
+  watch(temperatureUnit, (unit) => writePreference('temperatureUnit', unit));
+  watch(themeChoice, (choice) => writePreference('theme', choice));
+  return {
+    temperatureUnit,
+    dark,
+    toggleTheme: () => (themeChoice.value = dark.value ? 'light' : 'dark'),
+    toggleUnit: () => (temperatureUnit.value = temperatureUnit.value === 'C' ? 'F' : 'C'),
+  };
+});
