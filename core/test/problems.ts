@@ -22,7 +22,7 @@ export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircu
 
 /** A problem at 12 °C with readings given as [measurement, value, conditions?, state?]. */
 export function problemWith(
-  readings: readonly [string, number, ReadingInput['conditions']?, ReadingInput['state']?][],
+  readings: readonly (readonly [string, number, ReadingInput['conditions']?, ReadingInput['state']?])[],
   change: Partial<Problem> = {},
 ): Problem {
   return {

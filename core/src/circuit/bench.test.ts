@@ -63,7 +63,7 @@ describe('star–mesh elimination', () => {
     expect(rows).toHaveLength(15);
     for (const row of rows) {
       const n = (key: string): number => Number(row[key]);
-      // Known: chassis, reference, battery, module ground (its lift as ngspice has it); unknown: pin, signal, return.
+      // Known: chassis, reference (here above chassis), battery, module ground (its lift as ngspice has it); unknown: pin, signal, return.
       const [chassis, vref, battery, ground, pin, signal, back] = [0, 1, 2, 3, 4, 5, 6];
       const g = new Float64Array(49);
       const join = (a: number, b: number, ohm: number): number => (g[Math.max(a, b) * 7 + Math.min(a, b)] += 1 / ohm);
@@ -75,7 +75,7 @@ describe('star–mesh elimination', () => {
       join(back, ground, n('Rret'));
       join(signal, chassis, n('Rleak_sig_gnd'));
       join(signal, battery, n('Rleak_sig_bat'));
-      const v = Float64Array.of(0, n('V_egnd') + n('Vref'), n('Vbat'), n('V_egnd'), 0, 0, 0);
+      const v = Float64Array.of(0, n('Vref'), n('Vbat'), n('V_egnd'), 0, 0, 0);
       solveStarMesh(g, 7, 4, v);
       for (const [node, column] of [[pin, 'V_ecu'], [signal, 'V_sig'], [back, 'V_ret']] as const) {
         expect(Math.abs(v[node] - n(column)), `${row.case} ${column}`).toBeLessThan(1e-8);
@@ -168,7 +168,11 @@ describe('the bench', () => {
     const volts = (pullUp: number): number =>
       bench.set({ ...nominalState(coolantCircuit(), 20, pullUp), sensorFixedOhm: 4900 }).volts('sensor', 'signal', 'chassis');
     let [low, high] = [1000, 50_000];
-    for (let i = 0; i < 60; i++) volts((low + high) / 2) > 1.88 ? (low = (low + high) / 2) : (high = (low + high) / 2);
+    for (let i = 0; i < 60; i++) {
+      const middle = (low + high) / 2;
+      if (volts(middle) > 1.88) low = middle;
+      else high = middle;
+    }
     expect(low).toBeGreaterThan(7900);
     expect(low).toBeLessThan(8300);
   });

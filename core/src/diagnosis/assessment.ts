@@ -174,8 +174,9 @@ function doubtOf(problem: Problem, blunders: readonly number[]): Doubt {
     const rivals = problem.readings.filter((_, i) => blunders[i] > most / 2).map((r) => r.id);
     return { kind: 'contradiction', readings: rivals };
   }
-  const nothing = doubtful.length > 1 || problem.readings.length <= 2;
-  return { kind: nothing ? 'nothing-fits' : 'contradiction', readings: doubtful };
+  // Of two readings alone nobody can say which is the wrong one.
+  if (problem.readings.length === 2) return { kind: 'contradiction', readings: problem.readings.map((r) => r.id) };
+  return { kind: doubtful.length > 1 ? 'nothing-fits' : 'contradiction', readings: doubtful };
 }
 
 function learnedPullUp({ faults, predictor }: Posterior): Interval & { middle: number } {

@@ -93,6 +93,23 @@ export function inEachSegment(
   });
 }
 
+/** Resistance of a clean break, Ω: no meter tells it from none at all. */
+const CLEAN_BREAK_OHM = 1e12;
+
+/**
+ * An open wire: most are clean breaks, which show 0 V on a 10 MΩ meter; the others still conduct a little (2 MΩ–1 GΩ, through dirt or a
+ * hair), which shows something in between.
+ */
+export function openInEachSegment(setting: Setting, wire: 'signal' | 'return'): readonly Branch[] {
+  const dirty = inEachSegment(setting, wire, fixed(2e6), fixed(1e9)).map((b) => ({ ...b, share: 0.4 * b.share }));
+  const clean = inEachSegment(setting, wire, fixed(CLEAN_BREAK_OHM), fixed(CLEAN_BREAK_OHM)).map((b) => ({
+    ...b,
+    share: 0.6 * b.share,
+    sized: false,
+  }));
+  return [...clean, ...dirty];
+}
+
 function segmentName(segment: number, segments: number): string {
   const from = segment === 0 ? 'module' : `connector ${segment}`;
   const to = segment === segments - 1 ? 'sensor plug' : `connector ${segment + 1}`;

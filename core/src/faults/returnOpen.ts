@@ -1,4 +1,4 @@
-import { ALL_LAYOUTS, type Fault, fixed, inEachSegment } from './fault.ts';
+import { ALL_LAYOUTS, type Fault, openInEachSegment } from './fault.ts';
 
 export const returnOpen: Fault = {
   id: 'return-open',
@@ -9,5 +9,5 @@ export const returnOpen: Fault = {
   layouts: ALL_LAYOUTS,
   part: 'return',
   repair: 'Find the break by halving the run; a shared return explains several codes at once.',
-  branches: (setting) => inEachSegment(setting, 'return', fixed(2e6), fixed(1e9)),
+  branches: (setting) => openInEachSegment(setting, 'return'),
 };

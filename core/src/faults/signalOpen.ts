@@ -1,4 +1,4 @@
-import { ALL_LAYOUTS, type Fault, fixed, inEachSegment } from './fault.ts';
+import { ALL_LAYOUTS, type Fault, openInEachSegment } from './fault.ts';
 
 export const signalOpen: Fault = {
   id: 'signal-open',
@@ -9,5 +9,5 @@ export const signalOpen: Fault = {
   layouts: ALL_LAYOUTS,
   part: 'signal',
   repair: 'Find the break by halving the run, repair the wire or terminal, route it away from what broke it.',
-  branches: (setting) => inEachSegment(setting, 'signal', fixed(2e6), fixed(1e9)),
+  branches: (setting) => openInEachSegment(setting, 'signal'),
 };

@@ -56,7 +56,7 @@ async function toProposed(): Promise<void> {
 }
 onKeyStroke('n', () => void toProposed());
 onKeyStroke('u', () => preferences.toggleUnit());
-onKeyStroke('a', () => screen.value?.querySelector<HTMLInputElement>('.add input')?.focus());
+onKeyStroke('a', () => screen.value?.querySelector<HTMLSelectElement>('.add select')?.focus());
 
 function exportJson(): void {
   if (bench.job) saveFile(fileName(bench.job.title, 'json'), 'application/json', saveJob(bench.job));
@@ -124,12 +124,13 @@ function exportCsv(): void {
 }
 .table {
   display: grid;
-  grid-template-columns: 1fr 372px;
+  grid-template-columns: minmax(0, 1fr) 372px;
   min-height: 0;
 }
 .left {
   display: grid;
-  grid-template-rows: auto auto minmax(220px, 1fr);
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(190px, 1fr);
   gap: 8px;
   padding: 10px 14px;
   min-width: 0;
@@ -149,7 +150,7 @@ function exportCsv(): void {
     min-height: 100%;
   }
   .table {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .left {
     overflow: visible;

@@ -3,9 +3,9 @@ import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
 import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
 import { blank, circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
-import { Select } from 'ant-design-vue';
 import { computed } from 'vue';
 import FigureField from '../../components/FigureField.vue';
+import PickList from '../../components/PickList.vue';
 import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
@@ -22,32 +22,34 @@ const circuits = Object.entries(fields).map(([field, label]) => ({
   label,
   options: CATALOGUE_CIRCUITS.filter((c) => c.field === field).map((c) => ({ value: c.id, label: c.name })),
 }));
-const chosenCircuit = computed(() => CATALOGUE_CIRCUITS.find((c) => c.name === circuit.value.name)?.id ?? (circuit.value.name || undefined));
+const chosenCircuit = computed(() => CATALOGUE_CIRCUITS.find((c) => c.name === circuit.value.name)?.id);
 
-function chooseCircuit(id: unknown): void {
+function chooseCircuit(id: string): void {
   const entry = CATALOGUE_CIRCUITS.find((c) => c.id === id);
   if (!entry || !bench.job) return;
   bench.job.circuit = circuitFromCatalogue(entry);
   bench.job.field = entry.field;
 }
 
-const curves = [
+const curves = computed(() => [
+  ...(circuit.value.curve.source === 'given' ? [{ label: 'From the file', options: [{ value: 'given', label: circuit.value.curve.name }] }] : []),
   { label: 'Typed', options: [{ value: 'r25b', label: 'Type R25 and B' }, { value: 'points', label: 'Type points of a table' }] },
   { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
-];
+]);
 const r25b = computed(() => (circuit.value.curve.source === 'r25b' ? circuit.value.curve : null));
 const chosenCurve = computed(() => {
   const { curve } = circuit.value;
-  return curve.source === 'catalogue' ? curve.id : curve.source === 'given' ? curve.name : curve.source;
+  return curve.source === 'catalogue' ? curve.id : curve.source;
 });
 
-function chooseCurve(id: unknown): void {
+function chooseCurve(id: string): void {
+  if (id === 'given') return;
   const next: CurveChoice =
     id === 'r25b'
       ? { source: 'r25b', r25Ohm: blank(), betaK: blank() }
       : id === 'points'
         ? { source: 'points', points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })) }
-        : { source: 'catalogue', id: String(id) };
+        : { source: 'catalogue', id };
   circuit.value.curve = next;
   if (id === 'points') emit('details');
 }
@@ -55,28 +57,8 @@ function chooseCurve(id: unknown): void {
 
 <template>
   <div class="choice">
-    <label class="wide">
-      <span>Circuit</span>
-      <Select
-        :value="chosenCircuit"
-        :options="circuits"
-        aria-label="Circuit"
-        show-search
-        option-filter-prop="label"
-        @change="chooseCircuit"
-      />
-    </label>
-    <label :class="{ wide: !r25b }">
-      <span>Sensor curve</span>
-      <Select
-        :value="chosenCurve"
-        :options="curves"
-        aria-label="Sensor curve"
-        show-search
-        option-filter-prop="label"
-        @change="chooseCurve"
-      />
-    </label>
+    <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
+    <PickList :class="r25b ? 'short' : 'wide'" label="Sensor curve" :groups="curves" :value="chosenCurve" @pick="chooseCurve" />
     <template v-if="r25b">
       <FigureField
         class="narrow"
@@ -107,19 +89,11 @@ function chooseCurve(id: unknown): void {
   gap: 8px;
   align-items: flex-start;
 }
-label {
-  display: flex;
-  flex-direction: column;
-  flex: 1 1 30%;
-  min-width: 0;
+.wide {
+  flex: 1 1 40%;
 }
-label.wide {
-  flex-basis: 42%;
-}
-label > span {
-  font-size: 13px;
-  font-weight: 600;
-  margin-bottom: 2px;
+.short {
+  flex: 1 1 22%;
 }
 .narrow {
   flex: 0 1 118px;
@@ -128,13 +102,6 @@ label > span {
   margin-top: 20px;
   min-height: 42px;
   padding: 0 12px;
-}
-.choice :deep(.ant-select) {
-  width: 100%;
-}
-.choice :deep(.ant-select-selector) {
-  height: 44px !important;
-  align-items: center;
 }
 @media (max-width: 700px) {
   .choice {

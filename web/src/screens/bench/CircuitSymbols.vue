@@ -14,8 +14,8 @@ const part = computed(() => props.suspect?.part ?? 'none');
 const size = computed(() => (props.suspect?.size ? sizeText(props.suspect.size).replace(/ \(.*/, '') : ''));
 /** Where sign and words of the suspicion stand, in drawing units. */
 const PLACES: Record<string, { x: number; y: number; textX: number; textY: number; anchor: 'start' | 'middle' | 'end' }> = {
-  signal: { x: 300, y: 222, textX: 322, textY: 246, anchor: 'start' },
-  return: { x: 300, y: 340, textX: 290, textY: 370, anchor: 'start' },
+  signal: { x: 336, y: 222, textX: 356, textY: 246, anchor: 'start' },
+  return: { x: 336, y: 340, textX: 290, textY: 370, anchor: 'start' },
   plug: { x: 637, y: 281, textX: 637, textY: 380, anchor: 'middle' },
   sensor: { x: 682, y: 281, textX: 868, textY: 380, anchor: 'end' },
   place: { x: 682, y: 281, textX: 868, textY: 380, anchor: 'end' },

@@ -20,7 +20,9 @@ const figure = computed(() => (props.lines ? curveFigure(props.lines, preference
 
 <style scoped>
 .charts {
-  min-height: 220px;
+  min-height: 190px;
+  min-width: 0;
+  overflow: hidden;
   padding: 4px 8px;
   display: flex;
 }

@@ -12,14 +12,20 @@ const props = defineProps<{ assessment: Assessment }>();
 const bench = useOpenJob();
 const preferences = usePreferences();
 
-const suspects = computed(() => props.assessment.suspects.slice(0, 2));
+/** The two leading suspects; where there is only one worth naming, it stands beside a circuit with nothing wrong. */
+const columns = computed(() => {
+  const { suspects, readings } = props.assessment;
+  const named = suspects.slice(0, 2).map((s) => ({ key: s.fault, name: s.name, predicts: s.predicts }));
+  if (named.length < 2) named.push({ key: 'prior', name: 'if nothing were wrong', predicts: readings.map((r) => r.healthy) });
+  return named;
+});
 const rows = computed(() =>
   props.assessment.readings.flatMap((view, i) => {
     const reading = bench.job?.readings.find((r) => r.id === view.id);
     if (!reading || reading.value === null) return [];
     const { quantity, name } = measurementById(reading.measurement);
     const value = reading.value === 'OL' ? Infinity : reading.value;
-    const intervals = suspects.value.map((s) => s.predicts[i]);
+    const intervals = columns.value.map((c) => c.predicts[i]);
     return [
       {
         id: view.id,
@@ -43,13 +49,13 @@ const rows = computed(() =>
     <thead>
       <tr>
         <td></td>
-        <th v-for="s in suspects" :key="s.fault" scope="col">{{ s.name }}</th>
+        <th v-for="c in columns" :key="c.key" scope="col">{{ c.name }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.id">
         <th scope="row">
-          {{ row.name }} <span class="mono">{{ row.shown }}</span>
+          {{ row.name }} <span class="mono shown">{{ row.shown }}</span>
           <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
         </th>
         <td v-for="(interval, k) in row.intervals" :key="k">
@@ -86,6 +92,10 @@ tbody th {
 }
 thead td {
   width: 37%;
+}
+.shown {
+  display: block;
+  color: var(--ink);
 }
 .doubt {
   color: var(--clay);

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
 import type { JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById, MEASUREMENTS } from '@mellow-probe/core/measurements/list';
-import { Select } from 'ant-design-vue';
 import { computed, nextTick, ref } from 'vue';
 import FigureField from '../../components/FigureField.vue';
+import PickList from '../../components/PickList.vue';
 import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
+import FindingsPicker from './FindingsPicker.vue';
 import ReadingField from './ReadingField.vue';
 
 /** Readings that have no place of their own in the drawing, repeats, and findings that are no figures. */
@@ -25,15 +25,28 @@ const extra = computed(() => {
     return !drawn;
   });
 });
-const tests = computed(() =>
-  MEASUREMENTS.filter(
-    (m) => m.layouts.includes(bench.job!.circuit.layout) && (!m.needs.includes('position') || bench.job!.circuit.connectors > 0),
-  ).map((m) => ({ value: m.id, label: `${m.name}: ${m.title.toLowerCase()}` })),
-);
-const findingOptions = FINDINGS.map((f) => ({ value: f.id, label: f.name }));
+const SETUPS = [
+  ['scan', 'On the display'],
+  ['plugged', 'Plugged in'],
+  ['unplugged', 'Unplugged'],
+  ['bridged', 'Bridged'],
+  ['substituted', 'With a resistor'],
+  ['key-off', 'Key off'],
+  ['both-ends-free', 'Both ends free'],
+  ['bench', 'Sensor taken off'],
+] as const;
+const tests = computed(() => {
+  const { layout, connectors } = bench.job!.circuit;
+  const possible = MEASUREMENTS.filter((m) => m.layouts.includes(layout) && (!m.needs.includes('position') || connectors > 0));
+  return SETUPS.map(([setup, label]) => ({
+    label,
+    options: possible.filter((m) => m.setup === setup).map((m) => ({ value: m.id, label: `${m.name}: ${lower(m.title)}` })),
+  })).filter((g) => g.options.length > 0);
+});
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-async function add(id: unknown): Promise<void> {
-  const made = readings.add(String(id));
+async function add(id: string): Promise<void> {
+  const made = readings.add(id);
   await nextTick();
   row.value?.querySelector<HTMLInputElement>(`[data-reading="${made}"] input`)?.focus();
 }
@@ -42,7 +55,7 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
 </script>
 
 <template>
-  <section class="more sheet" aria-label="More readings and findings">
+  <section class="more sheet" :class="{ beside: extra.length > 0 }" aria-label="More readings and findings">
     <div ref="row" class="fields" v-if="extra.length > 0">
       <div v-for="r in extra" :key="r.id" class="extra" :data-reading="r.id">
         <ReadingField :measurement="r.measurement" :reading="r" />
@@ -66,7 +79,7 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
           @type="r.conditions.bathC = readings.entryOf($event, 'celsius')"
           @choose="r.conditions.bathC = readings.entryOf($event, 'celsius')"
         />
-        <label v-if="asks(r, 'position')" class="condition pick">
+        <label v-if="asks(r, 'position')" class="condition choose">
           where
           <select
             :value="`${r.conditions.wire} ${r.conditions.position}`"
@@ -82,7 +95,7 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
             </template>
           </select>
         </label>
-        <label class="condition pick">
+        <label class="condition choose">
           while
           <select v-model="r.state">
             <option value="steady">as found</option>
@@ -94,28 +107,8 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
       </div>
     </div>
     <div class="tools">
-      <Select
-        class="add"
-        :value="undefined"
-        placeholder="Add a reading…"
-        aria-label="Add a reading"
-        show-search
-        option-filter-prop="label"
-        :options="tests"
-        @change="add"
-      />
-      <Select
-        class="find"
-        :value="bench.job!.findings"
-        mode="multiple"
-        placeholder="Codes and findings…"
-        aria-label="Codes and findings"
-        option-filter-prop="label"
-        :max-tag-count="1"
-        :max-tag-text-length="24"
-        :options="findingOptions"
-        @change="bench.job!.findings = $event as string[]"
-      />
+      <PickList class="add" label="Add a reading" hide-label prompt="Add a reading…" :groups="tests" @pick="add" />
+      <FindingsPicker />
       <label v-if="extra.some((r) => r.state === 'hot')" class="hot">
         <FigureField
           label="Thermometer, hot"
@@ -137,6 +130,18 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
   flex-direction: column;
   gap: 6px;
 }
+.more.beside {
+  flex-direction: row;
+  justify-content: space-between;
+}
+.more.beside .tools {
+  flex-direction: column;
+  align-items: stretch;
+  flex: 0 0 190px;
+}
+.more.beside .tools > * {
+  flex: 0 0 44px;
+}
 .fields {
   display: flex;
   flex-wrap: wrap;
@@ -153,14 +158,15 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
 .condition {
   width: 112px;
 }
-.pick {
+.choose {
   font-size: 13px;
   font-weight: 600;
   display: flex;
   flex-direction: column;
   gap: 2px;
 }
-.pick select {
+.choose select {
+  font-weight: 400;
   height: 44px;
   border: 1.5px solid var(--line-strong);
   border-radius: 9px;
@@ -174,16 +180,8 @@ const issueOf = (r: JobReading, what: string) => verdict.issues.get(`readings.${
   gap: 8px;
   align-items: flex-end;
 }
-.add,
-.find {
-  flex: 1;
+.add {
+  flex: 1 1 0;
   min-width: 0;
-}
-.tools :deep(.ant-select-selector) {
-  min-height: 44px;
-  align-items: center;
-}
-.tools .add :deep(.ant-select-selector) {
-  height: 44px;
 }
 </style>

@@ -1,0 +1,68 @@
+import { describe, expect, test } from 'vitest';
+import { coolantCircuit } from '../../test/problems.ts';
+import { otherCommonCurves } from '../catalogue/curves.ts';
+import { Bench } from '../circuit/bench.ts';
+import { nominalState } from '../circuit/sensorCircuit.ts';
+import type { Conditions } from '../measurements/measurement.ts';
+import { MEASUREMENTS } from '../measurements/list.ts';
+import { faultById, FAULTS } from './list.ts';
+
+const circuit = coolantCircuit({ connectors: 2 });
+const conditions: Conditions = { substituteOhm: 1000, bathC: 60, wire: 'signal', position: 1 };
+const setting = { layout: 'pull-up' as const, connectors: 2, otherCurves: otherCommonCurves(circuit.curve) };
+
+describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => {
+  const branches = fault.branches(setting);
+
+  test('is listed once, with a weight, a repair and branches that share it out', () => {
+    expect(FAULTS.filter((f) => f.id === id)).toHaveLength(1);
+    expect(faultById(id)).toBe(fault);
+    expect(fault.weight).toBeGreaterThan(0);
+    expect(fault.repair.length).toBeGreaterThan(20);
+    expect(branches.reduce((sum, b) => sum + b.share, 0)).toBeCloseTo(1, 12);
+  });
+
+  test('sizes run from one end to the other, and every reading under it is a figure or OL', () => {
+    const bench = new Bench();
+    for (const layout of fault.layouts) {
+      for (const branch of branches) {
+        const sizes = [0, 0.25, 0.5, 0.75, 1].map((position) => {
+          const state = nominalState({ ...circuit, layout }, 12, 2490);
+          const size = branch.apply(state, position);
+          bench.set(state);
+          for (const m of MEASUREMENTS.filter((x) => x.layouts.includes(layout))) {
+            const value = m.predict(bench, conditions);
+            expect(value, `${m.id} under ${id}`).not.toBeNaN();
+            if (m.quantity !== 'ohms') expect(Number.isFinite(value), `${m.id} under ${id}`).toBe(true);
+            else expect(value).toBeGreaterThanOrEqual(0);
+          }
+          return size;
+        });
+        if (branch.sized) for (let i = 1; i < sizes.length; i++) expect(sizes[i]).toBeGreaterThan(sizes[i - 1]);
+        else expect(new Set(sizes).size).toBe(1);
+      }
+    }
+  });
+
+  test('changes some reading noticeably, unless it is "healthy"', () => {
+    const bench = new Bench();
+    const healthy = MEASUREMENTS.map((m) => m.predict(bench.set(nominalState(circuit, 12, 2490)), conditions));
+    const changed = branches.some((branch) => {
+      const state = nominalState(circuit, 12, 2490);
+      branch.apply(state, 0.6);
+      bench.set(state);
+      return MEASUREMENTS.some((m, i) => Math.abs(m.predict(bench, conditions) - healthy[i]) > 0.02 * (1 + Math.abs(healthy[i])));
+    });
+    expect(changed).toBe(id !== 'healthy');
+  });
+});
+
+test('default weights: each group has its share of the prior', () => {
+  const total = FAULTS.reduce((sum, f) => sum + f.weight, 0);
+  expect(total).toBeGreaterThan(1);
+  expect(total).toBeLessThan(1.2);
+});
+
+test('an unknown id is a programmer’s mistake', () => {
+  expect(() => faultById('gremlin')).toThrow('faultById');
+});

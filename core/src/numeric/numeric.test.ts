@@ -1,0 +1,80 @@
+import { spawnSync } from 'node:child_process';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { choleskyFactor, solveLower, solveUpper } from './cholesky.ts';
+import { logSumExp } from './logSumExp.ts';
+import { normalCdf, normalQuantile } from './normal.ts';
+import { quasiRandomPoint, quasiRandomSteps } from './quasiRandom.ts';
+import { seededUniform } from './random.ts';
+import { weightedQuantile } from './weightedQuantile.ts';
+
+test('normal distribution and quantile against scipy.stats.norm (python3-scipy, live)', () => {
+  const z = [-8, -5, -2.5, -1, -0.1, 0, 0.3, 1.96, 4];
+  const p = [1e-9, 1e-4, 0.02, 0.024, 0.2, 0.5, 0.7, 0.976, 0.99999];
+  const program = `import json\nfrom scipy.stats import norm\nprint(json.dumps([list(norm.cdf(${JSON.stringify(z)})), list(norm.ppf(${JSON.stringify(p)}))]))`;
+  const run = spawnSync('/usr/bin/python3', ['-c', program], { encoding: 'utf8' });
+  expect(run.status, run.stderr).toBe(0);
+  const [cdf, ppf] = JSON.parse(run.stdout) as number[][];
+  z.forEach((x, i) => expect(Math.abs(normalCdf(x) / cdf[i] - 1)).toBeLessThan(1.3e-7));
+  p.forEach((x, i) => expect(Math.abs(normalQuantile(x) - ppf[i])).toBeLessThan(2e-8 * (1 + Math.abs(ppf[i]))));
+  expect([normalQuantile(0), normalQuantile(1)]).toEqual([-Infinity, Infinity]);
+});
+
+test('Cholesky: factor, determinant and solution of random positive definite matrices', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 1e6 }), (n, seed) => {
+      const u = seededUniform(seed);
+      const half = Array.from({ length: n * n }, () => u() - 0.5);
+      const matrix = new Float64Array(n * n);
+      for (let i = 0; i < n; i++) {
+        for (let j = 0; j < n; j++) {
+          matrix[i * n + j] = (i === j ? 0.5 : 0) + half.slice(i * n, i * n + n).reduce((s, x, k) => s + x * half[j * n + k], 0);
+        }
+      }
+      const factor = new Float64Array(n * n);
+      expect(choleskyFactor(matrix, n, factor)).not.toBeNaN();
+      const b = Float64Array.from({ length: n }, u);
+      const x = new Float64Array(n);
+      solveLower(factor, n, b, x);
+      solveUpper(factor, n, x, x);
+      for (let i = 0; i < n; i++) {
+        let sum = 0;
+        for (let j = 0; j < n; j++) sum += matrix[i * n + j] * x[j];
+        expect(sum).toBeCloseTo(b[i], 8);
+      }
+    }),
+    { numRuns: 60, seed: 4 },
+  );
+  expect(choleskyFactor(Float64Array.of(-1), 1, new Float64Array(1))).toBeNaN();
+});
+
+describe('sequences', () => {
+  test('quasi-random points fill the cube more evenly than chance: mean of every coordinate product', () => {
+    const steps = quasiRandomSteps(6);
+    const point = new Float64Array(6);
+    const sums = new Float64Array(6);
+    for (let i = 0; i < 1000; i++) {
+      quasiRandomPoint(steps, i, point);
+      point.forEach((x, k) => {
+        expect(x).toBeGreaterThan(0);
+        expect(x).toBeLessThan(1);
+        sums[k] += x / 1000;
+      });
+    }
+    for (const mean of sums) expect(Math.abs(mean - 0.5)).toBeLessThan(0.004);
+  });
+  test('a seed gives the same numbers again', () => {
+    const [a, b, c] = [seededUniform(1), seededUniform(1), seededUniform(2)];
+    const first = [a(), a(), a()];
+    expect([b(), b(), b()]).toEqual(first);
+    expect([c(), c(), c()]).not.toEqual(first);
+  });
+});
+
+test('log-sum-exp and weighted quantiles at their edges', () => {
+  expect(logSumExp([])).toBe(-Infinity);
+  expect(logSumExp([-1e4, -1e4])).toBeCloseTo(-1e4 + Math.log(2), 9);
+  expect(weightedQuantile([3, 1, 2], [1, 1, 1], [0.5])).toEqual([2]);
+  expect(weightedQuantile([1, 2, Infinity], [1, 1, 8], [0.05, 0.9])).toEqual([1, Infinity]);
+  expect(weightedQuantile([1], [0], [0.5])).toEqual([NaN]);
+});

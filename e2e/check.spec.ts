@@ -1,0 +1,163 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { field, kept, pick, startCheck, verdict } from './bench.ts';
+
+test('from four figures to a verdict, kept, exported, deleted, imported', async ({ page }) => {
+  await startCheck(page);
+  await pick(page, 'Circuit', '2.49 kΩ · NTC 2 kΩ');
+  await page.getByLabel('Title of this check').fill('Tern, jacket water');
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Sensor ohms').fill('3.6k');
+  await field(page, 'Volts, unplugged').fill('5.01');
+  await expect(verdict(page)).not.toContainText('resistance in the return');
+  await field(page, 'Volts, plugged in').fill('4.4');
+  await expect(verdict(page)).toContainText('Wiring: resistance in the return');
+  await expect(verdict(page)).toContainText(/about 1[45] kΩ/);
+  await expect(page.getByText('healthy 2.7', { exact: false }).first()).toBeVisible();
+  await expect(page.locator('[data-test="evidence"]')).toContainText('Plugged-in volts');
+  await expect(page.locator('[data-test="next"]')).toContainText('Next:');
+
+  await kept(page);
+  await page.reload();
+  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await expect(verdict(page)).toContainText('resistance in the return');
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export' }).click();
+  const file = await (await download).path();
+  const data = JSON.parse(readFileSync(file, 'utf8')) as { format: string; readings: { value: number }[] };
+  expect(data.format).toBe('mellow-probe/job');
+  expect(data.readings.map((r) => r.value).sort((a, b) => a - b)).toEqual([4.4, 5.01, 3600]);
+
+  await page.getByRole('link', { name: 'Checks' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.getByLabel('Import check files').setInputFiles(file);
+  await page.getByRole('link', { name: 'Tern, jacket water' }).click();
+  await expect(verdict(page)).toContainText('resistance in the return');
+});
+
+test('the whole check stands on one screen at 1280×800, charts drawn as lines and points', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Sensor ohms').fill('3.6k');
+  await field(page, 'Volts, plugged in').fill('4.4');
+  await expect(page.locator('.plot .scatterlayer .trace')).toHaveCount(9);
+  const types = await page.locator('.plot').evaluate((plot) => (plot as unknown as { _fullData: { type: string }[] })._fullData.map((t) => t.type));
+  expect(new Set(types)).toEqual(new Set(['scatter']));
+  const scroll = await page.evaluate(() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]);
+  expect(scroll).toEqual([800, 1280]);
+  for (const part of ['The circuit with its readings', 'Verdict', 'Charts']) {
+    const box = (await page.getByLabel(part, { exact: true }).boundingBox())!;
+    expect(box.y + box.height, part).toBeLessThanOrEqual(801);
+  }
+});
+
+test('figures as they are typed: asked where ambiguous, told where wrong, kept either way', async ({ page }) => {
+  await startCheck(page);
+  const ohms = field(page, 'Sensor ohms');
+  await ohms.fill('11,883');
+  await expect(page.getByRole('alert')).toContainText('Two ways to read this');
+  await page.getByRole('button', { name: '11883', exact: true }).click();
+  await expect(ohms).toHaveValue('11883');
+  await ohms.fill('5 V');
+  await expect(page.getByRole('alert')).toContainText('takes ohms');
+  await ohms.fill('-20');
+  await expect(page.getByRole('alert')).toContainText('cannot be negative');
+  await ohms.fill('3.5');
+  await field(page, 'Thermometer').fill('12');
+  await page.getByRole('button', { name: /Meant 3.50 kΩ/ }).click();
+  await expect(ohms).toHaveValue('3.50 kΩ');
+  const pullUp = field(page, 'Pull-up');
+  await pullUp.fill('0');
+  await expect(page.getByText('Must be more than zero.')).toBeVisible();
+  await expect(page.getByText('The circuit is not complete')).toBeVisible();
+  await field(page, 'Thermometer').fill('-300');
+  await expect(page.getByText('Below absolute zero')).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(pullUp).toHaveValue('0');
+  await expect(field(page, 'Thermometer')).toHaveValue('-300');
+  await pullUp.fill('unknown');
+  await field(page, 'Thermometer').fill('53,6 F');
+  await field(page, 'Volts, plugged in').fill('2.9');
+  await expect(page.getByText('Pull-up learned')).toBeVisible();
+});
+
+test('a curve typed as R25 and B, or as points', async ({ page }) => {
+  await startCheck(page);
+  await pick(page, 'Sensor curve', 'Type R25');
+  await field(page, 'R25').fill('2k');
+  await field(page, 'B (K)').fill('3600');
+  await field(page, 'Thermometer').fill('12');
+  await expect(page.locator('.ohms .under')).toContainText('healthy 3.1');
+  await pick(page, 'Sensor curve', 'Type points');
+  const pairs = [['17', '3650'], ['21', '3040'], ['48', '1000']];
+  for (const [i, [t, r]] of pairs.entries()) {
+    await field(page, `Temperature ${i + 1}`).fill(t);
+    await field(page, `Resistance ${i + 1}`).fill(r);
+  }
+  await field(page, 'Resistance 2').fill('3040');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await field(page, 'Thermometer').fill('21');
+  await expect(page.locator('.ohms .under')).toContainText(/healthy 2\.\d+ … 3\.\d+ kΩ/);
+});
+
+test('°C and °F: the unit typed wins and a later switch does not change a figure', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Sensor ohms').focus();
+  await expect(field(page, 'Thermometer')).toHaveValue('12 °C');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('u');
+  await expect(page.locator('.displayed .under')).toContainText('°F');
+  await field(page, 'Displayed').fill('54');
+  await field(page, 'Sensor ohms').fill('3450');
+  await expect(page.locator('.displayed .sign')).toHaveText('●');
+  await kept(page);
+});
+
+test('any test can be added, under its conditions; keys lead to the proposed one', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await pick(page, 'Add a reading', 'Displayed, substitute');
+  await page.keyboard.type('25');
+  await expect(page.getByText('Needed with this reading')).toBeVisible();
+  await field(page, 'with resistor').fill('2k');
+  await expect(page.locator('[data-test="evidence"]')).toContainText('Displayed, substitute');
+  await page.getByRole('button', { name: /^Take out/ }).click();
+  await expect(page.locator('[data-test="evidence"]')).toHaveCount(0);
+  await expect(page.locator('[data-test="next"]')).toBeVisible();
+  const proposed = (await page.locator('[data-test="next"] h3').innerText()).match(/Next: (.*?)\s*\d+ min/)![1];
+  await page.locator('h2').first().click();
+  await page.keyboard.press('n');
+  const focused = await page.evaluate(() => document.activeElement?.closest('[data-measurement]')?.getAttribute('data-measurement'));
+  expect(focused, proposed).toBeTruthy();
+});
+
+test('nothing serious for axe, in light and dark, on both screens', async ({ page }) => {
+  const scan = async (where: string): Promise<void> => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => `${where}: ${v.id} ${v.nodes[0].target.join(' ')}`)).toEqual([]);
+  };
+  await page.goto('/');
+  await scan('empty list');
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Sensor ohms').fill('9k');
+  await field(page, 'Volts, plugged in').fill('4.4');
+  await expect(page.locator('[data-test="evidence"]')).toBeVisible();
+  await scan('bench');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await scan('bench, dark');
+  await kept(page);
+  await page.getByRole('link', { name: 'Checks' }).click();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
+  await scan('list, dark');
+});

@@ -1,0 +1,141 @@
+import { expect, test } from '@playwright/test';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { field, kept, startCheck, verdict } from './bench.ts';
+
+test('two windows on one check: both sets of figures are kept', async ({ page, context }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await kept(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(field(other, 'Thermometer')).toHaveValue(/^12/);
+  await field(other, 'Sensor ohms').fill('3.6k');
+  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await field(page, 'Volts, unplugged').fill('5.01');
+  await expect(field(other, 'Volts, unplugged')).toHaveValue('5.01');
+  await kept(page);
+  await page.reload();
+  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await expect(field(page, 'Volts, unplugged')).toHaveValue('5.01');
+});
+
+test('a window that is killed while typing loses nothing that was shown as kept', async ({ page, context }) => {
+  await startCheck(page);
+  const url = page.url();
+  await field(page, 'Sensor ohms').pressSequentially('3.61 kΩ');
+  await kept(page);
+  await page.close({ runBeforeUnload: false });
+  const again = await context.newPage();
+  await again.goto(url);
+  await expect(field(again, 'Sensor ohms')).toHaveValue('3.61 kΩ');
+});
+
+test('a full store is said at once, the figures stay, export and another try are offered', async ({ page }) => {
+  await startCheck(page);
+  await kept(page);
+  await page.evaluate(() => {
+    const store = IDBObjectStore.prototype;
+    const put = Object.getOwnPropertyDescriptor(store, 'put')!;
+    (window as unknown as { mend: () => void }).mend = () => Object.defineProperty(store, 'put', put);
+    store.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+  });
+  await field(page, 'Sensor ohms').fill('3.6k');
+  await expect(page.getByRole('alert')).toContainText('storage is full');
+  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await expect(verdict(page)).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export now' }).click();
+  expect((await download).suggestedFilename()).toMatch(/\.json$/);
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await kept(page);
+  await page.reload();
+  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+});
+
+test('a store that is blocked from the start is said on the list', async ({ page }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', { value: undefined });
+    Object.defineProperty(window, 'localStorage', {
+      get: () => {
+        throw new DOMException('blocked', 'SecurityError');
+      },
+    });
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: /New check/ }).first().click();
+  await expect(page.getByRole('alert')).toContainText('blocks its storage');
+});
+
+test('files that cannot be opened say why and change nothing', async ({ page }) => {
+  await startCheck(page);
+  await page.getByLabel('Title of this check').fill('Mine');
+  await kept(page);
+  await page.getByRole('link', { name: 'Checks' }).click();
+  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-files-'));
+  const put = (name: string, text: string): string => {
+    const file = path.join(folder, name);
+    writeFileSync(file, text);
+    return file;
+  };
+  const cases: [string, RegExp][] = [
+    [put('photo.json', '\u0089PNG\r\n'), /no JSON file/],
+    [put('empty.json', ''), /empty/],
+    [put('other.json', '{"a": 1}'), /none of this program/],
+    [put('newer.json', '{"format":"mellow-probe/job","formatVersion":7}'), /newer version/],
+    [put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'), /At createdAt/],
+    [put('big.json', `{"x":"${'y'.repeat(50_000_000)}"}`), /50 MB is too large/],
+  ];
+  for (const [file, message] of cases) {
+    await page.getByLabel('Import check files').setInputFiles(file);
+    await expect(page.getByRole('status')).toContainText(message);
+    await expect(page.locator('[data-test="job"]')).toHaveCount(1);
+  }
+});
+
+test('text from a file is shown as text, in the page and in the chart', async ({ page }) => {
+  page.on('dialog', () => expect('a script ran').toBe('never'));
+  await startCheck(page);
+  const nasty = '<b>bold</b><img src=x onerror=alert(1)>';
+  await page.getByLabel('Title of this check').fill(nasty);
+  await kept(page);
+  await page.getByRole('link', { name: 'Checks' }).click();
+  await expect(page.getByRole('link', { name: nasty })).toBeVisible();
+  await expect(page.locator('main b')).toHaveCount(0);
+});
+
+test('the demo workshop has checks of its own and never mixes with mine', async ({ page }) => {
+  await page.goto('/demo/');
+  await expect(page.getByText('Demo workshop: made-up data')).toBeVisible();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(4);
+  await page.getByRole('link', { name: /Swimming bath/ }).click();
+  await expect(verdict(page)).toContainText('Sensor drifted high');
+  await page.getByLabel('Title of this check').fill('Changed in the demo');
+  await kept(page);
+  await page.goto('/');
+  await expect(page.locator('[data-test="job"]')).toHaveCount(0);
+  await page.goto('/demo/');
+  await expect(page.getByRole('link', { name: 'Changed in the demo' })).toBeVisible();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(4);
+});
+
+test('copy, search, readings as CSV', async ({ page }) => {
+  await startCheck(page);
+  await page.getByLabel('Title of this check').fill('=SUM(A1)');
+  await field(page, 'Sensor ohms').fill('OL');
+  await kept(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('SUM-A1.csv');
+  await page.getByRole('link', { name: 'Checks' }).click();
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(page.locator('[data-test="job"]')).toHaveCount(2);
+  await page.getByLabel('Search checks').fill('copy');
+  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
+  await page.getByLabel('Search checks').fill('nothing like it');
+  await expect(page.getByText('No check has these words.')).toBeVisible();
+});

@@ -1,0 +1,72 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import http from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { createApp } from './app.ts';
+
+let folder = '';
+let server: http.Server;
+let base = '';
+
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-page-'));
+  mkdirSync(path.join(folder, 'page/assets'), { recursive: true });
+  writeFileSync(path.join(folder, 'page/index.html'), '<!doctype html><title>page</title>');
+  writeFileSync(path.join(folder, 'page/assets/a.js'), 'export {};');
+  writeFileSync(path.join(folder, 'page/.hidden'), 'hidden');
+  writeFileSync(path.join(folder, 'secret.txt'), 'secret');
+  server = createApp(path.join(folder, 'page')).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(async () => {
+  await new Promise((resolve) => server.close(resolve));
+  rmSync(folder, { recursive: true });
+});
+
+/** A request whose path is sent as it stands: fetch would tidy the dots away. */
+function raw(target: string): Promise<{ status: number; body: string }> {
+  return new Promise((resolve, reject) => {
+    http
+      .get({ host: '127.0.0.1', port: Number(new URL(base).port), path: target }, (response) => {
+        let body = '';
+        response.on('data', (chunk: Buffer) => (body += chunk.toString()));
+        response.on('end', () => resolve({ status: response.statusCode ?? 0, body }));
+      })
+      .on('error', reject);
+  });
+}
+
+test('the page comes with a strict content policy: no inline or remote scripts', async () => {
+  const response = await fetch(`${base}/check/abc`);
+  expect(response.status).toBe(200);
+  const policy = response.headers.get('content-security-policy')!;
+  expect(policy).toContain("script-src 'self'");
+  expect(policy).toContain("default-src 'self'");
+  expect(policy.match(/script-src[^;]*/)![0]).not.toMatch(/unsafe|http|\*/);
+  expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+  expect(response.headers.get('x-powered-by')).toBeNull();
+  expect(await response.text()).toContain('<title>page</title>');
+});
+
+test.each(['/../secret.txt', '/..%2fsecret.txt', '/assets/../../secret.txt', '/%2e%2e/secret.txt', '/assets/..%5c..%5csecret.txt', '/.hidden'])(
+  'nothing outside the folder: %s',
+  async (target) => {
+    const { body } = await raw(target);
+    expect(body).not.toContain('secret');
+    expect(body).not.toContain('hidden');
+  },
+);
+
+test('health, assets and unknown interface paths', async () => {
+  expect(await (await fetch(`${base}/api/health`)).json()).toEqual({ ok: true });
+  expect((await fetch(`${base}/api/nothing`)).status).toBe(404);
+  expect((await fetch(`${base}/assets/a.js`)).headers.get('cache-control')).toContain('immutable');
+  expect((await fetch(`${base}/assets/none.js`)).status).toBe(404);
+});
+
+test('a folder without a built page is refused at once', () => {
+  expect(() => createApp(path.join(folder, 'nothing'))).toThrow('createApp');
+});
