@@ -203,4 +203,10 @@ input::placeholder {
   font-family: var(--mono);
   cursor: pointer;
 }
+@media (max-width: 1080px) {
+  .range,
+  .second {
+    white-space: normal;
+  }
+}
 </style>

@@ -150,11 +150,23 @@ function exportCsv(): void {
     min-height: 100%;
   }
   .table {
-    grid-template-columns: minmax(0, 1fr);
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding: 10px 14px;
   }
   .left {
-    overflow: visible;
-    grid-template-rows: auto auto 260px;
+    display: contents;
+  }
+  .verdict {
+    order: 1;
+    border: 1px solid var(--line);
+    border-radius: 12px;
+  }
+  .charts {
+    order: 2;
+    height: 260px;
+    flex: none;
   }
 }
 </style>
