@@ -27,6 +27,7 @@ const NODE: Record<Probe, number> = {
 };
 const KNOWN = 4;
 const BRIDGE_OHM = 0.02;
+const METER_S = 1 / METER_INPUT_OHM;
 const MAX_CONNECTORS = 8;
 const MAX_SIZE = 7 + 2 * MAX_CONNECTORS;
 
@@ -37,8 +38,6 @@ const MAX_SIZE = 7 + 2 * MAX_CONNECTORS;
 export class Bench {
   private readonly conductance = new Float64Array(MAX_SIZE * MAX_SIZE);
   private readonly voltages = new Float64Array(MAX_SIZE);
-  private readonly toKnown = new Float64Array(12);
-  private readonly parts = { input: 0, pullUp: 0, across: 0, signalToChassis: 0, signalToSupply: 0, returnToChassis: 0 };
   private elementOhm = 0;
   private lastPullUpOhm = 0;
   state!: CircuitState;
@@ -113,90 +112,110 @@ export class Bench {
     v[1] = s.groundOffsetV + s.referenceV;
     v[2] = s.supplyV;
     v[3] = s.groundOffsetV;
-    const plugged = plug === 'sensor';
-    const element = plugged ? 1 / this.elementOhm : plug === 'open' ? 0 : 1 / (plug === 'bridge' ? BRIDGE_OHM : plug);
-    const parts = this.parts;
-    parts.input = 1 / s.inputOhm;
-    parts.pullUp = 1 / pullUpOhm;
-    parts.across = element + s.leakReturnS;
-    parts.signalToChassis = s.leakGroundS + (plugged ? s.leakBodyS : 0);
-    parts.signalToSupply = s.leakSupplyS;
-    parts.returnToChassis = returnBridged ? 1 / BRIDGE_OHM : 0;
-    if (s.connectors === 0) this.solveDirect(red, black);
-    else this.solveChained(red, black);
-  }
-
-  /** Known node that the far end of the return is joined to: module ground, the reference (mirrored layout) or the body. */
-  private get returnEnd(): number {
-    const { layout } = this.state;
-    return layout === 'pull-up' ? 3 : layout === 'pull-down' ? 1 : 0;
-  }
-
-  /** Known node that the fixed resistor is joined to. */
-  private get pullUpEnd(): number {
-    return this.state.layout === 'pull-down' ? 3 : 1;
+    const element = plug === 'sensor' ? 1 / this.elementOhm : plug === 'open' ? 0 : 1 / (plug === 'bridge' ? BRIDGE_OHM : plug);
+    const across = element + s.leakReturnS;
+    const leak = s.leakGroundS + (plug === 'sensor' ? s.leakBodyS : 0);
+    const bridge = returnBridged ? 1 / BRIDGE_OHM : 0;
+    if (s.connectors === 0) this.solveDirect(red, black, 1 / pullUpOhm, across, leak, bridge);
+    else this.solveChained(red, black, 1 / pullUpOhm, across, leak, bridge);
   }
 
   /**
    * The same star–mesh elimination as `solveStarMesh`, written out for three unknown nodes (module pin, signal, return): it is the
-   * innermost step of the ranking. A test holds the two equal.
+   * innermost step of the ranking. A test holds the two equal. Conductances in S; node numbers as in NODE, red −1 for no meter.
    */
-  private solveDirect(red: number, black: number): void {
-    const { state: s, parts, voltages: v, toKnown: k } = this;
-    k.fill(0);
-    // Rows of four: pin, signal, return to the known nodes chassis, reference, supply, module ground.
-    k[3] = parts.input;
-    k[this.pullUpEnd] += parts.pullUp;
-    k[4] = parts.signalToChassis;
-    k[6] = parts.signalToSupply;
-    k[8 + this.returnEnd] = 1 / (s.returnOhm + s.returnFaultOhm);
-    k[8] += parts.returnToChassis;
+  private solveDirect(red: number, black: number, pullUp: number, across: number, leak: number, bridge: number): void {
+    const s = this.state;
+    const v = this.voltages;
+    const { layout } = s;
+    // Conductances of pin (p), signal (s) and return (r) to the known nodes 0 chassis, 1 reference, 2 supply, 3 module ground.
+    let p3 = 1 / s.inputOhm;
+    let p0 = 0;
+    let p1 = 0;
+    let p2 = 0;
+    let s0 = leak;
+    let s1 = 0;
+    let s3 = 0;
+    let s2 = s.leakSupplyS;
+    let r0 = 0;
+    let r1 = 0;
+    let r2 = 0;
+    let r3 = 0;
+    if (layout === 'pull-down') p3 += pullUp;
+    else p1 = pullUp;
+    const back = 1 / (s.returnOhm + s.returnFaultOhm);
+    if (layout === 'pull-up') r3 = back;
+    else if (layout === 'pull-down') r1 = back;
+    else r0 = back;
+    r0 += bridge;
     let pinSignal = 1 / (s.signalOhm + s.signalFaultOhm);
     let pinReturn = 0;
-    let signalReturn = parts.across;
+    let signalReturn = across;
     if (red >= 0) {
-      const load = 1 / METER_INPUT_OHM;
-      const [low, high] = red < black ? [red, black] : [black, red];
-      if (low < KNOWN) {
-        if (high >= KNOWN) k[(high - KNOWN) * 4 + low] += load;
-      } else if (low === NODE.signal) signalReturn += load;
-      else if (high === NODE.signal) pinSignal += load;
-      else pinReturn += load;
+      const low = red < black ? red : black;
+      const high = red < black ? black : red;
+      if (high === NODE.modulePin) {
+        if (low === 0) p0 += METER_S;
+        else if (low === 1) p1 += METER_S;
+        else if (low === 2) p2 += METER_S;
+        else p3 += METER_S;
+      } else if (high === NODE.signal) {
+        if (low === 0) s0 += METER_S;
+        else if (low === 1) s1 += METER_S;
+        else if (low === 2) s2 += METER_S;
+        else if (low === 3) s3 += METER_S;
+        else pinSignal += METER_S;
+      } else if (high === NODE.return) {
+        if (low === 0) r0 += METER_S;
+        else if (low === 1) r1 += METER_S;
+        else if (low === 2) r2 += METER_S;
+        else if (low === 3) r3 += METER_S;
+        else if (low === NODE.signal) signalReturn += METER_S;
+        else pinReturn = METER_S;
+      }
     }
-    const totalReturn = k[8] + k[9] + k[10] + k[11] + pinReturn + signalReturn;
-    const [toPin, toSignal] = totalReturn === 0 ? [0, 0] : [pinReturn / totalReturn, signalReturn / totalReturn];
-    for (let i = 0; i < 4; i++) {
-      k[i] += toPin * k[8 + i];
-      k[4 + i] += toSignal * k[8 + i];
+    const totalReturn = r0 + r1 + r2 + r3 + pinReturn + signalReturn;
+    const toSignal = signalReturn / totalReturn;
+    s0 += toSignal * r0;
+    s1 += toSignal * r1;
+    s2 += toSignal * r2;
+    s3 += toSignal * r3;
+    if (pinReturn !== 0) {
+      const toPin = pinReturn / totalReturn;
+      p0 += toPin * r0;
+      p1 += toPin * r1;
+      p2 += toPin * r2;
+      p3 += toPin * r3;
+      pinSignal += toPin * signalReturn;
     }
-    pinSignal += toPin * signalReturn;
-    const totalSignal = k[4] + k[5] + k[6] + k[7] + pinSignal;
-    const share = pinSignal / totalSignal;
-    for (let i = 0; i < 4; i++) k[i] += share * k[4 + i];
-    const totalPin = k[0] + k[1] + k[2] + k[3];
-    v[4] = (k[1] * v[1] + k[2] * v[2] + k[3] * v[3]) / totalPin;
-    v[5] = (k[5] * v[1] + k[6] * v[2] + k[7] * v[3] + pinSignal * v[4]) / totalSignal;
-    v[6] =
-      totalReturn === 0
-        ? 0
-        : (k[9] * v[1] + k[10] * v[2] + k[11] * v[3] + pinReturn * v[4] + signalReturn * v[5]) / totalReturn;
+    const totalSignal = s0 + s1 + s2 + s3 + pinSignal;
+    const toPin = pinSignal / totalSignal;
+    p0 += toPin * s0;
+    p1 += toPin * s1;
+    p2 += toPin * s2;
+    p3 += toPin * s3;
+    const pin = (p1 * v[1] + p2 * v[2] + p3 * v[3]) / (p0 + p1 + p2 + p3);
+    const signal = (s1 * v[1] + s2 * v[2] + s3 * v[3] + pinSignal * pin) / totalSignal;
+    v[4] = pin;
+    v[5] = signal;
+    v[6] = (r1 * v[1] + r2 * v[2] + r3 * v[3] + pinReturn * pin + signalReturn * signal) / totalReturn;
   }
 
-  private solveChained(red: number, black: number): void {
-    const { state: s, parts, conductance: g } = this;
+  private solveChained(red: number, black: number, pullUp: number, across: number, leak: number, bridge: number): void {
+    const { state: s, conductance: g } = this;
     const size = 7 + 2 * s.connectors;
     g.fill(0, 0, size * size);
     const [M, S, G] = [NODE.modulePin, NODE.signal, NODE.return];
     // The entry [higher, lower] of the lower triangle.
-    g[M * size + 3] = parts.input;
-    g[M * size + this.pullUpEnd] += parts.pullUp;
+    g[M * size + 3] = 1 / s.inputOhm;
+    g[M * size + (s.layout === 'pull-down' ? 3 : 1)] += pullUp;
     this.wire(size, M, S, 7, s.signalOhm, s.signalFaultOhm, s.signalFaultSegment);
-    this.wire(size, this.returnEnd, G, 7 + s.connectors, s.returnOhm, s.returnFaultOhm, s.returnFaultSegment);
-    g[G * size + S] += parts.across;
-    g[S * size] += parts.signalToChassis;
-    g[S * size + 2] += parts.signalToSupply;
-    g[G * size] += parts.returnToChassis;
-    if (red >= 0) g[Math.max(red, black) * size + Math.min(red, black)] += 1 / METER_INPUT_OHM;
+    this.wire(size, s.layout === 'pull-up' ? 3 : s.layout === 'pull-down' ? 1 : 0, G, 7 + s.connectors, s.returnOhm, s.returnFaultOhm, s.returnFaultSegment);
+    g[G * size + S] += across;
+    g[S * size] += leak;
+    g[S * size + 2] += s.leakSupplyS;
+    g[G * size] += bridge;
+    if (red >= 0) g[Math.max(red, black) * size + Math.min(red, black)] += METER_S;
     solveStarMesh(g, size, KNOWN, this.voltages);
   }
 

@@ -144,15 +144,13 @@ function dominant(s: FaultPosterior, key: (d: FaultPosterior['draws'][number]) =
 
 /** Probability of each reading being a blunder, averaged over the sampled faults. */
 function blunderProbabilities({ faults, predictor }: Posterior): number[] {
-  const { blunder } = predictor.problem.instruments;
   const total = faults.reduce((sum, f) => sum + (f.draws.length > 0 ? f.probability : 0), 0);
-  return predictor.readings.map(({ noise, value }, i) => {
+  return predictor.readings.map(({ noise, value, logBad }, i) => {
     let sum = 0;
     for (const f of faults) {
       for (const d of f.draws) {
-        const good = Math.log(1 - blunder) + noise.logGood(value, d.predictions[i]);
-        const bad = Math.log(blunder) + noise.logBlunder(value);
-        sum += (f.probability * d.weight) / (1 + Math.exp(good - bad));
+        const good = predictor.logSound + noise.logGood(value, d.predictions[i]);
+        sum += (f.probability * d.weight) / (1 + Math.exp(good - logBad));
       }
     }
     return sum / total;

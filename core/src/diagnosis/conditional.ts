@@ -6,6 +6,8 @@ export interface Conditional {
   /** ln likelihood of all readings, integrated over u by Laplace's method. */
   logEvidence: number;
   mode: Float64Array;
+  /** How the mode moves with the position, per unit; it follows ridges on which size and unknowns trade off. */
+  slope: Float64Array;
   /** Lower Cholesky factor of the precision at the mode, row major. */
   factor: Float64Array;
   logDet: number;
@@ -14,7 +16,10 @@ export interface Conditional {
 }
 
 const STEP = 1e-4;
+const POSITION_STEP = 1e-6;
 const MAX_ROUNDS = 8;
+/** Largest share of one reading in a deficit: about what its being a blunder would cost. */
+const CAP = 10;
 
 /**
  * Finds, for a given fault size, the unknowns that fit best, by Gauss–Newton steps in which each reading counts with the probability that
@@ -35,6 +40,7 @@ export class ConditionalFit {
   private readonly factor: Float64Array;
   private readonly gradient: Float64Array;
   private readonly column: Float64Array;
+  private readonly widest: Float64Array;
   /** Coordinates that any reading depends on noticeably under the present hypothesis; the others keep their prior. */
   private active: number[];
 
@@ -45,6 +51,7 @@ export class ConditionalFit {
     [this.u, this.next, this.moved, this.gradient, this.column] = [vector(n), vector(n), vector(n), vector(n), vector(n)];
     [this.predictions, this.residual, this.shifted, this.weights] = [vector(m), vector(m), vector(m), vector(m)];
     [this.jacobian, this.precision, this.factor] = [vector(m * n), vector(n * n), vector(n * n)];
+    this.widest = vector(m).fill(1);
     this.active = Array.from({ length: n }, (_, k) => k);
   }
 
@@ -66,10 +73,47 @@ export class ConditionalFit {
     this.jacobian.fill(0);
   }
 
-  /** Deviations at the prior middle (u = 0), for a first look; the array is overwritten by the next call. */
-  residualsAtMiddle(h: Hypothesis, position: number): Float64Array {
+  /** Deviations at the last position looked at by `deficitAt`, in units of 1σ; overwritten by the next call of anything. */
+  get residualsNow(): Float64Array {
+    return this.residual;
+  }
+
+  /**
+   * How badly the readings miss at this position with every unknown at its middle: Σ ½·r²/(1 + widest prior variance), each reading capped,
+   * since it may be a blunder. A place with a much larger deficit than the best is not worth a fit.
+   */
+  deficitAt(h: Hypothesis, position: number): number {
     this.u.fill(0);
-    return this.residualsAt(h, position, this.u, this.residual);
+    this.residualsAt(h, position, this.u, this.residual);
+    let sum = 0;
+    for (let i = 0; i < this.m; i++) {
+      const r = this.residual[i];
+      sum += Math.min(CAP, (0.5 * r * r) / this.widest[i]);
+    }
+    return sum;
+  }
+
+  /** Deviation of one reading at a position, in units of 1σ, every unknown at its middle. */
+  residualAt(h: Hypothesis, position: number, reading: number): number {
+    this.u.fill(0);
+    return this.predictor.residualOf(h, position, this.u, reading);
+  }
+
+  /** Widest 1 + variance (in σ²) that the unknowns give each reading, over some hypotheses of every kind; generous by a factor of two. */
+  widen(hypotheses: readonly Hypothesis[]): void {
+    const { n, m } = this;
+    this.widest.fill(1);
+    this.active = Array.from({ length: n }, (_, k) => k);
+    for (const h of hypotheses) {
+      this.u.fill(0);
+      this.residualsAt(h, 0.5, this.u, this.residual);
+      this.linearise(h, 0.5);
+      for (let i = 0; i < m; i++) {
+        let variance = 0;
+        for (let k = 0; k < n; k++) variance += this.jacobian[i * n + k] ** 2;
+        this.widest[i] = Math.max(this.widest[i], 1 + 2 * variance);
+      }
+    }
   }
 
   /** The best fit from one start: every reading trusted at first, or each weighed against the prior at first. */
@@ -100,7 +144,23 @@ export class ConditionalFit {
       if (!accepted) break;
     }
     const logDet = this.factorise();
-    return { logEvidence: score - 0.5 * logDet, mode: u.slice(), factor: this.factor.slice(), logDet, doubtful };
+    const slope = h.branch.sized ? this.modeSlope(h, position) : new Float64Array(n);
+    return { logEvidence: score - 0.5 * logDet, mode: u.slice(), slope, factor: this.factor.slice(), logDet, doubtful };
+  }
+
+  /** d mode / d position = −H⁻¹·Jᵀ·W·∂r/∂position, from the factor and Jacobian in force. */
+  private modeSlope(h: Hypothesis, position: number): Float64Array {
+    const { n, m, jacobian, weights } = this;
+    const step = position < 0.5 ? POSITION_STEP : -POSITION_STEP;
+    this.residualsAt(h, position + step, this.u, this.shifted);
+    const slope = new Float64Array(n);
+    for (let i = 0; i < m; i++) {
+      const change = (weights[i] * (this.shifted[i] - this.residual[i])) / step;
+      for (const k of this.active) slope[k] -= jacobian[i * n + k] * change;
+    }
+    solveLower(this.factor, n, slope, slope);
+    solveUpper(this.factor, n, slope, slope);
+    return slope;
   }
 
   private residualsAt(h: Hypothesis, position: number, u: Float64Array, out: Float64Array): Float64Array {

@@ -44,6 +44,8 @@ export function outlineFault(fault: Fault, layouts: readonly NodeLayout[]): Faul
 
 const BATCH = 256;
 const MAX_BATCHES = 6;
+/** Batches where the probability is near 0 or 1 anyway and a closer estimate would change nothing. */
+const DECIDED_BATCHES = 2;
 const ENOUGH = 0.03;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
 const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.12, 1.1];
@@ -51,9 +53,9 @@ const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.12, 1.1];
 /**
  * Evidence of one fault by importance sampling over its cells: position even within a cell, unknowns from the normals fitted there, or
  * now and then from the prior, so that no explanation is missed. Low-discrepancy points, the same on every run; more batches while the
- * estimate is not yet good to 3 %, six at most.
+ * estimate is not yet good to 3 %, six at most, two when `decided`.
  */
-export function sampleFault(outline: FaultOutline, predictor: Predictor): FaultEvidence {
+export function sampleFault(outline: FaultOutline, predictor: Predictor, decided: boolean): FaultEvidence {
   const { fault, cells } = outline;
   const { latent } = predictor;
   const n = latent.dimension;
@@ -63,7 +65,7 @@ export function sampleFault(outline: FaultOutline, predictor: Predictor): FaultE
   const draws: Draw[] = [];
   const logWeights: number[] = [];
   let relativeError = Infinity;
-  for (let batch = 0; batch < MAX_BATCHES && relativeError > ENOUGH; batch++) {
+  for (let batch = 0; batch < (decided ? DECIDED_BATCHES : MAX_BATCHES) && relativeError > ENOUGH; batch++) {
     for (let i = 0; i < BATCH; i++) {
       quasiRandomPoint(steps, batch * BATCH + i, point);
       const { cell, position, u, logDensity } = sampler.draw(point);
@@ -123,7 +125,7 @@ class CellSampler {
     const u = new Float64Array(n);
     for (let k = 0; k < n; k++) z[k] = normalQuantile(point[k]);
     const pick = point[n + 2];
-    if (pick < FROM_PRIOR) u.set(z);
+    if (pick < FROM_PRIOR || cell.fits.length === 0) u.set(z);
     else {
       const shares = fitShares(cell.fits);
       let c = 0;
@@ -131,11 +133,18 @@ class CellSampler {
       while (c < shares.length - 1 && rest > shares[c]) rest -= shares[c++];
       const fit = cell.fits[c];
       solveUpper(fit.factor, n, z, u);
-      for (let k = 0; k < n; k++) u[k] = fit.mode[k] + WIDER * u[k];
+      const shift = position - cell.node;
+      for (let k = 0; k < n; k++) u[k] = fit.mode[k] + along(fit, k, shift) + WIDER * u[k];
     }
-    const density = Math.log(this.share[j] / (cell.high - cell.low)) + logUnknownsDensity(cell, u);
+    const density = Math.log(this.share[j] / (cell.high - cell.low)) + logUnknownsDensity(cell, position, u);
     return { cell, position, u, logDensity: density };
   }
+}
+
+/** How far the mode of coordinate k has moved at this distance from the node; bounded, since slopes at a kink are wild. */
+function along(fit: Conditional, k: number, shift: number): number {
+  const moved = fit.slope[k] * shift;
+  return moved > 4 ? 4 : moved < -4 ? -4 : moved;
 }
 
 function fitShares(fits: readonly Conditional[]): number[] {
@@ -148,7 +157,8 @@ function fitShares(fits: readonly Conditional[]): number[] {
 }
 
 /** ln of the density of u in a cell's mixture, relative to the standard normal density at u. */
-function logUnknownsDensity(cell: Cell, u: Float64Array): number {
+function logUnknownsDensity(cell: Cell, position: number, u: Float64Array): number {
+  if (cell.fits.length === 0) return 0;
   const n = u.length;
   let half = 0;
   for (let k = 0; k < n; k++) half += u[k] * u[k];
@@ -160,7 +170,7 @@ function logUnknownsDensity(cell: Cell, u: Float64Array): number {
     for (let k = 0; k < n; k++) {
       // One row of Lᵀ·(u − mode).
       let sum = 0;
-      for (let i = k; i < n; i++) sum += fit.factor[i * n + k] * (u[i] - fit.mode[i]);
+      for (let i = k; i < n; i++) sum += fit.factor[i * n + k] * (u[i] - fit.mode[i] - along(fit, i, position - cell.node));
       distance += sum * sum;
     }
     terms.push(

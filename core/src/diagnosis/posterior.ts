@@ -6,6 +6,7 @@ import { type FaultEvidence, outlineFault, sampleFault } from './evidence.ts';
 import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
 import { Predictor } from './predictor.ts';
 import type { Problem } from './problem.ts';
+import { surveyHypothesis } from './survey.ts';
 
 /** What is believed of one fault after all readings. */
 export interface FaultPosterior extends FaultEvidence {
@@ -21,6 +22,8 @@ export interface Posterior {
   predictor: Predictor;
 }
 
+/** A place whose deficit is this much worse than the best place's gets no fit. */
+const OUT_OF_REACH = 14;
 /** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
 const HOPELESS = 8;
 /** Faults below this probability keep the Laplace estimate and get no draws. */
@@ -34,10 +37,19 @@ export function posteriorOf(problem: Problem): Posterior {
   const predictor = new Predictor(problem);
   const fit = new ConditionalFit(predictor);
   const setting = settingOf(problem);
-  const candidates = weightedFaults(problem).map(({ fault, weight }) => ({
+  const faultHypotheses = weightedFaults(problem).map(({ fault, weight }) => ({
     fault,
     weight,
-    layouts: hypothesesOf(fault, setting, problem).map((h) => layNodes(h, fit)),
+    hypotheses: hypothesesOf(fault, setting, problem),
+  }));
+  fit.widen(faultHypotheses.map(({ hypotheses }) => hypotheses[0]));
+  const surveys = faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
+  const least = Math.min(...surveys.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
+  const limit = least + OUT_OF_REACH + 0.3 * problem.readings.length;
+  const candidates = faultHypotheses.map(({ fault, weight }, i) => ({
+    fault,
+    weight,
+    layouts: surveys[i].map((survey) => layNodes(survey, fit, limit)),
   }));
   const massOf = (layout: NodeLayout, weight: number): number =>
     Math.log(weight) + logSumExp(toCells(layout).map((c) => c.logMass));
@@ -49,7 +61,8 @@ export function posteriorOf(problem: Problem): Posterior {
   const rough = outlines.map((o, i) => o.logEvidence + Math.log(candidates[i].weight));
   const roughTotal = logSumExp(rough);
   const evidences = outlines.map((outline, i): FaultEvidence => {
-    if (Math.exp(rough[i] - roughTotal) >= SAMPLED) return sampleFault(outline, predictor);
+    const probability = Math.exp(rough[i] - roughTotal);
+    if (probability >= SAMPLED) return sampleFault(outline, predictor, probability < 0.01 || probability > 0.99);
     return { fault: outline.fault, logEvidence: outline.logEvidence, relativeError: NaN, draws: [] };
   });
   const logs = evidences.map((e, i) => e.logEvidence + Math.log(candidates[i].weight));

@@ -24,6 +24,8 @@ interface Prepared {
   state: MachineState;
   value: number;
   noise: NoiseModel;
+  /** ln of chance and likelihood of this value as a blunder. */
+  logBad: number;
 }
 
 /** Predicts every reading of one problem under any hypothesis, and scores the predictions. Holds scratch space: one per thread. */
@@ -33,6 +35,8 @@ export class Predictor {
   private readonly byState: readonly { state: MachineState; indices: readonly number[] }[];
   private readonly bench = new Bench();
   private readonly scratch: CircuitState;
+  /** ln of the chance that a reading is no blunder. */
+  readonly logSound: number;
   /** The size the fault had in the last prediction, in its unit. */
   lastSize = NaN;
   /** Pull-up the module had in the last prediction, Ω. */
@@ -41,9 +45,12 @@ export class Predictor {
   constructor(readonly problem: Problem) {
     this.latent = new LatentSpace(problem);
     this.scratch = this.latent.scratch();
+    this.logSound = Math.log(1 - problem.instruments.blunder);
     this.readings = problem.readings.map((r) => {
       const measurement = measurementById(r.measurement);
-      return { measurement, conditions: r.conditions, state: r.state, value: r.value, noise: noiseOf(problem, measurement, r.conditions) };
+      const noise = noiseOf(problem, measurement, r.conditions);
+      const logBad = Math.log(problem.instruments.blunder) + noise.logBlunder(r.value);
+      return { measurement, conditions: r.conditions, state: r.state, value: r.value, noise, logBad };
     });
     this.byState = MACHINE_STATES.map((state) => ({
       state,
@@ -70,6 +77,12 @@ export class Predictor {
     }
   }
 
+  /** Deviation of one reading alone, in units of 1σ. */
+  residualOf(h: Hypothesis, position: number, u: ArrayLike<number>, reading: number): number {
+    const { state, measurement, conditions, noise, value } = this.readings[reading];
+    return noise.residual(value, measurement.predict(this.benchAt(h, position, u, state), conditions));
+  }
+
   /** Deviations of the predictions from the readings, in units of 1σ, into `out`. */
   residuals(predictions: Float64Array, out: Float64Array): void {
     for (let i = 0; i < this.readings.length; i++) {
@@ -79,11 +92,10 @@ export class Predictor {
 
   /** ln likelihood of all readings, each with its chance of being a blunder. */
   logLikelihood(predictions: Float64Array): number {
-    const { blunder } = this.problem.instruments;
     let sum = 0;
     for (let i = 0; i < this.readings.length; i++) {
-      const { noise, value } = this.readings[i];
-      sum += logMixture(noise, blunder, value, predictions[i]);
+      const { noise, value, logBad } = this.readings[i];
+      sum += logMixture(this.logSound + noise.logGood(value, predictions[i]), logBad);
     }
     return sum;
   }

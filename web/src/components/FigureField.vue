@@ -85,7 +85,7 @@ function toNextField(event: KeyboardEvent): void {
     <div :id="`${id}-under`" class="under">
       <span v-if="message" class="message" role="alert">{{ message }}</span>
       <template v-else>
-        <span v-if="healthy" class="range">healthy <span class="mono">{{ healthy }}</span></span>
+        <span v-if="healthy" class="range"><span class="word">healthy </span><span class="mono">{{ healthy }}</span></span>
         <span v-else-if="hint">{{ hint }}</span>
         <span v-if="standingText || readAs" class="second"
           ><span class="standing">{{ standingText }}</span> <span class="mono">{{ readAs }}</span></span
@@ -203,10 +203,10 @@ input::placeholder {
   font-family: var(--mono);
   cursor: pointer;
 }
-@media (max-width: 1080px) {
-  .range,
-  .second {
-    white-space: normal;
+@media (min-width: 701px) and (max-width: 1080px) {
+  /* The ring, dot or diamond above says that this is the healthy range. */
+  .word {
+    display: none;
   }
 }
 </style>

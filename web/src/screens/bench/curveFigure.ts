@@ -56,7 +56,7 @@ export function curveFigure(lines: ChartLines, unit: TemperatureUnit, dark: bool
       annotations: [
         heading('Sensor resistance', 0, colour),
         heading(
-          lines.suspect && lines.voltage ? `Volts, plugged in · dashed: ${plainLabel(lines.suspect.name)}` : 'Volts, plugged in',
+          lines.suspect && lines.voltage ? 'Volts, plugged in · dashed: suspect' : 'Volts, plugged in',
           0.545,
           colour,
         ),

@@ -1,0 +1,52 @@
+import { hypothesesOf, settingOf, weightedFaults } from '../core/src/diagnosis/hypotheses.ts';
+import { Predictor } from '../core/src/diagnosis/predictor.ts';
+import type { Problem } from '../core/src/diagnosis/problem.ts';
+import type { Fault } from '../core/src/faults/fault.ts';
+import { normalQuantile } from '../core/src/numeric/normal.ts';
+import { seededUniform } from '../core/src/numeric/random.ts';
+
+/** Evidence of one fault by plain averaging over prior draws. */
+export interface BruteEvidence {
+  fault: string;
+  prior: number;
+  logEvidence: number;
+  /** Relative standard error of the average. */
+  relativeError: number;
+}
+
+/** The slow, simple way to the same numbers: the likelihood of all readings, averaged over `draws` draws of each fault's prior. */
+export function yardstick(problem: Problem, draws: number, only?: (fault: Fault) => boolean, seed = 1): BruteEvidence[] {
+  const predictor = new Predictor(problem);
+  const setting = settingOf(problem);
+  const { latent } = predictor;
+  const u = new Float64Array(latent.dimension);
+  const predictions = new Float64Array(predictor.readings.length);
+  return weightedFaults(problem)
+    .filter(({ fault }) => only?.(fault) ?? true)
+    .map(({ fault, weight }) => {
+      const uniform = seededUniform(seed);
+      const hypotheses = hypothesesOf(fault, setting, problem);
+      let top = -Infinity;
+      let [sum, squares] = [0, 0];
+      for (let i = 0; i < draws; i++) {
+        let share = uniform();
+        const h = hypotheses.find((x) => (share -= Math.exp(x.logShare)) < 0) ?? hypotheses[hypotheses.length - 1];
+        latent.draw(() => normalQuantile(uniform()), uniform, u);
+        predictor.predict(h, uniform(), u, predictions);
+        const log = predictor.logLikelihood(predictions);
+        if (log > top) {
+          const scale = Math.exp(top - log);
+          [sum, squares, top] = [sum * scale, squares * scale * scale, log];
+        }
+        const w = Math.exp(log - top);
+        sum += w;
+        squares += w * w;
+      }
+      return {
+        fault: fault.id,
+        prior: weight,
+        logEvidence: top + Math.log(sum / draws),
+        relativeError: Math.sqrt(Math.max(0, squares / (sum * sum) - 1 / draws)),
+      };
+    });
+}

@@ -1,0 +1,106 @@
+import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
+import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
+import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { curveModel } from '../curves/curve.ts';
+import type { FaultGroup } from '../faults/fault.ts';
+import { normalQuantile } from '../numeric/normal.ts';
+import { seededUniform, type Uniform } from '../numeric/random.ts';
+import type { PlannedTest } from './healthyRange.ts';
+import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
+import { type Hypothesis, noiseOf, Predictor } from './predictor.ts';
+import { GENERIC_INSTRUMENTS, type Problem, THERMOMETER_SIGMA_K } from './problem.ts';
+
+/** A made-up case whose truth is known: a circuit with one fault, on which any test can be taken. */
+export interface SimulatedCase {
+  seed: number;
+  /** The case before any reading. */
+  problem: Problem;
+  fault: string;
+  group: FaultGroup;
+  /** Size in the fault's unit, NaN where it has none. */
+  size: number;
+  circuitName: string;
+  /** Takes a test: V, Ω (Infinity is OL) or °C with noise, rounding and now and then a blunder. Every call is a new reading. */
+  take(test: PlannedTest): number;
+}
+
+/** Draws a case from the fault model itself: circuit, fault by weight, size, tolerances, temperature. Same seed, same case and readings. */
+export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCase {
+  const uniform = seededUniform(seed * 7919 + 13);
+  const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
+  const entry = known[Math.floor(uniform() * known.length)];
+  const chosen = circuit ?? catalogueCircuit(entry.id);
+  const readC = Math.round(2 + 28 * uniform());
+  const problem: Problem = {
+    circuit: chosen,
+    thermometers: { steady: { readC, sigmaK: THERMOMETER_SIGMA_K } },
+    readings: [],
+    instruments: GENERIC_INSTRUMENTS,
+    factors: {},
+  };
+  const predictor = new Predictor(problem);
+  const hypothesis = drawHypothesis(problem, uniform);
+  const position = uniform();
+  const u = new Float64Array(predictor.latent.dimension);
+  predictor.latent.draw(() => normalQuantile(uniform()), uniform, u);
+  // Without display readings the converter kind is not drawn by the list of hypotheses: draw it here.
+  const ratiometric = chosen.display.ratiometric ?? uniform() < 0.5;
+  const truth: Hypothesis = { ...hypothesis, ratiometric };
+  predictor.benchAt(truth, position, u, 'steady');
+  return {
+    seed,
+    problem,
+    fault: hypothesis.fault.id,
+    group: hypothesis.fault.group,
+    size: hypothesis.branch.sized ? predictor.lastSize : NaN,
+    circuitName: circuit ? 'given' : entry.name,
+    take: ({ measurement, conditions, state }) => {
+      const noise = noiseOf(problem, measurement, conditions);
+      const ideal = measurement.predict(predictor.benchAt(truth, position, u, state), conditions);
+      const [chance, p] = [uniform(), uniform()];
+      return chance < problem.instruments.blunder ? noise.drawBlunder(p) : noise.draw(ideal, normalQuantile(p));
+    },
+  };
+}
+
+/** A circuit of the catalogue as the engine takes it. Throws on an id that is not there. */
+export function catalogueCircuit(id: string): SensorCircuit {
+  const entry = CATALOGUE_CIRCUITS.find((c) => c.id === id);
+  if (!entry) throw new Error(`catalogueCircuit: no circuit "${id}"`);
+  return {
+    layout: entry.layout,
+    referenceV: entry.referenceV,
+    pullUpOhm: entry.pullUpOhm,
+    hotPullUpOhm: null,
+    switchRatio: 0,
+    curve: curveModel(CATALOGUE_CURVES.find((c) => c.id === entry.curveId)!.curve),
+    display: { ...entry.display, resolutionC: 1, substituteC: null, ratiometric: null },
+    supplyV: entry.supplyV,
+    wireMinOhm: 0.05,
+    wireMaxOhm: 1.5,
+    connectors: 0,
+  };
+}
+
+function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
+  let rest = uniform();
+  const faults = weightedFaults(problem);
+  const { fault } = faults.find(({ weight }) => (rest -= weight) < 0) ?? faults[faults.length - 1];
+  const hypotheses = hypothesesOf(fault, settingOf(problem), problem);
+  let share = uniform();
+  return hypotheses.find((h) => (share -= Math.exp(h.logShare)) < 0) ?? hypotheses[hypotheses.length - 1];
+}
+
+/** A case with the first `count` of these tests taken, as a problem to rank. */
+export function withReadings(simulated: SimulatedCase, tests: readonly PlannedTest[]): Problem {
+  return {
+    ...simulated.problem,
+    readings: tests.map((test, i) => ({
+      id: `r${i}`,
+      measurement: test.measurement.id,
+      value: simulated.take(test),
+      conditions: test.conditions,
+      state: test.state,
+    })),
+  };
+}
