@@ -121,29 +121,30 @@ export class ConditionalFit {
     const { n, u } = this;
     u.fill(0);
     this.residualsAt(h, position, u, this.residual);
-    let score = this.score(u);
     let doubtful = false;
     let stale = true;
     for (let round = 0; round < MAX_ROUNDS && stale; round++) {
       this.linearise(h, position);
       if (round === 0) this.firstWeights(trusting);
       doubtful ||= this.solveWeighted();
-      // The step is shortened until the fit gets better; one that keeps its promise needs no new linearisation.
+      // The step is shortened until the weighted misfit falls; one that keeps its promise needs no new linearisation. The likelihood itself
+      // is no guide here: far from a reading it is flat, since the reading may be a blunder.
+      const before = this.misfit(u, this.residual);
       let accepted = false;
       for (let tries = 0, factor = 1; tries < 5 && !accepted; tries++, factor *= 0.35) {
         for (let k = 0; k < n; k++) this.moved[k] = u[k] + factor * this.column[k];
         this.residualsAt(h, position, this.moved, this.shifted);
-        const better = this.score(this.moved);
-        if (better < score - 1e-9) continue;
+        if (this.misfit(this.moved, this.shifted) > before + 1e-9) continue;
         accepted = true;
-        stale = better - score > 0.02 && this.bend(factor) > 0.3;
-        score = better;
+        stale = factor < 1 || this.bend(factor) > 0.3;
         u.set(this.moved);
         this.residual.set(this.shifted);
       }
       if (!accepted) break;
     }
     const logDet = this.factorise();
+    this.predictor.predict(h, position, u, this.predictions);
+    const score = this.score(u);
     const slope = h.branch.sized ? this.modeSlope(h, position) : new Float64Array(n);
     return { logEvidence: score - 0.5 * logDet, mode: u.slice(), slope, factor: this.factor.slice(), logDet, doubtful };
   }
@@ -174,6 +175,14 @@ export class ConditionalFit {
     let half = 0;
     for (let k = 0; k < this.n; k++) half += u[k] * u[k];
     return this.predictor.logLikelihood(this.predictions) + this.predictor.latent.logPriorRatio(u) - 0.5 * half;
+  }
+
+  /** What a step must lower: half the weighted squares of the residuals and of the distance from the prior. */
+  private misfit(u: Float64Array, residual: Float64Array): number {
+    let sum = 0;
+    for (let i = 0; i < this.m; i++) sum += this.weights[i] * residual[i] * residual[i];
+    for (let k = 0; k < this.n; k++) sum += this.predictor.latent.precision(k, u[k]) * u[k] * u[k];
+    return 0.5 * sum;
   }
 
   /** Largest difference between the residuals found and those the straight line promised, among trusted readings. */

@@ -44,18 +44,20 @@ export function outlineFault(fault: Fault, layouts: readonly NodeLayout[]): Faul
 
 const BATCH = 256;
 const MAX_BATCHES = 6;
-/** Batches where the probability is near 0 or 1 anyway and a closer estimate would change nothing. */
-const DECIDED_BATCHES = 2;
+/** Batches for a fault whose rough `probability` is below 1 %. */
+const FEW_BATCHES = 2;
+/** Relative error that will do; less is asked where one fault has it all and its own figure changes nothing. */
 const ENOUGH = 0.03;
+const ENOUGH_WHEN_DECIDED = 0.06;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
 const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.12, 1.1];
 
 /**
  * Evidence of one fault by importance sampling over its cells: position even within a cell, unknowns from the normals fitted there, or
  * now and then from the prior, so that no explanation is missed. Low-discrepancy points, the same on every run; more batches while the
- * estimate is not yet good to 3 %, six at most, two when `decided`.
+ * estimate is not yet good to 3 %, six at most. `probability` is the rough one, from the outlines.
  */
-export function sampleFault(outline: FaultOutline, predictor: Predictor, decided: boolean): FaultEvidence {
+export function sampleFault(outline: FaultOutline, predictor: Predictor, probability: number): FaultEvidence {
   const { fault, cells } = outline;
   const { latent } = predictor;
   const n = latent.dimension;
@@ -65,7 +67,9 @@ export function sampleFault(outline: FaultOutline, predictor: Predictor, decided
   const draws: Draw[] = [];
   const logWeights: number[] = [];
   let relativeError = Infinity;
-  for (let batch = 0; batch < (decided ? DECIDED_BATCHES : MAX_BATCHES) && relativeError > ENOUGH; batch++) {
+  const batches = probability < 0.01 ? FEW_BATCHES : MAX_BATCHES;
+  const enough = probability > 0.99 ? ENOUGH_WHEN_DECIDED : ENOUGH;
+  for (let batch = 0; batch < batches && relativeError > enough; batch++) {
     for (let i = 0; i < BATCH; i++) {
       quasiRandomPoint(steps, batch * BATCH + i, point);
       const { cell, position, u, logDensity } = sampler.draw(point);

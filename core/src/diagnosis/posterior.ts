@@ -62,7 +62,7 @@ export function posteriorOf(problem: Problem): Posterior {
   const roughTotal = logSumExp(rough);
   const evidences = outlines.map((outline, i): FaultEvidence => {
     const probability = Math.exp(rough[i] - roughTotal);
-    if (probability >= SAMPLED) return sampleFault(outline, predictor, probability < 0.01 || probability > 0.99);
+    if (probability >= SAMPLED) return sampleFault(outline, predictor, probability);
     return { fault: outline.fault, logEvidence: outline.logEvidence, relativeError: NaN, draws: [] };
   });
   const logs = evidences.map((e, i) => e.logEvidence + Math.log(candidates[i].weight));

@@ -1,0 +1,18 @@
+import { candidateTests, EVERYTHING_AT_HAND } from '../core/src/diagnosis/nextTest.ts';
+import type { Problem } from '../core/src/diagnosis/problem.ts';
+import { simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
+import { seededUniform } from '../core/src/numeric/random.ts';
+
+/** A seeded case with so many readings, of tests drawn at random from all that fit its circuit. */
+export function seededCase(seed: number, readings: number, unknownPullUp = false): { simulated: SimulatedCase; problem: Problem } {
+  const simulated = simulateCase(seed);
+  const uniform = seededUniform(seed + 500);
+  const tests = candidateTests(simulated.problem, EVERYTHING_AT_HAND);
+  for (let i = tests.length - 1; i > 0; i--) {
+    const j = Math.floor(uniform() * (i + 1));
+    [tests[i], tests[j]] = [tests[j], tests[i]];
+  }
+  const problem = withReadings(simulated, tests.slice(0, readings));
+  if (!unknownPullUp) return { simulated, problem };
+  return { simulated, problem: { ...problem, circuit: { ...problem.circuit, pullUpOhm: null } } };
+}
