@@ -5,7 +5,7 @@ import { healthyRanges, plainTests } from './healthyRange.ts';
 import { inside, type Interval, predictiveInterval } from './interval.ts';
 import { type FaultPosterior, type Posterior, posteriorOf } from './posterior.ts';
 import type { Predictor } from './predictor.ts';
-import type { Problem } from './problem.ts';
+import { type Problem, THERMOMETER } from './problem.ts';
 
 /** Size of a fault: middle and 95 % range, in its unit. */
 export interface SizeEstimate extends Interval {
@@ -96,7 +96,7 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
       return { id: r.id, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
     }),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
-    doubt: doubtOf(problem, blunders),
+    doubt: doubtOf(problem, blunders, thermometerBlunder(posterior)),
     learnedPullUp: problem.circuit.pullUpOhm === null && problem.readings.length > 0 ? learnedPullUp(posterior) : null,
   };
 }
@@ -157,10 +157,21 @@ function blunderProbabilities({ faults, predictor }: Posterior): number[] {
   });
 }
 
-function doubtOf(problem: Problem, blunders: readonly number[]): Doubt {
+/** Probability that the thermometer was read wrong, over the sampled faults. */
+function thermometerBlunder({ faults, predictor }: Posterior): number {
+  let [sum, total] = [0, 0];
+  for (const f of faults) {
+    for (const d of f.draws) {
+      sum += f.probability * d.weight * predictor.latent.thermometerBlunder(d.u);
+      total += f.probability * d.weight;
+    }
+  }
+  return sum / total;
+}
+
+function doubtOf(problem: Problem, blunders: readonly number[], thermometer: number): Doubt {
   if (problem.readings.length === 0) return { kind: 'no-readings' };
-  const doubtful = problem.readings
-    .map((r, i) => ({ id: r.id, p: blunders[i] }))
+  const doubtful = [...problem.readings.map((r, i) => ({ id: r.id, p: blunders[i] })), { id: THERMOMETER, p: thermometer }]
     .filter(({ p }) => p > 0.5)
     .sort((a, b) => b.p - a.p)
     .map(({ id }) => id);
@@ -173,7 +184,9 @@ function doubtOf(problem: Problem, blunders: readonly number[]): Doubt {
     return { kind: 'contradiction', readings: rivals };
   }
   // Of two readings alone nobody can say which is the wrong one.
-  if (problem.readings.length === 2) return { kind: 'contradiction', readings: problem.readings.map((r) => r.id) };
+  if (problem.readings.length === 2 && doubtful[0] !== THERMOMETER) {
+    return { kind: 'contradiction', readings: problem.readings.map((r) => r.id) };
+  }
   return { kind: doubtful.length > 1 ? 'nothing-fits' : 'contradiction', readings: doubtful };
 }
 

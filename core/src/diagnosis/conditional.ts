@@ -20,6 +20,8 @@ const POSITION_STEP = 1e-6;
 const MAX_ROUNDS = 8;
 /** Largest share of one reading in a deficit: about what its being a blunder would cost. */
 const CAP = 10;
+/** Deficit of a thermometer reading that is a blunder: −ln of its chance and of the width it may then have. */
+const THERMOMETER_COST = 6;
 
 /**
  * Finds, for a given fault size, the unknowns that fit best, by Gauss–Newton steps in which each reading counts with the probability that
@@ -41,6 +43,9 @@ export class ConditionalFit {
   private readonly gradient: Float64Array;
   private readonly column: Float64Array;
   private readonly widest: Float64Array;
+  private readonly widestDoubted: Float64Array;
+  /** Do deficits allow for a thermometer that was read wrong? Only worth it where nothing fits otherwise: it reaches almost everything. */
+  thermometerDoubted = false;
   /** Coordinates that any reading depends on noticeably under the present hypothesis; the others keep their prior. */
   private active: number[];
 
@@ -51,7 +56,7 @@ export class ConditionalFit {
     [this.u, this.next, this.moved, this.gradient, this.column] = [vector(n), vector(n), vector(n), vector(n), vector(n)];
     [this.predictions, this.residual, this.shifted, this.weights] = [vector(m), vector(m), vector(m), vector(m)];
     [this.jacobian, this.precision, this.factor] = [vector(m * n), vector(n * n), vector(n * n)];
-    this.widest = vector(m).fill(1);
+    [this.widest, this.widestDoubted] = [vector(m).fill(1), vector(m).fill(1)];
     this.active = Array.from({ length: n }, (_, k) => k);
   }
 
@@ -85,11 +90,13 @@ export class ConditionalFit {
   deficitAt(h: Hypothesis, position: number): number {
     this.u.fill(0);
     this.residualsAt(h, position, this.u, this.residual);
+    const trusted = this.deficit(this.widest);
+    return this.thermometerDoubted ? Math.min(trusted, THERMOMETER_COST + this.deficit(this.widestDoubted)) : trusted;
+  }
+
+  private deficit(widest: Float64Array): number {
     let sum = 0;
-    for (let i = 0; i < this.m; i++) {
-      const r = this.residual[i];
-      sum += Math.min(CAP, (0.5 * r * r) / this.widest[i]);
-    }
+    for (let i = 0; i < this.m; i++) sum += Math.min(CAP, (0.5 * this.residual[i] * this.residual[i]) / widest[i]);
     return sum;
   }
 
@@ -103,15 +110,21 @@ export class ConditionalFit {
   widen(hypotheses: readonly Hypothesis[]): void {
     const { n, m } = this;
     this.widest.fill(1);
+    this.widestDoubted.fill(1);
     this.active = Array.from({ length: n }, (_, k) => k);
     for (const h of hypotheses) {
       this.u.fill(0);
       this.residualsAt(h, 0.5, this.u, this.residual);
       this.linearise(h, 0.5);
       for (let i = 0; i < m; i++) {
-        let variance = 0;
-        for (let k = 0; k < n; k++) variance += this.jacobian[i * n + k] ** 2;
+        let [variance, doubted] = [0, 0];
+        for (let k = 0; k < n; k++) {
+          const part = this.jacobian[i * n + k] ** 2;
+          variance += part;
+          doubted += part * this.predictor.latent.doubtedVariance(k);
+        }
         this.widest[i] = Math.max(this.widest[i], 1 + 2 * variance);
+        this.widestDoubted[i] = Math.max(this.widestDoubted[i], 1 + 2 * doubted);
       }
     }
   }

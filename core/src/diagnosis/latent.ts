@@ -93,6 +93,21 @@ export class LatentSpace {
     return trusted + (1 - trusted) / (THERMOMETER_BLUNDER_SPREAD * THERMOMETER_BLUNDER_SPREAD);
   }
 
+  /** Variance of coordinate k when its instrument is not trusted: 1, or the wide variance of a thermometer read wrong. */
+  doubtedVariance(k: number): number {
+    return this.coordinates[k].blunder > 0 ? THERMOMETER_BLUNDER_SPREAD * THERMOMETER_BLUNDER_SPREAD : 1;
+  }
+
+  /** Probability that some thermometer at the machine was read wrong, at a point u. */
+  thermometerBlunder(u: ArrayLike<number>): number {
+    let sound = 1;
+    for (let k = this.dimension - this.temperatures.length; k < this.dimension; k++) {
+      const { blunder } = this.coordinates[k];
+      if (blunder > 0) sound *= (1 - blunder) / (1 - blunder + blunder * wideRatio(u[k]));
+    }
+    return 1 - sound;
+  }
+
   /** Draws a point of the prior from `dimension + 1` numbers in (0, 1) turned normal by the caller; `chance` decides on blunders. */
   draw(normal: (k: number) => number, chance: () => number, out: Float64Array): void {
     for (let k = 0; k < this.dimension; k++) {

@@ -121,9 +121,24 @@ describe('doubt is said, not hidden', () => {
     expect(a.suspects[0].fault).toBe('healthy');
     expect(a.doubt).toEqual({ kind: 'contradiction', readings: ['r5'] });
   });
+  test('a thermometer that disagrees with everything else is doubted, not the rest', () => {
+    // All as on a healthy circuit at 30 °C, where the thermometer says 12 °C.
+    const a = assess(problemWith([['sensor-ohms', 1640], ['bench-ohms', 562, { bathC: 60 }], ['loaded-voltage', 1.985], ['displayed', 30], ['known-good-ohms', 1640], ['known-good-ohms', 1650]]));
+    expect(a.doubt).toEqual({ kind: 'contradiction', readings: ['thermometer'] });
+    expect(verdictText(a, (id) => id).detail).toContain('the thermometer');
+  });
   test('what no single fault explains is said to be so', () => {
+    // A leak of 1.8 kΩ to ground and a sensor of three times its resistance, each measured twice over.
     const a = assess(
-      problemWith([['sensor-ohms', 9000], ['sensor-ohms', 9050], ['open-voltage', 2.1], ['open-voltage', 2.12], ['neighbour-reference', 5], ['isolation-ground', 1800]]),
+      problemWith([
+        ['sensor-ohms', 10400],
+        ['bench-ohms', 1690, { bathC: 60 }],
+        ['bench-ohms', 17900, { bathC: 0 }],
+        ['open-voltage', 2.1],
+        ['open-voltage-return', 2.1],
+        ['neighbour-reference', 5],
+        ['isolation-ground', 1800],
+      ]),
     );
     expect(a.doubt.kind).toBe('nothing-fits');
     expect(verdictText(a, (id) => id).title).toBe('No single fault explains this');

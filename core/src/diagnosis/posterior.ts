@@ -6,7 +6,7 @@ import { type FaultEvidence, outlineFault, sampleFault } from './evidence.ts';
 import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
 import { Predictor } from './predictor.ts';
 import type { Problem } from './problem.ts';
-import { surveyHypothesis } from './survey.ts';
+import { type Survey, surveyHypothesis } from './survey.ts';
 
 /** What is believed of one fault after all readings. */
 export interface FaultPosterior extends FaultEvidence {
@@ -24,6 +24,8 @@ export interface Posterior {
 
 /** A place whose deficit is this much worse than the best place's gets no fit. */
 const OUT_OF_REACH = 14;
+/** Where even the best place misses by this much, some reading is a blunder, and it may be the thermometer's. */
+const IN_TROUBLE = 8;
 /** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
 const HOPELESS = 8;
 /** Faults below this probability keep the Laplace estimate and get no draws. */
@@ -43,8 +45,15 @@ export function posteriorOf(problem: Problem): Posterior {
     hypotheses: hypothesesOf(fault, setting, problem),
   }));
   fit.widen(faultHypotheses.map(({ hypotheses }) => hypotheses[0]));
-  const surveys = faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
-  const least = Math.min(...surveys.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
+  const surveyAll = (): Survey[][] => faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
+  const leastOf = (all: Survey[][]): number => Math.min(...all.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
+  let surveys = surveyAll();
+  let least = leastOf(surveys);
+  if (least > IN_TROUBLE) {
+    fit.thermometerDoubted = true;
+    surveys = surveyAll();
+    least = leastOf(surveys);
+  }
   const limit = least + OUT_OF_REACH + 0.3 * problem.readings.length;
   const candidates = faultHypotheses.map(({ fault, weight }, i) => ({
     fault,

@@ -60,3 +60,5 @@ export const THERMOMETER_SIGMA_K = 1;
 export const UNMEASURED = { readC: 25, sigmaK: 30 } as const;
 /** A thermometer reading that is a blunder is this many times less exact. */
 export const THERMOMETER_BLUNDER_SPREAD = 15;
+/** Stands for the thermometer among the ids of doubtful readings. */
+export const THERMOMETER = 'thermometer';

@@ -8,7 +8,7 @@ export interface Survey {
   places: { position: number; deficit: number }[];
 }
 
-const COARSE = 24;
+const COARSE = 16;
 /** Positions closer than this are one. */
 const SAME = 1e-4;
 

@@ -1,4 +1,5 @@
 import type { Assessment, Suspect } from '../diagnosis/assessment.ts';
+import { THERMOMETER } from '../diagnosis/problem.ts';
 import { measurementById } from '../measurements/list.ts';
 import { formatProbability } from '../units/format.ts';
 import { groupName } from './groupName.ts';
@@ -13,7 +14,8 @@ export interface VerdictText {
 }
 
 /** Words for an assessment. `nameOf` gives a reading's name by its id. */
-export function verdictText(a: Assessment, nameOf: (id: string) => string): VerdictText {
+export function verdictText(a: Assessment, nameOfReading: (id: string) => string): VerdictText {
+  const nameOf = (id: string): string => (id === THERMOMETER ? 'the thermometer' : nameOfReading(id));
   if (a.doubt.kind === 'no-readings') {
     return { state: 'nothing-yet', title: 'No reading yet', detail: 'Type any one: the order does not matter.' };
   }

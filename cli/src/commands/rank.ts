@@ -1,0 +1,37 @@
+import { assess } from '@mellow-probe/core/diagnosis/assessment';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/units/format';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { readingName, suspectDetail, verdictText } from '@mellow-probe/core/wording/verdictText';
+import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
+
+export const rankCommand: Command = {
+  name: 'rank',
+  usage: 'rank FILE.json [--json]',
+  summary: 'The verdict on a job file: the same ranking as the page shows.',
+  run(args) {
+    const { values, positionals } = parse({ args, options: { json: { type: 'boolean' } }, allowPositionals: true });
+    if (positionals.length !== 1) throw new UsageError('rank takes one job file (or - for standard input)');
+    const { job, problem } = readProblem(positionals[0]);
+    const assessment = assess(problem);
+    if (values.json) return toJson(assessment);
+    const name = (id: string): string => readingName(job.readings.find((r) => r.id === id)!.measurement);
+    const words = verdictText(assessment, name);
+    const lines = [`${words.title} (${words.state})`];
+    if (words.detail !== '') lines.push(words.detail);
+    lines.push('', ...assessment.groups.map((g) => `${formatProbability(g.probability).padStart(6)}  ${groupName(g.group)}`), '');
+    for (const s of assessment.suspects) {
+      lines.push(`${formatProbability(s.probability).padStart(6)}  ${s.name}${suspectDetail(s) === '' ? '' : `: ${suspectDetail(s)}`}`);
+    }
+    lines.push('');
+    assessment.readings.forEach((view, i) => {
+      const reading = problem.readings[i];
+      const { quantity, title } = measurementById(reading.measurement);
+      const marks = { inside: 'fits', low: 'low ', high: 'high' };
+      lines.push(
+        `${marks[view.verdict]}  ${title}: ${formatQuantity(reading.value, quantity, 'C')} (healthy ${formatInterval(view.healthy, quantity, 'C')})`,
+      );
+    });
+    return `${lines.join('\n')}\n`;
+  },
+};
