@@ -35,10 +35,19 @@ const tests = computed(() =>
     };
   }),
 );
+
+/** Below this many bits even the best test changes next to nothing. */
+const WORTH_DOING = 0.02;
+const enough = computed(() => props.proposals[0].bits < WORTH_DOING);
 </script>
 
 <template>
-  <section class="next" data-test="next" aria-label="Next test">
+  <section v-if="enough" class="next" data-test="next" aria-label="Next test">
+    <h3 class="enough">Enough measured</h3>
+    <p>No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.</p>
+    <p class="others">If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
+  </section>
+  <section v-else class="next" data-test="next" aria-label="Next test">
     <h3>
       <button type="button" @click="$emit('go')">
         Next: {{ tests[0].name }} <span class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>

@@ -1,0 +1,115 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, describe, expect, test } from 'vitest';
+import { assess } from '@mellow-probe/core/diagnosis/assessment';
+import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { openJob } from '@mellow-probe/core/job/openJob';
+
+const root = path.resolve(import.meta.dirname, '../..');
+const example = path.join(root, 'examples/demo/pilot-boat-jacket-water.json');
+const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-cli-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+function call(args: string[], input = ''): { code: number | null; out: string; err: string } {
+  const run = spawnSync(process.execPath, [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/src/main.ts'), ...args], {
+    encoding: 'utf8',
+    input,
+  });
+  return { code: run.status, out: run.stdout, err: run.stderr };
+}
+const put = (name: string, text: string): string => {
+  const file = path.join(folder, name);
+  writeFileSync(file, text);
+  return file;
+};
+
+describe('rank and next', () => {
+  test('rank prints the verdict, as text and as the very data the page gets', () => {
+    const text = call(['rank', example]);
+    expect(text).toMatchObject({ code: 0, err: '' });
+    expect(text.out).toContain('Wiring: resistance in the return (firm)');
+    expect(text.out).toContain('high  Signal to battery negative, plugged in: 4.40 V');
+    const opened = openJob(readFileSync(example, 'utf8'));
+    const json = call(['rank', '-', '--json'], readFileSync(example, 'utf8'));
+    expect(json.code).toBe(0);
+    if (!opened.ok) throw new Error('example does not open');
+    const mine = assess(checkJob(opened.job).problem!);
+    expect((JSON.parse(json.out) as typeof mine).ranking).toEqual(mine.ranking);
+  });
+  test('next proposes tests that can be done with the tools at hand', () => {
+    const { code, out } = call(['next', example, '--json', '--without', 'live-data,module-access', '--count', '5']);
+    expect(code).toBe(0);
+    const proposals = JSON.parse(out) as { measurement: string }[];
+    expect(proposals).toHaveLength(5);
+    for (const p of proposals) expect(p.measurement).not.toMatch(/^displayed|wire-ohms|isolation/);
+  });
+});
+
+describe('convert, fit, simulate, study', () => {
+  test.each([
+    [['convert', '3.6k', '--circuit', 'engine-coolant-2k', '--json'], { temperatureC: 11.2, loadedV: 2.95 }],
+    [['convert', '210', '--curve', 'pt200', '--json'], { temperatureC: 12.8 }],
+    [['convert', '53.6F', '--r25', '2k', '--beta', '3600', '--json'], { temperatureC: 12 }],
+  ])('%j', (args, expected) => {
+    const { code, out } = call(args);
+    expect(code).toBe(0);
+    const data = JSON.parse(out) as Record<string, number>;
+    for (const [key, value] of Object.entries(expected)) expect(data[key]).toBeCloseTo(value, 1);
+  });
+  test('fit reads a CSV with another header and decimal commas, and tells the residuals', () => {
+    const file = put('points.csv', 'Temperatur;Widerstand\n0;9,4k\n25;2,8k\n50;980\n80;340\n');
+    const { code, out } = call(['fit', file]);
+    expect(code).toBe(0);
+    expect(out).toContain('steinhart-hart');
+    expect(out).toMatch(/worst \d\.\d+ K/);
+  });
+  test('simulate is repeatable', () => {
+    const [a, b, c] = [call(['simulate', '--count', '3', '--seed', '5']), call(['simulate', '--count', '3', '--seed', '5']), call(['simulate', '--seed', '6'])];
+    expect(a.out).toBe(b.out);
+    expect(a.out).not.toBe(c.out);
+    expect((JSON.parse(a.out) as unknown[]).length).toBe(3);
+  });
+  test('study judges the engine and the hand rules on the same cases', () => {
+    const { code, out } = call(['study', '--cases', '6', '--orders', '1']);
+    expect(code).toBe(0);
+    expect(out).toContain('Swap first');
+    expect(out).toContain('Proposed next test');
+  });
+});
+
+describe('errors as command-line users expect', () => {
+  test.each([
+    [[], 2, 'Exit codes'],
+    [['--help'], 0, 'rank FILE.json'],
+    [['guess'], 2, 'no command "guess"'],
+    [['rank'], 2, 'takes one job file'],
+    [['rank', 'a.json', '--wrong'], 2, '--wrong'],
+    [['rank', '/nowhere.json'], 1, 'no such file'],
+    [['next', example, '--without', 'hammer'], 2, 'no tool "hammer"'],
+    [['next', example, '--count', '0'], 2, 'whole number'],
+    [['convert', 'abc', '--curve', 'pt200'], 1, 'no figure'],
+    [['convert', '5', '--curve', 'nope'], 2, 'no curve'],
+    [['convert', '900C', '--curve', 'ntc-2k8'], 1, 'outside the curve'],
+    [['convert', '3V', '--curve', 'ntc-2k8'], 2, 'need a --circuit'],
+    [['simulate', '--tests', 'magic'], 2, 'no test "magic"'],
+    [['fit', '-', '--form', 'spline'], 2, '--form takes'],
+  ])('%j exits %d', (args, code, words) => {
+    const result = call(args);
+    expect(result.code).toBe(code);
+    expect(result.out + result.err).toContain(words);
+    expect(result.err).not.toContain('    at ');
+  });
+  test.each([
+    ['{"format":"mellow-probe/job"', 'no JSON'],
+    ['{"format":"mellow-probe/job","formatVersion":9}', 'newer version'],
+  ])('a file that cannot be opened: %s', (text, words) => {
+    expect(call(['rank', put('bad.json', text)])).toMatchObject({ code: 1, err: expect.stringContaining(words) as string });
+  });
+  test('a bad line of points is named', () => {
+    expect(call(['fit', put('bad.csv', 'C,ohm\n0,9000\n10,x\n')]).err).toContain('line 3: not a figure (10,x)');
+    expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain('line 3: same temperature');
+    expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain('not monotone at point 3');
+  });
+});

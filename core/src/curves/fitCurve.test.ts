@@ -1,0 +1,109 @@
+import { spawnSync } from 'node:child_process';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { referencePoints } from '../../test/reference.ts';
+import type { BetaCurve } from './beta.ts';
+import { fitCurve } from './fitCurve.ts';
+import { readPointsCsv } from './readPointsCsv.ts';
+import type { SteinhartHartCurve } from './steinhartHart.ts';
+
+const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
+
+/** Coefficients of 1/T in powers of ln R by numpy (python3-numpy, live). */
+function numpyFit(points: { temperatureC: number; resistanceOhm: number }[], powers: number[]): number[] {
+  const program = `
+import json, numpy as np
+p = np.array(${JSON.stringify(points.map((x) => [x.temperatureC, x.resistanceOhm]))})
+l = np.log(p[:, 1]); y = 1 / (p[:, 0] + 273.15)
+print(json.dumps(list(np.linalg.lstsq(np.stack([l ** k for k in ${JSON.stringify(powers)}], axis=1), y, rcond=None)[0])))`;
+  const run = spawnSync('/usr/bin/python3', ['-c', program], { encoding: 'utf8' });
+  expect(run.status, run.stderr).toBe(0);
+  return JSON.parse(run.stdout) as number[];
+}
+
+describe.each(PARTS)('fits to the kernel table of %s', (part) => {
+  const points = referencePoints('linux-ntc-resistance.csv', 'part', part);
+
+  test('Steinhart–Hart: the coefficients of numpy.linalg.lstsq to 1e-6, and the honest residual', () => {
+    const fit = fitCurve(points, 'steinhart-hart');
+    if (!fit.ok) throw new Error(fit.reason);
+    const { a, b, c } = fit.curve as SteinhartHartCurve;
+    numpyFit(points, [0, 1, 3]).forEach((value, i) => expect(Math.abs([a, b, c][i] / value - 1)).toBeLessThan(1e-6));
+    expect(fit.worstK).toBeLessThan(0.71);
+    expect(fit.worstK).toBeGreaterThan(0.05);
+  });
+  test('over 0…100 °C it is within 0.15 K; a single B is not', () => {
+    const middle = points.filter((p) => p.temperatureC >= 0 && p.temperatureC <= 100);
+    const [sh, beta] = [fitCurve(middle, 'steinhart-hart'), fitCurve(middle, 'beta')];
+    if (!sh.ok || !beta.ok) throw new Error('no fit');
+    expect(sh.worstK).toBeLessThan(0.15);
+    expect(beta.worstK).toBeGreaterThan(0.3);
+    expect(beta.worstK).toBeLessThan(1.5);
+    const [, slope] = numpyFit(middle, [0, 1]);
+    expect(Math.abs((beta.curve as BetaCurve).betaK * slope - 1)).toBeLessThan(1e-6);
+  });
+});
+
+test('figures of common practice, no source: three points give one curve, 1000 Ω at 48 °C', () => {
+  const points = [
+    { temperatureC: 17, resistanceOhm: 3650 },
+    { temperatureC: 21, resistanceOhm: 3040 },
+    { temperatureC: 48, resistanceOhm: 1000 },
+  ];
+  const fit = fitCurve(points, 'beta');
+  if (!fit.ok) throw new Error(fit.reason);
+  expect(fit.worstK).toBeLessThan(0.3);
+});
+
+test('a curve is got back from its own points (property)', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 2500, max: 4800, noNaN: true }), fc.double({ min: 100, max: 1e5, noNaN: true }), (betaK, r25Ohm) => {
+      const points = [-20, 0, 25, 60, 100].map((temperatureC) => ({
+        temperatureC,
+        resistanceOhm: r25Ohm * Math.exp(betaK * (1 / (temperatureC + 273.15) - 1 / 298.15)),
+      }));
+      const fit = fitCurve(points, 'beta');
+      expect(fit.ok && Math.abs((fit.curve as BetaCurve).betaK / betaK - 1)).toBeLessThan(1e-9);
+    }),
+    { seed: 6, numRuns: 50 },
+  );
+});
+
+test('what is no curve is refused with its row', () => {
+  const p = (temperatureC: number, resistanceOhm: number) => ({ temperatureC, resistanceOhm });
+  expect(fitCurve([p(0, 1)], 'beta')).toEqual({ ok: false, reason: 'too-few-points' });
+  expect(fitCurve([p(0, 9), p(10, 0), p(20, 4)], 'table')).toEqual({ ok: false, reason: 'bad-point', row: 1 });
+  expect(fitCurve([p(0, 100), p(50, 119), p(100, 138)], 'steinhart-hart')).toEqual({ ok: false, reason: 'not-an-ntc' });
+  expect(fitCurve([p(0, 9), p(10, 5), p(20, 6)], 'beta')).toEqual({ ok: false, reason: 'not-monotone', row: 2 });
+});
+
+describe('points from CSV', () => {
+  test.each([
+    ['T,R\n0,9000\n25,2800\n', [[0, 9000], [25, 2800]]],
+    ['25;2,8k\n0;9 000\n', [[0, 9000], [25, 2800]]],
+    ['Temp (°F)\tR (kΩ)\n32\t9\n77\t2.8\n', [[0, 9000], [25, 2800]]],
+    ['\uFEFF°C,Ω\r\n-40,100k\r\n', [[-40, 100_000]]],
+  ])('%j', (text, expected) => {
+    const read = readPointsCsv(text);
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.points.map((p) => [p.temperatureC, p.resistanceOhm])).toEqual(expected);
+  });
+  test.each([
+    ['', { line: 1, reason: 'no-rows' }],
+    ['T,R\n', { line: 1, reason: 'no-rows' }],
+    ['0,9000\nx,1\n', { line: 2, reason: 'not-a-figure' }],
+    ['0,9000\n5\n', { line: 2, reason: 'two-columns' }],
+    ['0,9000\n5,-3\n', { line: 2, reason: 'not-a-figure' }],
+    ['0,9000\n5,800\n0,8900\n', { line: 3, reason: 'same-temperature' }],
+  ])('%j is refused at its line', (text, fault) => {
+    expect(readPointsCsv(text)).toMatchObject({ ok: false, ...fault });
+  });
+  test('never throws (fuzz)', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        readPointsCsv(text);
+      }),
+      { seed: 9, numRuns: 500 },
+    );
+  });
+});
