@@ -1,0 +1,58 @@
+// From a typed figure to the new verdict on the page, and long tasks while typing, in headless Chromium on the built page.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+const root = path.resolve(import.meta.dirname, '..');
+const port = 4196;
+const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], { cwd: root, env: { ...process.env, PORT: String(port) }, detached: true });
+for (let i = 0; i < 100; i++) {
+  if (await fetch(`http://127.0.0.1:${port}/api/health`).then((r) => r.ok, () => false)) break;
+  await new Promise((resolve) => setTimeout(resolve, 200));
+}
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const loaded: string[] = [];
+page.on('response', (r) => void (/\.js$/.test(r.url()) && loaded.push(path.basename(r.url()))));
+await page.goto(`http://127.0.0.1:${port}/`);
+await page.getByRole('button', { name: /Start the first check/ }).click();
+await page.getByLabel('Thermometer').fill('12');
+await page.getByLabel('Sensor ohms').fill('3.6k');
+await page.getByLabel('Volts, unplugged').fill('5.01');
+await page.locator('.plot .trace').first().waitFor();
+const size = (name: string): number => gzipSync(readFileSync(path.join(root, 'web/dist/assets', name))).length;
+const first = [...new Set(loaded)].filter((f) => !/^PlotFigure|worker/.test(f));
+console.log(`first load without chart and worker: ${(first.reduce((s, f) => s + size(f), 0) / 1000).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: 300 kB)`);
+console.log(`worker ${(size(readdirSync(path.join(root, 'web/dist/assets')).find((f) => /worker/.test(f))!) / 1000).toFixed(0)} kB, chart ${(size(first.length ? loaded.find((f) => /^PlotFigure/.test(f))! : '') / 1000).toFixed(0)} kB`);
+
+const times = await page.evaluate(async () => {
+  const input = document.querySelector<HTMLInputElement>('[data-measurement="loaded-voltage"] input')!;
+  const panel = document.querySelector('[aria-label="Verdict"]')!;
+  const long: number[] = [];
+  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({ type: 'longtask' });
+  const waits: number[] = [];
+  for (let i = 0; i < 25; i++) {
+    const text = (2 + i / 12).toFixed(2);
+    const start = performance.now();
+    input.value = text;
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise<void>((resolve) => {
+      const watcher = new MutationObserver(() => {
+        if (!panel.textContent?.includes(`${text} V`)) return;
+        watcher.disconnect();
+        waits.push(performance.now() - start);
+        resolve();
+      });
+      watcher.observe(panel, { subtree: true, childList: true, characterData: true });
+    });
+    await new Promise((resolve) => setTimeout(resolve, 80));
+  }
+  return { waits: waits.slice(5), long };
+});
+await browser.close();
+process.kill(-server.pid!);
+const sorted = times.waits.sort((a, b) => a - b);
+console.log(`typed figure to new verdict: median ${sorted[Math.floor(sorted.length / 2)].toFixed(0)} ms, slowest ${sorted[sorted.length - 1].toFixed(0)} ms (bar: 100 ms)`);
+console.log(`long tasks on the page while typing: ${times.long.length}, longest ${Math.max(0, ...times.long).toFixed(0)} ms (bar: 50 ms)`);

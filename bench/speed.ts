@@ -1,0 +1,101 @@
+// Speed as ratios measured in this one run. Absolute times are for orientation only.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Bench } from '../core/src/circuit/bench.ts';
+import { nominalState } from '../core/src/circuit/sensorCircuit.ts';
+import { assess } from '../core/src/diagnosis/assessment.ts';
+import { EVERYTHING_AT_HAND, proposeTests } from '../core/src/diagnosis/nextTest.ts';
+import { posteriorOf } from '../core/src/diagnosis/posterior.ts';
+import type { Problem } from '../core/src/diagnosis/problem.ts';
+import { catalogueCircuit } from '../core/src/diagnosis/simulate.ts';
+import { FAULTS } from '../core/src/faults/list.ts';
+import { seededCase } from './cases.ts';
+import { yardstick } from './yardstick.ts';
+
+const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+function timed(work: () => void): number {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
+
+const problems = Array.from({ length: 40 }, (_, i) => seededCase(3000 + i, 15).problem);
+for (const p of problems) posteriorOf(p);
+
+const ranking = problems.map((p) => median([0, 1, 2].map(() => timed(() => posteriorOf(p)))));
+console.log(`ranking, ${FAULTS.length} faults, 15 readings, ${problems.length} cases: median ${median(ranking).toFixed(1)} ms, slowest ${Math.max(...ranking).toFixed(0)} ms (bar: 40 ms median)`);
+
+const draws = 20_000;
+const brute = problems.slice(0, 3).map((p) => (timed(() => yardstick(p, draws)) * 1_000_000) / draws);
+console.log(`yardstick, 10^6 draws a fault (timed on ${draws}, it grows in proportion): ${(median(brute) / median(ranking)).toFixed(0)} times the ranking (bar: 300)`);
+
+const proposals = problems.slice(0, 20).map((p) => {
+  const early: Problem = { ...p, readings: p.readings.slice(0, 2) };
+  const posterior = posteriorOf(early);
+  return timed(() => proposeTests(early, posterior, EVERYTHING_AT_HAND));
+});
+console.log(`next-test proposal after two readings: median ${median(proposals).toFixed(1)} ms, slowest ${Math.max(...proposals).toFixed(0)} ms (bar: 200 ms)`);
+console.log(`whole verdict with explanation: median ${median(problems.map((p) => timed(() => assess(p)))).toFixed(1)} ms`);
+
+console.log('growth with readings (repeated readings of one case):');
+const base = problems[0];
+for (const n of [5, 10, 25, 50, 100, 200]) {
+  const readings = Array.from({ length: n }, (_, i) => ({ ...base.readings[i % base.readings.length], id: `r${i}` }));
+  const time = median([0, 1, 2].map(() => timed(() => posteriorOf({ ...base, readings }))));
+  console.log(`  ${String(n).padStart(4)} readings ${time.toFixed(1).padStart(8)} ms ${((1000 * time) / n).toFixed(0).padStart(7)} µs a reading`);
+}
+
+if (globalThis.gc) {
+  globalThis.gc();
+  const before = process.memoryUsage().heapUsed;
+  let peak = before;
+  for (const p of problems.slice(0, 10)) {
+    posteriorOf(p);
+    peak = Math.max(peak, process.memoryUsage().heapUsed);
+    globalThis.gc();
+  }
+  console.log(`heap of a ranking, before collection: at most ${((peak - before) / 1e6).toFixed(1)} MB above the start (bar: 50 MB)`);
+}
+
+circuits();
+
+function circuits(): void {
+  const circuit = catalogueCircuit('engine-coolant-2k');
+  const state = nominalState(circuit, 20, 2490);
+  const bench = new Bench();
+  const n = 1_000_000;
+  let sum = 0;
+  const solve = (count: number): void => {
+    for (let i = 0; i < count; i++) {
+      state.sensorFixedOhm = 500 + i / 100;
+      sum += bench.set(state).volts('sensor', 'signal', 'chassis');
+    }
+  };
+  solve(n / 10);
+  const ours = n / timed(() => solve(n));
+  const loops = 3000;
+  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-bench-'));
+  const deck = (count: number): string => {
+    const file = path.join(folder, `loop${count}.cir`);
+    writeFileSync(
+      file,
+      `* loop\n.options gmin=1e-18 reltol=1e-12 vntol=1e-15 abstol=1e-18\nv1 ref 0 dc 5\nr1 ref pin 2490\nr2 pin 0 1e6\nr3 pin sig 0.2739\nr4 sig ret 500\nr5 ret 0 0.2739\nr6 sig 0 1e7\n.control\nset numdgt=15\nlet i = 0\ndowhile i < ${count}\nlet r = 500 + i / 100\nalter r4 = r\nop\nlet i = i + 1\nend\nprint v(sig)\nquit\n.endc\n.end\n`,
+    );
+    return file;
+  };
+  const run = (count: number): { ms: number; out: string } => {
+    const start = performance.now();
+    const { stdout } = spawnSync('ngspice', ['-b', deck(count)], { encoding: 'utf8', maxBuffer: 1e9 });
+    return { ms: performance.now() - start, out: stdout };
+  };
+  // The difference of two runs leaves start-up out.
+  const [short, long] = [run(10), run(10 + loops)];
+  rmSync(folder, { recursive: true });
+  const theirs = loops / (long.ms - short.ms);
+  const last = Number(/v\(sig\) = ([-+.\deE]+)/.exec(long.out)?.[1]);
+  state.sensorFixedOhm = 500 + (9 + loops) / 100;
+  const difference = Math.abs(bench.set(state).volts('sensor', 'signal', 'chassis') - last);
+  console.log(`circuit solves: ${(ours / theirs).toFixed(0)} times the ngspice alter/op loop (bar: 200), difference ${difference.toExponential(1)} V (bar: 1e-8), check ${sum > 0}`);
+}

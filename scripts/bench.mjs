@@ -1,0 +1,10 @@
+// Speed as ratios in one run; `npm run bench -- evidence` compares with plain averaging instead (about half an hour), or `-- evidence 20 100000`.
+import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
+
+ensurePackages();
+ensurePrograms({ '/usr/bin/chromium': 'chromium', ngspice: 'ngspice' });
+const [which, ...rest] = process.argv.slice(2);
+const tsx = (...args) => run('npx', ['--no-install', 'tsx', ...args]);
+if (which === 'evidence') process.exit(tsx('bench/evidence.ts', ...rest));
+if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
+process.exit(tsx('--expose-gc', 'bench/speed.ts') || tsx('bench/page.ts'));
