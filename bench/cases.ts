@@ -1,11 +1,16 @@
 import { candidateTests, EVERYTHING_AT_HAND } from '../core/src/diagnosis/nextTest.ts';
 import type { Problem } from '../core/src/diagnosis/problem.ts';
-import { simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
+import { catalogueCircuit, simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';
 
-/** A seeded case with so many readings, of tests drawn at random from all that fit its circuit. */
+const OTHER_LAYOUTS = ['gauge-sender', 'boiler-10k-mirrored'];
+
+/**
+ * A seeded case with so many readings, of tests drawn at random from all that fit its circuit. Every fourth case has one of the rarer
+ * layouts.
+ */
 export function seededCase(seed: number, readings: number, unknownPullUp = false): { simulated: SimulatedCase; problem: Problem } {
-  const simulated = simulateCase(seed);
+  const simulated = simulateCase(seed, seed % 4 === 3 ? catalogueCircuit(OTHER_LAYOUTS[(seed >> 2) % 2]) : undefined);
   const uniform = seededUniform(seed + 500);
   const tests = candidateTests(simulated.problem, EVERYTHING_AT_HAND);
   for (let i = tests.length - 1; i > 0; i--) {

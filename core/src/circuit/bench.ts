@@ -1,7 +1,5 @@
 import {
   type CircuitState,
-  METER_INPUT_OHM,
-  METER_OVERLOAD_OHM,
   sensorOhm,
   signedFormErrorLog,
 } from './sensorCircuit.ts';
@@ -27,7 +25,6 @@ const NODE: Record<Probe, number> = {
 };
 const KNOWN = 4;
 const BRIDGE_OHM = 0.02;
-const METER_S = 1 / METER_INPUT_OHM;
 const MAX_CONNECTORS = 8;
 const MAX_SIZE = 7 + 2 * MAX_CONNECTORS;
 
@@ -152,26 +149,27 @@ export class Bench {
     let pinReturn = 0;
     let signalReturn = across;
     if (red >= 0) {
+      const meter = 1 / s.meterInputOhm;
       const low = red < black ? red : black;
       const high = red < black ? black : red;
       if (high === NODE.modulePin) {
-        if (low === 0) p0 += METER_S;
-        else if (low === 1) p1 += METER_S;
-        else if (low === 2) p2 += METER_S;
-        else p3 += METER_S;
+        if (low === 0) p0 += meter;
+        else if (low === 1) p1 += meter;
+        else if (low === 2) p2 += meter;
+        else p3 += meter;
       } else if (high === NODE.signal) {
-        if (low === 0) s0 += METER_S;
-        else if (low === 1) s1 += METER_S;
-        else if (low === 2) s2 += METER_S;
-        else if (low === 3) s3 += METER_S;
-        else pinSignal += METER_S;
+        if (low === 0) s0 += meter;
+        else if (low === 1) s1 += meter;
+        else if (low === 2) s2 += meter;
+        else if (low === 3) s3 += meter;
+        else pinSignal += meter;
       } else if (high === NODE.return) {
-        if (low === 0) r0 += METER_S;
-        else if (low === 1) r1 += METER_S;
-        else if (low === 2) r2 += METER_S;
-        else if (low === 3) r3 += METER_S;
-        else if (low === NODE.signal) signalReturn += METER_S;
-        else pinReturn = METER_S;
+        if (low === 0) r0 += meter;
+        else if (low === 1) r1 += meter;
+        else if (low === 2) r2 += meter;
+        else if (low === 3) r3 += meter;
+        else if (low === NODE.signal) signalReturn += meter;
+        else pinReturn = meter;
       }
     }
     const totalReturn = r0 + r1 + r2 + r3 + pinReturn + signalReturn;
@@ -215,7 +213,7 @@ export class Bench {
     g[S * size] += leak;
     g[S * size + 2] += s.leakSupplyS;
     g[G * size] += bridge;
-    if (red >= 0) g[Math.max(red, black) * size + Math.min(red, black)] += METER_S;
+    if (red >= 0) g[Math.max(red, black) * size + Math.min(red, black)] += 1 / s.meterInputOhm;
     solveStarMesh(g, size, KNOWN, this.voltages);
   }
 
@@ -233,9 +231,9 @@ export class Bench {
   }
 }
 
-/** What an ohmmeter shows for a true resistance: Infinity stands for OL. */
-export function shownOhm(ohm: number): number {
-  return ohm > METER_OVERLOAD_OHM ? Infinity : ohm;
+/** What the ohmmeter shows for a true resistance, its leads included: Infinity stands for OL. */
+export function shownOhm(state: CircuitState, ohm: number): number {
+  return ohm > state.meterOverloadOhm ? Infinity : ohm + state.leadOhm;
 }
 
 /** Two resistances in parallel, the second given as a conductance. */

@@ -85,13 +85,17 @@ export interface CircuitState {
   display: DisplayScale;
   moduleCurve: CurveModel;
   connectors: number;
+  /** Input resistance of the meter on volts, the ohms above which it shows OL, and the resistance of its leads, Ω. */
+  meterInputOhm: number;
+  meterOverloadOhm: number;
+  leadOhm: number;
 }
 
 /** Input resistance of the module's pin, Ω. */
 export const MODULE_INPUT_OHM = 1e6;
-/** Input resistance of the meter on volts, Ω. */
+/** Input resistance of a common meter on volts, Ω. */
 export const METER_INPUT_OHM = 10e6;
-/** The meter shows OL above this, Ω. */
+/** A common meter shows OL above this, Ω. */
 export const METER_OVERLOAD_OHM = 20e6;
 
 /** The circuit with nothing wrong and every value nominal (wires at their geometric middle), at a temperature in °C. */
@@ -130,6 +134,9 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
     display: circuit.display,
     moduleCurve: circuit.curve,
     connectors: circuit.connectors,
+    meterInputOhm: METER_INPUT_OHM,
+    meterOverloadOhm: METER_OVERLOAD_OHM,
+    leadOhm: 0,
   };
 }
 
@@ -170,13 +177,21 @@ export function copyState(from: CircuitState, into: CircuitState): void {
   into.display = from.display;
   into.moduleCurve = from.moduleCurve;
   into.connectors = from.connectors;
+  into.meterInputOhm = from.meterInputOhm;
+  into.meterOverloadOhm = from.meterOverloadOhm;
+  into.leadOhm = from.leadOhm;
 }
 
 /** Resistance of the sensor element when it is at `temperatureC`, Ω: curve, tolerance, drift, opens and shorts. */
 export function sensorOhm(state: CircuitState, temperatureC: number): number {
   if (!Number.isNaN(state.sensorFixedOhm)) return state.sensorFixedOhm;
-  const ohm = state.sensorCurve.resistanceOhm(temperatureC) * state.sensorFactor;
-  return state.formError === 0 ? ohm : ohm * Math.exp(state.formError * signedFormErrorLog(state.sensorCurve, temperatureC));
+  return realOhm(state.sensorCurve, state.formError, temperatureC) * state.sensorFactor;
+}
+
+/** A curve as it really is where its form is only an approximation, Ω. `formError` in 1σ. */
+export function realOhm(curve: CurveModel, formError: number, temperatureC: number): number {
+  const ohm = curve.resistanceOhm(temperatureC);
+  return formError === 0 ? ohm : ohm * Math.exp(formError * signedFormErrorLog(curve, temperatureC));
 }
 
 /** The form error as a bend through 25 °C: one sign below, the other above. */

@@ -1,9 +1,11 @@
 import { Bench } from '../circuit/bench.ts';
 import { nominalState } from '../circuit/sensorCircuit.ts';
 import { faultById } from '../faults/list.ts';
+import { measurementById } from '../measurements/list.ts';
 import type { Assessment } from './assessment.ts';
 import { settingOf } from './hypotheses.ts';
 import { inside, type Interval } from './interval.ts';
+import { noiseOf } from './predictor.ts';
 import type { Problem } from './problem.ts';
 
 /** One line of a chart: same length everywhere; °C, and Ω or V. */
@@ -35,7 +37,7 @@ const STEPS = 81;
 
 /** The two charts of a check: resistance and loaded voltage against temperature, healthy with 95 % band, with what was measured. */
 export function chartLines(problem: Problem, assessment: Assessment): ChartLines {
-  const { circuit, instruments, thermometers } = problem;
+  const { circuit, thermometers } = problem;
   const { curve } = circuit;
   const readC = thermometers.steady?.readC;
   const from = Math.max(curve.minC, Math.min(circuit.display.minC, (readC ?? 20) - 10));
@@ -70,10 +72,7 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
     const thermometer = thermometers.steady;
     if (i < 0 || !thermometer || !Number.isFinite(problem.readings[i].value)) return null;
     const { value } = problem.readings[i];
-    const sigma =
-      measurement === 'sensor-ohms'
-        ? Math.hypot(instruments.ohmsRelative * value, instruments.ohmsAbsolute)
-        : Math.hypot(instruments.voltsRelative * value, instruments.voltsAbsolute);
+    const sigma = noiseOf(problem, measurementById(measurement), {}).sigma(value);
     const bars = (m: number, s: number) => ({ middle: m, low: m - 2 * s, high: m + 2 * s });
     return {
       temperatureC: bars(thermometer.readC, thermometer.sigmaK),

@@ -34,7 +34,8 @@ export class LatentSpace {
 
   constructor(problem: Problem) {
     const { circuit } = problem;
-    this.base = nominalState(circuit, 0, circuit.pullUpOhm ?? 5000);
+    const { meterInputOhm, meterOverloadOhm, leadOhm } = problem.instruments;
+    this.base = { ...nominalState(circuit, 0, circuit.pullUpOhm ?? 5000), meterInputOhm, meterOverloadOhm, leadOhm };
     const common = commonCoordinates(circuit);
     const states = MACHINE_STATES.filter((s) => s !== 'wiggling' && (s === 'steady' || problem.readings.some((r) => r.state === s)));
     this.temperatures = states.map((state) => {

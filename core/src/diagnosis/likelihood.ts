@@ -1,6 +1,6 @@
 import type { DisplayScale } from '../circuit/sensorCircuit.ts';
 import { normalCdf } from '../numeric/normal.ts';
-import type { Instruments } from './problem.ts';
+import type { Accuracy, Instruments } from './problem.ts';
 
 /**
  * How one reading of one quantity scatters about what the bench predicts. `value` and `predicted` in V, Ω (Infinity is OL) or °C.
@@ -21,8 +21,19 @@ export interface NoiseModel {
   drawBlunder(p: number): number;
 }
 
-/** √(a² + b²); Math.hypot guards against overflow, which figures of a bench cannot reach, at ten times the cost. */
-const rootSum = (a: number, b: number): number => Math.sqrt(a * a + b * b);
+/** Variance of a reading that is predicted to be p, by the meter's range. */
+function varianceBy(ranges: readonly Accuracy[]): (p: number) => number {
+  const squares = ranges.map((r) => ({ upTo: r.upTo, relative: r.relative ** 2, absolute: r.absolute ** 2 }));
+  if (squares.length === 1) {
+    const [{ relative, absolute }] = squares;
+    return (p) => relative * p * p + absolute;
+  }
+  return (p) => {
+    let i = 0;
+    while (i < squares.length - 1 && Math.abs(p) > squares[i].upTo) i++;
+    return squares[i].relative * p * p + squares[i].absolute;
+  };
+}
 
 const LOG_ROOT_2PI = 0.5 * Math.log(2 * Math.PI);
 const FAR = 1e4;
@@ -38,12 +49,12 @@ function logNormal(value: number, mean: number, sigma: number): number {
 }
 
 export function voltsNoise(instruments: Instruments, supplyV: number): NoiseModel {
-  const sigma = (p: number): number => rootSum(instruments.voltsRelative * p, instruments.voltsAbsolute);
+  const variance = varianceBy(instruments.volts);
+  const sigma = (p: number): number => Math.sqrt(variance(p));
   const [low, high] = [-1, supplyV + 2];
-  const [relative, absolute] = [instruments.voltsRelative ** 2, instruments.voltsAbsolute ** 2];
   return {
     sigma,
-    logGood: (v, p) => logNormalOf(v - p, relative * p * p + absolute),
+    logGood: (v, p) => logNormalOf(v - p, variance(p)),
     logBlunder: () => -Math.log(high - low),
     residual: (v, p) => (p - v) / sigma(p),
     draw: (p, z) => p + sigma(p) * z,
@@ -51,34 +62,34 @@ export function voltsNoise(instruments: Instruments, supplyV: number): NoiseMode
   };
 }
 
-const [OHM_LOW, OHM_HIGH] = [0.01, 20e6];
-const OHM_SPAN = Math.log(OHM_HIGH / OHM_LOW);
+const OHM_LOW = 0.01;
 const OL_BLUNDER = 0.2;
 /** ln chance that a sound meter shows OL for a resistance it could measure, or a figure for one it could not. */
 const LOG_WRONG_OVERLOAD = Math.log(1e-4);
 
 export function ohmsNoise(instruments: Instruments): NoiseModel {
-  const sigma = (p: number): number =>
-    p === Infinity ? Infinity : rootSum(instruments.ohmsRelative * p, instruments.ohmsAbsolute);
-  const [relative, absolute] = [instruments.ohmsRelative ** 2, instruments.ohmsAbsolute ** 2];
+  const variance = varianceBy(instruments.ohms);
+  const sigma = (p: number): number => (p === Infinity ? Infinity : Math.sqrt(variance(p)));
+  const high = instruments.meterOverloadOhm;
+  const span = Math.log(high / OHM_LOW);
   return {
     sigma,
     logGood: (v, p) => {
-      if (v === Infinity) return p === Infinity ? 0 : LOG_WRONG_OVERLOAD - 2 * Math.log(OHM_HIGH / Math.max(p, OHM_LOW));
-      if (p === Infinity) return LOG_WRONG_OVERLOAD - Math.log(Math.max(v, 1)) - 2 * Math.log(OHM_HIGH / Math.max(v, OHM_LOW));
-      return logNormalOf(v - p, relative * p * p + absolute);
+      if (v === Infinity) return p === Infinity ? 0 : LOG_WRONG_OVERLOAD - 2 * Math.log(high / Math.max(p, OHM_LOW));
+      if (p === Infinity) return LOG_WRONG_OVERLOAD - Math.log(Math.max(v, 1)) - 2 * Math.log(high / Math.max(v, OHM_LOW));
+      return logNormalOf(v - p, variance(p));
     },
     logBlunder: (v) =>
-      v === Infinity ? Math.log(OL_BLUNDER) : Math.log((1 - OL_BLUNDER) / OHM_SPAN / Math.max(v, 5 * OHM_LOW)),
+      v === Infinity ? Math.log(OL_BLUNDER) : Math.log((1 - OL_BLUNDER) / span / Math.max(v, 5 * OHM_LOW)),
     residual: (v, p) => {
-      if (v === Infinity) return p === Infinity ? 0 : -Math.min(FAR, Math.log(OHM_HIGH / Math.max(p, OHM_LOW)) / 0.05 + 4);
-      if (p === Infinity) return Math.min(FAR, Math.log(OHM_HIGH / Math.max(v, OHM_LOW)) / 0.05 + 4);
+      if (v === Infinity) return p === Infinity ? 0 : -Math.min(FAR, Math.log(high / Math.max(p, OHM_LOW)) / 0.05 + 4);
+      if (p === Infinity) return Math.min(FAR, Math.log(high / Math.max(v, OHM_LOW)) / 0.05 + 4);
       // Logarithmic far away, so that the sign and the order of magnitude survive; the plain deviation near by.
       const scale = sigma(p) / Math.max(p, 1e-9);
       return scale < 0.1 && v > 0 ? Math.log(p / v) / scale : (p - v) / sigma(p);
     },
     draw: (p, z) => (p === Infinity ? p : Math.max(0, p + sigma(p) * z)),
-    drawBlunder: (p) => (p < OL_BLUNDER ? Infinity : OHM_LOW * Math.exp((OHM_SPAN * (p - OL_BLUNDER)) / (1 - OL_BLUNDER))),
+    drawBlunder: (p) => (p < OL_BLUNDER ? Infinity : OHM_LOW * Math.exp((span * (p - OL_BLUNDER)) / (1 - OL_BLUNDER))),
   };
 }
 

@@ -1,23 +1,25 @@
-import { MEASUREMENTS } from '../measurements/list.ts';
+import { measurementById, MEASUREMENTS } from '../measurements/list.ts';
 import type { Conditions, Tool } from '../measurements/measurement.ts';
 import type { PlannedTest } from './healthyRange.ts';
 import { type Interval, predictiveInterval } from './interval.ts';
-import type { NoiseModel } from './likelihood.ts';
-import type { FaultPosterior, Posterior } from './posterior.ts';
+import { mutualInformation, predictAll, thinned } from './information.ts';
+import type { Posterior } from './posterior.ts';
 import { noiseOf } from './predictor.ts';
 import type { Problem } from './problem.ts';
-import { normalCdf } from '../numeric/normal.ts';
 
 /** What the technician has and how much work the places are. */
 export interface Access {
   tools: readonly Tool[];
   /** Factors on the default minutes by set-up: 2 where the plug is behind the bumper. */
   effort: Readonly<Partial<Record<PlannedTest['measurement']['setup'], number>>>;
+  /** Minutes by which a risky test counts as dearer than it is. */
+  riskMinutes: number;
 }
 
 export const EVERYTHING_AT_HAND: Access = {
   tools: ['meter', 'thermometer', 'live-data', 'resistors', 'jumper', 'module-access', 'bath', 'second-sensor'],
   effort: {},
+  riskMinutes: 1,
 };
 
 /** One proposed test: what it would tell and cost, and what each leading suspect predicts for it. */
@@ -31,30 +33,24 @@ export interface Proposal {
   predicts: { fault: string; name: string; probability: number; interval: Interval }[];
 }
 
-const DRAWS_PER_FAULT = 64;
-const BINS = 96;
-
 /**
  * The tests not yet done, best first, by mutual information between fault and outcome per minute of work. Faults below 0.2 % take no
- * part. A test whose set-up stands already (same `setup` as the last reading) costs its shorter time.
+ * part. A test whose set-up stands already (same `setup` as the last reading) costs its shorter time; a risky one counts as dearer than it is.
  */
 export function proposeTests(problem: Problem, posterior: Posterior, access: Access, count = 3): Proposal[] {
   const faults = posterior.faults.filter((f) => f.draws.length > 0);
   if (faults.length === 0) return [];
   const samples = faults.map(thinned);
-  const last = problem.readings[problem.readings.length - 1];
-  const lastSetup = last && MEASUREMENTS.find((m) => m.id === last.measurement)?.setup;
   return candidateTests(problem, access)
     .map((test) => {
       const { measurement, conditions } = test;
       const predictions = samples.map((draws) => predictAll(posterior, test, draws));
       const noise = noiseOf(problem, measurement, conditions);
       const bits = mutualInformation(faults, samples, predictions, noise);
-      const effort = access.effort[measurement.setup] ?? 1;
-      const minutes = effort * (measurement.setup === lastSetup ? measurement.repeatMinutes : measurement.minutes);
-      return { test, predictions, noise, bits, minutes };
+      const minutes = minutesOf(test, problem, access);
+      return { test, predictions, noise, bits, minutes, cost: minutes + (measurement.risky ? access.riskMinutes : 0) };
     })
-    .sort((a, b) => b.bits / b.minutes - a.bits / a.minutes)
+    .sort((a, b) => b.bits / b.cost - a.bits / a.cost)
     .slice(0, count)
     .map(({ test, predictions, noise, bits, minutes }) => ({
       measurement: test.measurement.id,
@@ -74,6 +70,13 @@ export function proposeTests(problem: Problem, posterior: Posterior, access: Acc
         ),
       })),
     }));
+}
+
+/** Minutes a test costs now: less where its set-up stands already from the last reading. */
+export function minutesOf({ measurement }: PlannedTest, { readings }: Problem, access: Access): number {
+  const last = readings[readings.length - 1];
+  const standing = last !== undefined && measurementById(last.measurement).setup === measurement.setup;
+  return (access.effort[measurement.setup] ?? 1) * (standing ? measurement.repeatMinutes : measurement.minutes);
 }
 
 /** Every test that fits the circuit, is possible with the tools at hand and has not been done under the same conditions. */
@@ -110,99 +113,3 @@ function twoDigits(ohm: number): number {
   return Number(ohm.toPrecision(2));
 }
 
-interface Thinned {
-  draws: FaultPosterior['draws'];
-  weights: Float64Array;
-}
-
-/** A few equally weighted draws that stand for all, by systematic resampling. */
-function thinned(fault: FaultPosterior): Thinned {
-  const draws: FaultPosterior['draws'][number][] = [];
-  let sum = 0;
-  let next = 0.5 / DRAWS_PER_FAULT;
-  for (const d of fault.draws) {
-    sum += d.weight;
-    while (next < sum && draws.length < DRAWS_PER_FAULT) {
-      draws.push(d);
-      next += 1 / DRAWS_PER_FAULT;
-    }
-  }
-  return { draws, weights: new Float64Array(draws.length).fill(1) };
-}
-
-function predictAll({ predictor }: Posterior, { measurement, conditions, state }: PlannedTest, { draws }: Thinned): Float64Array {
-  return Float64Array.from(draws, (d) =>
-    measurement.predict(predictor.benchAt(d.hypothesis, d.position, d.u, state), conditions),
-  );
-}
-
-/** Mutual information between fault and outcome in bits, the outcome binned on a scale on which noise is about even. */
-function mutualInformation(
-  faults: readonly FaultPosterior[],
-  samples: readonly Thinned[],
-  predictions: readonly Float64Array[],
-  noise: NoiseModel,
-): number {
-  const scale = outcomeScale(predictions, noise);
-  const total = faults.reduce((sum, f) => sum + f.probability, 0);
-  const mixed = new Float64Array(BINS + 1);
-  let inner = 0;
-  faults.forEach((f, i) => {
-    const table = histogram(predictions[i], noise, scale);
-    const share = f.probability / total;
-    for (let b = 0; b <= BINS; b++) {
-      const p = table[b] / samples[i].draws.length;
-      if (p <= 0) continue;
-      mixed[b] += share * p;
-      inner += share * p * Math.log2(p);
-    }
-  });
-  let outer = 0;
-  for (const p of mixed) if (p > 0) outer += p * Math.log2(p);
-  return Math.max(0, inner - outer);
-}
-
-interface OutcomeScale {
-  to: (value: number) => number;
-  low: number;
-  width: number;
-}
-
-function outcomeScale(predictions: readonly Float64Array[], noise: NoiseModel): OutcomeScale {
-  let [low, high] = [Infinity, -Infinity];
-  for (const list of predictions) {
-    for (const p of list) {
-      if (!Number.isFinite(p)) continue;
-      low = Math.min(low, p - 3 * noise.sigma(p));
-      high = Math.max(high, p + 3 * noise.sigma(p));
-    }
-  }
-  if (!(high > low)) [low, high] = [0, 1];
-  // asinh is even for small and logarithmic for large values, as the noise is.
-  const unit = Math.max(noise.sigma(0) * 3, 1e-9);
-  const to = (v: number): number => Math.asinh(v / unit);
-  return { to, low: to(low), width: (to(high) - to(low)) / BINS };
-}
-
-/** Counts a bin; the last entry is OL. Each prediction is smeared over the bins its noise reaches. */
-function histogram(predictions: Float64Array, noise: NoiseModel, { to, low, width }: OutcomeScale): Float64Array {
-  const table = new Float64Array(BINS + 1);
-  for (const p of predictions) {
-    if (!Number.isFinite(p)) {
-      table[BINS]++;
-      continue;
-    }
-    const s = noise.sigma(p);
-    const centre = (to(p) - low) / width;
-    const spread = Math.max((to(p + s) - to(p - s)) / 2 / width, 1e-6);
-    const first = Math.max(0, Math.floor(centre - 3 * spread));
-    const last = Math.min(BINS - 1, Math.floor(centre + 3 * spread));
-    let below = first === 0 ? 0 : normalCdf((first - centre) / spread);
-    for (let b = first; b <= last; b++) {
-      const above = b === BINS - 1 ? 1 : normalCdf((b + 1 - centre) / spread);
-      table[b] += above - below;
-      below = above;
-    }
-  }
-  return table;
-}

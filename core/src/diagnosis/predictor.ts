@@ -106,9 +106,13 @@ export function noiseOf(problem: Problem, measurement: Measurement, conditions: 
   const { instruments, circuit } = problem;
   if (measurement.quantity === 'volts') return voltsNoise(instruments, circuit.supplyV);
   if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display);
-  if (conditions.bathC === undefined) return ohmsNoise(instruments);
-  // The thermometer in the bath is off by a little: through the slope of the curve that is a scatter of the ohms.
-  const t = conditions.bathC;
-  const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
-  return ohmsNoise({ ...instruments, ohmsRelative: Math.hypot(instruments.ohmsRelative, slope * instruments.bathK) });
+  let extra = measurement.ofAnotherSensor ? circuit.curve.toleranceLog : 0;
+  if (conditions.bathC !== undefined) {
+    // The thermometer in the bath is off by a little: through the slope of the curve that is a scatter of the ohms.
+    const t = conditions.bathC;
+    const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
+    extra = Math.hypot(extra, slope * instruments.bathK);
+  }
+  if (extra === 0) return ohmsNoise(instruments);
+  return ohmsNoise({ ...instruments, ohms: instruments.ohms.map((r) => ({ ...r, relative: Math.hypot(r.relative, extra) })) });
 }

@@ -1,4 +1,4 @@
-import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { METER_INPUT_OHM, METER_OVERLOAD_OHM, type SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 
 /** State of the machine while a reading was taken. Readings 'while wiggling' share the temperature of the steady ones. */
@@ -20,12 +20,21 @@ export interface Thermometer {
   sigmaK: number;
 }
 
-/** 1σ of the instruments. */
+/** 1σ of a meter for figures up to `upTo` (V or Ω): `relative` of the figure and `absolute` (V or Ω), added as variances. */
+export interface Accuracy {
+  upTo: number;
+  relative: number;
+  absolute: number;
+}
+
+/** 1σ of the instruments, and what else of the meter shows in a reading. */
 export interface Instruments {
-  voltsRelative: number;
-  voltsAbsolute: number;
-  ohmsRelative: number;
-  ohmsAbsolute: number;
+  /** By range, ascending; the last goes to Infinity. */
+  volts: readonly Accuracy[];
+  ohms: readonly Accuracy[];
+  meterInputOhm: number;
+  meterOverloadOhm: number;
+  leadOhm: number;
   displayedK: number;
   bathK: number;
   /** Chance that a reading is a blunder: bad contact, wrong unit, wrong pin. */
@@ -45,10 +54,11 @@ export interface Problem {
 
 /** Generic instruments: volts 0.5 % + 3 mV, ohms 0.8 % + 0.1 Ω, display 0.6 K, bath 0.5 K, one blunder in a hundred. */
 export const GENERIC_INSTRUMENTS: Instruments = {
-  voltsRelative: 0.005,
-  voltsAbsolute: 0.003,
-  ohmsRelative: 0.008,
-  ohmsAbsolute: 0.1,
+  volts: [{ upTo: Infinity, relative: 0.005, absolute: 0.003 }],
+  ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 }],
+  meterInputOhm: METER_INPUT_OHM,
+  meterOverloadOhm: METER_OVERLOAD_OHM,
+  leadOhm: 0,
   displayedK: 0.6,
   bathK: 0.5,
   blunder: 0.01,

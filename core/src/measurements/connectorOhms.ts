@@ -25,6 +25,6 @@ export const connectorOhms: Measurement = {
         ? [s.signalOhm, s.signalFaultOhm, s.signalFaultSegment]
         : [s.returnOhm, s.returnFaultOhm, s.returnFaultSegment];
     const share = (s.connectors + 1 - position) / (s.connectors + 1);
-    return shownOhm(ohm * share + (segment >= position ? fault : 0));
+    return shownOhm(s, ohm * share + (segment >= position ? fault : 0));
   },
 };

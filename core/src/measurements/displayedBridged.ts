@@ -8,6 +8,7 @@ export const displayedBridged: Measurement = {
   minutes: 3,
   repeatMinutes: 2,
   setup: 'bridged',
+  risky: true,
   tools: ['live-data', 'jumper'],
   needs: [],
   layouts: EVERY_LAYOUT,

@@ -15,5 +15,5 @@ export const isolationSignalGround: Measurement = {
   probes: { red: 'signal', black: 'chassis' },
   steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to bare chassis metal: OL.'],
   caution: null,
-  predict: ({ state }) => shownOhm(1 / state.leakGroundS),
+  predict: ({ state }) => shownOhm(state, 1 / state.leakGroundS),
 };

@@ -15,5 +15,5 @@ export const isolationSignalReturn: Measurement = {
   probes: { red: 'signal', black: 'return' },
   steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to return cavity: OL.'],
   caution: null,
-  predict: ({ state }) => shownOhm(1 / state.leakReturnS),
+  predict: ({ state }) => shownOhm(state, 1 / state.leakReturnS),
 };

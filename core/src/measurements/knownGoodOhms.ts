@@ -1,3 +1,5 @@
+import { shownOhm } from '../circuit/bench.ts';
+import { realOhm } from '../circuit/sensorCircuit.ts';
 import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
 
 export const knownGoodOhms: Measurement = {
@@ -8,6 +10,7 @@ export const knownGoodOhms: Measurement = {
   minutes: 5,
   repeatMinutes: 2,
   setup: 'bench',
+  ofAnotherSensor: true,
   tools: ['meter', 'second-sensor'],
   needs: [],
   layouts: EVERY_LAYOUT,
@@ -18,5 +21,5 @@ export const knownGoodOhms: Measurement = {
     'Leads on the two pins of the good sensor.',
   ],
   caution: null,
-  predict: (bench) => bench.state.moduleCurve.resistanceOhm(bench.state.temperatureC),
+  predict: ({ state }) => shownOhm(state, realOhm(state.moduleCurve, state.formError, state.temperatureC)),
 };

@@ -27,6 +27,10 @@ export interface Measurement {
   /** Minutes when the set-up stands already from a test of the same `setup`. */
   readonly repeatMinutes: number;
   readonly setup: 'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'bench';
+  /** Can it hurt someone or something when done carelessly (a bridge on the wrong wire, mains beside the plug)? */
+  readonly risky?: true;
+  /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */
+  readonly ofAnotherSensor?: true;
   readonly tools: readonly Tool[];
   readonly needs: readonly (keyof Conditions)[];
   readonly layouts: readonly Layout[];

@@ -8,6 +8,7 @@ export const openVoltageReturnBridged: Measurement = {
   minutes: 3,
   repeatMinutes: 2,
   setup: 'unplugged',
+  risky: true,
   tools: ['meter', 'jumper'],
   needs: [],
   layouts: ['pull-up'],

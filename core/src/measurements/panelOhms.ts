@@ -9,6 +9,7 @@ export const panelOhms: Measurement = {
   minutes: 4,
   repeatMinutes: 2,
   setup: 'key-off',
+  risky: true,
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: TWO_WIRE,
@@ -20,5 +21,5 @@ export const panelOhms: Measurement = {
   ],
   caution: 'Boards may carry mains beside the low-voltage plug: isolate first.',
   predict: ({ state: s, sensorOhm }) =>
-    shownOhm(s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(sensorOhm, s.leakReturnS)),
+    shownOhm(s, s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(sensorOhm, s.leakReturnS)),
 };

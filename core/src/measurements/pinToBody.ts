@@ -15,5 +15,5 @@ export const pinToBody: Measurement = {
   probes: null,
   steps: ['Key off. Sensor unplugged.', 'Meter on its highest ohms range.', 'One lead on a pin, the other on the bare body: OL.'],
   caution: null,
-  predict: (bench) => shownOhm(1 / bench.state.leakBodyS),
+  predict: (bench) => shownOhm(bench.state, 1 / bench.state.leakBodyS),
 };

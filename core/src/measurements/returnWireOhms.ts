@@ -19,5 +19,5 @@ export const returnWireOhms: Measurement = {
     'One lead at the module end, one at the sensor plug. Wiggle the loom.',
   ],
   caution: null,
-  predict: ({ state }) => shownOhm(state.returnOhm + state.returnFaultOhm),
+  predict: ({ state }) => shownOhm(state, state.returnOhm + state.returnFaultOhm),
 };

@@ -20,5 +20,5 @@ export const sensorOhmsInBath: Measurement = {
     'Meter on ohms. Note the temperature with the reading.',
   ],
   caution: CAUTION.hot,
-  predict: (bench, { bathC = NaN }) => shownOhm(sensorOhm(bench.state, bathC)),
+  predict: (bench, { bathC = NaN }) => shownOhm(bench.state, sensorOhm(bench.state, bathC)),
 };

@@ -21,6 +21,6 @@ export const sensorOhmsInPlace: Measurement = {
   caution: null,
   predict: (bench) => {
     const { layout, leakBodyS } = bench.state;
-    return shownOhm(layout === 'one-wire' ? parallelOhm(bench.sensorOhm, leakBodyS) : bench.sensorOhm);
+    return shownOhm(bench.state, layout === 'one-wire' ? parallelOhm(bench.sensorOhm, leakBodyS) : bench.sensorOhm);
   },
 };

@@ -19,5 +19,5 @@ export const signalWireOhms: Measurement = {
     'One lead at the module end, one at the sensor plug. Wiggle the loom.',
   ],
   caution: null,
-  predict: ({ state }) => shownOhm(state.signalOhm + state.signalFaultOhm),
+  predict: ({ state }) => shownOhm(state, state.signalOhm + state.signalFaultOhm),
 };

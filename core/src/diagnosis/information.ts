@@ -1,0 +1,106 @@
+import { normalCdf } from '../numeric/normal.ts';
+import type { PlannedTest } from './healthyRange.ts';
+import type { NoiseModel } from './likelihood.ts';
+import type { FaultPosterior, Posterior } from './posterior.ts';
+
+const DRAWS_PER_FAULT = 64;
+const BINS = 96;
+
+/** A few equally weighted draws that stand for all of a fault's. */
+export interface Thinned {
+  draws: FaultPosterior['draws'];
+  weights: Float64Array;
+}
+
+/** A few equally weighted draws that stand for all, by systematic resampling. */
+export function thinned(fault: FaultPosterior): Thinned {
+  const draws: FaultPosterior['draws'][number][] = [];
+  let sum = 0;
+  let next = 0.5 / DRAWS_PER_FAULT;
+  for (const d of fault.draws) {
+    sum += d.weight;
+    while (next < sum && draws.length < DRAWS_PER_FAULT) {
+      draws.push(d);
+      next += 1 / DRAWS_PER_FAULT;
+    }
+  }
+  return { draws, weights: new Float64Array(draws.length).fill(1) };
+}
+
+/** What a test would show under each of these draws. */
+export function predictAll({ predictor }: Posterior, { measurement, conditions, state }: PlannedTest, { draws }: Thinned): Float64Array {
+  return Float64Array.from(draws, (d) =>
+    measurement.predict(predictor.benchAt(d.hypothesis, d.position, d.u, state), conditions),
+  );
+}
+
+/** Mutual information between fault and outcome in bits, the outcome binned on a scale on which noise is about even. */
+export function mutualInformation(
+  faults: readonly FaultPosterior[],
+  samples: readonly Thinned[],
+  predictions: readonly Float64Array[],
+  noise: NoiseModel,
+): number {
+  const scale = outcomeScale(predictions, noise);
+  const total = faults.reduce((sum, f) => sum + f.probability, 0);
+  const mixed = new Float64Array(BINS + 1);
+  let inner = 0;
+  faults.forEach((f, i) => {
+    const table = histogram(predictions[i], noise, scale);
+    const share = f.probability / total;
+    for (let b = 0; b <= BINS; b++) {
+      const p = table[b] / samples[i].draws.length;
+      if (p <= 0) continue;
+      mixed[b] += share * p;
+      inner += share * p * Math.log2(p);
+    }
+  });
+  let outer = 0;
+  for (const p of mixed) if (p > 0) outer += p * Math.log2(p);
+  return Math.max(0, inner - outer);
+}
+
+interface OutcomeScale {
+  to: (value: number) => number;
+  low: number;
+  width: number;
+}
+
+function outcomeScale(predictions: readonly Float64Array[], noise: NoiseModel): OutcomeScale {
+  let [low, high] = [Infinity, -Infinity];
+  for (const list of predictions) {
+    for (const p of list) {
+      if (!Number.isFinite(p)) continue;
+      low = Math.min(low, p - 3 * noise.sigma(p));
+      high = Math.max(high, p + 3 * noise.sigma(p));
+    }
+  }
+  if (!(high > low)) [low, high] = [0, 1];
+  // asinh is even for small and logarithmic for large values, as the noise is.
+  const unit = Math.max(noise.sigma(0) * 3, 1e-9);
+  const to = (v: number): number => Math.asinh(v / unit);
+  return { to, low: to(low), width: (to(high) - to(low)) / BINS };
+}
+
+/** Counts a bin; the last entry is OL. Each prediction is smeared over the bins its noise reaches. */
+function histogram(predictions: Float64Array, noise: NoiseModel, { to, low, width }: OutcomeScale): Float64Array {
+  const table = new Float64Array(BINS + 1);
+  for (const p of predictions) {
+    if (!Number.isFinite(p)) {
+      table[BINS]++;
+      continue;
+    }
+    const s = noise.sigma(p);
+    const centre = (to(p) - low) / width;
+    const spread = Math.max((to(p + s) - to(p - s)) / 2 / width, 1e-6);
+    const first = Math.max(0, Math.floor(centre - 3 * spread));
+    const last = Math.min(BINS - 1, Math.floor(centre + 3 * spread));
+    let below = first === 0 ? 0 : normalCdf((first - centre) / spread);
+    for (let b = first; b <= last; b++) {
+      const above = b === BINS - 1 ? 1 : normalCdf((b + 1 - centre) / spread);
+      table[b] += above - below;
+      below = above;
+    }
+  }
+  return table;
+}
