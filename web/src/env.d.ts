@@ -8,3 +8,11 @@ declare module 'plotly.js-cartesian-dist-min' {
   export * from 'plotly.js-dist-min';
   export { default } from 'plotly.js-dist-min';
 }
+declare module 'pdfmake/build/pdfmake.min.js' {
+  import type { TDocumentDefinitions, TFontDictionary } from 'pdfmake/interfaces';
+  const pdfMake: {
+    addFonts(fonts: TFontDictionary): void;
+    createPdf(definition: TDocumentDefinitions): { getBlob(): Promise<Blob> };
+  };
+  export default pdfMake;
+}

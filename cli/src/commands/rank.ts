@@ -2,7 +2,8 @@ import { assess } from '@mellow-probe/core/diagnosis/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { readingName, suspectDetail, verdictText } from '@mellow-probe/core/wording/verdictText';
+import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
+import { suspectDetail, verdictText } from '@mellow-probe/core/wording/verdictText';
 import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
 
 export const rankCommand: Command = {
@@ -15,7 +16,7 @@ export const rankCommand: Command = {
     const { job, problem } = readProblem(positionals[0]);
     const assessment = assess(problem);
     if (values.json) return toJson(assessment);
-    const name = (id: string): string => readingName(job.readings.find((r) => r.id === id)!.measurement);
+    const name = (id: string): string => readingNameById(job, id);
     const words = verdictText(assessment, name);
     const lines = [`${words.title} (${words.state})`];
     if (words.detail !== '') lines.push(words.detail);

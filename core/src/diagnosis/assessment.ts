@@ -53,6 +53,8 @@ export interface Assessment {
   ranking: { fault: string; name: string; group: FaultGroup; probability: number; prior: number }[];
   suspects: Suspect[];
   readings: ReadingView[];
+  /** The readings themselves, in the same order: V, Ω (Infinity is OL) or °C. */
+  values: number[];
   /** 95 % range of every plain test on a healthy circuit, by measurement. */
   healthy: Record<string, Interval>;
   doubt: Doubt;
@@ -95,6 +97,7 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
       const range = ranges[tests.length + i];
       return { id: r.id, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
     }),
+    values: problem.readings.map((r) => r.value),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
     doubt: doubtOf(problem, blunders, thermometerBlunder(posterior)),
     learnedPullUp: problem.circuit.pullUpOhm === null && problem.readings.length > 0 ? learnedPullUp(posterior) : null,

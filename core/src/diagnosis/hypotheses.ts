@@ -1,4 +1,5 @@
 import { otherCommonCurves } from '../catalogue/curves.ts';
+import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { Fault, Setting } from '../faults/fault.ts';
 import { FAULTS } from '../faults/list.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -17,7 +18,11 @@ export function weightedFaults(problem: Problem): { fault: Fault; weight: number
 }
 
 export function settingOf(problem: Problem): Setting {
-  const { layout, connectors, curve } = problem.circuit;
+  return settingOfCircuit(problem.circuit);
+}
+
+/** What the faults may know of a circuit. */
+export function settingOfCircuit({ layout, connectors, curve }: SensorCircuit): Setting {
   return { layout, connectors, otherCurves: otherCommonCurves(curve) };
 }
 

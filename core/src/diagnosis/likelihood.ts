@@ -23,15 +23,16 @@ export interface NoiseModel {
 
 /** Variance of a reading that is predicted to be p, by the meter's range. */
 function varianceBy(ranges: readonly Accuracy[]): (p: number) => number {
-  const squares = ranges.map((r) => ({ upTo: r.upTo, relative: r.relative ** 2, absolute: r.absolute ** 2 }));
-  if (squares.length === 1) {
-    const [{ relative, absolute }] = squares;
-    return (p) => relative * p * p + absolute;
-  }
+  const squares = ranges.map((r) => ({
+    upTo: r.upTo,
+    relative: r.relative ** 2,
+    absolute: r.absolute ** 2,
+    cross: r.together ? 2 * r.relative * r.absolute : 0,
+  }));
   return (p) => {
     let i = 0;
     while (i < squares.length - 1 && Math.abs(p) > squares[i].upTo) i++;
-    return squares[i].relative * p * p + squares[i].absolute;
+    return squares[i].relative * p * p + squares[i].absolute + squares[i].cross * Math.abs(p);
   };
 }
 

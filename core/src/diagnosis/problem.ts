@@ -20,11 +20,15 @@ export interface Thermometer {
   sigmaK: number;
 }
 
-/** 1σ of a meter for figures up to `upTo` (V or Ω): `relative` of the figure and `absolute` (V or Ω), added as variances. */
+/**
+ * 1σ of a meter for figures up to `upTo` (V or Ω): `relative` of the figure and `absolute` (V or Ω), added as variances, or `together` as a
+ * data sheet's ±(percent + digits) adds them.
+ */
 export interface Accuracy {
   upTo: number;
   relative: number;
   absolute: number;
+  together?: boolean;
 }
 
 /** 1σ of the instruments, and what else of the meter shows in a reading. */

@@ -1,33 +1,15 @@
-import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
-import { findingFactors } from '../catalogue/findings.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
-import { type Curve, curveModel } from '../curves/curve.ts';
-import type { CurveModel } from '../curves/curveModel.ts';
-import { tableFault } from '../curves/table.ts';
-import { GENERIC_INSTRUMENTS, type Problem, type ReadingInput, THERMOMETER_SIGMA_K } from '../diagnosis/problem.ts';
+import { wireOhm } from '../circuit/wireOhm.ts';
+import type { Problem, ReadingInput } from '../diagnosis/problem.ts';
+import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
-import { type FieldQuantity, type Parsed, parseReading, type ParseOptions } from '../units/parseReading.ts';
-import type { CurveChoice, Entry, Job, JobReading } from './jobSchema.ts';
-
-/** What is wrong with a figure, as data; the wording is elsewhere. */
-export type FieldIssue =
-  | Exclude<Parsed, { ok: true }>
-  | { ok: false; reason: 'must-be-positive' }
-  | { ok: false; reason: 'too-low' | 'too-high'; limit: number }
-  | { ok: false; reason: 'outside-curve'; minC: number; maxC: number }
-  | { ok: false; reason: 'equal-points' }
-  | { ok: false; reason: 'not-monotone' }
-  | { ok: false; reason: 'too-few-points' }
-  | { ok: false; reason: 'unknown-curve' }
-  | { ok: false; reason: 'needs-condition' }
-  | { ok: false; reason: 'not-on-this-layout' };
-
-/** Where in the job: the same path as in the file, joined by dots; readings by their id. */
-export interface Issue {
-  path: string;
-  issue: FieldIssue;
-}
+import type { FieldQuantity } from '../units/parseReading.ts';
+import { readCurve } from './circuitCurve.ts';
+import type { FieldIssue, Issue } from './fieldIssue.ts';
+import type { Entry, Job, JobCircuit, JobReading } from './jobSchema.ts';
+import { multiplied, priorFactors } from './priorFactors.ts';
+import { pairOhm, readFigure, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {
   /** Everything that is wrong or missing. */
@@ -36,7 +18,8 @@ export interface CheckedJob {
   problem: Problem | null;
 }
 
-const WIRE = { minOhm: 0.05, maxOhm: 1.5 };
+/** A loom of a few metres with its joints, one way. Source: fault model. */
+const LOOM = { minOhm: 0.05, maxOhm: 1.5 };
 
 /** Turns a job as typed into a problem to compute with, and tells what in it cannot be used and why. */
 export function checkJob(job: Job): CheckedJob {
@@ -70,7 +53,8 @@ export function checkJob(job: Job): CheckedJob {
   };
   const steadyC = temperature('temperatureC', job.temperatureC);
   const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
-  const readings = job.readings.flatMap((reading) => readReading(job, reading, issues));
+  const readings = [...job.readings.flatMap((reading) => readReading(job, reading, issues)), ...comparisonReadings(job, issues)];
+  const wire = wireRange(circuit, issues);
   if (referenceV === null || (!unknown && pullUpOhm === null) || supplyV === null || minC === null || maxC === null || !curve) {
     return { issues, problem: null };
   }
@@ -83,17 +67,18 @@ export function checkJob(job: Job): CheckedJob {
     curve,
     display: { minC, maxC, resolutionC: circuit.display.resolutionC, substituteC, ratiometric: circuit.display.ratiometric },
     supplyV,
-    wireMinOhm: WIRE.minOhm,
-    wireMaxOhm: WIRE.maxOhm,
+    wireMinOhm: wire.minOhm,
+    wireMaxOhm: wire.maxOhm,
     connectors: circuit.connectors,
   };
-  const thermometer = (readC: number | null) => (readC === null ? undefined : { readC, sigmaK: THERMOMETER_SIGMA_K });
+  const sigmaK = thermometerSigmaK(job.kit);
+  const thermometer = (readC: number | null) => (readC === null ? undefined : { readC, sigmaK });
   const problem: Problem = {
     circuit: sensorCircuit,
     thermometers: { steady: thermometer(steadyC), hot: thermometer(hotC) },
     readings,
-    instruments: GENERIC_INSTRUMENTS,
-    factors: combinedFactors(job),
+    instruments: instrumentsOf(job.kit),
+    factors: multiplied(priorFactors(job, sensorCircuit)),
   };
   return { issues, problem };
 }
@@ -103,33 +88,39 @@ export function isUnknown(text: string): boolean {
   return /^\s*(unknown|not known|\?)?\s*$/i.test(text);
 }
 
-function combinedFactors(job: Job): Record<string, number> {
-  const factors: Record<string, number> = findingFactors(job.findings);
-  for (const [fault, factor] of Object.entries(job.weightFactors)) factors[fault] = (factors[fault] ?? 1) * factor;
-  return factors;
+/** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
+function wireRange(circuit: JobCircuit, issues: Issue[]): { minOhm: number; maxOhm: number } {
+  const read = (path: string, entry: Entry, low: number, high: number): number | null => {
+    if (entry.text.trim() === '') return null;
+    const value = readFigure(entry, 'number', low, high);
+    if (typeof value === 'number') return value;
+    issues.push({ path: `circuit.${path}`, issue: value });
+    return null;
+  };
+  const lengthM = read('cableM', circuit.cableM, 0.1, 5000);
+  const areaMm2 = read('cableMm2', circuit.cableMm2, 0.05, 50);
+  if (lengthM === null) return LOOM;
+  const copper = wireOhm(lengthM, areaMm2 ?? 0.75);
+  return { minOhm: LOOM.minOhm + 0.9 * copper, maxOhm: LOOM.maxOhm + 1.1 * copper };
 }
 
-function readFigure(entry: Entry, quantity: FieldQuantity, low: number, high: number): number | FieldIssue {
-  const value = valueOf(entry.text, entry.value, quantity, { overload: false });
-  if (typeof value !== 'number') return value;
-  if (value <= 0 && low > 0) return { ok: false, reason: 'must-be-positive' };
-  if (value < low) return { ok: false, reason: 'too-low', limit: low };
-  return value > high ? { ok: false, reason: 'too-high', limit: high } : value;
+/** The pairs of a comparison that were taken on this sensor, as readings in a bath; after a heat cycle they count as 'hot'. */
+function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
+  return job.comparison.pairs.flatMap((pair): ReadingInput[] => {
+    if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
+    const path = `comparison.${pair.id}`;
+    const bathC = readFigure(pair.temperatureC, 'celsius', -80, 1000);
+    const value = pairOhm(pair.resistanceOhm);
+    if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
+    if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
+    if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
+    return [{ id: path, measurement: 'bench-ohms', value, conditions: { bathC }, state: pair.phase === 'after' ? 'hot' : 'steady' }];
+  });
 }
 
-/**
- * The value of a figure. The stored value wins where there is one: it was read with the unit in force when it was typed, and may be the
- * answer to a question ("11,883: which?"). Without one the text tells why.
- */
-function valueOf(text: string, stored: number | 'OL' | null, quantity: FieldQuantity, options: ParseOptions): number | FieldIssue {
-  if (stored === 'OL') return Infinity;
-  if (stored !== null) return stored;
-  const parsed = parseReading(text, quantity, options);
-  return parsed.ok ? parsed.value : parsed;
-}
 
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
-  if (reading.text.trim() === '' && reading.value === null) return [];
+  if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
   const measurement = measurementById(reading.measurement);
   const path = `readings.${reading.id}`;
   if (!measurement.layouts.includes(job.circuit.layout)) {
@@ -163,54 +154,4 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     return [];
   }
   return [{ id: reading.id, measurement: reading.measurement, value, conditions, state: reading.state }];
-}
-
-/** The curve a job chose, as a model; null with issues where it is not one. */
-function readCurve(choice: CurveChoice, issues: Issue[]): CurveModel | null {
-  const path = 'circuit.curve';
-  const curve = curveOf(choice, issues, path);
-  return curve ? curveModel(curve) : null;
-}
-
-function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | null {
-  if (choice.source === 'given') return choice.curve;
-  if (choice.source === 'catalogue') {
-    const entry = CATALOGUE_CURVES.find((c) => c.id === choice.id);
-    if (!entry) issues.push({ path, issue: { ok: false, reason: 'unknown-curve' } });
-    return entry?.curve ?? null;
-  }
-  const read = (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number): number | null => {
-    const value = readFigure(entry, quantity, low, high);
-    if (typeof value === 'number') return value;
-    issues.push({ path: `${path}.${at}`, issue: value });
-    return null;
-  };
-  if (choice.source === 'r25b') {
-    const r25Ohm = read('r25Ohm', choice.r25Ohm, 'ohms', 0.1, 100e6);
-    const betaK = read('betaK', choice.betaK, 'number', 500, 10_000);
-    return r25Ohm === null || betaK === null ? null : { kind: 'beta', r25Ohm, betaK };
-  }
-  const points = choice.points
-    .map((p, i) => ({ p, i }))
-    .filter(({ p }) => p.temperatureC.text.trim() !== '' || p.resistanceOhm.text.trim() !== '')
-    .map(({ p, i }) => ({
-      row: i,
-      temperatureC: read(`points.${i}.temperatureC`, p.temperatureC, 'celsius', -200, 1200),
-      resistanceOhm: read(`points.${i}.resistanceOhm`, p.resistanceOhm, 'ohms', 0.01, 1e9),
-    }));
-  if (points.length < 2) {
-    issues.push({ path, issue: { ok: false, reason: 'too-few-points' } });
-    return null;
-  }
-  if (points.some((p) => p.temperatureC === null || p.resistanceOhm === null)) return null;
-  const sorted = points.map((p) => ({ row: p.row, temperatureC: p.temperatureC!, resistanceOhm: p.resistanceOhm! }));
-  sorted.sort((a, b) => a.temperatureC - b.temperatureC);
-  const fault = tableFault(sorted);
-  if (fault) {
-    const { row } = sorted[fault.row];
-    const reason = fault.reason === 'temperatures not ascending' ? 'equal-points' : 'not-monotone';
-    issues.push({ path: `${path}.points.${row}.${reason === 'equal-points' ? 'temperatureC' : 'resistanceOhm'}`, issue: { ok: false, reason } });
-    return null;
-  }
-  return { kind: 'table', points: sorted.map(({ temperatureC, resistanceOhm }) => ({ temperatureC, resistanceOhm })) };
 }

@@ -3,14 +3,18 @@ import { readdirSync, readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import { FINDINGS, findingFactors } from '../catalogue/findings.ts';
+import { FINDINGS } from '../catalogue/findings.ts';
 import { FAULTS } from '../faults/list.ts';
 import { issueText, openFaultText } from '../wording/issueText.ts';
-import { checkJob, type FieldIssue } from './checkJob.ts';
+import { checkJob } from './checkJob.ts';
+import { figure } from './entrySchema.ts';
+import type { FieldIssue } from './fieldIssue.ts';
 import type { Job } from './jobSchema.ts';
 import { mergeThreeWay } from './mergeJobs.ts';
-import { figure, newJob } from './newJob.ts';
+import { MIGRATIONS } from './migrations/list.ts';
+import { newJob } from './newJob.ts';
 import { MAX_FILE_BYTES, openJob, saveJob } from './openJob.ts';
+import { multiplied, priorFactors } from './priorFactors.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -25,6 +29,8 @@ const reading = (id: string, measurement: string, text: string, value: number | 
   state: 'steady',
   note: '',
   takenAt: NOW,
+  voided: null,
+  history: [],
 });
 
 describe('the job file', () => {
@@ -45,6 +51,23 @@ describe('the job file', () => {
       expect(opened.ok, name).toBe(true);
       if (opened.ok) expect(checkJob(opened.job).issues, name).toEqual([]);
     }
+  });
+
+  test.each(MIGRATIONS.map((m) => [m.to] as const))('the step to version %d turns its fixture before into the one after', (to) => {
+    const read = (when: string): string => readFileSync(new URL(`migrations/fixtures/${String(to).padStart(4, '0')}-${when}.json`, import.meta.url), 'utf8');
+    const before = JSON.parse(read('before')) as { formatVersion: number };
+    expect(before.formatVersion).toBe(to - 1);
+    const migrated = MIGRATIONS.find((m) => m.to === to)!.migrate(structuredClone(before));
+    expect(migrated).toEqual(JSON.parse(read('after')));
+    const opened = openJob(read('before'));
+    expect(opened.ok).toBe(true);
+  });
+
+  test('what is voided is kept in the file and left out of the verdict', () => {
+    const job = fresh();
+    job.readings = [{ ...reading('a', 'open-voltage', '5', 5), voided: { reason: 'wrong pin', at: NOW } }, reading('b', 'open-voltage', '4.9', 4.9)];
+    expect(checkJob(job).problem!.readings.map((r) => r.id)).toEqual(['b']);
+    expect(openJob(saveJob(job))).toEqual({ ok: true, job });
   });
 
   test.each([
@@ -158,8 +181,10 @@ describe('what is typed', () => {
   test('findings multiply, and only faults that exist are named', () => {
     const known = FAULTS.map((f) => f.id);
     for (const f of FINDINGS) for (const fault of Object.keys(f.ratios)) expect(known, `${f.id}: ${fault}`).toContain(fault);
-    expect(findingFactors(['moisture', 'corrosion'])['signal-to-return']).toBe(15);
-    expect(findingFactors(['no such thing'])).toEqual({});
+    const factors = (change: Partial<Job>): Record<string, number> => multiplied(priorFactors({ ...fresh(), ...change }, null));
+    expect(factors({ findings: ['moisture', 'corrosion'] })['signal-to-return']).toBe(15);
+    expect(factors({ findings: ['no such thing'] })).toEqual({});
+    expect(factors({ findings: ['moisture'], weightFactors: { 'signal-to-return': 2 } })['signal-to-return']).toBe(10);
   });
 });
 

@@ -1,11 +1,7 @@
 import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../catalogue/circuits.ts';
-import type { Entry, Job, JobCircuit } from './jobSchema.ts';
-
-/** An empty figure. */
-export const blank = (): Entry => ({ text: '', value: null });
-
-/** A figure written by the program itself. */
-export const figure = (value: number): Entry => ({ text: String(value), value });
+import { genericKit, type Kit } from '../kit/kitSchema.ts';
+import { blank, figure } from './entrySchema.ts';
+import type { Job, JobCircuit } from './jobSchema.ts';
 
 /** The circuit of a job, filled in from the catalogue. */
 export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
@@ -25,14 +21,19 @@ export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
     },
     supplyV: figure(entry.supplyV),
     connectors: 0,
+    cableM: blank(),
+    cableMm2: blank(),
   };
 }
 
-/** A job with nothing in it but a circuit to start from. `id` and `now` (ISO 8601) come from the caller: core has no clock. */
-export function newJob(id: string, now: string, circuit: CatalogueCircuit = CATALOGUE_CIRCUITS[0]): Job {
+/**
+ * A job with nothing in it but a circuit to start from and the kit it will be measured with. `id` and `now` (ISO 8601) come from the caller:
+ * core has no clock.
+ */
+export function newJob(id: string, now: string, circuit: CatalogueCircuit = CATALOGUE_CIRCUITS[0], kit: Kit = genericKit()): Job {
   return {
     format: 'mellow-probe/job',
-    formatVersion: 1,
+    formatVersion: 2,
     id,
     createdAt: now,
     updatedAt: now,
@@ -41,10 +42,29 @@ export function newJob(id: string, now: string, circuit: CatalogueCircuit = CATA
     field: circuit.field,
     note: '',
     circuit: circuitFromCatalogue(circuit),
+    kit,
+    school: 'proposal',
     temperatureC: blank(),
     hotTemperatureC: blank(),
-    readings: [],
-    findings: [],
-    weightFactors: {},
+    ...emptyRecord(),
   };
+}
+
+/** What a job holds of one case: nothing yet. A template keeps circuit, kit and machine and starts with this. */
+export function emptyRecord() {
+  return {
+    complaint: { text: '', symptoms: [], codes: [], replaced: [], causes: {} },
+    rightSensor: { plugs: [], values: [], trials: [], wantedValueId: null, measuredPlugId: null },
+    readings: [],
+    comparison: { pairs: [], settling: [] },
+    findings: [],
+    photos: [],
+    weightFactors: {},
+    decision: null,
+    repair: { part: '', partNumber: '', cause: '', done: '', doneAt: null, standIn: null },
+    proof: { temperatureC: blank(), readings: [], steps: {} },
+    followUps: [],
+    closed: null,
+    archivedAt: null,
+  } satisfies Partial<Job>;
 }

@@ -31,6 +31,7 @@ export function readingsCsv(job: Job): string {
         wire: r.conditions.wire ?? '',
         connector: r.conditions.position ?? '',
         taken: r.takenAt ?? '',
+        voided: r.voided?.reason ?? '',
         note: r.note,
       };
     }),
@@ -41,5 +42,5 @@ export function readingsCsv(job: Job): string {
 }
 
 function noConditions(state: string): Record<string, string> {
-  return { state, 'substitute (Ω)': '', 'bath (°C)': '', wire: '', connector: '', taken: '' };
+  return { state, 'substitute (Ω)': '', 'bath (°C)': '', wire: '', connector: '', taken: '', voided: '' };
 }

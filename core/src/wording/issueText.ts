@@ -1,4 +1,4 @@
-import type { FieldIssue } from '../job/checkJob.ts';
+import type { FieldIssue } from '../job/fieldIssue.ts';
 import type { OpenFault } from '../job/openJob.ts';
 import { formatTemperature, type TemperatureUnit } from '../units/format.ts';
 import type { FieldQuantity } from '../units/parseReading.ts';

@@ -1,6 +1,5 @@
 import type { Assessment, Suspect } from '../diagnosis/assessment.ts';
 import { THERMOMETER } from '../diagnosis/problem.ts';
-import { measurementById } from '../measurements/list.ts';
 import { formatProbability } from '../units/format.ts';
 import { groupName } from './groupName.ts';
 import { sizeText } from './sizeText.ts';
@@ -52,11 +51,6 @@ function titleOf(group: string, suspect: Suspect | undefined, probability: numbe
 export function suspectDetail(s: Suspect): string {
   const parts = [s.size ? sizeText(s.size) : '', s.detail ?? '', s.onlyIn ? `only ${s.onlyIn === 'steady' ? 'while cold' : s.onlyIn}` : ''];
   return parts.filter((p) => p !== '').join(', ');
-}
-
-/** The name of a reading as lists show it. */
-export function readingName(measurement: string): string {
-  return measurementById(measurement).name.toLowerCase();
 }
 
 function list(names: readonly string[]): string {

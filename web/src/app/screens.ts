@@ -9,5 +9,6 @@ export interface Screen {
 
 export const SCREENS: readonly Screen[] = [
   { name: 'jobs', path: '/', component: () => import('../screens/jobs/JobsScreen.vue') },
+  { name: 'report', path: '/check/:id/report', component: () => import('../screens/report/ReportScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FieldIssue } from '@mellow-probe/core/job/checkJob';
+import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
 import { issueText } from '@mellow-probe/core/wording/issueText';
 import { computed, useId } from 'vue';
@@ -26,8 +26,12 @@ const props = defineProps<{
   about?: string;
   /** Shown while the field waits to be filled in. */
   hint?: string;
+  /** What the leading suspect predicts, in words. */
+  predicted?: string;
+  /** The one field of a card, with figures that are read at arm's length. */
+  large?: boolean;
 }>();
-const emit = defineEmits<{ type: [text: string]; choose: [text: string] }>();
+const emit = defineEmits<{ type: [text: string]; choose: [text: string]; enter: []; settle: [before: string] }>();
 
 const preferences = usePreferences();
 const id = useId();
@@ -41,14 +45,22 @@ const message = computed(() => {
   return '';
 });
 
+let before = '';
+
 /** A bare temperature gets the unit it was typed in, so that a later switch of units cannot change its meaning. */
 function settle(): void {
+  emit('settle', before);
+  before = props.text;
   if (props.quantity !== 'celsius' || !/^\s*[-−+]?[\d.,]+\s*$/.test(props.text) || wrong.value) return;
   emit('choose', `${props.text.trim()} °${preferences.temperatureUnit}`);
 }
 
-/** Enter goes on to the next figure of the screen, as on a meter with one hand free. */
-function toNextField(event: KeyboardEvent): void {
+/** Enter goes on: from the large field to the next test, elsewhere to the next figure of the screen. */
+function goOn(event: KeyboardEvent): void {
+  if (props.large) {
+    settle();
+    return emit('enter');
+  }
   const here = event.target as HTMLInputElement;
   const fields = [...(here.closest('main, [role="dialog"]')?.querySelectorAll<HTMLInputElement>('.figure input') ?? [])];
   fields[(fields.indexOf(here) + 1) % fields.length]?.focus();
@@ -56,7 +68,7 @@ function toNextField(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="figure" :class="{ wrong, off: standing === 'off' && !wrong }">
+  <div class="figure" :class="{ wrong, large, off: standing === 'off' && !wrong }">
     <label :for="id">
       <span v-if="standing" class="sign" :class="wrong ? 'bad' : standing" aria-hidden="true">{{
         wrong ? '✕' : standing === 'fits' ? '●' : standing === 'off' ? '◆' : '○'
@@ -77,7 +89,8 @@ function toNextField(event: KeyboardEvent): void {
         maxlength="200"
         @input="emit('type', ($event.target as HTMLInputElement).value)"
         @change="settle"
-        @keydown.enter.prevent="toNextField"
+        @keydown.enter.prevent="goOn"
+        @focus="before = text"
         @keydown.esc="($event.target as HTMLInputElement).blur()"
       />
       <span class="unit" aria-hidden="true">{{ unit }}</span>
@@ -90,6 +103,7 @@ function toNextField(event: KeyboardEvent): void {
         <span v-if="standingText || readAs" class="second"
           ><span class="standing">{{ standingText }}</span> <span class="mono">{{ readAs }}</span></span
         >
+        <span v-if="predicted" class="second">suspect <span class="mono">{{ predicted }}</span></span>
       </template>
       <div v-if="choices.length > 0 || meant" class="choices">
         <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
@@ -174,6 +188,20 @@ input::placeholder {
   font-size: 12px;
   line-height: 1.3;
   color: var(--soft);
+}
+.large input {
+  height: 62px;
+  font-size: 38px;
+}
+.large .unit {
+  font-size: 22px;
+}
+.large .under {
+  font-size: 14px;
+  min-height: 0;
+}
+.large label {
+  font-size: 15px;
 }
 .range,
 .second {

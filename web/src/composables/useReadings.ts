@@ -1,4 +1,4 @@
-import type { Entry, JobReading } from '@mellow-probe/core/job/jobSchema';
+import type { Entry, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { type FieldQuantity, parseReading } from '@mellow-probe/core/units/parseReading';
 import { useOpenJob } from '../stores/openJob.ts';
@@ -22,7 +22,9 @@ export function useReadings() {
     return { text, value: value === 'OL' ? null : value };
   }
 
-  const first = (measurement: string): JobReading | undefined => bench.job?.readings.find((r) => r.measurement === measurement);
+  const find = (id: string): JobReading | undefined => bench.job?.readings.find((r) => r.id === id);
+  const first = (measurement: string): JobReading | undefined =>
+    bench.job?.readings.find((r) => r.measurement === measurement && !r.voided);
 
   /** Types into the first reading of a measurement, making it when there is none and dropping it when it is emptied. */
   function typeInto(measurement: string, text: string): void {
@@ -33,18 +35,18 @@ export function useReadings() {
 
   function retype(id: string, text: string): void {
     const job = bench.job!;
-    const reading = job.readings.find((r) => r.id === id);
+    const reading = find(id);
     if (!reading) return;
-    const { quantity, needs } = measurementById(reading.measurement);
-    const alone = job.readings.filter((r) => r.measurement === reading.measurement).length === 1;
-    if (text.trim() === '' && alone && needs.length === 0) job.readings = job.readings.filter((r) => r.id !== id);
+    const { quantity } = measurementById(reading.measurement);
+    const plain = Object.keys(reading.conditions).length === 0 && reading.history.length === 0 && reading.note === '';
+    if (text.trim() === '' && plain) job.readings = job.readings.filter((r) => r.id !== id);
     else Object.assign(reading, { text, value: read(text, quantity, true), takenAt: nowIso() });
   }
 
-  function add(measurement: string, text = '', conditions: JobReading['conditions'] = {}): string {
+  function add(measurement: string, text = '', given: JobConditions = {}): string {
     const { quantity, needs } = measurementById(measurement);
     const id = newId();
-    if (needs.includes('wire')) conditions = { wire: 'signal', position: 1, ...conditions };
+    const conditions = needs.includes('wire') ? { wire: 'signal' as const, position: 1, ...given } : { ...given };
     bench.job!.readings.push({
       id,
       measurement,
@@ -54,13 +56,31 @@ export function useReadings() {
       state: 'steady',
       note: '',
       takenAt: nowIso(),
+      voided: null,
+      history: [],
     });
     return id;
   }
 
-  function remove(id: string): void {
-    bench.job!.readings = bench.job!.readings.filter((r) => r.id !== id);
+  /** Keeps what a reading was before it was corrected. */
+  function remember(id: string, before: string): void {
+    const reading = find(id);
+    if (!reading || before.trim() === '' || before === reading.text) return;
+    reading.history.push({ text: before, at: nowIso() });
   }
 
-  return { entryOf, first, typeInto, retype, add, remove };
+  function voidReading(id: string, reason: string): void {
+    const reading = find(id);
+    if (reading) reading.voided = { reason, at: nowIso() };
+  }
+
+  function unvoid(id: string): void {
+    const reading = find(id);
+    if (reading) reading.voided = null;
+  }
+
+  /** What a proof reading of this test was read as. */
+  const readProof = (measurement: string, text: string): number | 'OL' | null => read(text, measurementById(measurement).quantity, true);
+
+  return { entryOf, readProof, find, first, typeInto, retype, add, remember, voidReading, unvoid };
 }

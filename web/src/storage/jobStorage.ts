@@ -1,7 +1,7 @@
 import { mergeThreeWay } from '@mellow-probe/core/job/mergeJobs';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import localforage from 'localforage';
-import { type Workshop, workshop } from '../app/workshop.ts';
+import { workshop } from '../app/workshop.ts';
+import { jobs as store } from './stores.ts';
 
 /** What the browser's store said when it did not keep something. */
 export type StorageFault = 'full' | 'blocked';
@@ -14,10 +14,6 @@ export interface StoredRecord {
   data: unknown;
 }
 
-const storeOf = (which: Workshop): LocalForage =>
-  localforage.createInstance({ name: which === 'demo' ? 'mellow-probe-demo' : 'mellow-probe', storeName: 'jobs' });
-
-const store = storeOf(workshop);
 const channel = new BroadcastChannel(`mellow-probe-${workshop}`);
 
 /**

@@ -1,10 +1,14 @@
 import type { CatalogueCircuit } from '@mellow-probe/core/catalogue/circuits';
 import { MAX_FILE_BYTES, type OpenFault, openJob, openJobData } from '@mellow-probe/core/job/openJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { templateOf } from '@mellow-probe/core/job/jobList';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { newId, nowIso } from '../composables/newId.ts';
+import { settlePhotos } from '../storage/jobFile.ts';
+import { getPhoto, putPhoto } from '../storage/photoStorage.ts';
+import { useKit } from './kit.ts';
 import { onJobsChangedElsewhere, readAllJobs, readJob, removeJob, saveJob, type StorageFault } from '../storage/jobStorage.ts';
 
 /** A stored record that cannot be opened, as the list shows it. */
@@ -47,14 +51,33 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   async function create(circuit?: CatalogueCircuit): Promise<Job | null> {
-    const job = newJob(newId(), nowIso(), circuit);
+    const job = newJob(newId(), nowIso(), circuit, await useKit().forNewJob());
     return (await keep(job)) ? job : null;
   }
 
   async function copy(job: Job): Promise<void> {
     const now = nowIso();
     const title = job.title === '' ? 'Copy' : `${job.title} (copy)`;
-    await keep({ ...structuredClone(job), id: newId(), createdAt: now, updatedAt: now, title });
+    // Photos are kept beside their job by id: a copy has its own.
+    const photos = await Promise.all(
+      job.photos.map(async (p) => {
+        const image = p.image ?? (await getPhoto(p.id));
+        const copied = { ...p, id: newId(), image };
+        return image !== null && (await putPhoto(copied.id, image)) === 'kept' ? { ...copied, image: null } : copied;
+      }),
+    );
+    await keep({ ...structuredClone(job), photos, id: newId(), createdAt: now, updatedAt: now, title });
+  }
+
+  /** A new job on the same machine and circuit, with nothing of the old case. */
+  async function startLike(job: Job): Promise<Job | null> {
+    const fresh = templateOf(job, newId(), nowIso());
+    return (await keep(fresh)) ? fresh : null;
+  }
+
+  async function setArchived(job: Job, on: boolean): Promise<void> {
+    const stored = openJobData(await readJob(job.id));
+    if (stored.ok) await keep({ ...stored.job, archivedAt: on ? nowIso() : null, updatedAt: nowIso() });
   }
 
   async function remove(job: Job): Promise<void> {
@@ -75,10 +98,10 @@ export const useJobs = defineStore('jobs', () => {
     const opened = openJob(await file.text());
     if (!opened.ok) return opened;
     const taken = jobs.value.some((j) => j.id === opened.job.id) || damaged.value.some((d) => d.key === opened.job.id);
-    const job = taken ? { ...opened.job, id: newId() } : opened.job;
+    const job = await settlePhotos(taken ? { ...opened.job, id: newId(), photos: opened.job.photos.map((p) => ({ ...p, id: newId() })) } : opened.job);
     return (await keep(job)) ? { ok: true, job } : { ok: false, reason: 'not-kept' };
   }
 
   onJobsChangedElsewhere(() => void load());
-  return { jobs, damaged, loaded, fault, removed, load, create, copy, remove, undoRemove, importFile };
+  return { jobs, damaged, loaded, fault, removed, load, create, copy, startLike, setArchived, remove, undoRemove, importFile };
 });

@@ -1,6 +1,7 @@
+import type { WithoutReading } from '@mellow-probe/core/diagnosis/withoutReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import * as Comlink from 'comlink';
-import type { Engine, EngineAnswer } from './engineAnswer.ts';
+import type { Advice, Engine, EngineAnswer } from './engineAnswer.ts';
 
 let remote: Comlink.Remote<Engine> | null = null;
 
@@ -9,11 +10,17 @@ function engine(): Comlink.Remote<Engine> {
   return remote;
 }
 
+export interface Listener {
+  verdict(answer: EngineAnswer): void;
+  advice(advice: Advice | null): void;
+  fault(message: string): void;
+}
+
 /**
  * A line to the engine on which only the newest question is answered: while one is being worked on, later ones replace each other, and an
- * answer to a question that is no longer the newest is dropped.
+ * answer to a question that is no longer the newest is dropped. The verdict comes first, then the advice.
  */
-export function latestOnly(onAnswer: (answer: EngineAnswer) => void, onFault: (message: string) => void): (job: Job) => void {
+export function latestOnly(listener: Listener): (job: Job) => void {
   let waiting: Job | null = null;
   let busy = false;
   const work = async (): Promise<void> => {
@@ -23,9 +30,12 @@ export function latestOnly(onAnswer: (answer: EngineAnswer) => void, onFault: (m
       waiting = null;
       try {
         const answer = await engine().judge(job);
-        if (!waiting) onAnswer(answer);
+        if (waiting) continue;
+        listener.verdict(answer);
+        const advice = await engine().advise();
+        if (!waiting) listener.advice(advice);
       } catch (error) {
-        onFault(error instanceof Error ? error.message : String(error));
+        listener.fault(error instanceof Error ? error.message : String(error));
       }
     }
     busy = false;
@@ -34,4 +44,9 @@ export function latestOnly(onAnswer: (answer: EngineAnswer) => void, onFault: (m
     waiting = job;
     if (!busy) void work();
   };
+}
+
+/** How much hangs on each reading: asked for by hand, since it ranks once a reading. */
+export function askWithoutEach(job: Job): Promise<WithoutReading[]> {
+  return engine().withoutEach(job);
 }

@@ -1,11 +1,8 @@
-/** One step of the file format. Frozen once released; each has a fixture before and after. */
-export interface Migration {
-  to: number;
-  migrate(data: Record<string, unknown>): Record<string, unknown>;
-}
+import { wholeJob } from './0002-whole-job.ts';
+import type { Migration } from './migration.ts';
 
-/** Steps in ascending order. Version 1 is the first format, so there is none yet. */
-export const MIGRATIONS: readonly Migration[] = [];
+/** Steps in ascending order; version 1 is the first format. */
+export const MIGRATIONS: readonly Migration[] = [wholeJob];
 
 export const NEWEST_VERSION = 1 + MIGRATIONS.length;
 

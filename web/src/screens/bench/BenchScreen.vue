@@ -1,29 +1,37 @@
 <script setup lang="ts">
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
-import { saveJob } from '@mellow-probe/core/job/openJob';
-import { figure } from '@mellow-probe/core/job/newJob';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../composables/onKeyStroke.ts';
 import { fileName, saveFile } from '../../composables/saveFile.ts';
-import { useReadings } from '../../composables/useReadings.ts';
+import { exportJobFile } from '../../storage/jobFile.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { useVerdict } from '../../stores/verdict.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
 import CircuitDetails from './CircuitDetails.vue';
 import CircuitDrawing from './CircuitDrawing.vue';
 import CurveCharts from './CurveCharts.vue';
-import MoreReadings from './MoreReadings.vue';
+import { FORMS } from './forms/list.ts';
+import QuickCard from './QuickCard.vue';
+import ReadingMode from './ReadingMode.vue';
 import SaveState from './SaveState.vue';
+import TestCard from './TestCard.vue';
 import VerdictPanel from './VerdictPanel.vue';
+import WorkOrder from './WorkOrder.vue';
 
-/** One check on the bench: drawing with its figures, charts, verdict. */
+/** One job on the bench: the order of work, the circuit with the card in hand, the verdict. */
 const route = useRoute();
+const router = useRouter();
 const bench = useOpenJob();
 const verdict = useVerdict();
+const work = useWorkOrder();
+const preferences = usePreferences();
 const details = ref(false);
+const reading = ref(false);
+const middle = ref<HTMLElement>();
 
 onMounted(() => bench.open(String(route.params.id)));
 watch(
@@ -32,34 +40,28 @@ watch(
 );
 
 const unreadable = computed(() => (bench.state.kind === 'unreadable' ? openFaultText(bench.state.fault) : ''));
+const form = computed(() => (work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null));
 
-const preferences = usePreferences();
-const readings = useReadings();
-const screen = ref<HTMLElement>();
-
-/** Puts the cursor into the field of the proposed test, making the field where it has no place in the drawing. */
-async function toProposed(): Promise<void> {
-  const proposal = verdict.result?.proposals[0];
-  if (!proposal || !bench.job) return;
-  const find = (): HTMLInputElement | null =>
-    screen.value?.querySelector(`[data-measurement="${proposal.measurement}"] input`) ?? null;
-  if (!find()) {
-    const { substituteOhm, bathC, wire, position } = proposal.conditions;
-    readings.add(proposal.measurement, '', {
-      ...(substituteOhm === undefined ? {} : { substituteOhm: figure(substituteOhm) }),
-      ...(bathC === undefined ? {} : { bathC: { text: `${bathC} °C`, value: bathC } }),
-      ...(wire && position ? { wire, position } : {}),
-    });
-    await nextTick();
-  }
-  find()?.focus();
+async function focusCard(): Promise<void> {
+  await nextTick();
+  middle.value?.querySelector<HTMLElement>('.large input, .quick .measured input, .form input, .form textarea')?.focus();
 }
-onKeyStroke('n', () => void toProposed());
+function toProposed(): void {
+  work.goProposed();
+  void focusCard();
+}
+onKeyStroke('n', toProposed);
 onKeyStroke('u', () => preferences.toggleUnit());
-onKeyStroke('a', () => screen.value?.querySelector<HTMLSelectElement>('.add select')?.focus());
+onKeyStroke('q', () => (work.goStation('quick'), void focusCard()));
+onKeyStroke('d', () => (work.goStation('decision'), void focusCard()));
+onKeyStroke('e', () => void focusCard());
+onKeyStroke('j', () => work.step(1));
+onKeyStroke('k', () => work.step(-1));
+onKeyStroke('r', () => (reading.value = true));
+onKeyStroke('p', () => bench.job && void router.push(`/check/${bench.job.id}/report`));
 
-function exportJson(): void {
-  if (bench.job) saveFile(fileName(bench.job.title, 'json'), 'application/json', saveJob(bench.job));
+async function exportJson(): Promise<void> {
+  if (bench.job) saveFile(fileName(bench.job.title, 'json'), 'application/json', await exportJobFile(bench.job));
 }
 function exportCsv(): void {
   if (bench.job) saveFile(fileName(bench.job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(bench.job));
@@ -67,23 +69,30 @@ function exportCsv(): void {
 </script>
 
 <template>
-  <div ref="screen" class="bench">
+  <div class="bench">
     <TopBar back>
       <template v-if="bench.job">
         <input v-model="bench.job.title" class="title" placeholder="Machine and sensor" aria-label="Title of this check" maxlength="400" />
         <SaveState @export="exportJson" />
         <button class="act quiet" type="button" @click="exportCsv">CSV</button>
         <button class="act quiet" type="button" @click="exportJson">Export</button>
+        <RouterLink class="act quiet" :to="`/check/${bench.job.id}/report`">Report</RouterLink>
       </template>
     </TopBar>
     <main v-if="bench.job" class="table">
-      <div class="left">
-        <CircuitDrawing @details="details = true" />
-        <MoreReadings />
-        <CurveCharts :lines="verdict.result?.chart ?? null" />
+      <WorkOrder />
+      <div ref="middle" class="middle" :class="{ whole: form }">
+        <component :is="form" v-if="form" class="form" @details="details = true" />
+        <template v-else>
+          <CircuitDrawing />
+          <TestCard v-if="work.test" />
+          <QuickCard v-else @details="details = true" />
+          <CurveCharts :lines="verdict.result?.chart ?? null" />
+        </template>
       </div>
       <VerdictPanel @next="toProposed" />
       <CircuitDetails v-model:open="details" />
+      <ReadingMode v-if="reading" @close="reading = false" />
     </main>
     <main v-else class="nothing">
       <p v-if="bench.state.kind === 'loading'" class="soft">Opening…</p>
@@ -104,7 +113,7 @@ function exportCsv(): void {
 .bench {
   height: 100%;
   display: grid;
-  grid-template-rows: 52px 1fr;
+  grid-template-rows: 52px minmax(0, 1fr);
 }
 .title {
   flex: 1;
@@ -124,18 +133,19 @@ function exportCsv(): void {
 }
 .table {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 372px;
+  grid-template-columns: 204px minmax(0, 1fr) 350px;
   min-height: 0;
 }
-.left {
+.middle {
   display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto auto minmax(190px, 1fr);
+  grid-template-rows: minmax(200px, 276px) auto minmax(168px, 1fr);
   gap: 8px;
-  padding: 10px 14px;
+  padding: 8px 10px 8px 4px;
   min-width: 0;
   min-height: 0;
-  overflow-y: auto;
+}
+.middle.whole {
+  grid-template-rows: minmax(0, 1fr);
 }
 .nothing {
   display: flex;
@@ -153,20 +163,12 @@ function exportCsv(): void {
     display: flex;
     flex-direction: column;
     gap: 8px;
-    padding: 10px 14px;
+    padding: 8px 10px 96px;
   }
-  .left {
-    display: contents;
-  }
-  .verdict {
-    order: 1;
-    border: 1px solid var(--line);
-    border-radius: 12px;
-  }
-  .charts {
-    order: 2;
-    height: 260px;
-    flex: none;
+  .middle {
+    display: flex;
+    flex-direction: column;
+    padding: 0;
   }
 }
 </style>

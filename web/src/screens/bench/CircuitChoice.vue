@@ -2,7 +2,8 @@
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
 import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
-import { blank, circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
+import { blank } from '@mellow-probe/core/job/entrySchema';
+import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
 import FigureField from '../../components/FigureField.vue';
 import PickList from '../../components/PickList.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Entry } from '@mellow-probe/core/job/jobSchema';
-import { blank } from '@mellow-probe/core/job/newJob';
+import { blank } from '@mellow-probe/core/job/entrySchema';
 import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
 import { Drawer } from 'ant-design-vue';
 import { computed } from 'vue';

@@ -1,142 +1,190 @@
 <script setup lang="ts">
+import type { Probe } from '@mellow-probe/core/circuit/bench';
 import { computed } from 'vue';
-import FigureField from '../../components/FigureField.vue';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import CircuitChoice from './CircuitChoice.vue';
-import CircuitSymbols from './CircuitSymbols.vue';
-import ReadingField from './ReadingField.vue';
+import DrawingMarks from './DrawingMarks.vue';
+import SensorEnd from './SensorEnd.vue';
+import { useDrawing } from './useDrawing.ts';
 
-/** The circuit of this job, carrying every figure where it belongs: what is known of the circuit and what was measured on it. */
-defineEmits<{ details: [] }>();
+/** The circuit of this job as the card demands it: what is in the plug, where the leads stand, what was measured where, what is suspected. */
 const bench = useOpenJob();
-const verdict = useVerdict();
-const { entryOf } = useReadings();
+const { plug, moduleFree, probes, returnBridged, marks, suspect, facts } = useDrawing();
+const layout = computed(() => bench.job!.circuit.layout);
+const part = computed(() => suspect.value?.part ?? 'none');
+const mark = (name: string): string => (part.value === name ? 'suspect' : '');
+const mirrored = computed(() => layout.value === 'pull-down');
+const upperPart = computed(() => (mirrored.value ? 'return' : 'signal'));
+const lowerPart = computed(() => (mirrored.value ? 'signal' : 'return'));
+/** In the mirrored layout the signal comes back on the lower wire. */
+const [SIGNAL_Y, RETURN_Y] = [138, 226];
+const signalY = computed(() => (mirrored.value ? RETURN_Y : SIGNAL_Y));
+const returnY = computed(() => (mirrored.value ? SIGNAL_Y : RETURN_Y));
 
-const job = computed(() => bench.job!);
-const layout = computed(() => job.value.circuit.layout);
-const suspect = computed(() => {
-  const assessment = verdict.result?.assessment;
-  const first = assessment?.suspects[0];
-  if (!first || first.fault === 'healthy' || assessment.doubt.kind === 'no-readings' || assessment.doubt.kind === 'nothing-fits') return null;
-  return first.probability >= 0.5 ? first : null;
+const SIGNS: Record<string, { x: number; y: number }> = {
+  plug: { x: 553, y: 182 },
+  sensor: { x: 640, y: 182 },
+  place: { x: 640, y: 182 },
+  reference: { x: 40, y: 52 },
+  pullUp: { x: 40, y: 88 },
+  module: { x: 148, y: 164 },
+  ground: { x: 40, y: 252 },
+};
+const sign = computed(() => {
+  if (part.value === 'signal') return { x: 300, y: signalY.value };
+  if (part.value === 'return') return { x: 300, y: returnY.value };
+  return SIGNS[part.value] ?? null;
 });
-const wireNames = computed(() =>
-  layout.value === 'pull-down' ? ['feed', 'signal'] : layout.value === 'one-wire' ? ['signal', 'body'] : ['signal', 'return'],
-);
+
+const sensorX = computed(() => (plug.value.kind === 'sensor' ? 0 : plug.value.kind === 'open' ? 46 : 70));
+function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number; y: number } {
+  switch (probe) {
+    case 'signal':
+      return { x: 540, y: signalY.value };
+    case 'return':
+      return layout.value === 'one-wire' ? { x: 486, y: 262 } : { x: 540, y: returnY.value };
+    case 'modulePin':
+      return { x: 224, y: signalY.value };
+    case 'moduleGround':
+      return { x: 224, y: returnY.value };
+    case 'reference':
+      return { x: 238, y: 50 };
+    case 'supply':
+      return { x: 404, y: 262 };
+    case 'chassis':
+      return { x: 486, y: 262 };
+    case 'element':
+      return { x: 596 + sensorX.value, y: colour === 'red' ? SIGNAL_Y : RETURN_Y };
+  }
+}
+const leads = computed(() => probes.value && { red: placeOf(probes.value.red, 'red'), black: placeOf(probes.value.black, 'black') });
+const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.value?.black === probe;
 </script>
 
 <template>
-  <section class="sheet drawing" aria-label="The circuit with its readings">
-    <CircuitSymbols :layout="layout" :suspect="suspect" :wires="wireNames" />
-    <CircuitChoice class="choice" @details="$emit('details')" />
-
-    <FigureField
-      class="at reference"
-      label="Reference"
-      quantity="volts"
-      :text="job.circuit.referenceV.text"
-      :issue="verdict.issues.get('circuit.referenceV')"
-      @type="job.circuit.referenceV = entryOf($event, 'volts')"
-      @choose="job.circuit.referenceV = entryOf($event, 'volts')"
-    />
-    <FigureField
-      class="at pullup"
-      :label="layout === 'pull-down' ? 'Pull-down' : 'Pull-up'"
-      quantity="ohms"
-      :text="job.circuit.pullUpOhm.text"
-      :issue="verdict.issues.get('circuit.pullUpOhm')"
-      placeholder="unknown"
-      @type="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
-      @choose="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
-    />
-    <ReadingField class="at displayed" measurement="displayed" label="Displayed" />
-    <ReadingField class="at unplugged" measurement="open-voltage" label="Volts, unplugged" />
-    <ReadingField class="at plugged" measurement="loaded-voltage" label="Volts, plugged in" />
-    <ReadingField v-if="layout !== 'one-wire'" class="at drop" measurement="return-drop" :label="layout === 'pull-down' ? 'Feed volts' : 'Return drop'" />
-    <FigureField
-      class="at thermometer"
-      label="Thermometer"
-      quantity="celsius"
-      :text="job.temperatureC.text"
-      :issue="verdict.issues.get('temperatureC')"
-      hint="beside the sensor"
-      @type="job.temperatureC = entryOf($event, 'celsius')"
-      @choose="job.temperatureC = entryOf($event, 'celsius')"
-    />
-    <ReadingField class="at ohms" measurement="sensor-ohms" label="Sensor ohms" />
+  <section class="sheet drawing" aria-label="The circuit as this test needs it">
+    <svg viewBox="0 0 760 292" role="img" :aria-label="suspect?.text ?? 'circuit drawing'">
+      <g class="lines">
+        <rect x="10" y="10" width="206" height="264" rx="10" class="module" />
+        <path d="M40 46V60" :class="mark('reference')" />
+        <rect x="30" y="60" width="20" height="56" :class="['part', mark('pullUp')]" />
+        <rect x="96" y="150" width="110" height="64" rx="6" :class="['screen', mark('module')]" />
+        <template v-if="mirrored">
+          <path d="M40 46H22V138H216" :class="mark('reference')" />
+          <path d="M40 116V226H216" />
+          <path d="M70 226V240" :class="mark('ground')" />
+          <path d="M58 240h24M62 246h16M66 252h8" :class="mark('ground')" />
+        </template>
+        <template v-else>
+          <path d="M40 116V138H216" />
+          <path v-if="layout === 'pull-up'" d="M40 240V226H216" :class="mark('ground')" />
+          <path v-if="layout === 'pull-up'" d="M28 240h24M32 246h16M36 252h8" :class="mark('ground')" />
+        </template>
+        <path :d="moduleFree ? 'M236 138H540' : 'M216 138H540'" :class="mark(upperPart)" />
+        <path v-if="layout !== 'one-wire'" :d="moduleFree ? 'M236 226H540' : 'M216 226H540'" :class="mark(lowerPart)" />
+        <path v-else d="M540 226H486V250M470 250h32M476 256h20M482 262h8" :class="mark('return')" />
+        <rect x="540" y="118" width="13" height="128" rx="4" :class="['part', mark('plug')]" />
+      </g>
+      <SensorEnd :plug="plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
+      <g class="words">
+        <text x="204" y="32" text-anchor="end" class="strong">Module</text>
+        <text x="58" y="50" class="figure">{{ facts.reference }}</text>
+        <text x="58" y="92">{{ facts.pullUp }}</text>
+        <text x="244" y="132">{{ facts.wires[0] }}</text>
+        <text v-if="layout !== 'one-wire'" x="244" y="220">{{ facts.wires[1] }}</text>
+        <text x="548" y="112" text-anchor="middle">plug</text>
+        <text v-if="moduleFree" x="238" y="186">module unplugged</text>
+        <text v-if="facts.temperature" x="752" y="284" text-anchor="end">thermometer <tspan class="figure">{{ facts.temperature }}</tspan></text>
+      </g>
+      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines"><path d="M486 262v6M472 268h28M478 274h16M483 280h6" /></g>
+      <text v-if="uses('chassis')" x="508" y="276">battery −</text>
+      <text v-if="uses('supply')" x="418" y="266">battery +</text>
+      <g v-if="uses('reference')" class="lines"><path d="M40 50H238" /></g>
+      <text v-if="uses('reference')" x="250" y="54">at the neighbour</text>
+      <g v-if="returnBridged" class="lines bridge"><path d="M540 226C520 250 500 252 486 262v6M472 268h28M478 274h16" /></g>
+      <DrawingMarks :marks="marks" />
+      <g v-if="leads" class="leads">
+        <g :transform="`translate(${leads.red.x},${leads.red.y})`"><circle r="9" class="red" /><text y="-13" text-anchor="middle" class="strong">red</text></g>
+        <g :transform="`translate(${leads.black.x},${leads.black.y})`">
+          <path d="M0-10L10 0 0 10-10 0Z" class="black" /><text y="24" text-anchor="middle" class="strong">black</text>
+        </g>
+      </g>
+      <g v-if="suspect && sign" class="suspicion">
+        <g :transform="`translate(${sign.x},${sign.y})`"><path d="M0-13L13 0 0 13-13 0Z" /><text y="5" text-anchor="middle" class="bang">!</text></g>
+        <text x="14" y="288">{{ suspect.text }}</text>
+      </g>
+    </svg>
   </section>
 </template>
 
 <style scoped>
 .drawing {
-  position: relative;
-  height: 388px;
-  min-width: 0;
+  min-height: 0;
+  padding: 2px 8px;
+  display: flex;
 }
-.at {
-  position: absolute;
-  width: 17%;
+svg {
+  width: 100%;
+  height: 100%;
 }
-.choice {
-  position: absolute;
-  left: 30%;
-  right: 1.5%;
-  top: 10px;
+.lines {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
 }
-.reference {
-  left: 3%;
-  top: 30px;
-  width: 13%;
+.module {
+  fill: var(--paper);
 }
-.pullup {
-  left: 11%;
-  top: 116px;
-  width: 16%;
+.part,
+.screen {
+  fill: var(--sheet);
 }
-.displayed {
-  left: 3%;
-  top: 240px;
-  width: 24%;
+.screen {
+  stroke-width: 1.5;
 }
-.unplugged {
-  left: 31%;
-  top: 112px;
+.bridge {
+  stroke: var(--plum);
+  stroke-width: 3;
 }
-.plugged {
-  left: 49.5%;
-  top: 112px;
+.lines .suspect {
+  stroke: var(--amber);
+  stroke-width: 4;
+  stroke-dasharray: 9 6;
 }
-.drop {
-  left: 49.5%;
-  top: 232px;
+text {
+  font: 12.5px var(--sans);
+  fill: var(--soft);
 }
-.thermometer {
-  left: 82%;
-  top: 112px;
-  width: 16.5%;
+.strong {
+  font-weight: 600;
+  fill: var(--ink);
 }
-.ohms {
-  left: 82%;
-  top: 232px;
-  width: 16.5%;
+.figure {
+  font-family: var(--mono);
+  font-weight: 600;
+  fill: var(--ink);
 }
-@media (max-width: 700px) {
-  .drawing {
-    height: auto;
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 10px;
-    padding: 12px;
-  }
-  .at,
-  .choice {
-    position: static;
-    width: auto;
-  }
-  .choice {
-    grid-column: 1 / 3;
-  }
+.red {
+  fill: var(--clay);
+}
+.black {
+  fill: var(--ink);
+}
+.leads text {
+  font-size: 12px;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+}
+.suspicion path {
+  fill: var(--amber);
+}
+.suspicion text {
+  font-weight: 600;
+  font-size: 13px;
+  fill: var(--amber-ink);
+}
+.suspicion .bang {
+  fill: #fff;
+  font-weight: 700;
 }
 </style>

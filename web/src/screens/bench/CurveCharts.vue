@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
+import PlotFigure from '../../components/LazyPlot.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { curveFigure } from './curveFigure.ts';
 
 /** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
 const props = defineProps<{ lines: ChartLines | null }>();
-const PlotFigure = defineAsyncComponent(() => import('../../components/PlotFigure.vue'));
 const preferences = usePreferences();
 const figure = computed(() => (props.lines ? curveFigure(props.lines, preferences.temperatureUnit, preferences.dark) : null));
 </script>

@@ -1,33 +1,35 @@
 <script setup lang="ts">
-import type { Proposal } from '@mellow-probe/core/diagnosis/nextTest';
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatInterval, formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
+import { formatInterval } from '@mellow-probe/core/units/format';
+import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
+import { SCHOOLS } from '@mellow-probe/core/diagnosis/schools';
 import { computed } from 'vue';
+import { useOpenJob } from '../../stores/openJob.ts';
 import { usePreferences } from '../../stores/preferences.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+import type { Advice } from '../../workers/engineAnswer.ts';
 
 /** The test worth most per minute, with what each suspect predicts for it, so that the outcome speaks before the probe is down. */
-const props = defineProps<{ proposals: readonly Proposal[] }>();
+const props = defineProps<{ advice: Advice }>();
 defineEmits<{ go: [] }>();
 const preferences = usePreferences();
+const work = useWorkOrder();
+const bench = useOpenJob();
 
+const nameOf = (measurement: string, conditions: Parameters<typeof conditionsText>[0]): string => {
+  const words = conditionsText(conditions, preferences.temperatureUnit);
+  return `${measurementById(measurement).name}${words ? `, ${words}` : ''}`;
+};
 const tests = computed(() =>
-  props.proposals.map((p) => {
+  props.advice.proposals.map((p) => {
     const m = measurementById(p.measurement);
-    const { substituteOhm, bathC, wire, position } = p.conditions;
-    const extra =
-      substituteOhm !== undefined
-        ? `, ${formatOhm(substituteOhm)}`
-        : bathC !== undefined
-          ? `, water at ${formatTemperature(bathC, preferences.temperatureUnit)}`
-          : wire
-            ? `, ${wire} wire, connector ${position}`
-            : '';
     return {
-      ...p,
-      name: `${m.name}${extra}`,
+      measurement: p.measurement,
+      conditions: p.conditions,
+      name: nameOf(p.measurement, p.conditions),
       title: m.title,
       caution: m.caution,
-      minutesText: `${Math.round(p.minutes)} min`,
+      minutesText: `${Math.max(1, Math.round(p.minutes))} min`,
       outcomes: p.predicts
         .filter((x) => x.probability > 0.01)
         .slice(0, 3)
@@ -35,14 +37,22 @@ const tests = computed(() =>
     };
   }),
 );
+const school = computed(() => SCHOOLS.find((s) => s.id === bench.job?.school));
+const schoolNext = computed(() => (school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : ''));
+const pair = computed(() => {
+  const first = props.advice.undecided[0];
+  if (!first) return '';
+  const how = first.test ? `${nameOf(first.test.measurement, first.test.conditions)} would tell.` : 'No test at hand would tell.';
+  return `Not told apart yet: ${first.names.join(' and ')}. ${how}`;
+});
 
 /** Below this many bits even the best test changes next to nothing. */
 const WORTH_DOING = 0.02;
-const enough = computed(() => props.proposals[0].bits < WORTH_DOING);
+const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
 </script>
 
 <template>
-  <section v-if="enough" class="next" data-test="next" aria-label="Next test">
+  <section v-if="enough && !schoolNext" class="next" data-test="next" aria-label="Next test">
     <h3 class="enough">Enough measured</h3>
     <p>No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.</p>
     <p class="others">If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
@@ -50,15 +60,23 @@ const enough = computed(() => props.proposals[0].bits < WORTH_DOING);
   <section v-else class="next" data-test="next" aria-label="Next test">
     <h3>
       <button type="button" @click="$emit('go')">
-        Next: {{ tests[0].name }} <span class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
+        <span>Next: {{ schoolNext || tests[0].name }}</span> <span v-if="!schoolNext" class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
       </button>
     </h3>
-    <p>{{ tests[0].title }}.</p>
+    <p v-if="schoolNext">By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).</p>
+    <p v-else>{{ tests[0].title }}.</p>
     <p v-for="o in tests[0].outcomes" :key="o.name" class="outcome">
       <span>{{ o.name }}</span> <span class="mono">{{ o.range }}</span>
     </p>
-    <p v-if="tests[0].caution" class="caution">{{ tests[0].caution }}</p>
-    <p v-if="tests.length > 1" class="others">or {{ tests.slice(1).map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
+    <p v-if="pair" class="others">{{ pair }}</p>
+    <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>
+    <p v-if="tests.length > 1" class="others">
+      or
+      <template v-for="(t, i) in tests.slice(1)" :key="t.name">
+        <template v-if="i > 0">, </template>
+        <button type="button" class="link" @click="work.goTest(t.measurement, t.conditions)">{{ t.name }} ({{ t.minutesText }})</button>
+      </template>
+    </p>
   </section>
 </template>
 
@@ -68,7 +86,7 @@ const enough = computed(() => props.proposals[0].bits < WORTH_DOING);
   background: var(--spruce);
   color: var(--on-spruce);
   border-radius: 12px;
-  padding: 10px 14px;
+  padding: 8px 14px;
   font-size: 13.5px;
 }
 h3 {
@@ -81,13 +99,24 @@ h3 button {
   align-items: baseline;
   gap: 8px;
   width: 100%;
-  min-height: 36px;
+  min-height: 44px;
+  align-items: center;
   padding: 0;
   border: 0;
   background: transparent;
   text-align: left;
   font-weight: 600;
   cursor: pointer;
+}
+.link {
+  border: 0;
+  padding: 2px 0;
+  background: transparent;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.next :focus-visible {
+  outline-color: var(--on-spruce);
 }
 kbd {
   margin-left: auto;
@@ -98,6 +127,7 @@ kbd {
 .minutes {
   font-weight: 400;
   font-size: 13px;
+  white-space: nowrap;
 }
 p {
   margin: 2px 0;

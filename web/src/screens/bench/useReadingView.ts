@@ -12,6 +12,8 @@ export interface ReadingView {
   standingText: string;
   readAs: string;
   meant: string;
+  /** What the leading suspect predicts for it, and that suspect's name; empty where there is none or it is what is healthy. */
+  predicted: string;
 }
 
 /** Turns the engine's data about one reading (or a test not yet done) into what its field shows. */
@@ -23,17 +25,21 @@ export function useReadingView() {
     const { quantity } = measurementById(measurement);
     const unit = preferences.temperatureUnit;
     const assessment = verdict.result?.assessment;
-    const view = reading ? assessment?.readings.find((r) => r.id === reading.id) : undefined;
+    const at = reading ? (assessment?.readings.findIndex((r) => r.id === reading.id) ?? -1) : -1;
+    const view = at < 0 ? undefined : assessment!.readings[at];
     const range = view?.healthy ?? assessment?.healthy[measurement];
     const value = reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
     const meant = quantity === 'ohms' && value !== null && range ? probablyMeant(value, range) : null;
     const standing = !view || value === null ? 'none' : view.verdict === 'inside' ? 'fits' : 'off';
+    const leader = assessment?.suspects[0];
+    const predicted = at >= 0 && leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
     return {
       healthy: range ? formatInterval(range, quantity, unit) : '',
       standing,
       standingText: standing === 'off' ? (view!.verdict === 'low' ? 'Low' : 'High') : '',
       readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
       meant: meant === null ? '' : formatOhm(meant),
+      predicted: predicted ? formatInterval(predicted, quantity, unit) : '',
     };
   };
 }

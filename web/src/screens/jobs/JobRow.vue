@@ -1,27 +1,49 @@
 <script setup lang="ts">
+import { dueOf, jobStateOf } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { groupName } from '@mellow-probe/core/wording/groupName';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
 
 /** One line of the ledger. */
-const props = defineProps<{ job: Job }>();
-defineEmits<{ copy: []; export: []; remove: [] }>();
+const props = defineProps<{ job: Job; today: string }>();
+defineEmits<{ copy: []; like: []; export: []; archive: []; remove: [] }>();
 const FIELDS = { engine: 'Engine', climate: 'Climate', boiler: 'Boiler' } as const;
-const count = computed(() => props.job.readings.filter((r) => r.value !== null).length);
+const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
+const count = computed(() => props.job.readings.filter((r) => r.value !== null && !r.voided).length);
+const state = computed(() => jobStateOf(props.job));
+const due = computed(() => dueOf(props.job, props.today));
+const line = computed(() => props.job.complaint.text || props.job.note);
 </script>
 
 <template>
   <tr data-test="job">
     <td>
       <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || 'Untitled check' }}</RouterLink>
-      <div class="soft">{{ FIELDS[job.field] }}<template v-if="job.note"> · {{ job.note }}</template></div>
+      <div class="soft">{{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template></div>
+      <div v-if="due.standIn" class="due">◆ temporary stand-in still fitted</div>
+      <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
+        {{ due.due > 0 ? '◆' : '○' }} {{ due.open }} follow-up{{ due.open > 1 ? 's' : '' }}, next {{ due.next }}
+      </div>
+    </td>
+    <td>
+      <div>{{ job.decision ? groupName(job.decision.group) : '—' }}</div>
+      <div class="soft">{{ STATES[state] }}{{ job.closed?.how === 'unproved' ? ', no proof' : '' }}</div>
     </td>
     <td class="soft">{{ job.circuit.name }}</td>
     <td class="mono">{{ count }}</td>
     <td class="mono when">{{ dayjs(job.updatedAt).format('YYYY-MM-DD HH:mm') }}</td>
     <td class="acts">
-      <button class="act quiet" type="button" @click="$emit('copy')">Copy</button>
-      <button class="act quiet" type="button" @click="$emit('export')">Export</button>
+      <RouterLink class="act quiet" :to="`/check/${job.id}/report`">Report</RouterLink>
+      <details>
+        <summary class="act quiet" :aria-label="`More for ${job.title || 'untitled check'}`">More ▾</summary>
+        <div class="menu sheet">
+          <button class="act quiet" type="button" @click="$emit('copy')">Copy</button>
+          <button class="act quiet" type="button" @click="$emit('like')">New check like this</button>
+          <button class="act quiet" type="button" @click="$emit('export')">Export</button>
+          <button class="act quiet" type="button" @click="$emit('archive')">{{ job.archivedAt ? 'Take out of the archive' : 'Archive' }}</button>
+        </div>
+      </details>
       <button class="act quiet" type="button" @click="$emit('remove')">Delete</button>
     </td>
   </tr>
@@ -29,7 +51,7 @@ const count = computed(() => props.job.readings.filter((r) => r.value !== null).
 
 <style scoped>
 td {
-  padding: 8px 14px;
+  padding: 8px 12px;
   border-top: 1px solid var(--line);
   vertical-align: middle;
 }
@@ -45,6 +67,11 @@ td {
   font-size: 13px;
   max-width: 46ch;
 }
+.due {
+  font-size: 13px;
+  font-weight: 600;
+  color: var(--amber-ink);
+}
 .when {
   font-size: 13px;
   white-space: nowrap;
@@ -52,5 +79,26 @@ td {
 .acts {
   text-align: right;
   white-space: nowrap;
+}
+details {
+  display: inline-block;
+  position: relative;
+}
+summary {
+  list-style: none;
+}
+summary::-webkit-details-marker {
+  display: none;
+}
+.menu {
+  position: absolute;
+  right: 0;
+  z-index: 3;
+  display: flex;
+  flex-direction: column;
+  padding: 4px;
+}
+.menu .act {
+  justify-content: flex-start;
 }
 </style>

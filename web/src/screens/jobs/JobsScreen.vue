@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { saveJob } from '@mellow-probe/core/job/openJob';
+import { type JobFilter, NO_FILTER, passes } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, onMounted, ref } from 'vue';
@@ -9,8 +9,11 @@ import { workshop } from '../../app/workshop.ts';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../composables/onKeyStroke.ts';
 import { fileName, saveFile } from '../../composables/saveFile.ts';
+import dayjs from 'dayjs';
+import { exportJobFile } from '../../storage/jobFile.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { loadDemo } from './loadDemo.ts';
+import JobFilters from './JobFilters.vue';
 import JobRow from './JobRow.vue';
 
 /** The ledger of kept checks: open, copy, delete with undo, export, import. */
@@ -18,20 +21,15 @@ const jobs = useJobs();
 const router = useRouter();
 const picker = ref<HTMLInputElement>();
 const importNote = ref('');
-const search = ref('');
+const filter = ref<JobFilter>({ ...NO_FILTER });
+const today = dayjs().format('YYYY-MM-DD');
 
 onMounted(async () => {
   await jobs.load();
   if (workshop === 'demo') await loadDemo(jobs);
 });
 
-const shown = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return jobs.jobs.filter((job) => {
-    const text = `${job.title} ${job.machine} ${job.circuit.name} ${job.note}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-});
+const shown = computed(() => jobs.jobs.filter((job) => passes(job, filter.value, today)));
 
 async function start(): Promise<void> {
   const job = await jobs.create(CATALOGUE_CIRCUITS[0]);
@@ -50,8 +48,12 @@ async function importFiles(files: FileList | null): Promise<void> {
   if (picker.value) picker.value.value = '';
 }
 
-function exportJob(job: Job): void {
-  saveFile(fileName(job.title, 'json'), 'application/json', saveJob(job));
+async function exportJob(job: Job): Promise<void> {
+  saveFile(fileName(job.title, 'json'), 'application/json', await exportJobFile(job));
+}
+async function startLike(job: Job): Promise<void> {
+  const fresh = await jobs.startLike(job);
+  if (fresh) await router.push(`/check/${fresh.id}`);
 }
 onKeyStroke('c', () => void start());
 </script>
@@ -73,10 +75,11 @@ onKeyStroke('c', () => void start());
           tabindex="-1"
           @change="importFiles(($event.target as HTMLInputElement).files)"
         />
-        <input v-model="search" class="search" type="search" placeholder="Search machine, sensor, note" aria-label="Search checks" />
+        <RouterLink class="act" to="/shelf">Shelf: curves, dividers, kit</RouterLink>
         <a v-if="workshop === 'own'" class="act quiet" href="/demo/">Demo workshop</a>
         <a v-else class="act quiet" href="/">My own checks</a>
       </div>
+      <JobFilters v-if="jobs.jobs.length > 0" v-model="filter" />
       <p v-if="jobs.fault" class="note bad" role="alert">
         {{ jobs.fault === 'full' ? 'The browser’s storage is full: delete or export a check first.' : 'The browser blocks its storage for this page: nothing can be kept here.' }}
       </p>
@@ -93,6 +96,7 @@ onKeyStroke('c', () => void start());
         <thead>
           <tr>
             <th scope="col">Machine and sensor</th>
+            <th scope="col">Decided</th>
             <th scope="col">Circuit</th>
             <th scope="col">Readings</th>
             <th scope="col">Changed</th>
@@ -100,11 +104,21 @@ onKeyStroke('c', () => void start());
           </tr>
         </thead>
         <tbody>
-          <JobRow v-for="job in shown" :key="job.id" :job="job" @copy="jobs.copy(job)" @export="exportJob(job)" @remove="jobs.remove(job)" />
+          <JobRow
+            v-for="job in shown"
+            :key="job.id"
+            :job="job"
+            :today="today"
+            @copy="jobs.copy(job)"
+            @like="startLike(job)"
+            @export="exportJob(job)"
+            @archive="jobs.setArchived(job, job.archivedAt === null)"
+            @remove="jobs.remove(job)"
+          />
         </tbody>
       </table>
       <section v-else-if="jobs.loaded && jobs.jobs.length > 0" class="empty">
-        <p>No check has these words. <button class="act" type="button" @click="search = ''">Show all</button></p>
+        <p>No check is like this. <button class="act" type="button" @click="filter = { ...NO_FILTER }">Show all</button></p>
       </section>
       <section v-else-if="jobs.loaded" class="empty sheet">
         <h1>Sensor, supply or wiring?</h1>
@@ -154,26 +168,16 @@ main {
   color: inherit;
   border-color: currentColor;
 }
-.search {
-  flex: 1;
-  min-width: 180px;
-  height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 12px;
-}
 .ledger {
   width: 100%;
   border-spacing: 0;
-  overflow: hidden;
 }
 .ledger th {
   text-align: left;
   font-size: 12px;
   font-weight: 600;
   color: var(--soft);
-  padding: 10px 14px;
+  padding: 10px 12px;
 }
 .note {
   display: flex;

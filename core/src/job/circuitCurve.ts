@@ -1,0 +1,64 @@
+import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
+import { type Curve, curveModel } from '../curves/curve.ts';
+import type { CurveModel } from '../curves/curveModel.ts';
+import { tableFault } from '../curves/table.ts';
+import type { FieldQuantity } from '../units/parseReading.ts';
+import type { CurveChoice } from './circuitSchema.ts';
+import type { Entry } from './entrySchema.ts';
+import type { Issue } from './fieldIssue.ts';
+import { readFigure } from './readFigure.ts';
+
+/** The curve a circuit chose, or null while it is not complete. */
+export function circuitCurve(choice: CurveChoice): Curve | null {
+  return curveOf(choice, [], '');
+}
+
+/** The curve a job chose, as a model; null with issues where it is not one. */
+export function readCurve(choice: CurveChoice, issues: Issue[]): CurveModel | null {
+  const path = 'circuit.curve';
+  const curve = curveOf(choice, issues, path);
+  return curve ? curveModel(curve) : null;
+}
+
+function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | null {
+  if (choice.source === 'given') return choice.curve;
+  if (choice.source === 'catalogue') {
+    const entry = CATALOGUE_CURVES.find((c) => c.id === choice.id);
+    if (!entry) issues.push({ path, issue: { ok: false, reason: 'unknown-curve' } });
+    return entry?.curve ?? null;
+  }
+  const read = (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number): number | null => {
+    const value = readFigure(entry, quantity, low, high);
+    if (typeof value === 'number') return value;
+    issues.push({ path: `${path}.${at}`, issue: value });
+    return null;
+  };
+  if (choice.source === 'r25b') {
+    const r25Ohm = read('r25Ohm', choice.r25Ohm, 'ohms', 0.1, 100e6);
+    const betaK = read('betaK', choice.betaK, 'number', 500, 10_000);
+    return r25Ohm === null || betaK === null ? null : { kind: 'beta', r25Ohm, betaK };
+  }
+  const points = choice.points
+    .map((p, i) => ({ p, i }))
+    .filter(({ p }) => p.temperatureC.text.trim() !== '' || p.resistanceOhm.text.trim() !== '')
+    .map(({ p, i }) => ({
+      row: i,
+      temperatureC: read(`points.${i}.temperatureC`, p.temperatureC, 'celsius', -200, 1200),
+      resistanceOhm: read(`points.${i}.resistanceOhm`, p.resistanceOhm, 'ohms', 0.01, 1e9),
+    }));
+  if (points.length < 2) {
+    issues.push({ path, issue: { ok: false, reason: 'too-few-points' } });
+    return null;
+  }
+  if (points.some((p) => p.temperatureC === null || p.resistanceOhm === null)) return null;
+  const sorted = points.map((p) => ({ row: p.row, temperatureC: p.temperatureC!, resistanceOhm: p.resistanceOhm! }));
+  sorted.sort((a, b) => a.temperatureC - b.temperatureC);
+  const fault = tableFault(sorted);
+  if (fault) {
+    const { row } = sorted[fault.row];
+    const reason = fault.reason === 'temperatures not ascending' ? 'equal-points' : 'not-monotone';
+    issues.push({ path: `${path}.points.${row}.${reason === 'equal-points' ? 'temperatureC' : 'resistanceOhm'}`, issue: { ok: false, reason } });
+    return null;
+  }
+  return { kind: 'table', points: sorted.map(({ temperatureC, resistanceOhm }) => ({ temperatureC, resistanceOhm })) };
+}

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { curveSchema } from '../curves/curve.ts';
+import { entrySchema, identifier, line } from './entrySchema.ts';
+
+export const curveChoiceSchema = z.discriminatedUnion('source', [
+  z.strictObject({ source: z.literal('catalogue'), id: identifier }),
+  z.strictObject({ source: z.literal('r25b'), r25Ohm: entrySchema, betaK: entrySchema }),
+  z.strictObject({
+    source: z.literal('points'),
+    points: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(500),
+  }),
+  z.strictObject({ source: z.literal('given'), name: line, curve: curveSchema }),
+]);
+
+export const circuitSchema = z.strictObject({
+  name: line,
+  layout: z.enum(['pull-up', 'pull-down', 'one-wire']),
+  referenceV: entrySchema,
+  /** An empty text or the word "unknown" means: to be learned from the readings. */
+  pullUpOhm: entrySchema,
+  hotPullUpOhm: entrySchema,
+  curve: curveChoiceSchema,
+  display: z.strictObject({
+    minC: entrySchema,
+    maxC: entrySchema,
+    resolutionC: z.number().positive().max(10),
+    /** Shown in place of a value while the module sees the circuit at an end of its scale; empty: it shows the end. */
+    substituteC: entrySchema,
+    ratiometric: z.boolean().nullable(),
+  }),
+  supplyV: entrySchema,
+  connectors: z.number().int().min(0).max(8),
+  /** A long run: metres one way and mm² of copper; empty for a loom of a few metres. */
+  cableM: entrySchema,
+  cableMm2: entrySchema,
+});
+
+export type CurveChoice = z.infer<typeof curveChoiceSchema>;
+export type JobCircuit = z.infer<typeof circuitSchema>;

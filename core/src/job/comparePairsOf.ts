@@ -1,0 +1,26 @@
+import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
+import { comparisonView, type ComparisonView } from '../comparing/comparisonView.ts';
+import type { Pair } from '../comparing/comparePairs.ts';
+import { curveModel } from '../curves/curve.ts';
+import { circuitCurve } from './circuitCurve.ts';
+import { pairOhm } from './readFigure.ts';
+import type { Job } from './jobSchema.ts';
+
+/** The comparison of a job, judged; null while the curve is not complete or no pair can be read. */
+export function comparePairsOf(job: Job): ComparisonView | null {
+  const curve = circuitCurve(job.circuit.curve);
+  if (!curve) return null;
+  const pairs = job.comparison.pairs.flatMap((p): Pair[] => {
+    const ohm = pairOhm(p.resistanceOhm);
+    if (p.temperatureC.value === null || typeof ohm !== 'number') return [];
+    return [{ id: p.id, sensor: p.sensor, phase: p.phase, temperatureC: p.temperatureC.value, resistanceOhm: ohm }];
+  });
+  return pairs.length === 0 ? null : comparisonView(pairs, curveModel(curve));
+}
+
+/** Name of a catalogue curve, or what the choice itself says. */
+export function curveName(choice: Job['circuit']['curve']): string {
+  if (choice.source === 'catalogue') return CATALOGUE_CURVES.find((c) => c.id === choice.id)?.name ?? choice.id;
+  if (choice.source === 'r25b') return `R25 ${choice.r25Ohm.text || '?'} Ω, B ${choice.betaK.text || '?'}`;
+  return choice.source === 'given' ? choice.name : `table of ${choice.points.filter((p) => p.temperatureC.value !== null).length} points`;
+}

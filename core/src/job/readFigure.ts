@@ -1,0 +1,28 @@
+import { type FieldQuantity, parseReading, type ParseOptions } from '../units/parseReading.ts';
+import type { Entry } from './entrySchema.ts';
+import type { FieldIssue } from './fieldIssue.ts';
+
+/** The value of a figure within bounds (V, Ω or °C), or what is wrong with it. */
+export function readFigure(entry: Entry, quantity: FieldQuantity, low: number, high: number): number | FieldIssue {
+  const value = valueOf(entry.text, entry.value, quantity, { overload: false });
+  if (typeof value !== 'number') return value;
+  if (value <= 0 && low > 0) return { ok: false, reason: 'must-be-positive' };
+  if (value < low) return { ok: false, reason: 'too-low', limit: low };
+  return value > high ? { ok: false, reason: 'too-high', limit: high } : value;
+}
+
+/**
+ * The value of a figure. The stored value wins where there is one: it was read with the unit in force when it was typed, and may be the
+ * answer to a question ("11,883: which?"). Without one the text tells why.
+ */
+export function valueOf(text: string, stored: number | 'OL' | null, quantity: FieldQuantity, options: ParseOptions): number | FieldIssue {
+  if (stored === 'OL') return Infinity;
+  if (stored !== null) return stored;
+  const parsed = parseReading(text, quantity, options);
+  return parsed.ok ? parsed.value : parsed;
+}
+
+/** Ω of a pair as typed; OL is Infinity. */
+export function pairOhm(entry: Entry): number | FieldIssue {
+  return valueOf(entry.text, entry.value, 'ohms', { overload: true });
+}

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { isMeasurementId } from '../measurements/list.ts';
+import { entrySchema, figureText, identifier, line, paragraph, textBehindValue, timestamp } from './entrySchema.ts';
+
+export const conditionsSchema = z.strictObject({
+  substituteOhm: entrySchema.optional(),
+  bathC: entrySchema.optional(),
+  wire: z.enum(['signal', 'return']).optional(),
+  position: z.number().int().min(1).max(8).optional(),
+});
+
+export const readingSchema = z
+  .strictObject({
+    id: identifier,
+    measurement: z.string().refine(isMeasurementId, { error: 'unknown measurement' }),
+    text: figureText,
+    /** V, Ω or °C by the measurement's quantity; "OL"; null while the text cannot be read. */
+    value: z.union([z.number(), z.literal('OL')]).nullable(),
+    conditions: conditionsSchema,
+    state: z.enum(['steady', 'hot', 'wiggling']),
+    note: paragraph,
+    takenAt: timestamp.nullable(),
+    /** Taken back, with the reason: kept in the record, left out of the verdict. */
+    voided: z.strictObject({ reason: line, at: timestamp }).nullable(),
+    /** What stood here before it was corrected, oldest first. */
+    history: z.array(z.strictObject({ text: figureText, at: timestamp })).max(50),
+  })
+  .refine(textBehindValue, { error: 'a value without its text' });
+
+export type JobReading = z.infer<typeof readingSchema>;
+export type JobConditions = z.infer<typeof conditionsSchema>;

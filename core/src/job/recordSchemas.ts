@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { isMeasurementId } from '../measurements/list.ts';
+import { entrySchema, figureText, identifier, line, paragraph, timestamp } from './entrySchema.ts';
+
+/** The parts of a job that are no circuit and no reading: what was complained of, seen, decided, done and proved. */
+
+export const CODE_STATES = ['present', 'sporadic', 'came-back', 'past'] as const;
+
+export const complaintSchema = z.strictObject({
+  text: paragraph,
+  /** Ids of `catalogue/symptoms`. */
+  symptoms: z.array(identifier).max(50),
+  codes: z.array(z.strictObject({ id: identifier, code: line, state: z.enum(CODE_STATES) })).max(50),
+  replaced: z.array(z.enum(['sensor', 'connector', 'wiring', 'module'])).max(4),
+  /** Causes that are no electrical fault (ids of `catalogue/otherCauses`), as far as they were looked at. */
+  causes: z.record(identifier, z.enum(['ruled-out', 'found'])),
+});
+
+const named = z.strictObject({ id: identifier, name: line });
+
+export const rightSensorSchema = z.strictObject({
+  plugs: z.array(named).max(12),
+  values: z.array(named).max(12),
+  /** Which displayed value moved when a plug was pulled or bridged; null: none did. */
+  trials: z
+    .array(z.strictObject({ id: identifier, plugId: identifier, how: z.enum(['unplugged', 'bridged']), movedId: identifier.nullable() }))
+    .max(60),
+  /** The value that is complained of, and the plug at which the readings were taken. */
+  wantedValueId: identifier.nullable(),
+  measuredPlugId: identifier.nullable(),
+});
+
+export const photoSchema = z.strictObject({
+  id: identifier,
+  caption: line,
+  takenAt: timestamp,
+  /** A JPEG as a data address, scaled down; null where it is kept beside the job (in the browser), filled in when the job leaves as a file. */
+  image: z
+    .string()
+    .max(1_500_000)
+    .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, { error: 'not a JPEG data address' })
+    .nullable(),
+});
+
+export const comparisonSchema = z.strictObject({
+  /** Pairs of temperature and resistance, of this sensor or of the other one (new, neighbour). */
+  pairs: z
+    .array(
+      z.strictObject({
+        id: identifier,
+        sensor: z.enum(['this', 'other']),
+        phase: z.enum(['heating', 'cooling', 'after']),
+        temperatureC: entrySchema,
+        resistanceOhm: entrySchema,
+      }),
+    )
+    .max(100),
+  /** Timed readings while a value settles: minutes, and V, Ω or °C as typed. */
+  settling: z.array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema })).max(100),
+});
+
+export const GROUPS = ['sensor', 'wiring', 'reference', 'module', 'installation', 'healthy'] as const;
+
+export const decisionSchema = z.strictObject({
+  group: z.enum(GROUPS),
+  /** What the tool said then, and how surely. */
+  toolGroup: z.enum(GROUPS),
+  toolProbability: z.number().min(0).max(1),
+  reason: paragraph,
+  decidedAt: timestamp,
+});
+
+export const repairSchema = z.strictObject({
+  part: line,
+  partNumber: line,
+  cause: paragraph,
+  done: paragraph,
+  doneAt: timestamp.nullable(),
+  standIn: z.strictObject({ what: line, fittedAt: timestamp, removedAt: timestamp.nullable() }).nullable(),
+});
+
+export const proofSchema = z.strictObject({
+  temperatureC: entrySchema,
+  readings: z
+    .array(
+      z.strictObject({
+        measurement: z.string().refine(isMeasurementId, { error: 'unknown measurement' }),
+        text: figureText,
+        value: z.union([z.number(), z.literal('OL')]).nullable(),
+      }),
+    )
+    .max(40),
+  /** Steps of the proof by id: how each came out. */
+  steps: z.record(identifier, z.strictObject({ state: z.enum(['passed', 'failed', 'not-possible']), note: line, at: timestamp })),
+});
+
+export const followUpSchema = z.strictObject({ id: identifier, text: line, dueOn: z.iso.date(), doneAt: timestamp.nullable() });
+
+export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(['proved', 'unproved']), reason: paragraph });
+
+export type Complaint = z.infer<typeof complaintSchema>;
+export type RightSensor = z.infer<typeof rightSensorSchema>;
+export type Photo = z.infer<typeof photoSchema>;
+export type Comparison = z.infer<typeof comparisonSchema>;
+export type Decision = z.infer<typeof decisionSchema>;
+export type Repair = z.infer<typeof repairSchema>;
+export type Proof = z.infer<typeof proofSchema>;
+export type FollowUp = z.infer<typeof followUpSchema>;

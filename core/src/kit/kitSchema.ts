@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { blank, entrySchema, line } from '../job/entrySchema.ts';
+
+/** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
+export const rangeSchema = z.strictObject({ upTo: entrySchema, percent: entrySchema, digits: entrySchema, digit: entrySchema });
+
+export const TOOLS = ['meter', 'thermometer', 'live-data', 'resistors', 'jumper', 'module-access', 'bath', 'second-sensor'] as const;
+export const SERIES = ['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const;
+
+/** What a technician measures with. Empty figures mean the generic ones; nobody has to fill anything in. */
+export const kitSchema = z.strictObject({
+  name: line,
+  tools: z.array(z.enum(TOOLS)).max(TOOLS.length),
+  meter: z.strictObject({
+    volts: z.array(rangeSchema).max(12),
+    ohms: z.array(rangeSchema).max(12),
+    /** Input on volts, the highest resistance it shows, and the leads' own, Ω. */
+    inputOhm: entrySchema,
+    overloadOhm: entrySchema,
+    leadOhm: entrySchema,
+  }),
+  thermometer: z.enum(['infra-red', 'thermocouple', 'glass', 'other']),
+  /** Limit of the thermometer, ± K; empty: what is realistic for its kind. */
+  thermometerK: entrySchema,
+  /** Limit of the displayed value of scan tool or module, ± K. */
+  displayedK: entrySchema,
+  resistors: z.strictObject({ series: z.enum(SERIES), own: z.string().max(2000), tolerancePercent: entrySchema }),
+  /** How much work the places of this machine are. */
+  access: z.strictObject({
+    plug: z.enum(['easy', 'usual', 'hard']),
+    module: z.enum(['easy', 'usual', 'hard']),
+    sensor: z.enum(['easy', 'usual', 'hard']),
+  }),
+});
+
+export type Kit = z.infer<typeof kitSchema>;
+export type MeterRange = z.infer<typeof rangeSchema>;
+
+/** A common kit: everything at hand, generic figures. */
+export function genericKit(): Kit {
+  return {
+    name: '',
+    tools: [...TOOLS],
+    meter: { volts: [], ohms: [], inputOhm: blank(), overloadOhm: blank(), leadOhm: blank() },
+    thermometer: 'thermocouple',
+    thermometerK: blank(),
+    displayedK: blank(),
+    resistors: { series: 'E12', own: '', tolerancePercent: blank() },
+    access: { plug: 'usual', module: 'usual', sensor: 'usual' },
+  };
+}

@@ -1,0 +1,32 @@
+import { decodeCode } from '../catalogue/troubleCodes.ts';
+import type { Layout } from '../circuit/sensorCircuit.ts';
+
+/**
+ * What a code means in this circuit: "low" and "high" are the signal's voltage, so which way the value reads hangs on layout and curve.
+ * `null` for a code that is not known.
+ */
+export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc'): string | null {
+  const known = decodeCode(code);
+  if (!known) return null;
+  const what = known.what.charAt(0).toUpperCase() + known.what.slice(1);
+  if (known.kind === 'not-temperature') return `${what}: no temperature circuit.`;
+  if (known.kind === 'condition') return `${what}: says how the machine is, not what is wrong with the circuit.`;
+  if (known.kind === 'reference') return `${what} ${known.says === 'open' ? 'open' : known.says}: what several circuits share.`;
+  switch (known.says) {
+    case 'low':
+    case 'high': {
+      // Under a pull-up more ohms are more volts; in the mirrored layout less.
+      const moreOhm = (known.says === 'high') === (layout !== 'pull-down');
+      const reads = moreOhm === (slope === 'ntc') ? 'cold' : 'hot';
+      return `${what}: signal voltage too ${known.says}; in this circuit that reads ${reads}${moreOhm ? ', like an open' : ', like a short'}.`;
+    }
+    case 'open':
+      return `${what}: circuit open; in this circuit that reads ${(slope === 'ntc') ? 'cold' : 'hot'}.`;
+    case 'range':
+      return `${what}: believable but wrong; neither open nor short.`;
+    case 'intermittent':
+      return `${what}: comes and goes; wiggle and heat.`;
+    default:
+      return `${what}: the circuit, kind not told.`;
+  }
+}

@@ -1,0 +1,31 @@
+import type { JobReading } from '../job/jobSchema.ts';
+import { measurementById } from '../measurements/list.ts';
+import type { Conditions } from '../measurements/measurement.ts';
+import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+
+/** The conditions of a test in words, empty where it has none: "with 1.00 kΩ", "water at 60 °C", "signal wire, connector 2". */
+export function conditionsText({ substituteOhm, bathC, wire, position }: Conditions, unit: TemperatureUnit): string {
+  const parts: string[] = [];
+  if (substituteOhm !== undefined) parts.push(`with ${formatOhm(substituteOhm)}`);
+  if (bathC !== undefined) parts.push(`water at ${formatTemperature(bathC, unit, Number.isInteger(bathC) ? 0 : 1)}`);
+  if (wire && position) parts.push(`${wire} wire, connector ${position}`);
+  return parts.join(', ');
+}
+
+/** A reading's conditions and the state of the machine, in words. */
+export function readingConditionsText({ conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>, unit: TemperatureUnit): string {
+  const known: Conditions = {};
+  if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
+  if (typeof c.bathC?.value === 'number') known.bathC = c.bathC.value;
+  if (c.wire && c.position) [known.wire, known.position] = [c.wire, c.position];
+  const words = conditionsText(known, unit);
+  const machine = state === 'hot' ? 'hot or after heat' : state === 'wiggling' ? 'while wiggling' : '';
+  return [words, machine].filter((w) => w !== '').join(', ');
+}
+
+/** Name of a reading of a job by its id, pairs of the comparison included; empty for an id that is not there. */
+export function readingNameById(job: { readings: readonly JobReading[] } | null, id: string): string {
+  if (id.startsWith('comparison.')) return measurementById('bench-ohms').name.toLowerCase();
+  const reading = job?.readings.find((r) => r.id === id);
+  return reading ? measurementById(reading.measurement).name.toLowerCase() : '';
+}

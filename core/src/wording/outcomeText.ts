@@ -1,0 +1,33 @@
+import type { Assessment, Suspect } from '../diagnosis/assessment.ts';
+import { inside } from '../diagnosis/interval.ts';
+
+/** What one reading says, in a line: how it stands, whom it clears and whom it leaves. */
+export interface OutcomeText {
+  standing: 'fits' | 'off' | 'doubtful';
+  title: string;
+  text: string;
+}
+
+/** Null for a reading that the verdict does not count (not readable, voided). */
+export function outcomeText(a: Assessment, readingId: string): OutcomeText | null {
+  const at = a.readings.findIndex((r) => r.id === readingId);
+  if (at < 0) return null;
+  const { verdict, blunder } = a.readings[at];
+  const value = a.values[at];
+  const fits = (s: Suspect): boolean => inside(s.predicts[at], value) === 'inside';
+  const leaves = a.suspects.filter((s) => s.fault !== 'healthy' && fits(s)).map((s) => s.name);
+  const against = a.suspects.filter((s) => !fits(s)).map((s) => (s.fault === 'healthy' ? 'a healthy circuit' : s.name));
+  const title = verdict === 'inside' ? 'As healthy.' : verdict === 'low' ? 'Low.' : 'High.';
+  if (blunder > 0.5) return { standing: 'doubtful', title, text: 'Nothing explains it: probably a bad contact, a wrong pin or a wrong unit. Repeat it.' };
+  const parts: string[] = [];
+  if (against.length > 0) parts.push(`Speaks against ${list(against)}.`);
+  if (verdict !== 'inside' && leaves.length > 0) parts.push(`Leaves ${list(leaves)}.`);
+  if (parts.length === 0) parts.push(a.suspects.length > 1 ? 'Tells none of the suspects apart.' : 'Fits.');
+  return { standing: verdict === 'inside' ? 'fits' : 'off', title, text: parts.join(' ') };
+}
+
+function list(names: readonly string[]): string {
+  const shown = names.slice(0, 3);
+  const more = names.length - shown.length;
+  return shown.join(', ') + (more > 0 ? ` and ${more} more` : '');
+}

@@ -1,0 +1,17 @@
+/** Longest side of a kept photo, pixels, and its quality. */
+const [LONGEST, QUALITY] = [1280, 0.72];
+
+/** A picture file scaled down as a JPEG data address, or null when the browser cannot read it. */
+export async function scaledJpeg(file: Blob): Promise<string | null> {
+  try {
+    const bitmap = await createImageBitmap(file);
+    const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))];
+    canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    return canvas.toDataURL('image/jpeg', QUALITY);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
+import { computed } from 'vue';
+import FigureField from '../../components/FigureField.vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+import { useReadingView } from './useReadingView.ts';
+
+/** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
+const bench = useOpenJob();
+const verdict = useVerdict();
+const work = useWorkOrder();
+const readings = useReadings();
+const viewOf = useReadingView();
+const about = computed(() => measurementById(work.test!));
+const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
+const view = computed(() => viewOf(about.value.id, reading.value));
+const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${reading.value.id}`) : undefined));
+const conditions = computed<JobConditions>(() => reading.value?.conditions ?? work.draft);
+const conditionIssue = (what: string) => (reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined);
+const asks = (what: 'substituteOhm' | 'bathC' | 'position'): boolean => about.value.needs.includes(what);
+/** The healthy value hangs on the temperature beside the sensor. */
+const needsAir = computed(() => !asks('bathC') && ['scan', 'plugged', 'key-off', 'bench'].includes(about.value.setup));
+const hot = computed(() => reading.value?.state === 'hot');
+
+function put(text: string): void {
+  if (reading.value) {
+    readings.retype(reading.value.id, text);
+    if (!readings.find(work.readingId!)) work.readingId = null;
+  } else if (text.trim() !== '') work.readingId = readings.add(about.value.id, text, work.draft);
+}
+function condition(change: JobConditions): void {
+  if (reading.value) Object.assign(reading.value.conditions, change);
+  else work.draft = { ...work.draft, ...change };
+}
+function where(text: string): void {
+  const [wire, position] = text.split(' ');
+  condition({ wire: wire as 'signal' | 'return', position: Number(position) });
+}
+</script>
+
+<template>
+  <div class="fields">
+    <FigureField
+      large
+      :label="about.name"
+      :text="reading?.text ?? ''"
+      :quantity="about.quantity"
+      :issue="issue"
+      :healthy="view.healthy"
+      :standing="view.standing"
+      :standing-text="view.standingText"
+      :read-as="view.readAs"
+      :predicted="view.standing === 'off' ? view.predicted : ''"
+      :meant="view.meant"
+      :about="about.title"
+      :data-measurement="about.id"
+      @type="put"
+      @choose="put"
+      @settle="reading && readings.remember(reading.id, $event)"
+      @enter="work.goNext()"
+    />
+    <div class="row">
+      <FigureField
+        v-if="asks('substituteOhm')"
+        label="with resistor"
+        quantity="ohms"
+        :text="conditions.substituteOhm?.text ?? ''"
+        :issue="conditionIssue('substituteOhm')"
+        @type="condition({ substituteOhm: readings.entryOf($event, 'ohms') })"
+        @choose="condition({ substituteOhm: readings.entryOf($event, 'ohms') })"
+      />
+      <FigureField
+        v-if="asks('bathC')"
+        label="water at"
+        quantity="celsius"
+        :text="conditions.bathC?.text ?? ''"
+        :issue="conditionIssue('bathC')"
+        @type="condition({ bathC: readings.entryOf($event, 'celsius') })"
+        @choose="condition({ bathC: readings.entryOf($event, 'celsius') })"
+      />
+      <label v-if="asks('position')" class="choose">
+        where
+        <select :value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`" @change="where(($event.target as HTMLSelectElement).value)">
+          <template v-for="wire in ['signal', 'return']" :key="wire">
+            <option v-for="n in bench.job!.circuit.connectors" :key="n" :value="`${wire} ${n}`">{{ wire }}, connector {{ n }}</option>
+          </template>
+        </select>
+      </label>
+      <FigureField
+        v-if="needsAir && hot"
+        label="Thermometer, hot"
+        quantity="celsius"
+        :text="bench.job!.hotTemperatureC.text"
+        :issue="verdict.issues.get('hotTemperatureC')"
+        @type="bench.job!.hotTemperatureC = readings.entryOf($event, 'celsius')"
+        @choose="bench.job!.hotTemperatureC = readings.entryOf($event, 'celsius')"
+      />
+      <FigureField
+        v-else-if="needsAir"
+        label="Thermometer"
+        quantity="celsius"
+        :text="bench.job!.temperatureC.text"
+        :issue="verdict.issues.get('temperatureC')"
+        hint="beside the sensor"
+        @type="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
+        @choose="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
+      />
+      <label v-if="reading" class="choose">
+        while
+        <select v-model="reading.state">
+          <option value="steady">as found</option>
+          <option value="hot">hot, after heat</option>
+          <option value="wiggling">wiggling</option>
+        </select>
+      </label>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+.row > * {
+  flex: 1 1 110px;
+  max-width: 180px;
+}
+.choose {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13px;
+  font-weight: 600;
+}
+.choose select {
+  height: 44px;
+  font-weight: 400;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+}
+</style>

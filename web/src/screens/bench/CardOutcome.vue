@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { formatProbability } from '@mellow-probe/core/units/format';
+import { outcomeText } from '@mellow-probe/core/wording/outcomeText';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { formatInterval } from '@mellow-probe/core/units/format';
+import { computed, ref } from 'vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+
+/** What the reading on the card says: how it stands, which suspects it speaks for and against; and what can be done with it. */
+const work = useWorkOrder();
+const verdict = useVerdict();
+const readings = useReadings();
+const preferences = usePreferences();
+const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
+const outcome = computed(() => (reading.value && verdict.result ? outcomeText(verdict.result.assessment, reading.value.id) : null));
+/** Before the reading: what each suspect would make it. */
+const ahead = computed(() => {
+  const p = verdict.advice?.proposals.find((x) => x.measurement === work.test);
+  if (reading.value || !p) return [];
+  const { quantity } = measurementById(p.measurement);
+  return p.predicts
+    .filter((x) => x.probability > 0.02)
+    .slice(0, 3)
+    .map((x) => ({ name: x.name, p: formatProbability(x.probability), range: formatInterval(x.interval, quantity, preferences.temperatureUnit) }));
+});
+const reason = ref('');
+const voiding = ref(false);
+function voidIt(): void {
+  if (reading.value && reason.value.trim() !== '') readings.voidReading(reading.value.id, reason.value.trim());
+  [voiding.value, reason.value] = [false, ''];
+}
+</script>
+
+<template>
+  <div class="outcome">
+    <p v-if="reading?.voided" class="box voided">
+      Voided: {{ reading.voided.reason }} <button class="act quiet" type="button" @click="readings.unvoid(reading.id)">Take it back in</button>
+    </p>
+    <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status"><b>{{ outcome.title }}</b> {{ outcome.text }}</p>
+    <div v-else-if="ahead.length > 0" class="box ahead">
+      <div v-for="a in ahead" :key="a.name" class="line"><span>{{ a.name }} <span class="soft">{{ a.p }}</span></span><span class="mono">{{ a.range }}</span></div>
+    </div>
+    <div v-if="reading && !reading.voided" class="acts">
+      <form v-if="voiding" class="voiding" @submit.prevent="voidIt">
+        <input v-model="reason" aria-label="Why it is voided" placeholder="Why? bad contact, wrong pin…" maxlength="400" />
+        <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
+        <button class="act quiet" type="button" @click="voiding = false">Keep</button>
+      </form>
+      <template v-else>
+        <input v-model="reading.note" class="note" aria-label="Note on this reading" placeholder="Note" maxlength="2000" />
+        <button class="act quiet" type="button" @click="work.again()">Repeat</button>
+        <button class="act quiet" type="button" @click="voiding = true">Void…</button>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.outcome {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  min-width: 0;
+}
+.box {
+  padding: 7px 10px;
+  border-left: 4px solid var(--line-strong);
+  background: var(--paper);
+  border-radius: 0 8px 8px 0;
+  font-size: 14px;
+}
+.box.off {
+  border-color: var(--amber);
+  background: var(--amber-soft);
+}
+.box.fits {
+  border-color: var(--moss);
+  background: var(--moss-soft);
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+.line .mono {
+  white-space: nowrap;
+}
+.acts,
+.voiding {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+  min-width: 0;
+  width: 100%;
+}
+.acts input {
+  flex: 1;
+  min-width: 60px;
+  height: 40px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--field);
+  padding: 0 8px;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import FigureField from '../../components/FigureField.vue';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import CircuitChoice from './CircuitChoice.vue';
+import ReadingField from './ReadingField.vue';
+
+/** The quick check: which circuit, and the few figures that are often enough. Every other test has its card in the order of work. */
+defineEmits<{ details: [] }>();
+const bench = useOpenJob();
+const verdict = useVerdict();
+const { entryOf } = useReadings();
+const job = computed(() => bench.job!);
+const layout = computed(() => job.value.circuit.layout);
+</script>
+
+<template>
+  <section class="sheet quick" aria-label="Quick check">
+    <CircuitChoice @details="$emit('details')" />
+    <div class="row">
+      <FigureField
+        label="Reference"
+        quantity="volts"
+        :text="job.circuit.referenceV.text"
+        :issue="verdict.issues.get('circuit.referenceV')"
+        @type="job.circuit.referenceV = entryOf($event, 'volts')"
+        @choose="job.circuit.referenceV = entryOf($event, 'volts')"
+      />
+      <FigureField
+        :label="layout === 'pull-down' ? 'Pull-down' : 'Pull-up'"
+        quantity="ohms"
+        :text="job.circuit.pullUpOhm.text"
+        :issue="verdict.issues.get('circuit.pullUpOhm')"
+        placeholder="unknown"
+        @type="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
+        @choose="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
+      />
+      <FigureField
+        class="measured"
+        label="Thermometer"
+        quantity="celsius"
+        :text="job.temperatureC.text"
+        :issue="verdict.issues.get('temperatureC')"
+        hint="beside the sensor"
+        @type="job.temperatureC = entryOf($event, 'celsius')"
+        @choose="job.temperatureC = entryOf($event, 'celsius')"
+      />
+      <ReadingField class="measured" measurement="displayed" label="Displayed" />
+    </div>
+    <div class="row">
+      <ReadingField class="ohms" measurement="sensor-ohms" label="Sensor ohms" />
+      <ReadingField measurement="open-voltage" label="Volts, unplugged" />
+      <ReadingField measurement="loaded-voltage" label="Volts, plugged in" />
+      <ReadingField v-if="layout !== 'one-wire'" measurement="return-drop" :label="layout === 'pull-down' ? 'Feed volts' : 'Return drop'" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.quick {
+  padding: 8px 14px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  overflow-y: auto;
+  min-height: 0;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 12px;
+}
+@media (max-width: 620px) {
+  .row {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { SCHOOLS } from '@mellow-probe/core/diagnosis/schools';
+import { computed } from 'vue';
+import PickList from '../../components/PickList.vue';
+import { useOpenJob } from '../../stores/openJob.ts';
+
+/** The way of working: by what a test tells per minute, or in the order of a school. The cards are the same. */
+const bench = useOpenJob();
+const groups = [
+  { label: 'By the tool', options: [{ value: 'proposal', label: 'Most telling first' }] },
+  { label: 'Schools', options: SCHOOLS.map((s) => ({ value: s.id, label: s.name })) },
+];
+const value = computed(() => (SCHOOLS.some((s) => s.id === bench.job!.school) ? bench.job!.school : 'proposal'));
+</script>
+
+<template>
+  <PickList class="school" label="Way of working" hide-label :groups="groups" :value="value" @pick="bench.job!.school = $event" />
+</template>
+
+<style scoped>
+.school {
+  min-width: 150px;
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
+import { computed, nextTick, ref, watch } from 'vue';
+import { usePreferences } from '../../stores/preferences.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+import CardEntry from './CardEntry.vue';
+import CardOutcome from './CardOutcome.vue';
+
+/** One test: how it is set up, its caution, one large field, and at once what the figure says. */
+const work = useWorkOrder();
+const verdict = useVerdict();
+const preferences = usePreferences();
+const root = ref<HTMLElement>();
+const about = computed(() => measurementById(work.test!));
+const taken = computed(() => work.readingsOf(work.test!));
+const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
+const bits = computed(() => (proposal.value && proposal.value.bits > 0.005 ? `tells ${proposal.value.bits.toFixed(2)} bit` : ''));
+
+watch(
+  () => [work.test, work.readingId],
+  async () => {
+    await nextTick();
+    root.value?.querySelector<HTMLInputElement>('.large input')?.focus();
+  },
+);
+defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large input')?.focus() });
+</script>
+
+<template>
+  <section ref="root" class="sheet card" aria-label="The test on the card" :data-card="work.test">
+    <div class="how">
+      <div class="small-head">{{ about.name }} · {{ about.minutes }} min{{ bits ? ` · ${bits}` : '' }}</div>
+      <h2>{{ about.title }}</h2>
+      <ol>
+        <li v-for="step in about.steps" :key="step">{{ step }}</li>
+      </ol>
+      <p v-if="about.caution" class="caution"><span aria-hidden="true">▲</span> {{ about.caution }}</p>
+    </div>
+    <div class="entry">
+      <div v-if="taken.length > 1 || about.needs.length > 0 || taken.some((r) => r.voided)" class="taken" role="group" aria-label="Readings of this test">
+        <button v-for="r in taken" :key="r.id" type="button" :class="{ on: r.id === work.readingId, voided: r.voided }" @click="work.goReading(r.id)">
+          {{ r.text || '—' }} <span v-if="readingConditionsText(r, preferences.temperatureUnit)">{{ readingConditionsText(r, preferences.temperatureUnit) }}</span>
+        </button>
+        <button type="button" :class="{ on: work.readingId === null }" @click="work.again()">{{ taken.length === 0 ? 'First' : 'Another' }}</button>
+      </div>
+      <CardEntry :key="work.test!" />
+      <CardOutcome />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 16px;
+  padding: 10px 14px;
+  overflow-y: auto;
+  min-height: 0;
+}
+h2 {
+  font-size: 19px;
+  line-height: 1.2;
+  margin: 1px 0 6px;
+}
+ol {
+  margin: 0;
+  padding-left: 20px;
+}
+li {
+  padding: 1px 0;
+}
+.caution {
+  margin-top: 7px;
+  padding-top: 6px;
+  border-top: 1px dashed var(--line-strong);
+  font-size: 13.5px;
+  color: var(--amber-ink);
+}
+.entry {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  min-width: 0;
+}
+.taken {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.taken button {
+  min-height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--sheet);
+  font: 13px var(--mono);
+  cursor: pointer;
+}
+.taken span {
+  font-family: var(--sans);
+  color: var(--soft);
+}
+.taken .on {
+  background: var(--spruce-soft);
+  border-color: var(--spruce);
+}
+.taken .voided {
+  text-decoration: line-through;
+}
+@media (pointer: coarse) {
+  .taken button {
+    min-height: 44px;
+  }
+}
+@media (max-width: 620px) {
+  .card {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { FAULTS } from '@mellow-probe/core/faults/list';
+import type { WithoutReading } from '@mellow-probe/core/diagnosis/withoutReading';
+import { formatProbability } from '@mellow-probe/core/units/format';
+import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { Drawer } from 'ant-design-vue';
+import { computed, ref, toRaw, watch } from 'vue';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { askWithoutEach } from '../../workers/engineClient.ts';
+
+/** The verdict in figures: every fault, its weight before and after, what moved it, how much hangs on each reading; weights can be changed. */
+const open = defineModel<boolean>('open', { required: true });
+const bench = useOpenJob();
+const verdict = useVerdict();
+const hangs = ref<WithoutReading[]>([]);
+const assessment = computed(() => verdict.result?.assessment ?? null);
+const rows = computed(() =>
+  (assessment.value?.ranking ?? []).map((r) => ({
+    ...r,
+    moved: (verdict.result?.factors ?? [])
+      .filter((f) => f.source !== 'by-hand' && Math.abs((f.ratios[r.fault] ?? 1) - 1) > 0.02)
+      .map((f) => `${f.name} × ${Number((f.ratios[r.fault] ?? 1).toPrecision(2))}`)
+      .join('; '),
+    byHand: bench.job?.weightFactors[r.fault],
+    plain: FAULTS.find((f) => f.id === r.fault)!.weight,
+  })),
+);
+
+watch(
+  [open, assessment],
+  async ([isOpen]) => {
+    hangs.value = [];
+    if (!isOpen || !bench.job) return;
+    hangs.value = await askWithoutEach(JSON.parse(JSON.stringify({ ...toRaw(bench.job), photos: [] })) as NonNullable<typeof bench.job>);
+  },
+  { immediate: true },
+);
+function weigh(fault: string, text: string): void {
+  const value = Number(text.replace(',', '.'));
+  const factors = { ...bench.job!.weightFactors };
+  if (text.trim() === '' || value === 1) delete factors[fault];
+  else if (value >= 0 && value <= 1000) factors[fault] = value;
+  bench.job!.weightFactors = factors;
+}
+</script>
+
+<template>
+  <Drawer v-model:open="open" title="The verdict in figures" width="640">
+    <template v-if="assessment">
+      <h3>How much hangs on each reading</h3>
+      <p v-if="hangs.length === 0" class="soft">{{ assessment.readings.length === 0 ? 'No reading yet.' : 'Ranking again without each reading…' }}</p>
+      <ul v-else>
+        <li v-for="h in hangs" :key="h.id">
+          Without {{ readingNameById(bench.job, h.id) }}: {{ groupName(assessment.groups[0].group).toLowerCase() }} {{ formatProbability(h.ofPresentLeader) }}
+          <template v-if="h.leader !== assessment.groups[0].group">, {{ groupName(h.leader).toLowerCase() }} would lead with {{ formatProbability(h.probability) }}</template>
+        </li>
+      </ul>
+      <h3>Every fault</h3>
+      <table>
+        <thead>
+          <tr><th scope="col">Fault</th><th scope="col">before</th><th scope="col">now</th><th scope="col">your factor</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.fault">
+            <td>{{ r.name }}<div v-if="r.moved" class="soft">{{ r.moved }}</div></td>
+            <td class="mono">{{ formatProbability(r.prior) }}</td>
+            <td class="mono"><b>{{ formatProbability(r.probability) }}</b></td>
+            <td><input class="mono" :value="r.byHand ?? ''" placeholder="× 1" :aria-label="`Your factor on ${r.name}`" inputmode="decimal" @change="weigh(r.fault, ($event.target as HTMLInputElement).value)" /></td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">“before” is the default weight with codes, complaint, history and findings; those factors are common practice without a source. “now” adds every reading.</p>
+    </template>
+    <p v-else class="soft">The circuit is not complete.</p>
+  </Drawer>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 15px;
+  margin: 12px 0 4px;
+}
+h3:first-child {
+  margin-top: 0;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+}
+th {
+  text-align: left;
+  font-size: 12px;
+  color: var(--soft);
+}
+td {
+  border-top: 1px solid var(--line);
+  padding: 4px 8px 4px 0;
+  vertical-align: top;
+}
+.soft {
+  font-size: 12.5px;
+}
+input {
+  width: 72px;
+  height: 36px;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--field);
+  padding: 0 8px;
+}
+</style>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { Station } from '@mellow-probe/core/workOrder/stations';
+import { computed } from 'vue';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+import SchoolChoice from './SchoolChoice.vue';
+import { useReadingView } from './useReadingView.ts';
+import { useStationState } from './useStationState.ts';
+
+/** The order of work: stations with their state, and the tests of the one that is open with their last readings. Nothing locks. */
+const work = useWorkOrder();
+const bench = useOpenJob();
+const viewOf = useReadingView();
+const stateOf = useStationState();
+const SIGNS = { settled: '●', odd: '◆', todo: '○' } as const;
+const WORDS = { settled: 'settled', odd: 'odd', todo: 'to do' } as const;
+
+interface TestRow {
+  id: string;
+  name: string;
+  text: string;
+  sign: keyof typeof SIGNS;
+  open: boolean;
+}
+function testRows(station: Station): TestRow[] {
+  const open = station.id === work.station;
+  return station.tests.flatMap((id) => {
+    const readings = work.readingsOf(id).filter((r) => !r.voided);
+    const last = readings[readings.length - 1];
+    if (!open && (!last || station.tests.length === 1)) return [];
+    const standing = last ? viewOf(id, last).standing : 'none';
+    const sign = standing === 'fits' ? 'settled' : standing === 'off' ? 'odd' : 'todo';
+    return [{ id, name: measurementById(id).name, text: last?.text ?? '', sign, open: open && work.test === id }];
+  });
+}
+const rows = computed(() =>
+  work.stations.map((s) => ({ ...s, ...stateOf(s), open: s.id === work.station, rows: s.tests.length > 1 ? testRows(s) : [] })),
+);
+</script>
+
+<template>
+  <nav class="order" aria-label="Order of work">
+    <div class="head">
+      <span class="small-head">Order of work</span>
+      <SchoolChoice v-if="bench.job" />
+    </div>
+    <ol>
+      <li v-for="s in rows" :key="s.id" :class="{ open: s.open }">
+        <button type="button" class="station" :data-station="s.id" :aria-current="s.open ? 'step' : undefined" @click="work.goStation(s.id)">
+          <span class="sign" :class="s.state" :title="WORDS[s.state]">{{ SIGNS[s.state] }}</span>
+          <span class="name">{{ s.name }}</span>
+          <span class="last mono">{{ s.last }}</span>
+        </button>
+        <ul v-if="s.rows.length > 0">
+          <li v-for="t in s.rows" :key="t.id">
+            <button
+              type="button"
+              class="test"
+              :class="{ on: t.open, proposed: work.proposed?.measurement === t.id }"
+              :data-test-id="t.id"
+              :aria-current="t.open ? 'true' : undefined"
+              @click="work.goTest(t.id)"
+            >
+              <span class="sign" :class="t.sign">{{ SIGNS[t.sign] }}</span>
+              <span class="name">{{ t.name }}</span>
+              <span class="last mono">{{ t.text }}</span>
+            </button>
+          </li>
+        </ul>
+      </li>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.order {
+  overflow-y: auto;
+  padding: 8px 6px 12px;
+  min-height: 0;
+}
+.head {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 2px 8px 6px;
+}
+ol,
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+button {
+  display: grid;
+  grid-template-columns: 18px minmax(0, 1fr) auto;
+  gap: 6px;
+  align-items: center;
+  width: 100%;
+  border: 0;
+  border-radius: 9px;
+  background: transparent;
+  text-align: left;
+  cursor: pointer;
+  padding: 0 8px;
+}
+.station {
+  min-height: 38px;
+  font-weight: 500;
+}
+.test {
+  min-height: 32px;
+  padding-left: 20px;
+  font-size: 13.5px;
+}
+button:hover {
+  background: var(--spruce-soft);
+}
+.open > .station {
+  background: var(--spruce-soft);
+  font-weight: 600;
+}
+.test.on {
+  background: var(--spruce-soft);
+  font-weight: 600;
+}
+.test.proposed .name::after {
+  content: ' ‹ next';
+  color: var(--spruce);
+  font-weight: 600;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.last {
+  font-size: 12.5px;
+  color: var(--soft);
+  max-width: 84px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.sign {
+  color: var(--soft);
+}
+.sign.settled {
+  color: var(--moss);
+}
+.sign.odd {
+  color: var(--amber);
+}
+@media (pointer: coarse) {
+  .station,
+  .test {
+    min-height: 44px;
+  }
+}
+@media (max-width: 1080px) {
+  .order {
+    overflow: visible;
+    padding: 0;
+  }
+  .head {
+    flex-direction: row;
+    align-items: center;
+  }
+  ol {
+    display: flex;
+    gap: 4px;
+    overflow-x: auto;
+    align-items: flex-start;
+  }
+  ol > li {
+    flex: none;
+  }
+  .station {
+    min-height: 44px;
+    border: 1px solid var(--line);
+    background: var(--sheet);
+    grid-template-columns: 18px auto auto;
+  }
+  .station .last {
+    display: none;
+  }
+  ul {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { PROOF_STEPS, type ProofState } from '@mellow-probe/core/proof/proofPlan';
+import dayjs from 'dayjs';
+import { computed, ref } from 'vue';
+import { nowIso } from '../../../composables/newId.ts';
+import { useOpenJob } from '../../../stores/openJob.ts';
+
+/** A job closes with proof, or with a reason why there is none. */
+const props = defineProps<{ state: ProofState }>();
+const bench = useOpenJob();
+const reason = ref('');
+const closed = computed(() => bench.job!.closed);
+const names = (ids: readonly string[]): string => ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');
+const lacks = computed(() => {
+  const { missing, failed, outside, inside, standInFitted } = props.state;
+  const list: string[] = [];
+  if (inside + outside.length === 0) list.push('no value read again');
+  if (outside.length > 0) list.push(`outside what is healthy: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
+  if (failed.length > 0) list.push(`failed: ${names(failed)}`);
+  if (missing.length > 0) list.push(`still to do: ${names(missing)}`);
+  if (standInFitted) list.push('a temporary stand-in is still fitted');
+  return list;
+});
+function close(how: 'proved' | 'unproved'): void {
+  if (how === 'unproved' && reason.value.trim() === '') return;
+  bench.job!.closed = { at: nowIso(), how, reason: reason.value.trim() };
+}
+</script>
+
+<template>
+  <div data-test="close">
+    <h3>Close the job</h3>
+    <template v-if="closed">
+      <p :class="['told', { odd: closed.how !== 'proved' }]">
+        Closed {{ dayjs(closed.at).format('DD MMM YYYY HH:mm') }}, {{ closed.how }}. {{ closed.reason }}
+        <button class="act quiet" type="button" @click="bench.job!.closed = null">Open it again</button>
+      </p>
+      <RouterLink class="act main" :to="`/check/${bench.job!.id}/report`">Report</RouterLink>
+    </template>
+    <template v-else-if="state.proved">
+      <p class="told">Proved: every value read again is healthy, every step passed or not possible here.</p>
+      <button class="act main" type="button" @click="close('proved')">Close as proved</button>
+    </template>
+    <template v-else>
+      <p class="told odd">Not proved yet: {{ lacks.join('; ') }}.</p>
+      <label class="line">To close it all the same, say why <textarea v-model="reason" rows="2" maxlength="20000"></textarea></label>
+      <button class="act" type="button" :disabled="reason.trim() === ''" @click="close('unproved')">Close without proof</button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.act {
+  margin-top: 8px;
+}
+</style>

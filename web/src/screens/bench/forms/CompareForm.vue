@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import FigureField from '../../../components/FigureField.vue';
+import { newId } from '../../../composables/newId.ts';
+import { useReadings } from '../../../composables/useReadings.ts';
+import { useOpenJob } from '../../../stores/openJob.ts';
+import { usePreferences } from '../../../stores/preferences.ts';
+import { useVerdict } from '../../../stores/verdict.ts';
+import { compareText } from '@mellow-probe/core/wording/compareText';
+import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
+import FormSheet from './FormSheet.vue';
+import SettlingSheet from './SettlingSheet.vue';
+
+/** This sensor against the other, and against itself while it is heated and cooled: pairs of temperature and ohms. */
+const bench = useOpenJob();
+const verdict = useVerdict();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const pairs = computed(() => bench.job!.comparison.pairs);
+const lines = computed(() => {
+  const view = comparePairsOf(bench.job!);
+  return view ? compareText(view, preferences.temperatureUnit) : [];
+});
+function add(): void {
+  const last = pairs.value[pairs.value.length - 1];
+  bench.job!.comparison.pairs.push({
+    id: newId(),
+    sensor: last?.sensor ?? 'this',
+    phase: last?.phase ?? 'heating',
+    temperatureC: { text: '', value: null },
+    resistanceOhm: { text: '', value: null },
+  });
+}
+const remove = (id: string): void => {
+  bench.job!.comparison.pairs = pairs.value.filter((p) => p.id !== id);
+};
+const issueOf = (id: string, what: string) => {
+  const issue = verdict.issues.get(`comparison.${id}.${what}`);
+  return issue?.reason === 'empty' ? undefined : issue;
+};
+</script>
+
+<template>
+  <FormSheet title="Compare" purpose="Old against new or neighbour at the same temperature, and the same sensor heated and cooled: it must move one way, smoothly, and come back.">
+    <p class="caution">▲ Hot water burns; eye protection; no naked flame on a sensor. Do not hold it in the hand. Give it two minutes in stirred water beside the thermometer.</p>
+    <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
+      <FigureField :label="`Water at, ${i + 1}`" quantity="celsius" :text="p.temperatureC.text" :issue="issueOf(p.id, 'temperatureC')" @type="p.temperatureC = entryOf($event, 'celsius')" @choose="p.temperatureC = entryOf($event, 'celsius')" />
+      <FigureField :label="`Ohms, ${i + 1}`" quantity="ohms" :text="p.resistanceOhm.text" :issue="issueOf(p.id, 'resistanceOhm')" @type="p.resistanceOhm = entryOf($event, 'ohms')" @choose="p.resistanceOhm = entryOf($event, 'ohms')" />
+      <label class="line">sensor <select v-model="p.sensor"><option value="this">this one</option><option value="other">new or neighbour</option></select></label>
+      <label class="line">while <select v-model="p.phase"><option value="heating">heating</option><option value="cooling">cooling</option><option value="after">after the heat cycle</option></select></label>
+      <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>
+    </div>
+    <button class="act add" type="button" @click="add">Add a pair</button>
+    <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
+    <SettlingSheet />
+  </FormSheet>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 130px 150px minmax(0, 1fr) minmax(0, 1fr) 44px;
+  gap: 10px;
+  align-items: start;
+}
+.pair .act {
+  margin-top: 20px;
+}
+.add {
+  align-self: flex-start;
+}
+@media (max-width: 620px) {
+  .pair {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

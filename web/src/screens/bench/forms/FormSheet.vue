@@ -1,0 +1,94 @@
+<script setup lang="ts">
+/** The sheet a form station stands on: a heading, a line of purpose, and its parts. */
+defineProps<{ title: string; purpose: string }>();
+</script>
+
+<template>
+  <section class="sheet form-sheet" :aria-label="title">
+    <header>
+      <h2>{{ title }}</h2>
+      <p class="soft">{{ purpose }}</p>
+    </header>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.form-sheet {
+  padding: 14px 18px 20px;
+  overflow-y: auto;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+h2 {
+  font-size: 20px;
+}
+.form-sheet :deep(h3) {
+  font-size: 15px;
+  margin-bottom: 4px;
+}
+.form-sheet :deep(label.line) {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13px;
+  font-weight: 600;
+}
+.form-sheet :deep(label.check) {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 40px;
+  cursor: pointer;
+}
+.form-sheet :deep(label.check input) {
+  width: 20px;
+  height: 20px;
+  flex: none;
+  accent-color: var(--spruce);
+}
+.form-sheet :deep(.text),
+.form-sheet :deep(textarea),
+.form-sheet :deep(select) {
+  font-weight: 400;
+  font-size: 15px;
+  min-height: 44px;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+  padding: 0 10px;
+  width: 100%;
+}
+.form-sheet :deep(textarea) {
+  padding: 8px 10px;
+  min-height: 64px;
+  resize: vertical;
+}
+.form-sheet :deep(.two) {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 6px 18px;
+}
+.form-sheet :deep(.row) {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.form-sheet :deep(.told) {
+  padding: 7px 10px;
+  border-left: 4px solid var(--spruce);
+  background: var(--spruce-soft);
+  border-radius: 0 8px 8px 0;
+}
+.form-sheet :deep(.told.odd) {
+  border-color: var(--amber);
+  background: var(--amber-soft);
+}
+.form-sheet :deep(.caution) {
+  font-size: 13.5px;
+  color: var(--amber-ink);
+}
+</style>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
+import { faultById } from '@mellow-probe/core/faults/list';
+import { computed } from 'vue';
+import { useOpenJob } from '../../../stores/openJob.ts';
+import FormSheet from './FormSheet.vue';
+import PhotoStrip from './PhotoStrip.vue';
+
+/** What was seen and felt: each finding moves the odds by its documented factors, which are shown. */
+const bench = useOpenJob();
+const KINDS = { look: 'Seen', feel: 'Felt and heated', history: 'History', code: 'Codes without a number' } as const;
+const groups = Object.entries(KINDS).map(([kind, label]) => ({ label, list: FINDINGS.filter((f) => f.kind === kind) }));
+const chosen = computed(() => bench.job!.findings);
+
+function toggle(id: string, on: boolean): void {
+  const others = chosen.value.filter((f) => f !== id);
+  bench.job!.findings = on ? [...others, id] : others;
+}
+const factors = (ratios: Readonly<Record<string, number>>): string =>
+  Object.entries(ratios)
+    .sort((a, b) => b[1] - a[1])
+    .map(([fault, ratio]) => `${faultById(fault).name} × ${ratio}`)
+    .join(', ');
+</script>
+
+<template>
+  <FormSheet title="Look" purpose="Corrosion, bent pins, oil or water on the plug, a chafed loom. Note the cause, not only the part: a new sensor under the same drip fails again.">
+    <p class="caution">▲ Cold system only: never open a hot cooling system. Covers of boilers and electrical boards: isolate first; mains and gas are for licensed persons.</p>
+    <div class="two">
+      <div v-for="g in groups" :key="g.label" role="group" :aria-label="g.label">
+        <h3>{{ g.label }}</h3>
+        <template v-for="f in g.list" :key="f.id">
+          <label class="check">
+            <input type="checkbox" :checked="chosen.includes(f.id)" @change="toggle(f.id, ($event.target as HTMLInputElement).checked)" />
+            {{ f.name }}
+          </label>
+          <p v-if="chosen.includes(f.id)" class="factors">{{ factors(f.ratios) }}</p>
+        </template>
+      </div>
+    </div>
+    <label class="line">Note <textarea v-model="bench.job!.note" rows="2" maxlength="20000" placeholder="What caused it, where the water comes from"></textarea></label>
+    <PhotoStrip />
+  </FormSheet>
+</template>
+
+<style scoped>
+.factors {
+  font-size: 12.5px;
+  color: var(--soft);
+  padding: 0 0 4px 30px;
+}
+</style>

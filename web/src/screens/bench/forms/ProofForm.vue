@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { inside } from '@mellow-probe/core/diagnosis/interval';
+import { PROOF_TESTS, proofStateOf, proofStepsFor } from '@mellow-probe/core/proof/proofPlan';
+import { formatInterval } from '@mellow-probe/core/units/format';
+import { computed } from 'vue';
+import FigureField from '../../../components/FigureField.vue';
+import { nowIso } from '../../../composables/newId.ts';
+import { useReadings } from '../../../composables/useReadings.ts';
+import { useOpenJob } from '../../../stores/openJob.ts';
+import { usePreferences } from '../../../stores/preferences.ts';
+import { useVerdict } from '../../../stores/verdict.ts';
+import CloseJob from './CloseJob.vue';
+import FormSheet from './FormSheet.vue';
+
+/** The proof of a repair: predicted values at today's temperature, steps, and closing the job with proof or with a stated reason. */
+const bench = useOpenJob();
+const verdict = useVerdict();
+const preferences = usePreferences();
+const { entryOf, readProof } = useReadings();
+const proof = computed(() => bench.job!.proof);
+const healthy = computed(() => verdict.result?.proofHealthy ?? {});
+const state = computed(() => proofStateOf(bench.job!, healthy.value));
+const steps = computed(() => proofStepsFor(bench.job!.field));
+const tests = computed(() =>
+  PROOF_TESTS.filter((id) => measurementById(id).layouts.includes(bench.job!.circuit.layout)).map((id) => {
+    const { name, quantity } = measurementById(id);
+    const typed = proof.value.readings.find((r) => r.measurement === id);
+    const range = healthy.value[id];
+    const value = typed?.value === 'OL' ? Infinity : (typed?.value ?? null);
+    const fits = value !== null && range ? inside(range, value) : null;
+    return {
+      id,
+      name,
+      quantity,
+      text: typed?.text ?? '',
+      healthy: range ? formatInterval(range, quantity, preferences.temperatureUnit) : '',
+      standing: fits === null ? ('none' as const) : fits === 'inside' ? ('fits' as const) : ('off' as const),
+      standingText: fits === 'low' ? 'Low' : fits === 'high' ? 'High' : '',
+    };
+  }),
+);
+function put(id: string, text: string): void {
+  const others = proof.value.readings.filter((r) => r.measurement !== id);
+  proof.value.readings = text.trim() === '' ? others : [...others, { measurement: id, text, value: readProof(id, text) }];
+}
+function setStep(id: string, value: string): void {
+  const next = { ...proof.value.steps };
+  if (value === '') delete next[id];
+  else next[id] = { state: value as 'passed', note: next[id]?.note ?? '', at: nowIso() };
+  proof.value.steps = next;
+}
+</script>
+
+<template>
+  <FormSheet title="Proof" purpose="Read again what was wrong, at today’s temperature, and see it behave. Only then the job is done.">
+    <div>
+      <h3>Values of the repaired circuit</h3>
+      <div class="values">
+        <FigureField label="Thermometer now" quantity="celsius" :text="proof.temperatureC.text" hint="beside the sensor" @type="proof.temperatureC = entryOf($event, 'celsius')" @choose="proof.temperatureC = entryOf($event, 'celsius')" />
+        <FigureField
+          v-for="t in tests"
+          :key="t.id"
+          :label="t.name"
+          :quantity="t.quantity"
+          :text="t.text"
+          :healthy="t.healthy"
+          :standing="t.standing"
+          :standing-text="t.standingText"
+          @type="put(t.id, $event)"
+          @choose="put(t.id, $event)"
+        />
+      </div>
+    </div>
+    <div>
+      <h3>Steps</h3>
+      <div v-for="s in steps" :key="s.id" class="step" data-test="proof-step">
+        <div>
+          <b>{{ s.name }}</b> <span class="soft">{{ s.how }}</span>
+          <span v-if="s.caution" class="caution"> ▲ {{ s.caution }}</span>
+        </div>
+        <select :value="proof.steps[s.id]?.state ?? ''" :aria-label="s.name" @change="setStep(s.id, ($event.target as HTMLSelectElement).value)">
+          <option value="">to do</option>
+          <option value="passed">passed</option>
+          <option value="failed">failed</option>
+          <option value="not-possible">not possible here</option>
+        </select>
+        <input v-if="proof.steps[s.id]" v-model="proof.steps[s.id].note" class="text" :aria-label="`Note on ${s.name}`" placeholder="note" maxlength="400" />
+      </div>
+    </div>
+    <CloseJob :state="state" />
+  </FormSheet>
+</template>
+
+<style scoped>
+.values {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+}
+.step {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 160px 160px;
+  gap: 10px;
+  align-items: center;
+  padding: 5px 0;
+  border-top: 1px solid var(--line);
+}
+@media (max-width: 700px) {
+  .step {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { settle } from '@mellow-probe/core/baths/settling';
+import { settlingText } from '@mellow-probe/core/wording/settlingText';
+import { computed } from 'vue';
+import FigureField from '../../../components/FigureField.vue';
+import { newId } from '../../../composables/newId.ts';
+import { useReadings } from '../../../composables/useReadings.ts';
+import { useOpenJob } from '../../../stores/openJob.ts';
+
+/** A few timed readings give the value a sensor will settle at. */
+const bench = useOpenJob();
+const { entryOf } = useReadings();
+const rows = computed(() => bench.job!.comparison.settling);
+const told = computed(() => {
+  const readings = rows.value.flatMap((r) => (r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }]));
+  if (readings.length === 0) return '';
+  const size = Math.max(...readings.map((r) => Math.abs(r.value)));
+  return settlingText(settle(readings, Math.max(size * 1e-3, 1e-3)));
+});
+function add(): void {
+  const last = rows.value[rows.value.length - 1]?.minute.value;
+  const minute = typeof last === 'number' ? last + 1 : 0;
+  bench.job!.comparison.settling.push({ id: newId(), minute: { text: String(minute), value: minute }, value: { text: '', value: null } });
+}
+</script>
+
+<template>
+  <div>
+    <h3>Settling</h3>
+    <p class="soft">Not settled yet? Three or more readings with their minute tell where it will end. Any unit, the same for all.</p>
+    <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
+      <FigureField :label="`Minute ${i + 1}`" quantity="number" :text="r.minute.text" @type="r.minute = entryOf($event, 'number')" @choose="r.minute = entryOf($event, 'number')" />
+      <FigureField :label="`Value ${i + 1}`" quantity="number" :text="r.value.text" @type="r.value = entryOf($event, 'number')" @choose="r.value = entryOf($event, 'number')" />
+      <button class="act quiet" type="button" :aria-label="`Remove timed reading ${i + 1}`" @click="bench.job!.comparison.settling = rows.filter((x) => x.id !== r.id)">✕</button>
+    </div>
+    <button class="act" type="button" @click="add">Add a timed reading</button>
+    <p v-if="told" class="told" data-test="settling-told">{{ told }}</p>
+  </div>
+</template>
+
+<style scoped>
+.timed {
+  display: grid;
+  grid-template-columns: 110px 160px 44px;
+  gap: 10px;
+}
+.timed .act {
+  margin-top: 20px;
+}
+.told {
+  margin-top: 8px;
+}
+</style>

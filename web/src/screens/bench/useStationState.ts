@@ -1,0 +1,78 @@
+import { directionOf } from '@mellow-probe/core/catalogue/symptoms';
+import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
+import type { Station } from '@mellow-probe/core/workOrder/stations';
+import { formatProbability } from '@mellow-probe/core/units/format';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { useOpenJob } from '../../stores/openJob.ts';
+import { useVerdict } from '../../stores/verdict.ts';
+import { useWorkOrder } from '../../stores/workOrder.ts';
+import { useReadingView } from './useReadingView.ts';
+
+interface StationState {
+  state: 'settled' | 'odd' | 'todo';
+  /** Said at the end of its line: the last reading, or where it stands. */
+  last: string;
+}
+type Judge = () => StationState;
+const todo: StationState = { state: 'todo', last: '' };
+
+/** How each station of the order of work stands. */
+export function useStationState(): (station: Station) => StationState {
+  const bench = useOpenJob();
+  const verdict = useVerdict();
+  const work = useWorkOrder();
+  const viewOf = useReadingView();
+
+  const forms: Record<string, Judge> = {
+    quick: () => {
+      const count = bench.job!.readings.filter((r) => !r.voided && r.value !== null).length;
+      return count > 0 ? { state: 'settled', last: '' } : todo;
+    },
+    complaint: () => {
+      const { symptoms, codes, text } = bench.job!.complaint;
+      if (symptoms.length + codes.length === 0 && text === '') return todo;
+      const reads = directionOf(symptoms);
+      return { state: reads === 'both' ? 'odd' : 'settled', last: codes[0]?.code ?? '' };
+    },
+    'right-sensor': () => {
+      const record = bench.job!.rightSensor;
+      if (record.trials.length === 0) return todo;
+      const { wrongPlug, conflicts } = identifyPlugs(record);
+      return { state: wrongPlug || conflicts.length > 0 ? 'odd' : 'settled', last: wrongPlug ? 'wrong plug' : '' };
+    },
+    look: () => {
+      const seen = bench.job!.findings.length + bench.job!.photos.length;
+      return seen > 0 ? { state: 'settled', last: `${seen} noted` } : todo;
+    },
+    readings: () => {
+      const voided = bench.job!.readings.filter((r) => r.voided).length;
+      return { state: bench.job!.readings.length > 0 ? 'settled' : 'todo', last: voided > 0 ? `${voided} voided` : '' };
+    },
+    decision: () => {
+      const { decision } = bench.job!;
+      if (decision) return { state: decision.group === decision.toolGroup ? 'settled' : 'odd', last: groupName(decision.group).split(' ')[0] };
+      const first = verdict.result?.assessment.groups[0];
+      const any = verdict.result?.assessment.doubt.kind !== 'no-readings';
+      return first && any ? { state: 'todo', last: formatProbability(first.probability) } : todo;
+    },
+    repair: () => {
+      const { doneAt, standIn } = bench.job!.repair;
+      if (standIn && !standIn.removedAt) return { state: 'odd', last: 'stand-in' };
+      return doneAt ? { state: 'settled', last: 'done' } : todo;
+    },
+    proof: () => {
+      const { closed, proof } = bench.job!;
+      if (closed) return { state: closed.how === 'proved' ? 'settled' : 'odd', last: closed.how };
+      return Object.keys(proof.steps).length > 0 ? { state: 'todo', last: 'begun' } : todo;
+    },
+  };
+
+  return (station) => {
+    if (!bench.job) return todo;
+    if (station.kind === 'form') return forms[station.id]?.() ?? todo;
+    const readings = station.tests.flatMap((t) => work.readingsOf(t)).filter((r) => !r.voided && r.value !== null);
+    if (readings.length === 0) return todo;
+    const odd = readings.some((r) => viewOf(r.measurement, r).standing === 'off');
+    return { state: odd ? 'odd' : 'settled', last: station.tests.length === 1 ? readings[readings.length - 1].text : '' };
+  };
+}
