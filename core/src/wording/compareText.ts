@@ -32,9 +32,8 @@ export function compareText({ own, other, slope, pairs }: ComparisonView, unit: 
     const { atC, ohmPerK, holdsK } = own.tangent;
     const perDegree = unit === 'F' ? ohmPerK / 1.8 : ohmPerK;
     const along = unit === 'F' ? holdsK * 1.8 : holdsK;
-    const slopeText = Math.abs(perDegree).toPrecision(2).replace(/e\+?(\d)/, '·10^$1');
     lines.push({
-      text: `Near ${formatTemperature(atC, unit)} it ${perDegree < 0 ? 'falls' : 'rises'} by about ${Number(slopeText) || slopeText} Ω per °${unit}: a tangent, good to a tenth for ${along.toFixed(0)} °${unit} only.`,
+      text: `Near ${formatTemperature(atC, unit)} it ${perDegree < 0 ? 'falls' : 'rises'} by about ${Number(Math.abs(perDegree).toPrecision(2))} Ω per °${unit}: a tangent, good to a tenth for ${along.toFixed(0)} °${unit} only.`,
       odd: false,
     });
   }

@@ -1,4 +1,4 @@
-import type { JobReading } from '../job/jobSchema.ts';
+import type { Job, JobReading } from '../job/jobSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
@@ -24,8 +24,11 @@ export function readingConditionsText({ conditions: c, state }: Pick<JobReading,
 }
 
 /** Name of a reading of a job by its id, pairs of the comparison included; empty for an id that is not there. */
-export function readingNameById(job: { readings: readonly JobReading[] } | null, id: string): string {
-  if (id.startsWith('comparison.')) return measurementById('bench-ohms').name.toLowerCase();
+export function readingNameById(job: Pick<Job, 'readings' | 'comparison'> | null, id: string): string {
+  if (id.startsWith('comparison.')) {
+    const pair = job?.comparison.pairs.find((p) => `comparison.${p.id}` === id);
+    return `${measurementById('bench-ohms').name.toLowerCase()}${pair ? `, ${pair.temperatureC.text}` : ''}`;
+  }
   const reading = job?.readings.find((r) => r.id === id);
   return reading ? measurementById(reading.measurement).name.toLowerCase() : '';
 }

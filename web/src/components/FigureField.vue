@@ -73,7 +73,8 @@ function goOn(event: KeyboardEvent): void {
       <span v-if="standing" class="sign" :class="wrong ? 'bad' : standing" aria-hidden="true">{{
         wrong ? '✕' : standing === 'fits' ? '●' : standing === 'off' ? '◆' : '○'
       }}</span>
-      {{ label }}
+      {{ label }} <span v-if="standingText && !wrong" class="standing">{{ standingText }}</span>
+      <span v-if="readAs && !wrong" class="mono read">{{ readAs }}</span>
     </label>
     <div class="box">
       <input
@@ -100,9 +101,6 @@ function goOn(event: KeyboardEvent): void {
       <template v-else>
         <span v-if="healthy" class="range"><span class="word">healthy </span><span class="mono">{{ healthy }}</span></span>
         <span v-else-if="hint">{{ hint }}</span>
-        <span v-if="standingText || readAs" class="second"
-          ><span class="standing">{{ standingText }}</span> <span class="mono">{{ readAs }}</span></span
-        >
         <span v-if="predicted" class="second">suspect <span class="mono">{{ predicted }}</span></span>
       </template>
       <div v-if="choices.length > 0 || meant" class="choices">
@@ -207,6 +205,16 @@ input::placeholder {
 .second {
   display: block;
   white-space: nowrap;
+}
+.read {
+  font-weight: 400;
+  font-size: 12px;
+  color: var(--soft);
+}
+.large .under {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
 }
 .standing {
   font-weight: 600;

@@ -138,7 +138,7 @@ function exportCsv(): void {
 }
 .middle {
   display: grid;
-  grid-template-rows: minmax(200px, 276px) auto minmax(168px, 1fr);
+  grid-template-rows: 246px minmax(0, 1.8fr) minmax(0, 1fr);
   gap: 8px;
   padding: 8px 10px 8px 4px;
   min-width: 0;

@@ -16,18 +16,18 @@ const mirrored = computed(() => layout.value === 'pull-down');
 const upperPart = computed(() => (mirrored.value ? 'return' : 'signal'));
 const lowerPart = computed(() => (mirrored.value ? 'signal' : 'return'));
 /** In the mirrored layout the signal comes back on the lower wire. */
-const [SIGNAL_Y, RETURN_Y] = [138, 226];
+const [SIGNAL_Y, RETURN_Y] = [120, 200];
 const signalY = computed(() => (mirrored.value ? RETURN_Y : SIGNAL_Y));
 const returnY = computed(() => (mirrored.value ? SIGNAL_Y : RETURN_Y));
 
 const SIGNS: Record<string, { x: number; y: number }> = {
-  plug: { x: 553, y: 182 },
-  sensor: { x: 640, y: 182 },
-  place: { x: 640, y: 182 },
-  reference: { x: 40, y: 52 },
-  pullUp: { x: 40, y: 88 },
-  module: { x: 148, y: 164 },
-  ground: { x: 40, y: 252 },
+  plug: { x: 553, y: 160 },
+  sensor: { x: 608, y: 160 },
+  place: { x: 608, y: 160 },
+  reference: { x: 40, y: 40 },
+  pullUp: { x: 40, y: 73 },
+  module: { x: 194, y: 144 },
+  ground: { x: 40, y: 216 },
 };
 const sign = computed(() => {
   if (part.value === 'signal') return { x: 300, y: signalY.value };
@@ -41,17 +41,17 @@ function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number
     case 'signal':
       return { x: 540, y: signalY.value };
     case 'return':
-      return layout.value === 'one-wire' ? { x: 486, y: 262 } : { x: 540, y: returnY.value };
+      return layout.value === 'one-wire' ? { x: 486, y: 226 } : { x: 540, y: returnY.value };
     case 'modulePin':
       return { x: 224, y: signalY.value };
     case 'moduleGround':
       return { x: 224, y: returnY.value };
     case 'reference':
-      return { x: 238, y: 50 };
+      return { x: 238, y: 40 };
     case 'supply':
-      return { x: 404, y: 262 };
+      return { x: 404, y: 236 };
     case 'chassis':
-      return { x: 486, y: 262 };
+      return { x: 486, y: 230 };
     case 'element':
       return { x: 596 + sensorX.value, y: colour === 'red' ? SIGNAL_Y : RETURN_Y };
   }
@@ -62,55 +62,55 @@ const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.va
 
 <template>
   <section class="sheet drawing" aria-label="The circuit as this test needs it">
-    <svg viewBox="0 0 760 292" role="img" :aria-label="suspect?.text ?? 'circuit drawing'">
+    <svg viewBox="0 0 760 258" role="img" :aria-label="suspect?.text ?? 'circuit drawing'">
       <g class="lines">
-        <rect x="10" y="10" width="206" height="264" rx="10" class="module" />
-        <path d="M40 46V60" :class="mark('reference')" />
-        <rect x="30" y="60" width="20" height="56" :class="['part', mark('pullUp')]" />
-        <rect x="96" y="150" width="110" height="64" rx="6" :class="['screen', mark('module')]" />
+        <rect x="10" y="8" width="206" height="234" rx="10" class="module" />
+        <path d="M40 36V48" :class="mark('reference')" />
+        <rect x="30" y="48" width="20" height="50" :class="['part', mark('pullUp')]" />
+        <rect x="88" y="130" width="120" height="60" rx="6" :class="['screen', mark('module')]" />
         <template v-if="mirrored">
-          <path d="M40 46H22V138H216" :class="mark('reference')" />
-          <path d="M40 116V226H216" />
-          <path d="M70 226V240" :class="mark('ground')" />
-          <path d="M58 240h24M62 246h16M66 252h8" :class="mark('ground')" />
+          <path d="M40 36H22V120H216" :class="mark('reference')" />
+          <path d="M40 98V200H216" />
+          <path d="M70 200V212" :class="mark('ground')" />
+          <path d="M58 212h24M62 218h16M66 224h8" :class="mark('ground')" />
         </template>
         <template v-else>
-          <path d="M40 116V138H216" />
-          <path v-if="layout === 'pull-up'" d="M40 240V226H216" :class="mark('ground')" />
-          <path v-if="layout === 'pull-up'" d="M28 240h24M32 246h16M36 252h8" :class="mark('ground')" />
+          <path d="M40 98V120H216" />
+          <path v-if="layout === 'pull-up'" d="M40 212V200H216" :class="mark('ground')" />
+          <path v-if="layout === 'pull-up'" d="M28 212h24M32 218h16M36 224h8" :class="mark('ground')" />
         </template>
-        <path :d="moduleFree ? 'M236 138H540' : 'M216 138H540'" :class="mark(upperPart)" />
-        <path v-if="layout !== 'one-wire'" :d="moduleFree ? 'M236 226H540' : 'M216 226H540'" :class="mark(lowerPart)" />
-        <path v-else d="M540 226H486V250M470 250h32M476 256h20M482 262h8" :class="mark('return')" />
-        <rect x="540" y="118" width="13" height="128" rx="4" :class="['part', mark('plug')]" />
+        <path :d="moduleFree ? 'M236 120H540' : 'M216 120H540'" :class="mark(upperPart)" />
+        <path v-if="layout !== 'one-wire'" :d="moduleFree ? 'M236 200H540' : 'M216 200H540'" :class="mark(lowerPart)" />
+        <path v-else d="M540 200H486V222M470 222h32M476 228h20M482 234h8" :class="mark('return')" />
+        <rect x="540" y="102" width="13" height="116" rx="4" :class="['part', mark('plug')]" />
       </g>
       <SensorEnd :plug="plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
       <g class="words">
-        <text x="204" y="32" text-anchor="end" class="strong">Module</text>
-        <text x="58" y="50" class="figure">{{ facts.reference }}</text>
-        <text x="58" y="92">{{ facts.pullUp }}</text>
-        <text x="244" y="132">{{ facts.wires[0] }}</text>
-        <text v-if="layout !== 'one-wire'" x="244" y="220">{{ facts.wires[1] }}</text>
-        <text x="548" y="112" text-anchor="middle">plug</text>
-        <text v-if="moduleFree" x="238" y="186">module unplugged</text>
-        <text v-if="facts.temperature" x="752" y="284" text-anchor="end">thermometer <tspan class="figure">{{ facts.temperature }}</tspan></text>
+        <text x="206" y="28" text-anchor="end" class="strong">Module</text>
+        <text x="58" y="42" class="figure">{{ facts.reference }}</text>
+        <text x="58" y="78">{{ facts.pullUp }}</text>
+        <text x="226" y="114">{{ facts.wires[0] }}</text>
+        <text v-if="layout !== 'one-wire'" x="226" y="194">{{ facts.wires[1] }}</text>
+        <text x="548" y="97" text-anchor="middle">plug</text>
+        <text v-if="moduleFree" x="226" y="164">module unplugged</text>
+        <text v-if="facts.temperature" x="752" y="252" text-anchor="end">thermometer <tspan class="figure">{{ facts.temperature }}</tspan></text>
       </g>
-      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines"><path d="M486 262v6M472 268h28M478 274h16M483 280h6" /></g>
-      <text v-if="uses('chassis')" x="508" y="276">battery −</text>
-      <text v-if="uses('supply')" x="418" y="266">battery +</text>
-      <g v-if="uses('reference')" class="lines"><path d="M40 50H238" /></g>
-      <text v-if="uses('reference')" x="250" y="54">at the neighbour</text>
-      <g v-if="returnBridged" class="lines bridge"><path d="M540 226C520 250 500 252 486 262v6M472 268h28M478 274h16" /></g>
+      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines"><path d="M486 232v6M472 238h28M478 244h16M483 250h6" /></g>
+      <text v-if="uses('chassis')" x="506" y="246">battery −</text>
+      <text v-if="uses('supply')" x="418" y="240">battery +</text>
+      <g v-if="uses('reference')" class="lines"><path d="M40 40H238" /></g>
+      <text v-if="uses('reference')" x="250" y="44">at the neighbour</text>
+      <g v-if="returnBridged" class="lines bridge"><path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" /></g>
       <DrawingMarks :marks="marks" />
       <g v-if="leads" class="leads">
-        <g :transform="`translate(${leads.red.x},${leads.red.y})`"><circle r="9" class="red" /><text y="-13" text-anchor="middle" class="strong">red</text></g>
+        <g :transform="`translate(${leads.red.x},${leads.red.y})`"><circle r="9" class="red" /><text x="-12" y="-10" text-anchor="end" class="strong">red</text></g>
         <g :transform="`translate(${leads.black.x},${leads.black.y})`">
-          <path d="M0-10L10 0 0 10-10 0Z" class="black" /><text y="24" text-anchor="middle" class="strong">black</text>
+          <path d="M0-10L10 0 0 10-10 0Z" class="black" /><text x="-13" y="16" text-anchor="end" class="strong">black</text>
         </g>
       </g>
       <g v-if="suspect && sign" class="suspicion">
         <g :transform="`translate(${sign.x},${sign.y})`"><path d="M0-13L13 0 0 13-13 0Z" /><text y="5" text-anchor="middle" class="bang">!</text></g>
-        <text x="14" y="288">{{ suspect.text }}</text>
+        <text x="12" y="255">{{ suspect.text }}</text>
       </g>
     </svg>
   </section>
@@ -151,7 +151,7 @@ svg {
   stroke-dasharray: 9 6;
 }
 text {
-  font: 12.5px var(--sans);
+  font: 13.5px var(--sans);
   fill: var(--soft);
 }
 .strong {
@@ -170,7 +170,7 @@ text {
   fill: var(--ink);
 }
 .leads text {
-  font-size: 12px;
+  font-size: 13px;
   paint-order: stroke;
   stroke: var(--sheet);
   stroke-width: 4px;
@@ -180,7 +180,7 @@ text {
 }
 .suspicion text {
   font-weight: 600;
-  font-size: 13px;
+  font-size: 14px;
   fill: var(--amber-ink);
 }
 .suspicion .bang {

@@ -20,13 +20,18 @@ const figure = computed(() => (props.lines ? curveFigure(props.lines, preference
 
 <style scoped>
 .charts {
-  min-height: 190px;
+  min-height: 0;
   min-width: 0;
   overflow: hidden;
-  padding: 4px 8px;
+  padding: 2px 8px 0;
   display: flex;
 }
 .charts p {
   margin: auto;
+}
+@media (max-width: 1080px) {
+  .charts {
+    height: 240px;
+  }
 }
 </style>

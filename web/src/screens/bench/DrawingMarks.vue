@@ -9,13 +9,13 @@ const work = useWorkOrder();
 
 /** First mark of each place, and the step to the second. */
 const SPOTS: Record<Mark['place'], { x: number; y: number; dx: number; dy: number }> = {
-  display: { x: 102, y: 166, dx: 0, dy: 30 },
-  signal: { x: 290, y: 82, dx: 150, dy: 0 },
-  signalWire: { x: 300, y: 156, dx: 0, dy: 0 },
-  across: { x: 290, y: 174, dx: 140, dy: 0 },
-  return: { x: 290, y: 246, dx: 150, dy: 0 },
-  returnWire: { x: 300, y: 220, dx: 0, dy: 0 },
-  sensor: { x: 596, y: 36, dx: 0, dy: 40 },
+  display: { x: 94, y: 147, dx: 0, dy: 29 },
+  signal: { x: 226, y: 60, dx: 170, dy: 0 },
+  signalWire: { x: 300, y: 137, dx: 0, dy: 0 },
+  across: { x: 262, y: 157, dx: 150, dy: 0 },
+  return: { x: 226, y: 217, dx: 130, dy: 0 },
+  returnWire: { x: 300, y: 194, dx: 0, dy: 0 },
+  sensor: { x: 590, y: 26, dx: 0, dy: 36 },
 };
 const placed = computed(() => {
   const count = new Map<string, number>();
@@ -49,15 +49,15 @@ const placed = computed(() => {
   cursor: pointer;
 }
 text {
-  font: 12.5px var(--sans);
+  font: 13.5px var(--sans);
   fill: var(--soft);
 }
 .value {
-  font: 600 14px var(--mono);
+  font: 600 15px var(--mono);
   fill: var(--ink);
 }
 .small {
-  font-size: 12px;
+  font-size: 13.2px;
 }
 .range {
   font-family: var(--mono);

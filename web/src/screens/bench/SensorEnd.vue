@@ -8,17 +8,17 @@ defineProps<{ plug: PlugView; shift: number; marked: boolean }>();
 <template>
   <g>
     <g :transform="`translate(${shift},0)`" :class="['lines', { away: plug.kind === 'bridge' || plug.kind === 'resistor' }]">
-      <rect x="555" y="118" width="13" height="128" rx="4" class="part" />
-      <path d="M568 138H640V158M640 206V226H568" />
-      <rect x="630" y="158" width="20" height="48" :class="['part', { suspect: marked }]" />
-      <path d="M620 212L660 152M660 152h-10" :class="{ suspect: marked }" />
-      <path v-if="plug.kind === 'aside'" d="M606 150V250Q606 258 614 258H668Q676 258 676 250V150M606 176q9-6 18 0t18 0 18 0 16 0" class="water" />
+      <rect x="555" y="102" width="13" height="116" rx="4" class="part" />
+      <path d="M568 120H640V139M640 181V200H568" />
+      <rect x="630" y="139" width="20" height="42" :class="['part', { suspect: marked }]" />
+      <path d="M622 188L658 132M658 132h-10" />
+      <path v-if="plug.kind === 'aside'" d="M606 112V216Q606 224 614 224H668Q676 224 676 216V112M606 132q9-6 18 0t18 0 18 0 16 0" class="water" />
     </g>
-    <g v-if="plug.kind === 'bridge'" class="lines bridge"><path d="M553 138H590V226H553" /></g>
+    <g v-if="plug.kind === 'bridge'" class="lines bridge"><path d="M553 120H590V200H553" /></g>
     <g v-if="plug.kind === 'resistor'" class="lines bridge">
-      <path d="M553 138H590V160M590 204V226H553" />
-      <rect x="580" y="160" width="20" height="44" class="part" />
-      <text x="606" y="252" text-anchor="middle">{{ plug.text }}</text>
+      <path d="M553 120H590V139M590 181V200H553" />
+      <rect x="580" y="139" width="20" height="42" class="part" />
+      <text x="596" y="222" text-anchor="middle">{{ plug.text }}</text>
     </g>
   </g>
 </template>

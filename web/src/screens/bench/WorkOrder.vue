@@ -105,11 +105,11 @@ button {
   padding: 0 8px;
 }
 .station {
-  min-height: 38px;
+  min-height: 35px;
   font-weight: 500;
 }
 .test {
-  min-height: 32px;
+  min-height: 30px;
   padding-left: 20px;
   font-size: 13.5px;
 }

@@ -39,25 +39,24 @@ export function curveFigure(lines: ChartLines, unit: TemperatureUnit, dark: bool
   if (lines.resistancePoint) data.push(point(lines.resistancePoint, 'x', 'y', kilo, unit, colour));
   if (lines.voltagePoint) data.push(point(lines.voltagePoint, 'x2', 'y2', 1, unit, colour));
   const axis = { gridcolor: colour.line, zeroline: false, linecolor: colour.soft, ticks: 'outside', tickcolor: colour.line } as const;
-  const title = (text: string) => ({ text, font: { size: 12, color: colour.soft }, standoff: 4 });
   return {
     data,
     layout: {
       paper_bgcolor: 'rgba(0,0,0,0)',
       plot_bgcolor: 'rgba(0,0,0,0)',
       font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
-      margin: { l: 52, r: 12, t: 26, b: 34 },
+      margin: { l: 36, r: 10, t: 22, b: 24 },
       showlegend: false,
       hovermode: 'closest',
-      xaxis: { ...axis, domain: [0, 0.455], title: title(`°${unit}`) },
-      yaxis: { ...axis, type: 'log', ...decades(lines.resistance, kilo), title: title(inKilo ? 'kΩ' : 'Ω') },
-      xaxis2: { ...axis, domain: [0.545, 1], anchor: 'y2', title: title(`°${unit}`) },
-      yaxis2: { ...axis, anchor: 'x2', rangemode: 'tozero', title: title('V') },
+      xaxis: { ...axis, domain: [0, 0.47] },
+      yaxis: { ...axis, type: 'log', ...decades(lines.resistance, kilo) },
+      xaxis2: { ...axis, domain: [0.54, 1], anchor: 'y2' },
+      yaxis2: { ...axis, anchor: 'x2', rangemode: 'tozero' },
       annotations: [
-        heading('Sensor resistance', 0, colour),
+        heading(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, 0, colour),
         heading(
-          lines.suspect && lines.voltage ? 'Volts, plugged in · dashed: suspect' : 'Volts, plugged in',
-          0.545,
+          `Plugged in, V over °${unit}${lines.suspect && lines.voltage ? ' · dashed: suspect' : ''}`,
+          0.54,
           colour,
         ),
       ],

@@ -90,8 +90,9 @@ export function useDrawing() {
       if (twin || list.filter((m) => m.place === at.place).length >= PER_PLACE) continue;
       const view = viewOf(r.measurement, r);
       const { quantity } = measurementById(r.measurement);
-      const unit = { volts: ' V', ohms: '', celsius: '' }[quantity];
-      const value = quantity === 'ohms' ? view.readAs.replace('= ', '') : `${r.text.replace(/\s*V$/i, '')}${unit}`;
+      const bare = /\d\s*$/.test(r.text);
+      const unit = quantity === 'volts' ? ' V' : ` °${preferences.temperatureUnit}`;
+      const value = quantity === 'ohms' ? view.readAs.replace('= ', '') : `${r.text}${bare ? unit : ''}`;
       const beside = view.standing === 'off' && view.predicted ? `suspect ${view.predicted}` : view.healthy ? `healthy ${view.healthy}` : '';
       list.push({ ...at, measurement: r.measurement, value, sign: view.standing === 'fits' ? '●' : view.standing === 'off' ? '◆' : '○', beside });
     }

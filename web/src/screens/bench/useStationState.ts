@@ -1,7 +1,9 @@
 import { directionOf } from '@mellow-probe/core/catalogue/symptoms';
+import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
 import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
 import type { Station } from '@mellow-probe/core/workOrder/stations';
 import { formatProbability } from '@mellow-probe/core/units/format';
+import { compareText } from '@mellow-probe/core/wording/compareText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
@@ -43,6 +45,12 @@ export function useStationState(): (station: Station) => StationState {
     look: () => {
       const seen = bench.job!.findings.length + bench.job!.photos.length;
       return seen > 0 ? { state: 'settled', last: `${seen} noted` } : todo;
+    },
+    compare: () => {
+      const view = comparePairsOf(bench.job!);
+      if (!view) return todo;
+      const odd = compareText(view, 'C').some((l) => l.odd);
+      return { state: odd ? 'odd' : 'settled', last: `${view.pairs.length} pairs` };
     },
     readings: () => {
       const voided = bench.job!.readings.filter((r) => r.voided).length;

@@ -28,7 +28,7 @@ const line = computed(() => props.job.complaint.text || props.job.note);
     </td>
     <td>
       <div>{{ job.decision ? groupName(job.decision.group) : '—' }}</div>
-      <div class="soft">{{ STATES[state] }}{{ job.closed?.how === 'unproved' ? ', no proof' : '' }}</div>
+      <div class="soft state">{{ STATES[state] }}{{ job.closed?.how === 'unproved' ? ', no proof' : '' }}</div>
     </td>
     <td class="soft">{{ job.circuit.name }}</td>
     <td class="mono">{{ count }}</td>
@@ -66,6 +66,9 @@ td {
 .soft {
   font-size: 13px;
   max-width: 46ch;
+}
+.state {
+  white-space: nowrap;
 }
 .due {
   font-size: 13px;

@@ -22,7 +22,7 @@ export async function reportPdf(report: Report, pictures: ReportPictures, paper:
 const INK = '#22302d';
 const SOFT = '#5a655e';
 /** Roboto lacks some signs. */
-const printable = (text: string): string => text.replace(/[●◆○▲]/g, '').replace(/→/g, '-');
+const printable = (text: string): string => text.replace(/◆/g, '!').replace(/●/g, '•').replace(/○/g, '–').replace(/▲/g, '').replace(/→/g, '-');
 
 function definition(report: Report, { drawing, chart, photos }: ReportPictures, paper: 'A4' | 'LETTER'): TDocumentDefinitions {
   const content: Content[] = [
@@ -33,7 +33,7 @@ function definition(report: Report, { drawing, chart, photos }: ReportPictures, 
     content.push({ text: section.title, style: 'heading' });
     for (const line of section.lines) content.push({ text: printable(line), margin: [0, 1, 0, 1] });
     if (section.table && section.table.rows.length > 0) content.push(table(section.table));
-    if (section.id === 'circuit' && drawing) content.push({ svg: drawing, width: 500, margin: [0, 6, 0, 4] });
+    if (section.id === 'circuit' && drawing) content.push({ svg: printable(drawing), width: 500, margin: [0, 6, 0, 4] });
     if (section.id === 'readings' && chart) content.push({ image: chart, width: 500, margin: [0, 6, 0, 4] });
   }
   if (photos.length > 0) {

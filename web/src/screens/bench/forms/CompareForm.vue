@@ -47,7 +47,7 @@ const issueOf = (id: string, what: string) => {
       <FigureField :label="`Water at, ${i + 1}`" quantity="celsius" :text="p.temperatureC.text" :issue="issueOf(p.id, 'temperatureC')" @type="p.temperatureC = entryOf($event, 'celsius')" @choose="p.temperatureC = entryOf($event, 'celsius')" />
       <FigureField :label="`Ohms, ${i + 1}`" quantity="ohms" :text="p.resistanceOhm.text" :issue="issueOf(p.id, 'resistanceOhm')" @type="p.resistanceOhm = entryOf($event, 'ohms')" @choose="p.resistanceOhm = entryOf($event, 'ohms')" />
       <label class="line">sensor <select v-model="p.sensor"><option value="this">this one</option><option value="other">new or neighbour</option></select></label>
-      <label class="line">while <select v-model="p.phase"><option value="heating">heating</option><option value="cooling">cooling</option><option value="after">after the heat cycle</option></select></label>
+      <label class="line">while <select v-model="p.phase"><option value="heating">heating</option><option value="cooling">cooling</option><option value="after">after heat</option></select></label>
       <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>
     </div>
     <button class="act add" type="button" @click="add">Add a pair</button>

@@ -91,7 +91,7 @@ function removeValue(id: string): void {
 <style scoped>
 .lists {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(440px, 1fr));
   gap: 18px;
 }
 .item {
