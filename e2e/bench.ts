@@ -8,7 +8,7 @@ export async function startCheck(page: Page): Promise<void> {
 }
 
 /** Picks from a list by part of a name. */
-export async function pick(page: Page, list: 'Circuit' | 'Sensor curve' | 'Add a reading', words: string): Promise<void> {
+export async function pick(page: Page, list: 'Circuit' | 'Sensor curve', words: string): Promise<void> {
   const select = page.getByLabel(list, { exact: true });
   const option = select.locator('option', { hasText: words }).first();
   await select.selectOption(await option.getAttribute('value'));

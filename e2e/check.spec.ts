@@ -51,7 +51,7 @@ test('the whole check stands on one screen at 1280×800, charts drawn as lines a
   expect(new Set(types)).toEqual(new Set(['scatter']));
   const scroll = await page.evaluate(() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]);
   expect(scroll).toEqual([800, 1280]);
-  for (const part of ['The circuit with its readings', 'Verdict', 'Charts']) {
+  for (const part of ['The circuit as this test needs it', 'Quick check', 'Verdict', 'Charts']) {
     const box = (await page.getByLabel(part, { exact: true }).boundingBox())!;
     expect(box.y + box.height, part).toBeLessThanOrEqual(801);
   }
@@ -94,7 +94,7 @@ test('a curve typed as R25 and B, or as points', async ({ page }) => {
   await field(page, 'R25').fill('2k');
   await field(page, 'B (K)').fill('3600');
   await field(page, 'Thermometer').fill('12');
-  await expect(page.locator('.ohms .under')).toContainText('healthy 3.1');
+  await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText('healthy 3.1');
   await pick(page, 'Sensor curve', 'Type points');
   const pairs = [['17', '3650'], ['21', '3040'], ['48', '1000']];
   for (const [i, [t, r]] of pairs.entries()) {
@@ -105,7 +105,7 @@ test('a curve typed as R25 and B, or as points', async ({ page }) => {
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await field(page, 'Thermometer').fill('21');
-  await expect(page.locator('.ohms .under')).toContainText(/healthy 2\.\d+ … 3\.\d+ kΩ/);
+  await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText(/healthy 2\.\d+ … 3\.\d+ kΩ/);
 });
 
 test('°C and °F: the unit typed wins and a later switch does not change a figure', async ({ page }) => {
@@ -115,27 +115,36 @@ test('°C and °F: the unit typed wins and a later switch does not change a figu
   await expect(field(page, 'Thermometer')).toHaveValue('12 °C');
   await page.keyboard.press('Escape');
   await page.keyboard.press('u');
-  await expect(page.locator('.displayed .under')).toContainText('°F');
+  await expect(page.locator('[data-measurement="displayed"] .under')).toContainText('°F');
   await field(page, 'Displayed').fill('54');
   await field(page, 'Sensor ohms').fill('3450');
-  await expect(page.locator('.displayed .sign')).toHaveText('●');
+  await expect(page.locator('[data-measurement="displayed"] .sign')).toHaveText('●');
   await kept(page);
 });
 
 test('any test can be added, under its conditions; keys lead to the proposed one', async ({ page }) => {
   await startCheck(page);
   await field(page, 'Thermometer').fill('12');
-  await pick(page, 'Add a reading', 'Displayed, substitute');
+  await page.locator('[data-station="bypass"]').click();
+  await page.locator('[data-test-id="displayed-substituted"]').click();
+  await expect(page.locator('.large input')).toBeFocused();
   await page.keyboard.type('25');
   await expect(page.getByText('Needed with this reading')).toBeVisible();
   await field(page, 'with resistor').fill('2k');
   await expect(page.locator('[data-test="evidence"]')).toContainText('Displayed, substitute');
-  await page.getByRole('button', { name: /^Take out/ }).click();
+  await page.getByRole('button', { name: 'Void…' }).click();
+  await page.getByLabel('Why it is voided').fill('wrong resistor');
+  await page.getByRole('button', { name: 'Void', exact: true }).click();
   await expect(page.locator('[data-test="evidence"]')).toHaveCount(0);
+  await page.locator('[data-station="readings"]').click();
+  await expect(page.locator('[data-test="record"]')).toContainText('voided: wrong resistor');
+  await page.getByRole('button', { name: 'Take back in' }).click();
+  await expect(page.locator('[data-test="evidence"]')).toContainText('Displayed, substitute');
   await expect(page.locator('[data-test="next"]')).toBeVisible();
   const proposed = (await page.locator('[data-test="next"] h3').innerText()).match(/Next: (.*?)\s*\d+ min/)![1];
   await page.locator('h2').first().click();
   await page.keyboard.press('n');
+  await expect(page.locator('.large input')).toBeFocused();
   const focused = await page.evaluate(() => document.activeElement?.closest('[data-measurement]')?.getAttribute('data-measurement'));
   expect(focused, proposed).toBeTruthy();
 });

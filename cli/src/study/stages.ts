@@ -27,6 +27,10 @@ export interface Judged {
   truth: string;
   right: boolean;
   leader: string;
+  /** What was read wrong in the case. */
+  blunders: readonly string[];
+  /** Size of the true fault in its unit, NaN where it has none. */
+  size: number;
   /** Probability given to the leading and to the true group. */
   leading: number;
   onTruth: number;
@@ -59,6 +63,8 @@ export function studyStages(count: number, seed: number, progress: (done: number
         truth: simulated.fault,
         right: groups[0].group === simulated.group,
         leader: posterior.faults[0].fault.id,
+        blunders: simulated.blunders,
+        size: simulated.size,
         leading: groups[0].probability,
         onTruth: groups.find((g) => g.group === simulated.group)!.probability,
       });

@@ -66,7 +66,10 @@ function wrongCases({ stages }: StageStudy): string {
 
 /** Why a wrong verdict is wrong, as far as the figures tell. */
 function reasonOf(j: Judged): string {
-  if (j.leading < 0.7) return 'left open: said to be undecided';
-  if (j.truth === 'healthy' || j.leader === 'healthy') return 'fault too small to stand out, or a blunder that looks like one';
-  return 'readings (or a blunder among them) speak for the other';
+  const blunders = j.blunders.length > 0 ? `read wrong: ${j.blunders.join(', ')}` : '';
+  if (blunders) return blunders;
+  const size = Number.isNaN(j.size) ? '' : `size ${Number(j.size.toPrecision(2))}: `;
+  if (j.leading < 0.7) return `${size}left open, said to be undecided`;
+  if (j.leader === 'healthy') return `${size}too small to stand out`;
+  return `${size}tolerances and noise made the readings speak for the other`;
 }

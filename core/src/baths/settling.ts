@@ -26,7 +26,7 @@ export function settle(readings: readonly TimedReading[], resolution: number): S
     return { ok: true, final, uncertainty: resolution, timeConstantMin: 0, settledAtMin: sorted[0].minute, settled: true };
   }
   const fits = Array.from({ length: 240 }, (_, i) => fitAt(sorted, span * 0.03 * Math.pow(400, i / 239)));
-  const best = fits.reduce((a, b) => (b.misfit < a.misfit ? b : a));
+  const best = sharpened(sorted, fits.reduce((a, b) => (b.misfit < a.misfit ? b : a)).tau);
   // Within the noise, every τ that fits about as well is possible: their ends are the spread of the answer.
   const allowed = best.misfit + sorted.length * resolution * resolution;
   const possible = fits.filter((f) => f.misfit <= allowed).map((f) => f.final);
@@ -35,6 +35,18 @@ export function settle(readings: readonly TimedReading[], resolution: number): S
   if (best.tau >= span * 11 || uncertainty > 3 * spread) return { ok: false, reason: 'not-settling' };
   const settledAtMin = sorted[0].minute + best.tau * Math.log(100);
   return { ok: true, final: best.final, uncertainty, timeConstantMin: best.tau, settledAtMin, settled: Math.abs(last.value - best.final) <= 2 * resolution };
+}
+
+/** The best time constant near one of the grid, by golden section on its logarithm. */
+function sharpened(readings: readonly TimedReading[], tau: number): ReturnType<typeof fitAt> {
+  const golden = (Math.sqrt(5) - 1) / 2;
+  let [low, high] = [Math.log(tau) - 0.03, Math.log(tau) + 0.03];
+  for (let i = 0; i < 40; i++) {
+    const [a, b] = [high - golden * (high - low), low + golden * (high - low)];
+    if (fitAt(readings, Math.exp(a)).misfit < fitAt(readings, Math.exp(b)).misfit) high = b;
+    else low = a;
+  }
+  return fitAt(readings, Math.exp((low + high) / 2));
 }
 
 function fitAt(readings: readonly TimedReading[], tau: number): { tau: number; final: number; misfit: number } {

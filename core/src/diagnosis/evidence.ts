@@ -48,7 +48,7 @@ const MAX_BATCHES = 6;
 const FEW_BATCHES = 2;
 /** Relative error that will do; less is asked where one fault has it all and its own figure changes nothing. */
 const ENOUGH = 0.03;
-const ENOUGH_WHEN_DECIDED = 0.06;
+const ENOUGH_WHEN_DECIDED = 0.045;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
 const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.12, 1.1];
 

@@ -29,6 +29,11 @@ function varianceBy(ranges: readonly Accuracy[]): (p: number) => number {
     absolute: r.absolute ** 2,
     cross: r.together ? 2 * r.relative * r.absolute : 0,
   }));
+  if (squares.length === 1 && squares[0].cross === 0) {
+    // The generic meter, in the innermost loop of the ranking.
+    const [{ relative, absolute }] = squares;
+    return (p) => relative * p * p + absolute;
+  }
   return (p) => {
     let i = 0;
     while (i < squares.length - 1 && Math.abs(p) > squares[i].upTo) i++;

@@ -20,6 +20,8 @@ export interface SimulatedCase {
   /** Size in the fault's unit, NaN where it has none. */
   size: number;
   circuitName: string;
+  /** What was read wrong in this case so far: 'thermometer', or the test of a reading that was drawn as a blunder. */
+  blunders: string[];
   /** Takes a test: V, Ω (Infinity is OL) or °C with noise, rounding and now and then a blunder. Every call is a new reading. */
   take(test: PlannedTest): number;
 }
@@ -47,6 +49,7 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
   const ratiometric = chosen.display.ratiometric ?? uniform() < 0.5;
   const truth: Hypothesis = { ...hypothesis, ratiometric };
   predictor.benchAt(truth, position, u, 'steady');
+  const blunders = predictor.latent.thermometerBlunder(u) > 0.5 ? ['thermometer'] : [];
   return {
     seed,
     problem,
@@ -54,11 +57,14 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
     group: hypothesis.fault.group,
     size: hypothesis.branch.sized ? predictor.lastSize : NaN,
     circuitName: circuit ? 'given' : entry.name,
+    blunders,
     take: ({ measurement, conditions, state }) => {
       const noise = noiseOf(problem, measurement, conditions);
       const ideal = measurement.predict(predictor.benchAt(truth, position, u, state), conditions);
       const [chance, p] = [uniform(), uniform()];
-      return chance < problem.instruments.blunder ? noise.drawBlunder(p) : noise.draw(ideal, normalQuantile(p));
+      if (chance >= problem.instruments.blunder) return noise.draw(ideal, normalQuantile(p));
+      blunders.push(measurement.id);
+      return noise.drawBlunder(p);
     },
   };
 }

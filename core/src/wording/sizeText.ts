@@ -1,10 +1,14 @@
 import type { SizeEstimate } from '../diagnosis/assessment.ts';
 import { formatInterval, formatOhm } from '../units/format.ts';
 
+/** Above this no meter of the trade tells a resistance from none, Ω. */
+const CLEAN_BREAK = 2e9;
+
 /** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Wide ranges are said to be open. */
 export function sizeText(size: SizeEstimate): string {
   const { low, middle, high, unit } = size;
   if (unit === 'ohm') {
+    if (low > CLEAN_BREAK) return 'a clean break';
     if (high / low > 30) return `size open: ${formatInterval(size, 'ohms', 'C')}`;
     return `about ${twoFigures(middle)} (${formatInterval(size, 'ohms', 'C')})`;
   }
