@@ -14,7 +14,7 @@ const help = ref(false);
   <header class="bar">
     <RouterLink v-if="back" class="act quiet back" to="/">‹ Checks</RouterLink>
     <b v-else class="name">Mellow Probe</b>
-    <span v-if="workshop === 'demo'" class="demo">Demo workshop: made-up data</span>
+    <span v-if="workshop === 'demo'" class="demo">Demo workshop<span class="long">: made-up data</span></span>
     <slot />
     <span class="right">
       <button class="act quiet" type="button" :aria-label="`Temperatures in °${preferences.temperatureUnit}, switch`" @click="preferences.toggleUnit()">
@@ -56,5 +56,17 @@ const help = ref(false);
 }
 .right .act {
   min-width: 44px;
+}
+@media (max-width: 900px) {
+  .long {
+    display: none;
+  }
+  .bar {
+    gap: 4px;
+    padding: 0 4px;
+  }
+  .bar :deep(.act.quiet) {
+    padding: 0 6px;
+  }
 }
 </style>

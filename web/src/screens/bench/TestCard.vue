@@ -14,6 +14,7 @@ const verdict = useVerdict();
 const preferences = usePreferences();
 const root = ref<HTMLElement>();
 const about = computed(() => measurementById(work.test!));
+const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
 const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
 const bits = computed(() => (proposal.value && proposal.value.bits > 0.005 ? `tells ${proposal.value.bits.toFixed(2)} bit` : ''));
@@ -31,6 +32,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
 <template>
   <section ref="root" class="sheet card" aria-label="The test on the card" :data-card="work.test">
     <div class="how">
+      <div v-if="siblings.length > 1" class="siblings" role="group" aria-label="Tests of this station">
+        <button v-for="id in siblings" :key="id" type="button" :class="{ on: id === work.test }" @click="work.goTest(id)">{{ measurementById(id).name }}</button>
+      </div>
       <div class="small-head">{{ about.name }} · {{ about.minutes }} min{{ bits ? ` · ${bits}` : '' }}</div>
       <h2>{{ about.title }}</h2>
       <ol>
@@ -85,11 +89,15 @@ li {
   gap: 6px;
   min-width: 0;
 }
+.siblings {
+  display: none;
+}
 .taken {
   display: flex;
   flex-wrap: wrap;
   gap: 4px;
 }
+.siblings button,
 .taken button {
   min-height: 32px;
   padding: 0 8px;
@@ -103,6 +111,7 @@ li {
   font-family: var(--sans);
   color: var(--soft);
 }
+.siblings .on,
 .taken .on {
   background: var(--spruce-soft);
   border-color: var(--spruce);
@@ -111,7 +120,19 @@ li {
   text-decoration: line-through;
 }
 @media (pointer: coarse) {
-  .taken button {
+  .siblings button,
+.taken button {
+    min-height: 44px;
+  }
+}
+@media (max-width: 1080px) {
+  .siblings {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-bottom: 8px;
+  }
+  .siblings button {
     min-height: 44px;
   }
 }

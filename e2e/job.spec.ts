@@ -1,0 +1,207 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { field, kept, startCheck, verdict } from './bench.ts';
+import { Hand } from './hand.ts';
+
+/** A 2×2 red PNG. */
+const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAEElEQVR4nGP4z8AARAwQCgAf7gP9i18U1AAAAABJRU5ErkJggg==', 'base64');
+
+test('a whole job: complaint, readings, decision, repair, proof, report; nothing is lost on the way', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.start('2.49 kΩ · NTC 2 kΩ', 'Ferry, jacket water');
+  await hand.station('complaint');
+  await hand.fill('Machine', 'Ferry Plover');
+  await page.getByRole('textbox', { name: 'Complaint' }).fill('Fans never run');
+  await hand.check('Fans never come on');
+  await hand.fill('Add a code', 'P0118');
+  await hand.press('Add code');
+  await hand.choose('Thermostat stuck', 'ruled-out');
+  await hand.station('look');
+  await hand.check('Corrosion or bent pins');
+  await expect(page.getByText('signal leaks to the return (wet connector) × 3')).toBeVisible();
+  await page.getByLabel('Add photos').setInputFiles({ name: 'plug.png', mimeType: 'image/png', buffer: PNG });
+  await expect(page.locator('[data-test="photo"] img')).toBeVisible();
+  await hand.air('12');
+  await hand.read('displayed', '-24');
+  await expect(page.locator('[data-test="outcome"]')).toContainText('Low.');
+  await hand.read('open-voltage', '5.01');
+  await hand.read('sensor-ohms', '3.6k');
+  await hand.read('loaded-voltage', '4.4');
+  await expect(verdict(page)).toContainText('Wiring: resistance in the return');
+  // A figure that is corrected leaves its trace.
+  await page.locator('.large input').press('Enter');
+  await page.locator('[data-station="loaded"]').click();
+  await page.locator('[data-test-id="loaded-voltage"]').click();
+  await page.locator('.large input').fill('4.41');
+  await page.locator('.large input').press('Enter');
+  await hand.station('readings');
+  await expect(page.getByText('corrected from 4.4')).toBeVisible();
+
+  await hand.station('decision');
+  await page.getByLabel('Sensor', { exact: true }).check();
+  await expect(page.getByRole('button', { name: 'Record the decision' })).toBeDisabled();
+  await page.getByLabel(/Why otherwise than the tool/).fill('owner wants it');
+  await hand.press('Record the decision');
+  await expect(page.locator('[data-test="decision"]')).toContainText('the tool then: wiring >99 %');
+  await page.locator('[data-test="decision"]').getByRole('button', { name: 'Undo' }).click();
+  await page.getByLabel('Wiring', { exact: true }).check();
+  await hand.press('Record the decision');
+
+  await hand.station('repair');
+  await page.getByLabel('Part', { exact: true }).fill('return splice');
+  await page.getByLabel('Cause').fill('salt');
+  await page.getByLabel('Repaired').check();
+  await hand.press('Book a stand-in');
+  await hand.station('proof');
+  await hand.fill('Thermometer now', '14');
+  await page.getByLabel('Displayed value').fill('14');
+  await page.getByLabel('Plugged-in volts').fill('4.4');
+  await expect(page.locator('[data-test="close"]')).toContainText('outside what is healthy: plugged-in volts');
+  await page.getByLabel('Plugged-in volts').fill('2.82');
+  for (const step of await page.locator('[data-test="proof-step"] select').all()) await step.selectOption('passed');
+  await expect(page.locator('[data-test="close"]')).toContainText('stand-in is still fitted');
+  await kept(page);
+  await page.reload();
+  await hand.station('repair');
+  await hand.press('It is out');
+  await hand.station('proof');
+  await hand.press('Close as proved');
+  await kept(page);
+
+  await page.getByRole('link', { name: 'Report' }).last().click();
+  await expect(page.locator('[data-section="proof"]')).toContainText('Closed');
+  await expect(page.locator('[data-section="readings"]')).toContainText('corrected from 4.4');
+  await expect(page.getByRole('heading', { name: 'Photos' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF' }).click();
+  const file = await (await download).path();
+  expect(readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-');
+  // Back button: to the bench, everything there.
+  await page.goBack();
+  await hand.station('complaint');
+  await expect(page.getByRole('textbox', { name: 'Complaint' })).toHaveValue('Fans never run');
+
+  // The file carries the photo and everything else to another browser.
+  const exported = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export' }).click();
+  const json = JSON.parse(readFileSync(await (await exported).path(), 'utf8')) as { photos: { image: string }[]; closed: { how: string } };
+  expect(json.photos[0].image).toMatch(/^data:image\/jpeg/);
+  expect(json.closed.how).toBe('proved');
+});
+
+test('a job closes without proof only with a reason', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.start('Boiler flow', 'no proof');
+  await hand.station('proof');
+  await expect(page.getByRole('button', { name: 'Close without proof' })).toBeDisabled();
+  await page.getByLabel(/say why/).fill('machine sold');
+  await hand.press('Close without proof');
+  await expect(page.locator('[data-test="close"]')).toContainText('unproved. machine sold');
+});
+
+test('the ledger: filters, archive, a new check like this one, undo', async ({ page }) => {
+  await page.goto('/demo/');
+  const rows = page.locator('[data-test="job"]');
+  await expect(rows).toHaveCount(4);
+  await page.getByLabel('Field', { exact: true }).selectOption('boiler');
+  await expect(rows).toHaveCount(1);
+  await page.getByLabel('Field', { exact: true }).selectOption('');
+  await page.getByLabel('State', { exact: true }).selectOption('closed');
+  await expect(rows).toContainText('Swimming bath');
+  await page.getByLabel('State', { exact: true }).selectOption('');
+  await page.getByLabel('Decided', { exact: true }).selectOption('undecided');
+  await expect(rows).toHaveCount(2);
+  await page.getByLabel('Decided', { exact: true }).selectOption('');
+  await page.getByLabel('due').check();
+  await expect(rows).toContainText('Cold store');
+  await page.getByLabel('due').uncheck();
+  await page.getByLabel('Search checks').fill('P0118');
+  await expect(rows).toContainText('Pilot boat');
+  await page.getByLabel('Search checks').fill('');
+  await page.getByLabel('More for Harbour crane · hydraulic oil').click();
+  await page.getByRole('button', { name: 'Archive' }).filter({ visible: true }).click();
+  await expect(rows).toHaveCount(3);
+  await page.getByLabel('archive').check();
+  await expect(rows).toContainText('Harbour crane');
+  await page.getByLabel('archive').uncheck();
+  await page.getByLabel('More for Swimming bath · boiler flow').click();
+  await page.getByRole('button', { name: 'New check like this' }).filter({ visible: true }).click();
+  await expect(page.getByLabel('Title of this check')).toHaveValue('Swimming bath · boiler flow');
+  await expect(field(page, 'Sensor ohms')).toHaveValue('');
+});
+
+test('schools reorder the same cards; keys go everywhere; digits for two metres', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await page.keyboard.press('Escape');
+  const order = (): Promise<string[]> => page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
+  const before = await order();
+  await page.getByLabel('Way of working').selectOption('sensor-first');
+  const after = await order();
+  expect([...after].sort()).toEqual([...before].sort());
+  expect(after.indexOf('sensor')).toBeLessThan(after.indexOf('live'));
+  await page.locator('h2').first().click();
+  await page.keyboard.press('n');
+  await expect(page.locator('[data-card="sensor-ohms"]')).toBeVisible();
+  await page.keyboard.type('3.5k');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-card="bench-ohms"]')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('j');
+  await expect(page.locator('[data-card="bench-ohms"]')).toBeHidden();
+  await page.keyboard.press('Escape');
+  await page.locator('[data-station="sensor"]').click();
+  await page.locator('[data-test-id="sensor-ohms"]').click();
+  await expect(page.locator('.large input')).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('r');
+  await expect(page.getByRole('dialog', { name: 'Reading mode' })).toContainText('3.5k');
+  const size = await page.locator('.far .figure').evaluate((x) => parseFloat(getComputedStyle(x).fontSize));
+  expect(size).toBeGreaterThan(150);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Reading mode' })).toBeHidden();
+});
+
+test('the verdict in figures: weights by hand, what hangs on each reading', async ({ page }) => {
+  await page.goto('/demo/');
+  await page.getByRole('link', { name: /Pilot boat/ }).click();
+  await page.getByRole('button', { name: 'Why, in figures' }).click();
+  await expect(page.getByText(/Without plugged-in volts: wiring/)).toBeVisible();
+  await page.getByLabel('Your factor on resistance in the return').fill('0');
+  await page.getByLabel('Your factor on resistance in the return').press('Enter');
+  await expect(verdict(page)).not.toContainText('Wiring: resistance in the return');
+});
+
+test('portrait tablet: order on top, drawing, card, verdict as a sheet that pulls up; nothing sticks out', async ({ page }) => {
+  await page.setViewportSize({ width: 800, height: 1280 });
+  await page.goto('/demo/');
+  await page.getByRole('link', { name: /Pilot boat/ }).click();
+  await expect(page.locator('.pull')).toContainText('Wiring: resistance in the return');
+  await expect(page.locator('[data-test="evidence"]')).not.toBeInViewport();
+  await page.locator('.pull').click();
+  await expect(page.locator('[data-test="evidence"]')).toBeInViewport();
+  await page.locator('.pull').click();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(800);
+});
+
+test('nothing serious for axe on the forms, the report and the ledger', async ({ page }) => {
+  test.setTimeout(180_000);
+  const scan = async (where: string): Promise<void> => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => `${where}: ${v.id} ${v.nodes[0].target.join(' ')}`)).toEqual([]);
+  };
+  await page.goto('/demo/');
+  await expect(page.locator('[data-test="job"]')).toHaveCount(4);
+  await scan('ledger');
+  await page.getByRole('link', { name: /Swimming bath/ }).first().click();
+  await expect(page.locator('[data-test="evidence"]')).toBeVisible();
+  for (const station of ['complaint', 'right-sensor', 'look', 'loaded', 'compare', 'readings', 'decision', 'repair', 'proof']) {
+    await page.locator(`[data-station="${station}"]`).click();
+    await scan(station);
+  }
+  await page.getByRole('link', { name: 'Report' }).first().click();
+  await expect(page.locator('[data-section="proof"]')).toBeVisible();
+  await scan('report');
+});
