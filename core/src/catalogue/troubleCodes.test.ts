@@ -1,0 +1,58 @@
+import { describe, expect, test } from 'vitest';
+import { reference } from '../../test/reference.ts';
+import { codeText } from '../wording/codeText.ts';
+import { FINDINGS } from './findings.ts';
+import { decodeCode, findingsOfCodes, knownCodes } from './troubleCodes.ts';
+
+/** What the reference's wording (SAE J2012 / ISO 15031-6, from memory) says, as the program's own category. */
+function meaningIn(definition: string): string {
+  if (/Range\/Performance/.test(definition)) return 'range';
+  if (/Intermittent/.test(definition)) return 'intermittent';
+  if (/Circuit\/Open/.test(definition)) return 'open';
+  if (/Circuit Low/.test(definition)) return 'low';
+  if (/Circuit High/.test(definition)) return 'high';
+  return /Circuit$/.test(definition) ? 'circuit' : 'other';
+}
+
+describe('trouble codes', () => {
+  const rows = reference('saej2012-temperature-codes.csv');
+  test.each(rows.map((r) => [r.code, r] as const))('%s as in SAE J2012 (from memory)', (code, row) => {
+    const known = decodeCode(code)!;
+    const kind = { temperature: 'sensor', 'reference supply': 'reference', condition: 'condition', 'NOT temperature': 'not-temperature' }[row.kind];
+    expect(known.kind).toBe(kind);
+    if (kind === 'sensor' || kind === 'reference') expect(known.says).toBe(meaningIn(row.definition));
+    expect(codeText(code, 'pull-up', 'ntc')!.length).toBeGreaterThan(10);
+  });
+  test('every code that is known stands in the reference', () => {
+    const listed = new Set(rows.map((r) => r.code));
+    expect(knownCodes().map((c) => c.code).filter((c) => !listed.has(c))).toEqual([]);
+  });
+  test.each([
+    ['p0118', 'high'],
+    ['P0115-13', 'open'],
+    ['P0115:1F', 'intermittent'],
+    ['P011500', 'circuit'],
+    ['SPN 110 FMI 3', 'high'],
+    ['110/4', 'low'],
+    ['175-2', 'intermittent'],
+  ])('%s says %s', (text, says) => expect(decodeCode(text)?.says).toBe(says));
+  test.each(['', 'P', 'P9999', 'hello', 'B1234', '999/3', 'SPN 110 FMI 77'])('“%s” is none', (text) => expect(decodeCode(text)).toBeNull());
+
+  test('low and high are the voltage: what reads cold hangs on layout and curve', () => {
+    expect(codeText('P0118', 'pull-up', 'ntc')).toContain('reads cold, like an open');
+    expect(codeText('P0118', 'pull-up', 'ptc')).toContain('reads hot, like an open');
+    expect(codeText('P0118', 'pull-down', 'ntc')).toContain('reads hot, like a short');
+    expect(codeText('P0117', 'one-wire', 'ntc')).toContain('reads hot, like a short');
+  });
+  test('what codes stand for: each once, the past apart, several circuits point at what they share', () => {
+    const known = FINDINGS.map((f) => f.id);
+    const of = (...codes: [string, 'present' | 'sporadic' | 'came-back' | 'past'][]): string[] =>
+      findingsOfCodes(codes.map(([code, state]) => ({ code, state })));
+    expect(of(['P0118', 'present'], ['P0118', 'came-back'])).toEqual(['code-high']);
+    expect(of(['P0118', 'past'])).toEqual(['code-past']);
+    expect(of(['P0117', 'present'], ['P0197', 'present'])).toEqual(['code-low', 'several-codes']);
+    expect(of(['P0642', 'present'])).toEqual(['several-codes']);
+    expect(of(['P0128', 'present'], ['P0532', 'present'], ['nonsense', 'present'])).toEqual([]);
+    for (const id of of(['P0118', 'present'], ['P0195', 'sporadic'], ['P0115-13', 'present'], ['P0116', 'present'])) expect(known).toContain(id);
+  });
+});
