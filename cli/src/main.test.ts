@@ -60,7 +60,7 @@ describe('convert, fit, simulate, study', () => {
   });
   test('fit reads a CSV with another header and decimal commas, and tells the residuals', () => {
     const file = put('points.csv', 'Temperatur;Widerstand\n0;9,4k\n25;2,8k\n50;980\n80;340\n');
-    const { code, out } = call(['fit', file]);
+    const { code, out } = call(['fit', file, '--form', 'steinhart-hart']);
     expect(code).toBe(0);
     expect(out).toContain('steinhart-hart');
     expect(out).toMatch(/worst \d\.\d+ K/);
@@ -108,8 +108,8 @@ describe('errors as command-line users expect', () => {
     expect(call(['rank', put('bad.json', text)])).toMatchObject({ code: 1, err: expect.stringContaining(words) as string });
   });
   test('a bad line of points is named', () => {
-    expect(call(['fit', put('bad.csv', 'C,ohm\n0,9000\n10,x\n')]).err).toContain('line 3: not a figure (10,x)');
-    expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain('line 3: same temperature');
-    expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain('not monotone at point 3');
+    expect(call(['fit', put('bad.csv', 'C,ohm\n0,9000\n10,x\n')]).err).toContain('line 3: No resistance that can be read: “10,x”');
+    expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain('line 3: This temperature stands twice');
+    expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain('not monotone at line 3');
   });
 });

@@ -56,6 +56,12 @@ export class Bench {
     return this.nodeVolts(plug, NODE[red], NODE[black], returnBridged);
   }
 
+  /** V that the module sees at its pin above its own ground, no meter on it. */
+  pinVolts(plug: Plug): number {
+    this.solve(plug, -1, -1, false);
+    return this.voltages[NODE.modulePin] - this.voltages[NODE.moduleGround];
+  }
+
   /** As `volts` between chassis and connector `position` (1 = next to the module) of the signal or return wire. V. */
   connectorVolts(plug: Plug, wire: 'signal' | 'return', position: number): number {
     const { connectors } = this.state;

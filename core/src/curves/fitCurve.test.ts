@@ -4,7 +4,6 @@ import { describe, expect, test } from 'vitest';
 import { referencePoints } from '../../test/reference.ts';
 import type { BetaCurve } from './beta.ts';
 import { fitCurve } from './fitCurve.ts';
-import { readPointsCsv } from './readPointsCsv.ts';
 import type { SteinhartHartCurve } from './steinhartHart.ts';
 
 const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
@@ -75,35 +74,4 @@ test('what is no curve is refused with its row', () => {
   expect(fitCurve([p(0, 9), p(10, 0), p(20, 4)], 'table')).toEqual({ ok: false, reason: 'bad-point', row: 1 });
   expect(fitCurve([p(0, 100), p(50, 119), p(100, 138)], 'steinhart-hart')).toEqual({ ok: false, reason: 'not-an-ntc' });
   expect(fitCurve([p(0, 9), p(10, 5), p(20, 6)], 'beta')).toEqual({ ok: false, reason: 'not-monotone', row: 2 });
-});
-
-describe('points from CSV', () => {
-  test.each([
-    ['T,R\n0,9000\n25,2800\n', [[0, 9000], [25, 2800]]],
-    ['25;2,8k\n0;9 000\n', [[0, 9000], [25, 2800]]],
-    ['Temp (°F)\tR (kΩ)\n32\t9\n77\t2.8\n', [[0, 9000], [25, 2800]]],
-    ['\uFEFF°C,Ω\r\n-40,100k\r\n', [[-40, 100_000]]],
-  ])('%j', (text, expected) => {
-    const read = readPointsCsv(text);
-    if (!read.ok) throw new Error(read.reason);
-    expect(read.points.map((p) => [p.temperatureC, p.resistanceOhm])).toEqual(expected);
-  });
-  test.each([
-    ['', { line: 1, reason: 'no-rows' }],
-    ['T,R\n', { line: 1, reason: 'no-rows' }],
-    ['0,9000\nx,1\n', { line: 2, reason: 'not-a-figure' }],
-    ['0,9000\n5\n', { line: 2, reason: 'two-columns' }],
-    ['0,9000\n5,-3\n', { line: 2, reason: 'not-a-figure' }],
-    ['0,9000\n5,800\n0,8900\n', { line: 3, reason: 'same-temperature' }],
-  ])('%j is refused at its line', (text, fault) => {
-    expect(readPointsCsv(text)).toMatchObject({ ok: false, ...fault });
-  });
-  test('never throws (fuzz)', () => {
-    fc.assert(
-      fc.property(fc.string({ unit: 'binary' }), (text) => {
-        readPointsCsv(text);
-      }),
-      { seed: 9, numRuns: 500 },
-    );
-  });
 });

@@ -1,0 +1,24 @@
+import { MAX_POINTS, type PointFault } from '../curves/readPoints.ts';
+
+/** What is wrong with a line of a table, in one short line. */
+export function pointFaultText({ reason, text }: PointFault): string {
+  const quoted = text === '' ? '' : ` “${text}”`;
+  switch (reason) {
+    case 'no-rows':
+      return 'No rows: a temperature and a resistance on each line.';
+    case 'too-many':
+      return `Too many: ${text}, at most ${MAX_POINTS}. Thin it out: every 5 °C is plenty.`;
+    case 'one-column':
+      return `Two columns are needed, temperature and resistance:${quoted}.`;
+    case 'not-a-temperature':
+      return `No temperature in the first column:${quoted}.`;
+    case 'not-a-resistance':
+      return `No resistance that can be read:${quoted}.`;
+    case 'ambiguous':
+      return `Two ways to read the comma or point:${quoted}. Write 11883 or 11.883.`;
+    case 'limits-swapped':
+      return `Min must be below and max above the nominal value:${quoted}.`;
+    case 'same-temperature':
+      return `This temperature stands twice: ${text}.`;
+  }
+}
