@@ -1,6 +1,7 @@
 import { candidateTests, EVERYTHING_AT_HAND } from '../core/src/diagnosis/nextTest.ts';
 import type { Problem } from '../core/src/diagnosis/problem.ts';
-import { catalogueCircuit, simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
+import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
+import { simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';
 
 const OTHER_LAYOUTS = ['gauge-sender', 'boiler-10k-mirrored'];

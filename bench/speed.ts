@@ -9,7 +9,7 @@ import { assess } from '../core/src/diagnosis/assessment.ts';
 import { EVERYTHING_AT_HAND, proposeTests } from '../core/src/diagnosis/nextTest.ts';
 import { posteriorOf } from '../core/src/diagnosis/posterior.ts';
 import type { Problem } from '../core/src/diagnosis/problem.ts';
-import { catalogueCircuit } from '../core/src/diagnosis/simulate.ts';
+import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
 import { FAULTS } from '../core/src/faults/list.ts';
 import { seededCase } from './cases.ts';
 import { yardstick } from './yardstick.ts';

@@ -3,7 +3,7 @@ import { Bench } from '@mellow-probe/core/circuit/bench';
 import { nominalState } from '@mellow-probe/core/circuit/sensorCircuit';
 import { curveModel, resistanceAt, temperatureOf } from '@mellow-probe/core/curves/curve';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
-import { catalogueCircuit } from '@mellow-probe/core/diagnosis/simulate';
+import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { parseReading } from '@mellow-probe/core/units/parseReading';

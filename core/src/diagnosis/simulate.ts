@@ -1,7 +1,6 @@
+import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
-import { curveModel } from '../curves/curve.ts';
 import type { FaultGroup } from '../faults/fault.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform, type Uniform } from '../numeric/random.ts';
@@ -66,25 +65,6 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
       blunders.push(measurement.id);
       return noise.drawBlunder(p);
     },
-  };
-}
-
-/** A circuit of the catalogue as the engine takes it. Throws on an id that is not there. */
-export function catalogueCircuit(id: string): SensorCircuit {
-  const entry = CATALOGUE_CIRCUITS.find((c) => c.id === id);
-  if (!entry) throw new Error(`catalogueCircuit: no circuit "${id}"`);
-  return {
-    layout: entry.layout,
-    referenceV: entry.referenceV,
-    pullUpOhm: entry.pullUpOhm,
-    hotPullUpOhm: null,
-    switchRatio: 0,
-    curve: curveModel(CATALOGUE_CURVES.find((c) => c.id === entry.curveId)!.curve),
-    display: { ...entry.display, resolutionC: 1, substituteC: null, ratiometric: null },
-    supplyV: entry.supplyV,
-    wireMinOhm: 0.05,
-    wireMaxOhm: 1.5,
-    connectors: 0,
   };
 }
 

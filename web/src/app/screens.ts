@@ -10,5 +10,7 @@ export interface Screen {
 export const SCREENS: readonly Screen[] = [
   { name: 'jobs', path: '/', component: () => import('../screens/jobs/JobsScreen.vue') },
   { name: 'report', path: '/check/:id/report', component: () => import('../screens/report/ReportScreen.vue') },
+  { name: 'card', path: '/shelf/card', component: () => import('../screens/shelf/CardScreen.vue') },
+  { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];

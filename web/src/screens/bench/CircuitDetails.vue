@@ -5,6 +5,7 @@ import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
 import { Drawer } from 'ant-design-vue';
 import { computed } from 'vue';
 import FigureField from '../../components/FigureField.vue';
+import KitForm from '../../components/KitForm.vue';
 import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
@@ -44,7 +45,7 @@ const ratiometric = computed({
 </script>
 
 <template>
-  <Drawer v-model:open="open" title="The circuit in detail" width="440">
+  <Drawer v-model:open="open" title="Circuit and kit in detail" width="560">
     <div class="form">
       <label class="pick"
         >Layout
@@ -105,6 +106,8 @@ const ratiometric = computed({
           <option v-for="n in 9" :key="n" :value="n - 1">{{ n - 1 }}</option>
         </select>
       </label>
+      <h3>Kit used on this check</h3>
+      <KitForm v-model="bench.job!.kit" />
     </div>
   </Drawer>
 </template>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
+import { curveTable } from '@mellow-probe/core/curves/curveTable';
+import { deskCurve, NO_DESK_FAULTS } from '@mellow-probe/core/divider/divider';
+import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit';
+import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/units/format';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import TopBar from '../../components/TopBar.vue';
+import { useCurves } from '../../stores/curves.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+
+/** The pocket card: temperature, ohms, volts in this circuit and what the module shows, on one page. */
+const route = useRoute();
+const curves = useCurves();
+const preferences = usePreferences();
+const curve = computed(() => curves.byId(typeof route.query.curve === 'string' ? route.query.curve : 'ntc-2k8'));
+const known = CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null);
+const circuitId = ref(known.find((c) => c.curveId === curve.value.id)?.id ?? known[0].id);
+/** Most lines that stand on one A4 page beside heading and foot. */
+const MOST_LINES = 42;
+const lines = computed(() => {
+  const circuit = { ...catalogueCircuit(circuitId.value), curve: curve.value.model };
+  const [from, to] = [Math.max(curve.value.model.minC, circuit.display.minC), Math.min(curve.value.model.maxC, circuit.display.maxC)];
+  const step = [1, 2, 5, 10, 20, 50].find((s) => (to - from) / s < MOST_LINES) ?? 100;
+  const table = curveTable(curve.value.model, from, to, step);
+  const desk = deskCurve(circuit, circuit.pullUpOhm!, table.map((l) => l.temperatureC), NO_DESK_FAULTS);
+  return table.map((l, i) => ({ ...l, volts: desk[i].volts, shownC: desk[i].shownC }));
+});
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div>
+    <TopBar class="no-print" back>
+      <RouterLink class="act quiet" to="/shelf/curves">‹ Shelf</RouterLink>
+      <label class="pick">in circuit <select v-model="circuitId"><option v-for="c in known" :key="c.id" :value="c.id">{{ c.name }}</option></select></label>
+      <button class="act main" type="button" @click="print">Print</button>
+    </TopBar>
+    <main class="light card" aria-label="Pocket card">
+      <h1>{{ curve.name }}</h1>
+      <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
+      <table>
+        <thead><tr><th scope="col">°C</th><th scope="col">°F</th><th scope="col">ohms</th><th scope="col">low … high</th><th scope="col">volts, plugged in</th><th scope="col">shown</th></tr></thead>
+        <tbody>
+          <tr v-for="l in lines" :key="l.temperatureC">
+            <td>{{ formatTemperature(l.temperatureC, 'C').replace(' °C', '') }}</td>
+            <td>{{ formatTemperature(l.temperatureC, 'F').replace(' °F', '') }}</td>
+            <td><b>{{ formatOhm(l.resistanceOhm) }}</b></td>
+            <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
+            <td>{{ formatVolt(l.volts) }}</td>
+            <td>{{ formatTemperature(l.shownC, preferences.temperatureUnit) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft foot">Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.card {
+  max-width: 720px;
+  margin: 16px auto;
+  padding: 26px 34px;
+  background: #fff;
+  color: var(--ink);
+  border: 1px solid var(--line);
+}
+h1 {
+  font-size: 20px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 8px;
+  font: 12.5px/1.25 var(--mono);
+}
+th {
+  text-align: left;
+  font: 600 12px var(--sans);
+  color: var(--soft);
+}
+td {
+  border-top: 1px solid var(--line);
+  padding: 1.5px 8px 1.5px 0;
+}
+.foot {
+  margin-top: 6px;
+  font-size: 12px;
+}
+.pick {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-left: 10px;
+}
+.pick select {
+  height: 44px;
+  max-width: 330px;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+}
+@media print {
+  .no-print {
+    display: none !important;
+  }
+  .card {
+    margin: 0;
+    padding: 0;
+    border: 0;
+    max-width: none;
+  }
+}
+</style>

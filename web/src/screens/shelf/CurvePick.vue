@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import PickList from '../../components/PickList.vue';
+import { useCurves } from '../../stores/curves.ts';
+
+/** A curve of the shelf, the user's own first. */
+const chosen = defineModel<string>({ required: true });
+withDefaults(defineProps<{ label?: string }>(), { label: 'Curve' });
+const curves = useCurves();
+const groups = computed(() => {
+  const of = (own: boolean) => curves.all.filter((c) => c.own === own).map((c) => ({ value: c.id, label: c.name }));
+  return [{ label: 'Own', options: of(true) }, { label: 'Generic', options: of(false) }].filter((g) => g.options.length > 0);
+});
+</script>
+
+<template>
+  <PickList :label="label" :groups="groups" :value="curves.byId(chosen).id" @pick="chosen = $event" />
+</template>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
+import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
+import { computed } from 'vue';
+import { z } from 'zod';
+import FigureField from '../../components/FigureField.vue';
+import LazyPlot from '../../components/LazyPlot.ts';
+import UseOnJob from '../../components/UseOnJob.vue';
+import { nowIso } from '../../composables/newId.ts';
+import { fileName, saveFile } from '../../composables/saveFile.ts';
+import { useDraft } from '../../composables/useDraft.ts';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useCurves } from '../../stores/curves.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import CurvePick from './CurvePick.vue';
+import { lineFigure } from './lineFigure.ts';
+
+/** A curve of the shelf: chart with its tolerance, table at any step, pocket card, files. */
+const curves = useCurves();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const schema = z.strictObject({ curve: z.string(), from: entrySchema, to: entrySchema, step: entrySchema });
+const { draft } = useDraft('curves', schema, () => ({
+  curve: 'ntc-2k8',
+  from: { text: '-40 °C', value: -40 },
+  to: { text: '120 °C', value: 120 },
+  step: { text: '10', value: 10 },
+}));
+const curve = computed(() => curves.byId(draft.value.curve));
+/** The step is in the unit shown: 5 °F are no 5 K. */
+const stepK = computed(() => (draft.value.step.value ?? 10) / (preferences.temperatureUnit === 'F' ? 1.8 : 1));
+const lines = computed(() => {
+  const { from, to } = draft.value;
+  return curveTable(curve.value.model, from.value ?? -40, to.value ?? 120, stepK.value).slice(0, 400);
+});
+const smooth = computed(() => {
+  const { minC, maxC } = curve.value.model;
+  const [low, high] = [Math.max(minC, draft.value.from.value ?? -40), Math.min(maxC, draft.value.to.value ?? 120)];
+  return curveTable(curve.value.model, low, high, Math.max((high - low) / 120, 1e-3));
+});
+const figure = computed(() => {
+  const x = smooth.value.map((l) => shownTemperature(l.temperatureC, preferences.temperatureUnit));
+  return lineFigure(
+    `Ω over °${preferences.temperatureUnit}, with tolerance`,
+    [
+      { name: 'low', x, y: smooth.value.map((l) => l.lowOhm), kind: 'band-low' },
+      { name: 'high', x, y: smooth.value.map((l) => l.highOhm), kind: 'band-high' },
+      { name: curve.value.name, x, y: smooth.value.map((l) => l.resistanceOhm) },
+    ],
+    preferences.dark,
+    true,
+  );
+});
+const facts = computed(() => {
+  const { minC, maxC, toleranceLog } = curve.value.model;
+  const unit = preferences.temperatureUnit;
+  return `${formatTemperature(minC, unit)} … ${formatTemperature(maxC, unit)} · ± ${(100 * Math.sqrt(3) * toleranceLog).toFixed(1)} % · ${curve.value.source}`;
+});
+function exportCurve(): void {
+  const { id, name, source } = curve.value;
+  const file = { format: 'mellow-probe/curve', formatVersion: 1, id, name, source, note: '', createdAt: nowIso(), curve: curve.value.curve };
+  saveFile(fileName(name, 'json'), 'application/json', `${JSON.stringify(file, null, 2)}\n`);
+}
+</script>
+
+<template>
+  <div class="row">
+    <CurvePick v-model="draft.curve" class="pick-curve" />
+    <FigureField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" :text="draft[key].text" @type="draft[key] = entryOf($event, 'celsius')" @choose="draft[key] = entryOf($event, 'celsius')" />
+    <FigureField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" :text="draft.step.text" @type="draft.step = entryOf($event, 'number')" @choose="draft.step = entryOf($event, 'number')" />
+  </div>
+  <p class="soft" data-test="curve-facts">{{ facts }}</p>
+  <div class="two">
+    <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
+    <div class="scroll">
+      <table data-test="curve-table">
+        <thead><tr><th scope="col">°{{ preferences.temperatureUnit }}</th><th scope="col">nominal</th><th scope="col">low … high</th></tr></thead>
+        <tbody>
+          <tr v-for="l in lines" :key="l.temperatureC" class="mono">
+            <td>{{ formatTemperature(l.temperatureC, preferences.temperatureUnit, Number.isInteger(shownTemperature(l.temperatureC, preferences.temperatureUnit)) ? 0 : 1) }}</td>
+            <td>{{ formatOhm(l.resistanceOhm) }}</td>
+            <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </div>
+  <div class="row">
+    <RouterLink class="act" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</RouterLink>
+    <button class="act" type="button" @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))">CSV</button>
+    <button class="act" type="button" @click="exportCurve">JSON</button>
+    <button v-if="curve.own" class="act quiet" type="button" @click="curves.remove(curve.id)">Delete this curve</button>
+    <UseOnJob what="Use on this check" :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })" />
+  </div>
+  <p v-if="curves.removed" class="told">Deleted “{{ curves.removed.name }}”. <button class="act" type="button" @click="curves.undoRemove()">Undo</button></p>
+</template>
+
+<style scoped>
+.pick-curve {
+  flex: 1 1 260px;
+  align-self: flex-start;
+}
+.short {
+  flex: 0 1 120px;
+}
+.scroll {
+  overflow-y: auto;
+  max-height: 420px;
+}
+</style>

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { wireOhm } from '@mellow-probe/core/circuit/wireOhm';
+import type { SensorCircuit } from '@mellow-probe/core/circuit/sensorCircuit';
+import { bestPullUp, deskCurve, NO_DESK_FAULTS, pullUpFromPair, sensitivityAt } from '@mellow-probe/core/divider/divider';
+import { entrySchema, figure as written } from '@mellow-probe/core/job/entrySchema';
+import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/units/format';
+import { computed } from 'vue';
+import { z } from 'zod';
+import FigureField from '../../components/FigureField.vue';
+import LazyPlot from '../../components/LazyPlot.ts';
+import UseOnJob from '../../components/UseOnJob.vue';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { useDraft } from '../../composables/useDraft.ts';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useCurves } from '../../stores/curves.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import CurvePick from './CurvePick.vue';
+import DeskSliders from './DeskSliders.vue';
+import { lineFigure } from './lineFigure.ts';
+
+/** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
+const curves = useCurves();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const blank = { text: '', value: null };
+const schema = z.strictObject({
+  curve: z.string(),
+  layout: z.enum(['pull-up', 'pull-down']),
+  referenceV: entrySchema,
+  pullUpOhm: entrySchema,
+  pairOhm: entrySchema,
+  pairV: entrySchema,
+  from: entrySchema,
+  to: entrySchema,
+  at: entrySchema,
+  wireM: z.number().min(0).max(200),
+  wireMm2: z.number().min(0.1).max(2.5),
+  series: z.number().min(0).max(1),
+  leakGround: z.number().min(0).max(1),
+  leakAcross: z.number().min(0).max(1),
+  meterOn: z.boolean(),
+});
+const { draft } = useDraft('divider', schema, () => ({
+  curve: 'ntc-2k8', layout: 'pull-up' as const, referenceV: written(5), pullUpOhm: written(2490), pairOhm: blank, pairV: blank,
+  from: { text: '-20 °C', value: -20 }, to: { text: '120 °C', value: 120 }, at: { text: '20 °C', value: 20 },
+  wireM: 5, wireMm2: 0.75, series: 0, leakGround: 0, leakAcross: 0, meterOn: false,
+}));
+const unit = computed(() => preferences.temperatureUnit);
+const learned = computed(() => {
+  const { pairOhm, pairV, referenceV } = draft.value;
+  if (!(pairOhm.value! > 0) || pairV.value === null || referenceV.value === null) return null;
+  return pullUpFromPair({ value: pairOhm.value!, sigma: 0.008 * pairOhm.value! }, { value: pairV.value, sigma: 0.005 * pairV.value + 0.003 }, { value: referenceV.value, sigma: 0.01 * referenceV.value });
+});
+const pullUp = computed(() => (draft.value.pullUpOhm.value! > 0 ? draft.value.pullUpOhm.value! : learned.value?.ok ? learned.value.value : null));
+const circuit = computed<SensorCircuit | null>(() => {
+  const { referenceV, layout } = draft.value;
+  if (!(referenceV.value! > 0) || pullUp.value === null) return null;
+  const { model } = curves.byId(draft.value.curve);
+  return {
+    layout, referenceV: referenceV.value!, pullUpOhm: pullUp.value, hotPullUpOhm: null, switchRatio: 0, curve: model,
+    display: { minC: Math.max(-50, model.minC), maxC: model.maxC, resolutionC: 1, substituteC: null, ratiometric: true },
+    supplyV: 12, wireMinOhm: 0.05, wireMaxOhm: 1.5, connectors: 0,
+  };
+});
+/** 0 … 1 of a slider as ohms: a joint up to 100 kΩ, a leak down to 10 Ω; 0 is none. */
+const seriesOhm = computed(() => (draft.value.series === 0 ? 0 : Math.pow(10, 5 * draft.value.series)));
+const leakOhm = (s: number): number => (s === 0 ? Infinity : Math.pow(10, 7 - 6 * s));
+const faults = computed(() => ({
+  wireOhm: wireOhm(draft.value.wireM, draft.value.wireMm2),
+  seriesOhm: seriesOhm.value,
+  leakGroundOhm: leakOhm(draft.value.leakGround),
+  leakAcrossOhm: leakOhm(draft.value.leakAcross),
+  meterOn: draft.value.meterOn,
+}));
+const range = computed(() => {
+  const { minC, maxC } = curves.byId(draft.value.curve).model;
+  const [low, high] = [Math.max(minC, draft.value.from.value ?? -20), Math.min(maxC, draft.value.to.value ?? 120)];
+  return high > low ? { low, high } : { low: minC, high: maxC };
+});
+const temperatures = computed(() => Array.from({ length: 71 }, (_, i) => range.value.low + ((range.value.high - range.value.low) * i) / 70));
+const healthy = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : []));
+const faulty = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : []));
+const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.value)));
+const voltChart = computed(() => lineFigure(`V at the pin over °${unit.value}, dashed: as set`, [
+  { name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) },
+  { name: 'as set', x: x.value, y: faulty.value.map((p) => p.volts), kind: 'dashed' },
+], preferences.dark));
+const ohmChart = computed(() => lineFigure(`Shown minus true, K, over °${unit.value}`, [
+  { name: 'error', x: x.value, y: faulty.value.map((p) => p.shownC - p.temperatureC) },
+], preferences.dark));
+const at = computed(() => {
+  const t = draft.value.at.value;
+  if (!circuit.value || t === null) return null;
+  const [sound, set] = [deskCurve(circuit.value, pullUp.value!, [t], NO_DESK_FAULTS)[0], deskCurve(circuit.value, pullUp.value!, [t], faults.value)[0]];
+  return { sound, set, ...sensitivityAt(circuit.value, pullUp.value!, t) };
+});
+const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
+const unset = (): void => {
+  draft.value = { ...draft.value, series: 0, leakGround: 0, leakAcross: 0, wireM: 0, meterOn: false };
+};
+function apply(job: Job): void {
+  const c = curves.byId(draft.value.curve);
+  job.circuit.curve = { source: 'given', name: c.name, curve: c.curve };
+  job.circuit.layout = draft.value.layout;
+  job.circuit.referenceV = draft.value.referenceV;
+  job.circuit.pullUpOhm = written(Math.round(pullUp.value!));
+}
+</script>
+
+<template>
+  <div class="row top">
+    <CurvePick v-model="draft.curve" class="pick-curve" />
+    <label class="line">Layout <select v-model="draft.layout"><option value="pull-up">pull-up</option><option value="pull-down">mirrored</option></select></label>
+    <FigureField class="short" label="Reference" quantity="volts" :text="draft.referenceV.text" @type="draft.referenceV = entryOf($event, 'volts')" @choose="draft.referenceV = entryOf($event, 'volts')" />
+    <FigureField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" :text="draft.pullUpOhm.text" @type="draft.pullUpOhm = entryOf($event, 'ohms')" @choose="draft.pullUpOhm = entryOf($event, 'ohms')" />
+    <FigureField class="short" label="Good pair: ohms" quantity="ohms" :text="draft.pairOhm.text" @type="draft.pairOhm = entryOf($event, 'ohms')" @choose="draft.pairOhm = entryOf($event, 'ohms')" />
+    <FigureField class="short" label="and volts" quantity="volts" :text="draft.pairV.text" @type="draft.pairV = entryOf($event, 'volts')" @choose="draft.pairV = entryOf($event, 'volts')" />
+  </div>
+  <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
+    <template v-if="learned.ok">That pair says a pull-up of about {{ formatOhm(learned.value) }} ± {{ formatOhm(2 * learned.sigma) }}. Empty the field to use it.</template>
+    <template v-else>Those volts are not between 0 and the reference: no pull-up follows.</template>
+  </p>
+  <div class="two desk">
+    <div>
+      <div class="chart"><LazyPlot :figure="voltChart" label="Volts over temperature" /></div>
+      <div class="chart small"><LazyPlot :figure="ohmChart" label="Error of the shown value" /></div>
+    </div>
+    <div>
+      <DeskSliders v-model:wire-m="draft.wireM" v-model:wire-mm2="draft.wireMm2" v-model:series="draft.series" v-model:leak-ground="draft.leakGround" v-model:leak-across="draft.leakAcross" v-model:meter-on="draft.meterOn" :faults="faults" />
+      <button class="act" type="button" @click="unset">All sound again</button>
+      <div class="fields">
+        <FigureField v-for="[key, label] in ([['at', 'At'], ['from', 'Range from'], ['to', 'to']] as const)" :key="key" :label="label" quantity="celsius" :text="draft[key].text" @type="draft[key] = entryOf($event, 'celsius')" @choose="draft[key] = entryOf($event, 'celsius')" />
+      </div>
+      <table v-if="at" data-test="desk-at">
+        <tbody class="mono">
+          <tr><th scope="row">sensor</th><td>{{ formatOhm(at.sound.sensorOhm) }}</td></tr>
+          <tr><th scope="row">volts, sound → as set</th><td>{{ formatVolt(at.sound.volts) }} → {{ formatVolt(at.set.volts) }}</td></tr>
+          <tr><th scope="row">shown, as set</th><td>{{ formatTemperature(at.set.shownC, unit, 1) }}</td></tr>
+          <tr><th scope="row">sensitivity</th><td>{{ at.milliVoltPerK.toFixed(1).replace('-', '−') }} mV/K</td></tr>
+          <tr><th scope="row">1 Ω of wire</th><td>{{ at.kelvinPerOhm.toPrecision(2).replace('-', '−') }} K</td></tr>
+          <tr v-if="best"><th scope="row">best pull-up for the range</th><td>{{ formatOhm(best.ohm) }} ({{ best.worstMilliVoltPerK.toFixed(1) }} mV/K at worst)</td></tr>
+        </tbody>
+      </table>
+      <p v-else class="soft">Reference and pull-up are needed.</p>
+    </div>
+  </div>
+  <UseOnJob what="Use this circuit on a check" :disabled="!circuit" :change="apply" />
+</template>
+
+<style scoped>
+.top {
+  align-items: flex-start !important;
+}
+.pick-curve {
+  flex: 1 1 200px;
+}
+.short {
+  flex: 0 1 124px;
+}
+.desk .chart {
+  height: 230px;
+}
+.desk .chart.small {
+  height: 160px;
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { identifySensor } from '@mellow-probe/core/identify/identifySensor';
+import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
+import { ohmsNoise } from '@mellow-probe/core/diagnosis/likelihood';
+import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
+import { computed, ref } from 'vue';
+import { z } from 'zod';
+import FigureField from '../../components/FigureField.vue';
+import ProbabilityBar from '../../components/ProbabilityBar.vue';
+import UseOnJob from '../../components/UseOnJob.vue';
+import { newId } from '../../composables/newId.ts';
+import { useDraft } from '../../composables/useDraft.ts';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useCurves } from '../../stores/curves.ts';
+import { useKit } from '../../stores/kit.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+
+/** Pairs of temperature and ohms rank the shelf's curves; the temperature of one more pair that would tell most. */
+const curves = useCurves();
+const kit = useKit();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const blankPair = () => ({ id: newId(), temperatureC: { text: '', value: null }, resistanceOhm: { text: '', value: null } });
+const schema = z.strictObject({ pairs: z.array(z.strictObject({ id: z.string(), temperatureC: entrySchema, resistanceOhm: entrySchema })).max(20), bath: z.boolean() });
+const { draft } = useDraft('identify', schema, () => ({ pairs: [blankPair(), blankPair()], bath: false }));
+const range = { lowC: 0, highC: 95 };
+const chosen = ref('');
+const result = computed(() => {
+  const instruments = instrumentsOf(kit.kit);
+  const noise = ohmsNoise(instruments);
+  const pairs = draft.value.pairs.flatMap((p) => {
+    if (p.temperatureC.value === null || !(p.resistanceOhm.value! > 0)) return [];
+    const resistanceOhm = p.resistanceOhm.value!;
+    return [{ temperatureC: p.temperatureC.value, temperatureSigmaK: draft.value.bath ? instruments.bathK : thermometerSigmaK(kit.kit), resistanceOhm, resistanceSigmaOhm: noise.sigma(resistanceOhm) }];
+  });
+  if (pairs.length === 0) return null;
+  return identifySensor(pairs, curves.all, range);
+});
+const likely = computed(() => result.value?.candidates.filter((c) => c.probability > 0.005).slice(0, 8) ?? []);
+const use = computed(() => curves.byId(chosen.value || (likely.value[0]?.id ?? '')));
+const separation = computed(() => {
+  const s = result.value?.separateAt;
+  if (!s || !result.value || result.value.candidates[1].probability < 0.005) return '';
+  const [a, b] = result.value.candidates;
+  return `One more pair near ${formatTemperature(s.temperatureC, preferences.temperatureUnit)} tells most: ${a.name} has ${formatOhm(s.firstOhm)} there, ${b.name} ${formatOhm(s.secondOhm)}.`;
+});
+</script>
+
+<template>
+  <div class="two">
+    <div>
+      <div v-for="(p, i) in draft.pairs" :key="p.id" class="pair">
+        <FigureField :label="`Temperature ${i + 1}`" quantity="celsius" :text="p.temperatureC.text" @type="p.temperatureC = entryOf($event, 'celsius')" @choose="p.temperatureC = entryOf($event, 'celsius')" />
+        <FigureField :label="`Ohms ${i + 1}`" quantity="ohms" :text="p.resistanceOhm.text" @type="p.resistanceOhm = entryOf($event, 'ohms')" @choose="p.resistanceOhm = entryOf($event, 'ohms')" />
+        <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)">✕</button>
+      </div>
+      <div class="row">
+        <button class="act" type="button" :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">Another pair</button>
+        <label class="bath"><input v-model="draft.bath" type="checkbox" />in a stirred bath</label>
+      </div>
+      <p class="soft">Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.</p>
+    </div>
+    <div aria-live="polite">
+      <template v-if="result">
+        <p v-if="result.noneFits" class="told odd">None of the shelf fits these pairs: another part, or a pair was read wrong.</p>
+        <ProbabilityBar v-for="(c, i) in likely" :key="c.id" :label="c.name" :probability="c.probability" :leading="i === 0" data-test="candidate" />
+        <table v-if="likely.length > 0">
+          <thead><tr><th scope="col">curve</th><th scope="col">misses by</th></tr></thead>
+          <tbody><tr v-for="c in likely" :key="c.id"><td>{{ c.name }} <span class="soft">{{ formatProbability(c.probability) }}</span></td><td class="mono">{{ c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far')).join(', ') }}</td></tr></tbody>
+        </table>
+        <p v-if="separation" class="told" data-test="separate">{{ separation }}</p>
+      </template>
+      <p v-else class="soft">Type a temperature and the ohms at it: the shelf answers at once.</p>
+    </div>
+  </div>
+  <div v-if="result" class="row">
+    <select v-model="chosen" aria-label="Curve to use"><option value="">{{ likely[0]?.name }}</option><option v-for="c in likely.slice(1)" :key="c.id" :value="c.id">{{ c.name }}</option></select>
+    <UseOnJob what="Use on this check" :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })" />
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr 44px;
+  gap: 10px;
+}
+.pair .act {
+  margin-top: 20px;
+}
+.bath {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+.bath input {
+  width: 20px;
+  height: 20px;
+}
+div :deep(.row > span:first-child) {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { ohmsNoise } from '@mellow-probe/core/diagnosis/likelihood';
+import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { judgeResistance } from '@mellow-probe/core/judging/judgeResistance';
+import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
+import { judgedText } from '@mellow-probe/core/wording/judgedText';
+import { computed } from 'vue';
+import { z } from 'zod';
+import FigureField from '../../components/FigureField.vue';
+import UseOnJob from '../../components/UseOnJob.vue';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { newId, nowIso } from '../../composables/newId.ts';
+import { useDraft } from '../../composables/useDraft.ts';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useCurves } from '../../stores/curves.ts';
+import { useKit } from '../../stores/kit.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import CurvePick from './CurvePick.vue';
+
+/** One resistance at one temperature: inside its tolerance or not, how surely, and what it does to display and machine. */
+const curves = useCurves();
+const kit = useKit();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const schema = z.strictObject({ curve: z.string(), temperatureC: entrySchema, ohm: entrySchema, tolerancePercent: entrySchema, bath: z.boolean(), field: z.enum(['engine', 'climate', 'boiler']) });
+const { draft } = useDraft('judge', schema, () => ({ curve: 'ntc-2k8', temperatureC: { text: '20 °C', value: 20 }, ohm: { text: '', value: null }, tolerancePercent: { text: '5', value: 5 }, bath: true, field: 'engine' as const }));
+const judged = computed(() => {
+  const { temperatureC, ohm, tolerancePercent, bath } = draft.value;
+  if (temperatureC.value === null || !(ohm.value! > 0) || !(tolerancePercent.value! > 0)) return null;
+  const instruments = instrumentsOf(kit.kit);
+  return judgeResistance(curves.byId(draft.value.curve).model, temperatureC.value, bath ? instruments.bathK : thermometerSigmaK(kit.kit), ohm.value!, ohmsNoise(instruments).sigma(ohm.value!), tolerancePercent.value! / 100);
+});
+const lines = computed(() => (judged.value ? judgedText(judged.value, draft.value.field, preferences.temperatureUnit) : []));
+function put(job: Job): void {
+  job.comparison.pairs.push({ id: newId(), sensor: 'this', phase: 'heating', temperatureC: draft.value.temperatureC, resistanceOhm: draft.value.ohm });
+  job.updatedAt = nowIso();
+}
+</script>
+
+<template>
+  <div class="row">
+    <CurvePick v-model="draft.curve" class="pick-curve" />
+    <FigureField class="short" label="Temperature" quantity="celsius" :text="draft.temperatureC.text" @type="draft.temperatureC = entryOf($event, 'celsius')" @choose="draft.temperatureC = entryOf($event, 'celsius')" />
+    <FigureField class="short" label="Ohms" quantity="ohms" :text="draft.ohm.text" @type="draft.ohm = entryOf($event, 'ohms')" @choose="draft.ohm = entryOf($event, 'ohms')" />
+    <FigureField class="short" label="Tolerance ± %" quantity="number" :text="draft.tolerancePercent.text" @type="draft.tolerancePercent = entryOf($event, 'number')" @choose="draft.tolerancePercent = entryOf($event, 'number')" />
+    <label class="line">taken <select v-model="draft.bath"><option :value="true">in a stirred bath</option><option :value="false">at the machine</option></select></label>
+    <label class="line">in <select v-model="draft.field"><option value="engine">an engine</option><option value="climate">a climate system</option><option value="boiler">a boiler</option></select></label>
+  </div>
+  <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="judged">{{ l.text }}</p>
+  <p v-if="lines.length === 0" class="soft">Temperature, ohms and the part’s tolerance: the answer says how surely it is inside. A limit is only passed or failed where meter and thermometer are good enough for it (decision rule with guard band, after JCGM 106).</p>
+  <UseOnJob what="Add as a pair to a check" :disabled="!judged?.ok" :change="put" />
+</template>
+
+<style scoped>
+.pick-curve {
+  flex: 1 1 220px;
+  align-self: flex-start;
+}
+.short {
+  flex: 0 1 130px;
+}
+.row {
+  align-items: flex-start !important;
+}
+</style>

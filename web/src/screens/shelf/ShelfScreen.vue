@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import TopBar from '../../components/TopBar.vue';
+import { onKeyStroke } from '../../composables/onKeyStroke.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import { TOOLS } from './tools.ts';
+
+/** The reference shelf: tools that stand on their own and feed a job in one step. */
+const route = useRoute();
+const preferences = usePreferences();
+const current = computed(() => TOOLS.find((t) => t.id === route.params.tool) ?? TOOLS[0]);
+onKeyStroke('u', () => preferences.toggleUnit());
+</script>
+
+<template>
+  <div class="shelf">
+    <TopBar back><b class="title">Shelf</b></TopBar>
+    <main>
+      <nav aria-label="Tools of the shelf">
+        <RouterLink v-for="t in TOOLS" :key="t.id" :to="`/shelf/${t.id}`" :class="{ on: t.id === current.id }" :aria-current="t.id === current.id ? 'page' : undefined">{{ t.name }}</RouterLink>
+      </nav>
+      <section class="sheet tool" :aria-label="current.name" :data-tool="current.id">
+        <header>
+          <h1>{{ current.name }}</h1>
+          <p class="soft">{{ current.purpose }}</p>
+        </header>
+        <component :is="current.component" />
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  height: 100%;
+  display: grid;
+  grid-template-rows: 52px minmax(0, 1fr);
+}
+.title {
+  font-size: 17px;
+}
+main {
+  display: grid;
+  grid-template-columns: 204px minmax(0, 1fr);
+  min-height: 0;
+}
+nav {
+  display: flex;
+  flex-direction: column;
+  padding: 10px 6px;
+  overflow-y: auto;
+}
+nav a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 12px;
+  border-radius: 9px;
+  color: var(--ink);
+  text-decoration: none;
+  font-weight: 500;
+}
+nav a:hover,
+nav .on {
+  background: var(--spruce-soft);
+}
+nav .on {
+  font-weight: 600;
+}
+.tool {
+  margin: 8px 10px 8px 4px;
+  padding: 12px 18px 18px;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+}
+h1 {
+  font-size: 20px;
+}
+.tool :deep(.two) {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 16px;
+  min-height: 0;
+}
+.tool :deep(.fields) {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 4px 12px;
+  align-items: start;
+}
+.tool :deep(.row) {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.tool :deep(.chart) {
+  display: flex;
+  height: 300px;
+  min-width: 0;
+}
+.tool :deep(table) {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 14px;
+}
+.tool :deep(th) {
+  text-align: left;
+  font-size: 12px;
+  color: var(--soft);
+  padding: 2px 10px 2px 0;
+}
+.tool :deep(td) {
+  border-top: 1px solid var(--line);
+  padding: 3px 10px 3px 0;
+}
+.tool :deep(.told) {
+  padding: 7px 10px;
+  border-left: 4px solid var(--spruce);
+  background: var(--spruce-soft);
+  border-radius: 0 8px 8px 0;
+}
+.tool :deep(.told.odd) {
+  border-color: var(--amber);
+  background: var(--amber-soft);
+}
+.tool :deep(.caution) {
+  font-size: 13.5px;
+  color: var(--amber-ink);
+}
+.tool :deep(h2) {
+  font-size: 15px;
+  margin: 4px 0;
+}
+.tool :deep(select:not(.pick select)),
+.tool :deep(.text) {
+  min-height: 44px;
+  border: 1.5px solid var(--line-strong);
+  border-radius: 9px;
+  background: var(--field);
+  padding: 0 10px;
+}
+.tool :deep(label.line) {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13px;
+  font-weight: 600;
+}
+.tool :deep(label.line > *) {
+  font-weight: 400;
+  font-size: 15px;
+}
+@media (max-width: 900px) {
+  .shelf {
+    height: auto;
+  }
+  main {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  nav {
+    flex-direction: row;
+    overflow-x: auto;
+  }
+  nav a {
+    white-space: nowrap;
+  }
+  .tool {
+    margin: 0 8px 8px;
+  }
+  .tool :deep(.two) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

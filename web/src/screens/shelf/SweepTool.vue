@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { curveModel } from '@mellow-probe/core/curves/curve';
+import { moduleSweep } from '@mellow-probe/core/identify/moduleSweep';
+import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { formatOhm, formatProbability, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
+import { computed } from 'vue';
+import { z } from 'zod';
+import FigureField from '../../components/FigureField.vue';
+import LazyPlot from '../../components/LazyPlot.ts';
+import UseOnJob from '../../components/UseOnJob.vue';
+import { figure as written } from '@mellow-probe/core/job/entrySchema';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { newId } from '../../composables/newId.ts';
+import { useDraft } from '../../composables/useDraft.ts';
+import { useReadings } from '../../composables/useReadings.ts';
+import { useCurves } from '../../stores/curves.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import CurvePick from './CurvePick.vue';
+import { lineFigure } from './lineFigure.ts';
+
+/** Known resistors in, displayed values out: the module's own curve, its ends, its pull-up, and whether the sensor is the one it expects. */
+const curves = useCurves();
+const preferences = usePreferences();
+const { entryOf } = useReadings();
+const blank = { text: '', value: null };
+const blankRow = () => ({ id: newId(), ohm: blank, shownC: blank, volts: blank });
+const schema = z.strictObject({ rows: z.array(z.strictObject({ id: z.string(), ohm: entrySchema, shownC: entrySchema, volts: entrySchema })).max(60), referenceV: entrySchema, sensor: z.string() });
+const { draft } = useDraft('sweep', schema, () => ({ rows: Array.from({ length: 5 }, blankRow), referenceV: written(5), sensor: 'ntc-2k8' }));
+const rows = computed(() => draft.value.rows.flatMap((r) => (r.ohm.value! > 0 && r.shownC.value !== null ? [{ ohm: r.ohm.value!, shownC: r.shownC.value, volts: r.volts.value }] : [])));
+const sensor = computed(() => curves.byId(draft.value.sensor));
+const view = computed(() => (rows.value.length === 0 ? null : moduleSweep(rows.value, draft.value.referenceV.value ?? 5, curves.all, sensor.value.model)));
+const unit = computed(() => preferences.temperatureUnit);
+const temperature = (c: number): string => formatTemperature(c, unit.value);
+const lines = computed(() => {
+  const v = view.value;
+  if (!v) return [];
+  const list: { text: string; odd: boolean }[] = [];
+  if (v.minC !== null) list.push({ text: `Cold end of the scale: ${temperature(v.minC)}.`, odd: false });
+  if (v.maxC !== null) list.push({ text: `Hot end of the scale: ${temperature(v.maxC)}.`, odd: false });
+  if (v.pullUp) list.push({ text: `Pull-up about ${formatOhm(v.pullUp.value)} ± ${formatOhm(2 * v.pullUp.sigma)}, from ${v.pullUp.rows} row${v.pullUp.rows > 1 ? 's' : ''} with volts.`, odd: false });
+  if (v.fit) list.push({ text: `Own curve through ${rows.value.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`, odd: false });
+  const [first] = v.expects.candidates;
+  if (rows.value.length > 1) list.push({ text: v.expects.noneFits ? 'No curve of the shelf is what this module expects: use its own.' : `The module expects ${first.name} (${formatProbability(first.probability)}).`, odd: v.expects.noneFits });
+  const worst = v.against.length > 0 ? v.against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a)) : null;
+  if (worst) list.push(Math.abs(worst.errorK) > 5
+    ? { text: `With ${sensor.value.name} it shows up to ${worst.errorK.toFixed(0).replace('-', '−')} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`, odd: true }
+    : { text: `${sensor.value.name} suits it: at most ${Math.abs(worst.errorK).toFixed(1)} K apart.`, odd: false });
+  return list;
+});
+const chart = computed(() => {
+  if (!view.value?.fit) return null;
+  const model = curveModel(view.value.fit.curve);
+  const shown = rows.value.map((r) => r.shownC).filter((c) => c !== view.value!.minC && c !== view.value!.maxC);
+  const [low, high] = [Math.min(...shown), Math.max(...shown)];
+  const t = Array.from({ length: 80 }, (_, i) => low + ((high - low) * i) / 79);
+  const x = t.map((c) => shownTemperature(c, unit.value));
+  return lineFigure(`Ω over °${unit.value}: module, dashed: ${sensor.value.name}`, [
+    { name: 'module', x, y: t.map((c) => model.resistanceOhm(c)) },
+    { name: sensor.value.name, x, y: t.map((c) => sensor.value.model.resistanceOhm(c)), kind: 'dashed' },
+    { name: 'rows', x: rows.value.map((r) => shownTemperature(r.shownC, unit.value)), y: rows.value.map((r) => r.ohm), kind: 'points' },
+  ], preferences.dark, true);
+});
+function apply(job: Job): void {
+  const v = view.value!;
+  if (v.fit) job.circuit.curve = { source: 'given', name: 'Module’s own, from a sweep', curve: v.fit.curve };
+  if (v.pullUp) job.circuit.pullUpOhm = written(Math.round(v.pullUp.value));
+  if (v.minC !== null) job.circuit.display.minC = { text: `${v.minC} °C`, value: v.minC };
+  if (v.maxC !== null) job.circuit.display.maxC = { text: `${v.maxC} °C`, value: v.maxC };
+}
+</script>
+
+<template>
+  <p class="caution">▲ Key on, sensor unplugged, the resistor across the two cavities of its plug. Take the last one out again: left in, it defeats frost, overheat or icing protection.</p>
+  <div class="two">
+    <div>
+      <div v-for="(r, i) in draft.rows" :key="r.id" class="sweep" data-test="sweep-row">
+        <FigureField :label="i === 0 ? 'Resistor' : ''" :about="`Resistor ${i + 1}`" quantity="ohms" :text="r.ohm.text" @type="r.ohm = entryOf($event, 'ohms')" @choose="r.ohm = entryOf($event, 'ohms')" />
+        <FigureField :label="i === 0 ? 'Displayed' : ''" :about="`Displayed ${i + 1}`" quantity="celsius" :text="r.shownC.text" @type="r.shownC = entryOf($event, 'celsius')" @choose="r.shownC = entryOf($event, 'celsius')" />
+        <FigureField :label="i === 0 ? 'Volts, if read' : ''" :about="`Volts ${i + 1}`" quantity="volts" :text="r.volts.text" @type="r.volts = entryOf($event, 'volts')" @choose="r.volts = entryOf($event, 'volts')" />
+      </div>
+      <div class="row">
+        <button class="act" type="button" :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">Another row</button>
+        <FigureField class="ref" label="Reference" quantity="volts" :text="draft.referenceV.text" @type="draft.referenceV = entryOf($event, 'volts')" @choose="draft.referenceV = entryOf($event, 'volts')" />
+      </div>
+    </div>
+    <div>
+      <CurvePick v-model="draft.sensor" label="The sensor fitted" />
+      <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="sweep-told">{{ l.text }}</p>
+      <div v-if="chart" class="chart"><LazyPlot :figure="chart" label="Module's curve and the sensor's" /></div>
+    </div>
+  </div>
+  <UseOnJob what="Use curve, pull-up and ends on this check" :disabled="!view?.fit" :change="apply" />
+</template>
+
+<style scoped>
+.sweep {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 10px;
+}
+.told {
+  margin-top: 6px;
+}
+.ref {
+  width: 130px;
+}
+.chart {
+  height: 220px !important;
+  margin-top: 8px;
+}
+</style>
