@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { reference, referencePoints } from '../../test/reference.ts';
 import { CATALOGUE_CURVES, otherCommonCurves } from '../catalogue/curves.ts';
 import { type Curve, curveModel, curveSchema, resistanceAt, temperatureOf } from './curve.ts';
+import { temperaturesOf } from './curveModel.ts';
 import { tableFault } from './table.ts';
 
 const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
@@ -22,6 +23,8 @@ describe('every curve of the catalogue', () => {
       }),
       { numRuns: 60, seed: 1 },
     );
+    const ohms = Float64Array.from([model.minC, 0, 25, model.maxC], (t) => model.resistanceOhm(t));
+    expect([...temperaturesOf(model, ohms)]).toEqual([...ohms].map((r) => model.temperatureC(r)));
     // Total: no hole, no NaN, whatever a search asks for.
     for (const t of [-400, -273.15, -60, 300, 5000]) expect(model.resistanceOhm(t)).toBeGreaterThan(0);
     for (const r of [0, 1e-6, 1, 1e9, Infinity]) expect(model.temperatureC(r)).not.toBeNaN();

@@ -15,6 +15,11 @@ export interface CurveModel {
   resistanceOhm(temperatureC: number): number;
   /** Temperature of a resistance; 0 and Infinity give the ends (±Infinity). */
   temperatureC(resistanceOhm: number): number;
+  /**
+   * As `temperatureC` for a whole log, into `out`. Only where a kind is met in long logs: the loop stands inside the kind itself, so that the
+   * compiler sees one function and not any of six.
+   */
+  temperaturesC?(resistancesOhm: Float64Array, out: Float64Array): void;
   /** 1σ of ln R that comes from the sensor's tolerance. */
   readonly toleranceLog: number;
   /** 1σ of ln R at a temperature that comes from the curve's form being only an approximation; 0 where the form is trusted. */
@@ -40,4 +45,12 @@ export function invertMonotone(f: (x: number) => number, target: number, low: nu
     else [b, fb] = [x, fx];
   }
   return (a + b) / 2;
+}
+
+/** Temperatures of many resistances, °C; the fast way where the kind has one. */
+export function temperaturesOf(model: CurveModel, resistancesOhm: Float64Array): Float64Array {
+  const out = new Float64Array(resistancesOhm.length);
+  if (model.temperaturesC) model.temperaturesC(resistancesOhm, out);
+  else for (let i = 0; i < out.length; i++) out[i] = model.temperatureC(resistancesOhm[i]);
+  return out;
 }

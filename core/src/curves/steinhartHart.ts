@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { naturalLog } from '../numeric/naturalLog.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
 
 /**
@@ -30,6 +31,14 @@ export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
     const l = logOhmAt(t);
     return { x: 1 / (t + KELVIN), l, slope: b + l * (2 * d + 3 * c * l) };
   });
+  const [coldL, hotL] = [ends[0].l, ends[1].l];
+  const temperatureC = (r: number): number => {
+    const l = naturalLog(r);
+    if (l <= coldL && l >= hotL) return 1 / (a + l * (b + l * (d + c * l))) - KELVIN;
+    const end = l > coldL ? ends[0] : ends[1];
+    const x = end.x + (l - end.l) * end.slope;
+    return x > 0 ? 1 / x - KELVIN : Infinity;
+  };
   return {
     minC: curve.minC,
     maxC: curve.maxC,
@@ -38,11 +47,9 @@ export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
       const end = t < curve.minC ? ends[0] : t > curve.maxC ? ends[1] : null;
       return Math.exp(end ? end.l + (1 / Math.max(t + KELVIN, 20) - end.x) / end.slope : logOhmAt(t));
     },
-    temperatureC: (r) => {
-      const l = Math.log(r);
-      const end = l > ends[0].l ? ends[0] : l < ends[1].l ? ends[1] : null;
-      const x = end ? end.x + (l - end.l) * end.slope : inverseK(l);
-      return x > 0 ? 1 / x - KELVIN : Infinity;
+    temperatureC,
+    temperaturesC: (ohms, out) => {
+      for (let i = 0; i < ohms.length; i++) out[i] = temperatureC(ohms[i]);
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: () => 0,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { naturalLog } from '../numeric/naturalLog.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 const pointSchema = z.strictObject({ temperatureC: z.number().min(-270).max(1500), resistanceOhm: z.number().positive() });
@@ -38,35 +39,55 @@ export function tableModel(curve: TableCurve): CurveModel {
   const l = curve.points.map((p) => Math.log(p.resistanceOhm));
   const last = x.length - 1;
   const slope = l[last] < l[0] ? 'ntc' : 'ptc';
-  const between = (from: number[], to: number[], value: number, i: number): number =>
-    to[i] + ((value - from[i]) * (to[i + 1] - to[i])) / (from[i + 1] - from[i]);
-  const interval = (list: number[], value: number): number => {
-    const rising = list[last] > list[0];
-    let [low, high] = [0, last - 1];
-    while (low < high) {
-      const middle = (low + high + 1) >> 1;
-      if (rising ? list[middle] <= value : list[middle] >= value) low = middle;
-      else high = middle - 1;
-    }
-    return low;
+  const logOhmAt = piecewiseLinear(x, l);
+  const inverseAt = piecewiseLinear(l, x);
+  const temperatureC = (r: number): number => {
+    const value = naturalLog(r);
+    if (value === Infinity) return slope === 'ntc' ? -KELVIN : Infinity;
+    if (value === -Infinity) return slope === 'ntc' ? Infinity : -KELVIN;
+    const inverse = inverseAt(value);
+    return inverse > 0 ? 1 / inverse - KELVIN : Infinity;
   };
   return {
     minC: curve.points[0].temperatureC,
     maxC: curve.points[last].temperatureC,
     slope,
-    resistanceOhm: (t) => {
-      const value = 1 / Math.max(t + KELVIN, 20);
-      return Math.exp(between(x, l, value, interval(x, value)));
-    },
-    temperatureC: (r) => {
-      const value = Math.log(r);
-      if (value === Infinity) return slope === 'ntc' ? -KELVIN : Infinity;
-      if (value === -Infinity) return slope === 'ntc' ? Infinity : -KELVIN;
-      const inverse = between(l, x, value, interval(l, value));
-      return inverse > 0 ? 1 / inverse - KELVIN : Infinity;
+    resistanceOhm: (t) => Math.exp(logOhmAt(1 / Math.max(t + KELVIN, 20))),
+    temperatureC,
+    temperaturesC: (ohms, out) => {
+      for (let i = 0; i < ohms.length; i++) out[i] = temperatureC(ohms[i]);
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: (t) => sparseFormErrorLog(x, l, 1 / Math.max(t + KELVIN, 20)),
+  };
+}
+
+/** Entries of the index a knot: enough that a step or two finds the interval. */
+const INDEX_PER_KNOT = 4;
+
+/**
+ * The straight lines through knots, continued beyond both ends. Keys strictly falling or rising. An even index over the keys leads to the
+ * interval in a step or two, whatever the number of knots: this is called millions of times where a log is converted.
+ */
+function piecewiseLinear(keys: readonly number[], values: readonly number[]): (key: number) => number {
+  const rising = keys[keys.length - 1] > keys[0];
+  const from = Float64Array.from(rising ? keys : [...keys].reverse());
+  const to = Float64Array.from(rising ? values : [...values].reverse());
+  const last = from.length - 2;
+  const slopes = Float64Array.from({ length: last + 1 }, (_, i) => (to[i + 1] - to[i]) / (from[i + 1] - from[i]));
+  const cells = INDEX_PER_KNOT * from.length;
+  const low = from[0];
+  const scale = cells / (from[last + 1] - low);
+  const index = new Uint16Array(cells + 1);
+  for (let c = 0, i = 0; c <= cells; c++) {
+    while (i < last && from[i + 1] <= low + c / scale) i++;
+    index[c] = i;
+  }
+  return (key) => {
+    const cell = (key - low) * scale;
+    let i = cell <= 0 ? 0 : cell >= cells ? last : index[cell | 0];
+    while (i < last && from[i + 1] < key) i++;
+    return to[i] + (key - from[i]) * slopes[i];
   };
 }
 

@@ -1,3 +1,4 @@
+import { naturalLog } from './naturalLog.ts';
 import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
@@ -77,4 +78,18 @@ test('log-sum-exp and weighted quantiles at their edges', () => {
   expect(weightedQuantile([3, 1, 2], [1, 1, 1], [0.5])).toEqual([2]);
   expect(weightedQuantile([1, 2, Infinity], [1, 1, 8], [0.05, 0.9])).toEqual([1, Infinity]);
   expect(weightedQuantile([1], [0], [0.5])).toEqual([NaN]);
+});
+
+test('naturalLog agrees with Math.log to 4e-16 of 1 + |ln x|, over all doubles (property)', () => {
+  const check = (x: number): void => {
+    const exact = Math.log(x);
+    expect(Math.abs(naturalLog(x) - exact)).toBeLessThanOrEqual(4e-16 * (1 + Math.abs(exact)));
+  };
+  fc.assert(fc.property(fc.double({ min: 0, minExcluded: true, noNaN: true, noDefaultInfinity: true }), check), { seed: 12, numRuns: 3000 });
+  fc.assert(fc.property(fc.double({ min: 0.5, max: 2, noNaN: true }), check), { seed: 13, numRuns: 3000 });
+  for (const x of [1, 0.1, Math.E, 1e-300, 5e-324, 2 - Number.EPSILON, Number.MAX_VALUE]) check(x);
+  expect(naturalLog(0)).toBe(-Infinity);
+  expect(naturalLog(Infinity)).toBe(Infinity);
+  expect(naturalLog(-1)).toBeNaN();
+  expect(naturalLog(NaN)).toBeNaN();
 });

@@ -81,6 +81,7 @@ function goOn(event: KeyboardEvent): void {
         :id="id"
         :value="text"
         :placeholder="placeholder"
+        :aria-label="label === '' ? about : undefined"
         :aria-invalid="wrong"
         :aria-describedby="`${id}-under`"
         :title="about"
@@ -103,6 +104,7 @@ function goOn(event: KeyboardEvent): void {
         <span v-else-if="hint">{{ hint }}</span>
         <span v-if="predicted" class="second">suspect <span class="mono">{{ predicted }}</span></span>
       </template>
+      <span v-if="meant && !wrong" class="asked">{{ text.trim() }}{{ /\d$/.test(text) ? ` ${unit}` : '' }}? Healthy would be about {{ healthy }}.</span>
       <div v-if="choices.length > 0 || meant" class="choices">
         <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
           {{ choice.text }}
@@ -223,6 +225,11 @@ input::placeholder {
 .message {
   color: var(--clay);
   font-weight: 600;
+}
+.asked {
+  display: block;
+  font-weight: 600;
+  color: var(--amber-ink);
 }
 .choices {
   display: flex;

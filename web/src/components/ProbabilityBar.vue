@@ -6,7 +6,7 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
 </script>
 
 <template>
-  <div class="row" :class="{ leading }">
+  <div class="probability" :class="{ leading }">
     <span>{{ label }}</span>
     <span class="bar"><span class="fill" :style="{ width: `${Math.max(probability * 100, 0.6)}%` }"></span></span>
     <span class="mono figure">{{ formatProbability(probability) }}</span>
@@ -14,9 +14,9 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
 </template>
 
 <style scoped>
-.row {
+.probability {
   display: grid;
-  grid-template-columns: 128px 1fr 50px;
+  grid-template-columns: var(--label, 128px) 1fr 50px;
   gap: 8px;
   align-items: center;
   font-size: 14px;

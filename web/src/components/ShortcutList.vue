@@ -12,10 +12,26 @@ onKeyStroke('?', () => (open.value = true));
     <dl>
       <dt><kbd>Tab</kbd></dt>
       <dd>next figure</dd>
+      <dt><kbd>Enter</kbd></dt>
+      <dd>on a card: to the next test without a reading</dd>
       <dt><kbd>N</kbd></dt>
-      <dd>to the field of the proposed test</dd>
-      <dt><kbd>A</kbd></dt>
-      <dd>add a reading</dd>
+      <dd>to the proposed test</dd>
+      <dt><kbd>J</kbd> <kbd>K</kbd></dt>
+      <dd>next, previous station of the order of work</dd>
+      <dt><kbd>E</kbd></dt>
+      <dd>into the field of the card</dd>
+      <dt><kbd>Esc</kbd></dt>
+      <dd>out of a field, so that the keys work</dd>
+      <dt><kbd>Q</kbd></dt>
+      <dd>quick check</dd>
+      <dt><kbd>D</kbd></dt>
+      <dd>decision</dd>
+      <dt><kbd>R</kbd></dt>
+      <dd>reading mode, for two metres</dd>
+      <dt><kbd>P</kbd></dt>
+      <dd>report</dd>
+      <dt><kbd>C</kbd></dt>
+      <dd>in the ledger: new check</dd>
       <dt><kbd>U</kbd></dt>
       <dd>°C or °F</dd>
       <dt><kbd>?</kbd></dt>
@@ -36,7 +52,7 @@ onKeyStroke('?', () => (open.value = true));
 <style scoped>
 dl {
   display: grid;
-  grid-template-columns: 60px 1fr;
+  grid-template-columns: 84px 1fr;
   gap: 6px;
 }
 dd {

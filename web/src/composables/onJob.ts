@@ -10,5 +10,6 @@ export async function changeJob(id: string, change: (job: Job) => void): Promise
   const next = structuredClone(opened.job);
   change(next);
   next.updatedAt = nowIso();
-  return (await saveJob(next, opened.job)).ok;
+  // What came from a form may be wrapped for it: the store takes plain data only.
+  return (await saveJob(JSON.parse(JSON.stringify(next)) as Job, opened.job)).ok;
 }

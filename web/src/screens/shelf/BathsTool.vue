@@ -62,7 +62,7 @@ function addBath(celsius: number): (job: Job) => void {
     <div>
       <h2>What thermometers are good for</h2>
       <table>
-        <tbody><tr v-for="t in THERMOMETERS" :key="t.name"><th scope="row">{{ t.name }}</th><td class="mono">± {{ t.limitK }} K</td><td>{{ t.mind }}</td></tr></tbody>
+        <tbody><tr v-for="t in THERMOMETERS" :key="t.name"><th scope="row">{{ t.name }}</th><td class="mono limit">± {{ t.limitK }} K</td><td>{{ t.mind }}</td></tr></tbody>
       </table>
       <p class="soft">Common practice, no source.</p>
       <h2>Where will it settle?</h2>
@@ -85,5 +85,8 @@ function addBath(celsius: number): (job: Job) => void {
 }
 p {
   margin: 6px 0;
+}
+.limit {
+  white-space: nowrap;
 }
 </style>

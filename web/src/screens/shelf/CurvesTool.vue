@@ -73,7 +73,7 @@ function exportCurve(): void {
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
   <div class="two">
     <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
-    <div class="scroll">
+    <div class="scroll" tabindex="0" role="region" aria-label="Table of the curve">
       <table data-test="curve-table">
         <thead><tr><th scope="col">°{{ preferences.temperatureUnit }}</th><th scope="col">nominal</th><th scope="col">low … high</th></tr></thead>
         <tbody>

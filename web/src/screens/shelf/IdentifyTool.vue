@@ -61,7 +61,7 @@ const separation = computed(() => {
       </div>
       <p class="soft">Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.</p>
     </div>
-    <div aria-live="polite">
+    <div aria-live="polite" class="answers">
       <template v-if="result">
         <p v-if="result.noneFits" class="told odd">None of the shelf fits these pairs: another part, or a pair was read wrong.</p>
         <ProbabilityBar v-for="(c, i) in likely" :key="c.id" :label="c.name" :probability="c.probability" :leading="i === 0" data-test="candidate" />
@@ -99,9 +99,7 @@ const separation = computed(() => {
   width: 20px;
   height: 20px;
 }
-div :deep(.row > span:first-child) {
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
+.answers {
+  --label: 250px;
 }
 </style>

@@ -3,6 +3,7 @@ import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/curve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
 import { readPoints } from '@mellow-probe/core/curves/readPoints';
+import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { entrySchema } from '@mellow-probe/core/job/entrySchema';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -20,9 +21,11 @@ const curves = useCurves();
 const router = useRouter();
 const { entryOf } = useReadings();
 const blank = { text: '', value: null };
+/** Longest text the field takes: far more than a table needs, little enough that the page stays quick. */
+const MOST_TEXT = 200_000;
 const schema = z.strictObject({
   way: z.enum(['table', 'r25b', 'coefficients']),
-  text: z.string().max(3_000_000),
+  text: z.string().max(MOST_TEXT),
   name: z.string().max(400),
   source: z.string().max(400),
   form: z.enum(['best', 'beta', 'steinhart-hart', 'table']),
@@ -62,6 +65,17 @@ async function keep(): Promise<void> {
     await router.push('/shelf/curves');
   } else note.value = 'The browser’s storage does not take it: what you typed stays here.';
 }
+const tooLong = (text: string): boolean => text.length > MOST_TEXT || readPoints(text).faults[0]?.reason === 'too-many';
+function told(text: string): string {
+  const [first] = readPoints(text).faults;
+  return first?.reason === 'too-many' ? pointFaultText(first) : `${(text.length / 1000).toFixed(0)} kB of text are too much for a table of points.`;
+}
+function pasted(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text') ?? '';
+  if (!tooLong(text)) return;
+  event.preventDefault();
+  note.value = `Not pasted; what stood here stays. ${told(text)}`;
+}
 async function load(files: FileList | null): Promise<void> {
   const file = files?.[0];
   if (!file) return;
@@ -71,7 +85,8 @@ async function load(files: FileList | null): Promise<void> {
     if (/^\s*\{/.test(text)) {
       const opened = openCurve(text);
       note.value = opened.ok ? ((await curves.keep({ ...opened.curve, id: newId() })) ? `“${opened.curve.name}” stands on the shelf now.` : 'The browser’s storage does not take it.') : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
-    } else draft.value = { ...draft.value, text, way: 'table', name: draft.value.name || file.name.replace(/\.\w+$/, '') };
+    } else if (tooLong(text)) note.value = `${file.name} is left as it is. ${told(text)}`;
+    else draft.value = { ...draft.value, text, way: 'table', name: draft.value.name || file.name.replace(/\.\w+$/, '') };
   }
   if (picker.value) picker.value.value = '';
 }
@@ -94,7 +109,7 @@ function leaveOut(line: number): void {
     <div>
       <template v-if="draft.way === 'table'">
         <label class="line">Temperature and ohms, a line each
-          <textarea v-model="draft.text" class="text points mono" rows="14" spellcheck="false" placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"></textarea>
+          <textarea v-model="draft.text" class="text points mono" rows="14" :maxlength="MOST_TEXT" @paste="pasted" spellcheck="false" placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"></textarea>
         </label>
         <label class="line">Form
           <select v-model="draft.form"><option value="best">what the points bear</option><option value="beta">R25 and B</option><option value="steinhart-hart">Steinhart–Hart</option><option value="table">table, ln R over 1/T</option></select>

@@ -80,11 +80,13 @@ nav .on {
 h1 {
   font-size: 20px;
 }
+.tool > :deep(*) {
+  flex: none;
+}
 .tool :deep(.two) {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 16px;
-  min-height: 0;
 }
 .tool :deep(.fields) {
   display: grid;
@@ -172,7 +174,10 @@ h1 {
   .tool {
     margin: 0 8px 8px;
   }
-  .tool :deep(.two) {
+  .tool > :deep(*) {
+  flex: none;
+}
+.tool :deep(.two) {
     grid-template-columns: minmax(0, 1fr);
   }
 }

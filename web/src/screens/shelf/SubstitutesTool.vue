@@ -31,7 +31,7 @@ const inside = computed(() => draft.value.wanted.value !== null && draft.value.w
 const list = computed(() => (inside.value && drawer.value.ohms.length > 0 ? substitutesFor(draft.value.wanted.value!, model.value, drawer.value.ohms, tolerance.value, 6) : []));
 const steps = computed(() => sweepSteps(draft.value.from.value ?? 0, draft.value.to.value ?? 100, draft.value.steps, model.value, drawer.value.ohms));
 const temperature = (c: number, digits = 1): string => formatTemperature(c, preferences.temperatureUnit, digits);
-const kelvin = (k: number): string => `${k > 0 ? '+' : k < 0 ? '−' : ''}${Math.abs(k).toFixed(1)} K`;
+const kelvin = (k: number): string => `${k >= 0.05 ? '+' : k <= -0.05 ? '−' : ''}${Math.abs(k).toFixed(1)} K`;
 const parts = (s: { parts: number[]; how: string }): string => s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
 function addReading(job: Job): void {
   const [best] = list.value;

@@ -38,7 +38,7 @@ const lines = computed(() => {
   if (v.minC !== null) list.push({ text: `Cold end of the scale: ${temperature(v.minC)}.`, odd: false });
   if (v.maxC !== null) list.push({ text: `Hot end of the scale: ${temperature(v.maxC)}.`, odd: false });
   if (v.pullUp) list.push({ text: `Pull-up about ${formatOhm(v.pullUp.value)} ± ${formatOhm(2 * v.pullUp.sigma)}, from ${v.pullUp.rows} row${v.pullUp.rows > 1 ? 's' : ''} with volts.`, odd: false });
-  if (v.fit) list.push({ text: `Own curve through ${rows.value.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`, odd: false });
+  if (v.fit) list.push({ text: `Own curve through ${v.against.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`, odd: false });
   const [first] = v.expects.candidates;
   if (rows.value.length > 1) list.push({ text: v.expects.noneFits ? 'No curve of the shelf is what this module expects: use its own.' : `The module expects ${first.name} (${formatProbability(first.probability)}).`, odd: v.expects.noneFits });
   const worst = v.against.length > 0 ? v.against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a)) : null;

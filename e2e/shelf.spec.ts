@@ -1,0 +1,196 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { kept, startCheck } from './bench.ts';
+
+const told = (page: import('@playwright/test').Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
+
+test('from a table in a manual to a curve in use on a check', async ({ page }) => {
+  await startCheck(page);
+  await page.getByLabel('Title of this check').fill('crane oil');
+  await kept(page);
+  await page.goto('/shelf/own');
+  const area = page.getByLabel(/Temperature and ohms/);
+  await area.fill('Temperatur (°C);min (kΩ);nenn (kΩ);max (kΩ)\n-20;27,5;28,68;29,9\n0;9,1;9,42;9,75\n20;3,42;3,52;3,62\n40;1,42;1,954;2,0\n60;0,65;0,667;0,68\n80;0,325;0,332;0,34\n100;0,172;0,177;0,182');
+  await expect(page.locator('[data-test="mistyped"]')).toContainText(/Line 5.*about 1\.4\d kΩ/);
+  await page.reload();
+  await expect(area).toHaveValue(/1,954/);
+  await area.fill((await area.inputValue()).replace('1,954;2,0', '1,459;1,50'));
+  await expect(page.locator('[data-test="mistyped"]')).toHaveCount(0);
+  await expect(page.locator('[data-test="fit"]')).toContainText('Tolerance from min and max: ± 3');
+  await page.getByLabel('Name', { exact: true }).fill('Crane oil, page 12');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByLabel('Curve', { exact: true })).toBeVisible();
+  await pickCurve(page, 'Crane oil, page 12');
+  await expect(page.locator('[data-test="curve-table"]')).toContainText(/20 °C3\.5[12] kΩ/);
+  await page.getByLabel('Which check').selectOption({ label: 'crane oil' });
+  await page.getByRole('button', { name: 'Use on this check' }).click();
+  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toHaveText('Crane oil, page 12');
+  await page.getByLabel('Thermometer').fill('20');
+  await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText(/healthy 3\.\d+ … 3\.\d+ kΩ/);
+  await kept(page);
+});
+
+async function pickCurve(page: import('@playwright/test').Page, name: string): Promise<void> {
+  const list = page.getByLabel('Curve', { exact: true });
+  await list.selectOption(await list.locator('option', { hasText: name }).first().getAttribute('value'));
+}
+
+test('bad tables: told at the line, nothing lost', async ({ page }) => {
+  await page.goto('/shelf/own');
+  const area = page.getByLabel(/Temperature and ohms/);
+  const cases: [string, RegExp][] = [
+    ['0;9000\nfive;2800\n20;3520', /Line 2: No temperature/],
+    ['0;9000\n0;8900\n20;3520', /Line 2: This temperature stands twice/],
+    ['0;11,883\n25;9,912', /Line 1: Two ways to read/],
+    ['20;3520', /Two points at least/],
+    ['0;100\n50;119\n100;110\n150;157', /turns round|sticks out/],
+  ];
+  for (const [text, words] of cases) {
+    await area.fill(text);
+    await expect(told(page, words).first()).toBeVisible();
+    await expect(area).toHaveValue(text);
+  }
+  const many = Array.from({ length: 100_000 }, (_, i) => `${i};${300_000 - i}`).join('\n');
+  await page.getByLabel('Curve file').setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(many) });
+  await expect(page.getByRole('status')).toContainText('Too many: 100000 rows');
+  await expect(area).toHaveValue('0;100\n50;119\n100;110\n150;157');
+  // A PTC table is no NTC, but a curve all the same.
+  await area.fill('0 100\n50 119.4\n100 138.5\n150 157.3');
+  await expect(page.locator('[data-test="fit"]')).toContainText('table');
+  await page.getByRole('radio', { name: 'R25 and B' }).check();
+  await page.getByLabel('R25', { exact: true }).fill('0');
+  await expect(told(page, 'give no sensor yet')).toBeVisible();
+});
+
+test('files in and out: CSV and JSON of a curve come back', async ({ page }) => {
+  await page.goto('/shelf/curves');
+  await pickCurve(page, 'Platinum Pt200');
+  const csvDownload = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'CSV' }).click();
+  const csv = await (await csvDownload).path();
+  expect(readFileSync(csv, 'utf8')).toContain('temperature (°C),resistance (Ω)');
+  const jsonDownload = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'JSON' }).click();
+  const json = await (await jsonDownload).path();
+  await page.goto('/shelf/own');
+  await page.getByLabel('Curve file').setInputFiles({ name: 'pt200.csv', mimeType: 'text/csv', buffer: readFileSync(csv) });
+  await expect(page.locator('[data-test="fit"]')).toContainText('worst miss 0.00 K');
+  await page.getByLabel('Curve file').setInputFiles({ name: 'pt200.json', mimeType: 'application/json', buffer: readFileSync(json) });
+  await expect(page.getByRole('status')).toContainText('stands on the shelf now');
+  await page.getByLabel('Curve file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
+  await expect(page.getByRole('status')).toContainText('not a curve');
+  await page.goto('/shelf/curves');
+  await expect(page.getByLabel('Curve', { exact: true }).locator('optgroup').first().locator('option')).toHaveText(['Platinum Pt200']);
+  await pickCurve(page, 'Platinum Pt200');
+  await page.getByRole('button', { name: 'Delete this curve' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Curve', { exact: true }).locator('optgroup').first().locator('option')).toHaveCount(1);
+});
+
+test('what sensor is this: ranked, and the temperature that tells', async ({ page }) => {
+  await page.goto('/shelf/identify');
+  await page.getByLabel('Temperature 1').fill('70F');
+  await page.getByLabel('Ohms 1').fill('11 883');
+  await expect(page.locator('[data-test="separate"]')).toContainText('One more pair near');
+  await page.getByLabel('Temperature 2').fill('80');
+  await page.getByLabel('Ohms 2').fill('1255');
+  await expect(page.locator('[data-test="candidate"]').first()).toContainText(/NTC 10 kΩ, steep.*>99 %/);
+  await page.getByRole('button', { name: 'Use on this check' }).click();
+  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toContainText('NTC 10 kΩ, steep');
+});
+
+test('a sweep gives the module’s own curve and says that another part is fitted', async ({ page }) => {
+  await page.goto('/shelf/sweep');
+  const rows = [['100', '120', '0.19'], ['470', '70', ''], ['1k', '49', '1.43'], ['2k2', '30', ''], ['4k7', '14', ''], ['10k', '-1', ''], ['220k', '-40', ''], ['470k', '-40', '']];
+  for (const [i, [ohm, shown, volts]] of rows.entries()) {
+    if (i > 4) await page.getByRole('button', { name: 'Another row' }).click();
+    await page.getByLabel(`Resistor ${i + 1}`).or(page.locator('[data-test="sweep-row"]').nth(i).locator('input').first()).first().fill(ohm);
+    const inputs = page.locator('[data-test="sweep-row"]').nth(i).locator('input');
+    await inputs.nth(1).fill(shown);
+    await inputs.nth(2).fill(volts);
+  }
+  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'Cold end of the scale: −40' })).toBeVisible();
+  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: /Pull-up about 2\.[45]\d kΩ/ })).toBeVisible();
+  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' })).toBeVisible();
+  await page.getByLabel('The sensor fitted').selectOption({ label: 'NTC 5 kΩ, B 3891' });
+  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part fitted' })).toBeVisible();
+  await page.getByRole('button', { name: /Use curve, pull-up and ends/ }).click();
+  await expect(page.getByLabel('Pull-up')).toHaveValue(/^2[45]\d\d$/);
+});
+
+test('divider desk: sliders move the curves without blocking; a pull-up is learned from a good pair', async ({ page }) => {
+  await page.goto('/shelf/divider');
+  await expect(page.locator('.plot .trace').first()).toBeVisible();
+  const before = await page.locator('[data-test="desk-at"]').innerText();
+  await page.getByLabel('Series resistance').fill('0.7');
+  await expect(page.locator('[data-test="desk-at"]')).not.toHaveText(before);
+  await page.getByRole('button', { name: 'All sound again' }).click();
+  await page.getByLabel('Pull-up', { exact: true }).fill('');
+  await page.getByLabel('Good pair: ohms').fill('4.9k');
+  await page.getByLabel('and volts').fill('1.88');
+  await expect(page.locator('[data-test="learned"]')).toContainText('about 8.13 kΩ');
+  await page.getByRole('button', { name: 'Use this circuit on a check' }).click();
+  await expect(page.getByLabel('Title of this check')).toBeVisible();
+  await expect(page.getByLabel('Pull-up')).toHaveValue('8132');
+});
+
+test('substitutes from the drawer; the test lands on a check with its caution', async ({ page }) => {
+  await page.goto('/shelf/substitutes');
+  await page.getByLabel('My drawer').selectOption('own');
+  await page.getByLabel('Resistors I own').fill('1k, 1k8, 4k7 banana');
+  await expect(told(page, 'Not read: banana')).toBeVisible();
+  await expect(page.locator('[data-test="substitutes"] tbody tr').first()).toContainText('1.80 kΩ + 1.00 kΩ');
+  await page.getByRole('button', { name: 'Put the best on a check as a test' }).click();
+  await page.locator('[data-station="bypass"]').click();
+  await page.locator('[data-test-id="displayed-substituted"]').click();
+  await expect(page.getByLabel('with resistor')).toHaveValue('2800');
+  await expect(page.getByText('Take the resistor out again')).toBeVisible();
+});
+
+test('baths, one resistance judged, the kit', async ({ page }) => {
+  await page.goto('/shelf/baths');
+  await page.getByLabel('Altitude (m)').fill('3000');
+  await expect(page.locator('[data-test="boils"]')).toContainText('90.0 °C');
+  await page.getByLabel('or pressure today (hPa)').fill('1');
+  await expect(told(page, 'does not boil')).toBeVisible();
+  await page.getByLabel('or pressure today (hPa)').fill('950');
+  await expect(page.locator('[data-test="boils"]')).toContainText('98.2 °C');
+  await page.getByRole('button', { name: /°C in °|Temperatures in/ }).click();
+  await expect(page.locator('[data-test="boils"]')).toContainText('208.7 °F');
+  await page.getByRole('button', { name: /Temperatures in/ }).click();
+  await page.goto('/shelf/judge');
+  await page.getByLabel('Ohms', { exact: true }).fill('5k');
+  await expect(page.locator('[data-test="judged"]').first()).toContainText('Fails.');
+  await expect(page.locator('[data-test="judged"]').last()).toContainText('too cold');
+  await page.getByLabel('Ohms', { exact: true }).fill('3.52k');
+  await expect(page.locator('[data-test="judged"]').first()).toContainText('Passes.');
+  await page.goto('/shelf/kit');
+  await page.getByLabel('Scan tool or display').uncheck();
+  await page.getByLabel('Name of the kit').fill('pocket meter');
+  await page.reload();
+  await expect(page.getByLabel('Name of the kit')).toHaveValue('pocket meter');
+  await startCheck(page);
+  await page.getByLabel('Thermometer').fill('12');
+  await expect(page.locator('[data-test="next"]')).toBeVisible();
+  await expect(page.locator('[data-test="next"]')).not.toContainText('Displayed');
+});
+
+test('the pocket card prints on one A4 page', async ({ page }) => {
+  await page.goto('/shelf/card?curve=pt1000');
+  await expect(page.getByLabel('Pocket card').locator('tbody tr').first()).toBeVisible();
+  const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: false });
+  expect([...pdf.toString('latin1').matchAll(/\/Type\s*\/Page[^s]/g)]).toHaveLength(1);
+});
+
+test('nothing serious for axe on any tool', async ({ page }) => {
+  test.setTimeout(180_000);
+  for (const tool of ['curves', 'own', 'identify', 'sweep', 'divider', 'substitutes', 'baths', 'judge', 'kit', 'card']) {
+    await page.goto(`/shelf/${tool}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => `${tool}: ${v.id} ${v.nodes[0].target.join(' ')}`)).toEqual([]);
+  }
+});
