@@ -23,9 +23,9 @@ await page.getByLabel('Sensor ohms').fill('3.6k');
 await page.getByLabel('Volts, unplugged').fill('5.01');
 await page.locator('.plot .trace').first().waitFor();
 const size = (name: string): number => gzipSync(readFileSync(path.join(root, 'web/dist/assets', name))).length;
-const first = [...new Set(loaded)].filter((f) => !/^PlotFigure|worker/.test(f));
-console.log(`first load without chart and worker: ${(first.reduce((s, f) => s + size(f), 0) / 1000).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: 300 kB)`);
-console.log(`worker ${(size(readdirSync(path.join(root, 'web/dist/assets')).find((f) => /worker/.test(f))!) / 1000).toFixed(0)} kB, chart ${(size(first.length ? loaded.find((f) => /^PlotFigure/.test(f))! : '') / 1000).toFixed(0)} kB`);
+const first = [...new Set(loaded)].filter((f) => !/plotly|PlotFigure|pdfmake|worker/.test(f));
+console.log(`first load without chart library and worker: ${(first.reduce((s, f) => s + size(f), 0) / 1000).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: 300 kB)`);
+console.log(`worker ${(size(readdirSync(path.join(root, 'web/dist/assets')).find((f) => /worker/.test(f))!) / 1000).toFixed(0)} kB, chart ${(size(loaded.find((f) => /plotly/.test(f))!) / 1000).toFixed(0)} kB`);
 
 const times = await page.evaluate(async () => {
   const input = document.querySelector<HTMLInputElement>('[data-measurement="loaded-voltage"] input')!;
@@ -51,8 +51,30 @@ const times = await page.evaluate(async () => {
   }
   return { waits: waits.slice(5), long };
 });
+await page.goto(`http://127.0.0.1:${port}/shelf/divider`);
+await page.locator('.plot .trace').first().waitFor();
+await page.waitForTimeout(500);
+const sliding = await page.evaluate(async () => {
+  const slider = document.querySelector<HTMLInputElement>('input[aria-label="Series resistance"]')!;
+  const long: number[] = [];
+  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({ type: 'longtask' });
+  const gaps: number[] = [];
+  let last = performance.now();
+  for (let i = 0; i < 120; i++) {
+    slider.value = String((i % 100) / 100);
+    slider.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise(requestAnimationFrame);
+    const now = performance.now();
+    gaps.push(now - last);
+    last = now;
+  }
+  return { long, gaps: gaps.sort((a, b) => a - b) };
+});
 await browser.close();
 process.kill(-server.pid!);
 const sorted = times.waits.sort((a, b) => a - b);
 console.log(`typed figure to new verdict: median ${sorted[Math.floor(sorted.length / 2)].toFixed(0)} ms, slowest ${sorted[sorted.length - 1].toFixed(0)} ms (bar: 100 ms)`);
 console.log(`long tasks on the page while typing: ${times.long.length}, longest ${Math.max(0, ...times.long).toFixed(0)} ms (bar: 50 ms)`);
+console.log(
+  `divider desk, 120 steps of a slider with both charts redrawn: median frame ${sliding.gaps[60].toFixed(0)} ms, 95 % ${sliding.gaps[114].toFixed(0)} ms; long tasks ${sliding.long.length}, longest ${Math.max(0, ...sliding.long).toFixed(0)} ms (bar: 50 ms)`,
+);

@@ -47,7 +47,7 @@ test('the whole check stands on one screen at 1280×800, charts drawn as lines a
   await field(page, 'Sensor ohms').fill('3.6k');
   await field(page, 'Volts, plugged in').fill('4.4');
   await expect(page.locator('.plot .scatterlayer .trace')).toHaveCount(9);
-  const types = await page.locator('.plot').evaluate((plot) => (plot as unknown as { _fullData: { type: string }[] })._fullData.map((t) => t.type));
+  const types = await page.locator('.plot').evaluateAll((plots) => plots.flatMap((plot) => (plot as unknown as { _fullData: { type: string }[] })._fullData.map((t) => t.type)));
   expect(new Set(types)).toEqual(new Set(['scatter']));
   const scroll = await page.evaluate(() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]);
   expect(scroll).toEqual([800, 1280]);

@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { kept, startCheck } from './bench.ts';
 
-const told = (page: import('@playwright/test').Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
+const told = (page: Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
 
 test('from a table in a manual to a curve in use on a check', async ({ page }) => {
   await startCheck(page);
@@ -31,7 +31,7 @@ test('from a table in a manual to a curve in use on a check', async ({ page }) =
   await kept(page);
 });
 
-async function pickCurve(page: import('@playwright/test').Page, name: string): Promise<void> {
+async function pickCurve(page: Page, name: string): Promise<void> {
   const list = page.getByLabel('Curve', { exact: true });
   await list.selectOption(await list.locator('option', { hasText: name }).first().getAttribute('value'));
 }

@@ -2,9 +2,9 @@
 import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
 
 ensurePackages();
-ensurePrograms({ '/usr/bin/chromium': 'chromium', ngspice: 'ngspice' });
+ensurePrograms({ '/usr/bin/chromium': 'chromium', ngspice: 'ngspice', '/usr/lib/python3/dist-packages/numpy': 'python3-numpy' });
 const [which, ...rest] = process.argv.slice(2);
 const tsx = (...args) => run('npx', ['--no-install', 'tsx', ...args]);
 if (which === 'evidence') process.exit(tsx('bench/evidence.ts', ...rest));
 if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
-process.exit(tsx('--expose-gc', 'bench/speed.ts') || tsx('bench/page.ts'));
+process.exit(tsx('--expose-gc', 'bench/speed.ts') || tsx('bench/shelf.ts') || tsx('bench/page.ts'));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { naturalLog } from '../numeric/naturalLog.ts';
+import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
 
 /**
@@ -32,6 +32,7 @@ export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
     return { x: 1 / (t + KELVIN), l, slope: b + l * (2 * d + 3 * c * l) };
   });
   const [coldL, hotL] = [ends[0].l, ends[1].l];
+  const [coldOhm, hotOhm] = [Math.exp(coldL), Math.exp(hotL)];
   const temperatureC = (r: number): number => {
     const l = naturalLog(r);
     if (l <= coldL && l >= hotL) return 1 / (a + l * (b + l * (d + c * l))) - KELVIN;
@@ -49,11 +50,24 @@ export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
     },
     temperatureC,
     temperaturesC: (ohms, out) => {
-      for (let i = 0; i < ohms.length; i++) out[i] = temperatureC(ohms[i]);
+      naturalLogs(ohms, out);
+      insideOf(out, a, b, c, d);
+      for (let i = 0; i < ohms.length; i++) {
+        const r = ohms[i];
+        if (!(r <= coldOhm && r >= hotOhm)) out[i] = temperatureC(r);
+      }
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: () => 0,
   };
+}
+
+/** The formula over a whole log, in place: ln Ω in, °C out. Arguments, not closures: they stay in registers. */
+function insideOf(logs: Float64Array, a: number, b: number, c: number, d: number): void {
+  for (let i = 0; i < logs.length; i++) {
+    const l = logs[i];
+    logs[i] = 1 / (a + l * (b + l * (d + c * l))) - KELVIN;
+  }
 }
 
 /** The real root of l³ + p·l + q = 0 for p > 0 (hyperbolic form, which has no cancellation). */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { naturalLog } from '../numeric/naturalLog.ts';
+import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 const pointSchema = z.strictObject({ temperatureC: z.number().min(-270).max(1500), resistanceOhm: z.number().positive() });
@@ -39,14 +39,15 @@ export function tableModel(curve: TableCurve): CurveModel {
   const l = curve.points.map((p) => Math.log(p.resistanceOhm));
   const last = x.length - 1;
   const slope = l[last] < l[0] ? 'ntc' : 'ptc';
-  const logOhmAt = piecewiseLinear(x, l);
-  const inverseAt = piecewiseLinear(l, x);
+  const logOhmAt = piecewiseLinear(x, l).at;
+  const inverse = piecewiseLinear(l, x);
+  const inverseAt = inverse.at;
   const temperatureC = (r: number): number => {
     const value = naturalLog(r);
     if (value === Infinity) return slope === 'ntc' ? -KELVIN : Infinity;
     if (value === -Infinity) return slope === 'ntc' ? Infinity : -KELVIN;
-    const inverse = inverseAt(value);
-    return inverse > 0 ? 1 / inverse - KELVIN : Infinity;
+    const inverseK = inverseAt(value);
+    return inverseK > 0 ? 1 / inverseK - KELVIN : Infinity;
   };
   return {
     minC: curve.points[0].temperatureC,
@@ -55,26 +56,56 @@ export function tableModel(curve: TableCurve): CurveModel {
     resistanceOhm: (t) => Math.exp(logOhmAt(1 / Math.max(t + KELVIN, 20))),
     temperatureC,
     temperaturesC: (ohms, out) => {
-      for (let i = 0; i < ohms.length; i++) out[i] = temperatureC(ohms[i]);
+      naturalLogs(ohms, out);
+      insideOf(out, inverse);
+      const [least, most] = slope === 'ntc' ? [curve.points[last], curve.points[0]] : [curve.points[0], curve.points[last]];
+      for (let k = 0; k < ohms.length; k++) {
+        if (!(ohms[k] > least.resistanceOhm && ohms[k] < most.resistanceOhm)) out[k] = temperatureC(ohms[k]);
+      }
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: (t) => sparseFormErrorLog(x, l, 1 / Math.max(t + KELVIN, 20)),
   };
 }
 
+interface PiecewiseLinear {
+  at(key: number): number;
+  from: Float64Array;
+  /** Each line's value at key 0. */
+  starts: Float64Array;
+  slopes: Float64Array;
+  index: Uint16Array;
+  low: number;
+  scale: number;
+  cells: number;
+}
+
+/** The lines over a whole log, in place: ln Ω in, °C out; only what lies inside the table is right. Written out: a call a value costs as much again. */
+function insideOf(logs: Float64Array, { from, starts, slopes, index, low, scale, cells }: PiecewiseLinear): void {
+  const last = slopes.length - 1;
+  for (let k = 0; k < logs.length; k++) {
+    const value = logs[k];
+    const cell = (value - low) * scale;
+    let i = cell <= 0 ? 0 : cell >= cells ? last : index[cell | 0];
+    while (i < last && from[i + 1] < value) i++;
+    logs[k] = 1 / (starts[i] + value * slopes[i]) - KELVIN;
+  }
+}
+
 /** Entries of the index a knot: enough that a step or two finds the interval. */
-const INDEX_PER_KNOT = 4;
+const INDEX_PER_KNOT = 8;
 
 /**
  * The straight lines through knots, continued beyond both ends. Keys strictly falling or rising. An even index over the keys leads to the
  * interval in a step or two, whatever the number of knots: this is called millions of times where a log is converted.
  */
-function piecewiseLinear(keys: readonly number[], values: readonly number[]): (key: number) => number {
+function piecewiseLinear(keys: readonly number[], values: readonly number[]): PiecewiseLinear {
   const rising = keys[keys.length - 1] > keys[0];
   const from = Float64Array.from(rising ? keys : [...keys].reverse());
   const to = Float64Array.from(rising ? values : [...values].reverse());
   const last = from.length - 2;
   const slopes = Float64Array.from({ length: last + 1 }, (_, i) => (to[i + 1] - to[i]) / (from[i + 1] - from[i]));
+  const starts = slopes.map((slope, i) => to[i] - from[i] * slope);
   const cells = INDEX_PER_KNOT * from.length;
   const low = from[0];
   const scale = cells / (from[last + 1] - low);
@@ -83,12 +114,13 @@ function piecewiseLinear(keys: readonly number[], values: readonly number[]): (k
     while (i < last && from[i + 1] <= low + c / scale) i++;
     index[c] = i;
   }
-  return (key) => {
+  const at = (key: number): number => {
     const cell = (key - low) * scale;
     let i = cell <= 0 ? 0 : cell >= cells ? last : index[cell | 0];
     while (i < last && from[i + 1] < key) i++;
     return to[i] + (key - from[i]) * slopes[i];
   };
+  return { at, from, starts, slopes, index, low, scale, cells };
 }
 
 /** Between (or beyond) knots more than 25 K apart, ln R bends away from the straight line: 20·|Δx|·|slope| of the distance to the nearest knot. */

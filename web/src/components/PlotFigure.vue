@@ -1,21 +1,48 @@
 <script setup lang="ts">
 import Plotly from 'plotly.js-cartesian-dist-min';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Data, Layout } from 'plotly.js-dist-min';
+import { drawSoon } from './drawQueue.ts';
 
-/** A chart, in its own lazy chunk. Redrawn when its figure or its place changes. */
-const props = defineProps<{ figure: { data: Data[]; layout: Partial<Layout> }; label: string }>();
+/**
+ * A chart, in its own lazy chunk. Redrawn when its figure or its place changes, one chart at a time, so that no redraw blocks the page for long.
+ * `overlay` is one more line that follows a slider at once: it is laid over the chart and needs axes with given ranges.
+ */
+const props = defineProps<{
+  figure: { data: Data[]; layout: Partial<Layout> };
+  label: string;
+  overlay?: { x: readonly number[]; y: readonly number[]; colour: string } | undefined;
+}>();
 const host = ref<HTMLElement>();
+const size = ref({ width: 0, height: 0 });
 let observer: ResizeObserver | null = null;
 
-async function draw(): Promise<void> {
-  if (!host.value) return;
-  await Plotly.react(host.value, props.figure.data, { ...props.figure.layout, autosize: true }, { displayModeBar: false, responsive: false });
+function draw(): void {
+  drawSoon(host, () => {
+    if (!host.value) return;
+    void Plotly.react(host.value, props.figure.data, { ...props.figure.layout, autosize: true }, { displayModeBar: false, responsive: false });
+  });
 }
 
+/** The overlay's line in pixels of the chart. */
+const path = computed(() => {
+  const { overlay, figure } = props;
+  const { xaxis, yaxis, margin } = figure.layout;
+  if (!overlay || !xaxis?.range || !yaxis?.range || !margin) return '';
+  const [l, r, t, b] = [margin.l ?? 0, margin.r ?? 0, margin.t ?? 0, margin.b ?? 0];
+  const [x0, x1] = xaxis.range.map(Number);
+  const [y0, y1] = yaxis.range.map(Number);
+  const [w, h] = [size.value.width - l - r, size.value.height - t - b];
+  const points = overlay.x.map((x, i) => `${(l + ((x - x0) / (x1 - x0)) * w).toFixed(1)} ${(t + ((y1 - overlay.y[i]) / (y1 - y0)) * h).toFixed(1)}`);
+  return `M${points.join('L')}`;
+});
+
 onMounted(() => {
-  void draw();
-  observer = new ResizeObserver(() => host.value && Plotly.Plots.resize(host.value));
+  observer = new ResizeObserver(([entry]) => {
+    size.value = { width: entry.contentRect.width, height: entry.contentRect.height };
+    drawSoon(size, () => host.value && Plotly.Plots.resize(host.value));
+  });
+  draw();
   observer.observe(host.value!);
 });
 watch(() => props.figure, draw);
@@ -26,13 +53,36 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div ref="host" class="plot" role="img" :aria-label="label"></div>
+  <div class="frame">
+    <div ref="host" class="plot" role="img" :aria-label="label"></div>
+    <svg v-if="overlay" class="overlay" aria-hidden="true"><path :d="path" :stroke="overlay.colour" data-test="overlay" /></svg>
+  </div>
 </template>
 
 <style scoped>
+.frame {
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+}
 .plot {
   flex: 1;
   min-width: 0;
   min-height: 0;
+}
+.overlay {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+  overflow: hidden;
+}
+path {
+  fill: none;
+  stroke-width: 2;
+  stroke-dasharray: 7 5;
 }
 </style>

@@ -3,17 +3,20 @@ import type { ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
 import { computed } from 'vue';
 import PlotFigure from '../../components/LazyPlot.ts';
 import { usePreferences } from '../../stores/preferences.ts';
-import { curveFigure } from './curveFigure.ts';
+import { curveFigures } from './curveFigure.ts';
 
 /** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
 const props = defineProps<{ lines: ChartLines | null }>();
 const preferences = usePreferences();
-const figure = computed(() => (props.lines ? curveFigure(props.lines, preferences.temperatureUnit, preferences.dark) : null));
+const figures = computed(() => (props.lines ? curveFigures(props.lines, preferences.temperatureUnit, preferences.dark) : null));
 </script>
 
 <template>
   <section class="sheet charts" aria-label="Charts">
-    <PlotFigure v-if="figure" :figure="figure" label="Sensor resistance and divider voltage against temperature" />
+    <template v-if="figures">
+      <PlotFigure :figure="figures.resistance" label="Sensor resistance against temperature" />
+      <PlotFigure v-if="figures.voltage" :figure="figures.voltage" label="Divider voltage against temperature" />
+    </template>
     <p v-else class="soft">The charts appear when the circuit is complete.</p>
   </section>
 </template>

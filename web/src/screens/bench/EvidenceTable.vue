@@ -24,7 +24,8 @@ const rows = computed(() =>
     const reading = bench.job?.readings.find((r) => r.id === view.id);
     if (!reading || reading.value === null) return [];
     const { quantity, name } = measurementById(reading.measurement);
-    const value = reading.value === 'OL' ? Infinity : reading.value;
+    // The value that was judged, not the one being typed: figure and intervals belong together.
+    const value = props.assessment.values[i];
     const intervals = columns.value.map((c) => c.predicts[i]);
     return [
       {

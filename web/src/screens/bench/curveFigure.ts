@@ -14,52 +14,47 @@ const COLOURS = {
 };
 type Palette = (typeof COLOURS)['light'];
 
-/** The two charts of a check as one Plotly figure: resistance on the left (logarithmic), voltage on the right. */
-export function curveFigure(lines: ChartLines, unit: TemperatureUnit, dark: boolean): Figure {
+/** The two charts of a check: the sensor's resistance (logarithmic), and the loaded voltage; null while no pull-up is known. */
+export function curveFigures(lines: ChartLines, unit: TemperatureUnit, dark: boolean): { resistance: Figure; voltage: Figure | null } {
   const colour = dark ? COLOURS.dark : COLOURS.light;
   const inKilo = Math.max(...lines.resistance.middle) > 2000;
   const kilo = inKilo ? 1000 : 1;
-  const data: Data[] = [
-    ...band(lines.resistance, 'x', 'y', kilo, unit, colour),
-    ...(lines.voltage ? band(lines.voltage, 'x2', 'y2', 1, unit, colour) : []),
-  ];
-  if (lines.suspect && lines.voltage) {
-    data.push({
-      type: 'scatter',
-      mode: 'lines',
-      xaxis: 'x2',
-      yaxis: 'y2',
-      x: lines.voltage.temperatureC.map((t) => shownTemperature(t, unit)),
-      y: lines.suspect.voltage,
-      name: plainLabel(lines.suspect.name),
-      line: { color: colour.plum, width: 2, dash: 'dash' },
-      hovertemplate: '%{y:.2f} V<extra></extra>',
-    });
-  }
-  if (lines.resistancePoint) data.push(point(lines.resistancePoint, 'x', 'y', kilo, unit, colour));
-  if (lines.voltagePoint) data.push(point(lines.voltagePoint, 'x2', 'y2', 1, unit, colour));
   const axis = { gridcolor: colour.line, zeroline: false, linecolor: colour.soft, ticks: 'outside', tickcolor: colour.line } as const;
+  const layoutOf = (title: string, yaxis: Partial<Layout['yaxis']>): Partial<Layout> => ({
+    paper_bgcolor: 'rgba(0,0,0,0)',
+    plot_bgcolor: 'rgba(0,0,0,0)',
+    font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
+    margin: { l: 36, r: 10, t: 22, b: 24 },
+    showlegend: false,
+    hovermode: 'closest',
+    xaxis: { ...axis },
+    yaxis: { ...axis, ...yaxis },
+    annotations: [heading(title, colour)],
+  });
+  const resistance: Figure = {
+    data: [...band(lines.resistance, kilo, unit, colour), ...(lines.resistancePoint ? [point(lines.resistancePoint, kilo, unit, colour)] : [])],
+    layout: layoutOf(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, { type: 'log', ...decades(lines.resistance, kilo) }),
+  };
+  if (!lines.voltage) return { resistance, voltage: null };
+  const suspect: Data[] = lines.suspect
+    ? [
+        {
+          type: 'scatter',
+          mode: 'lines',
+          x: lines.voltage.temperatureC.map((t) => shownTemperature(t, unit)),
+          y: lines.suspect.voltage,
+          name: plainLabel(lines.suspect.name),
+          line: { color: colour.plum, width: 2, dash: 'dash' },
+          hovertemplate: '%{y:.2f} V<extra></extra>',
+        },
+      ]
+    : [];
+  const measured = lines.voltagePoint ? [point(lines.voltagePoint, 1, unit, colour)] : [];
   return {
-    data,
-    layout: {
-      paper_bgcolor: 'rgba(0,0,0,0)',
-      plot_bgcolor: 'rgba(0,0,0,0)',
-      font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
-      margin: { l: 36, r: 10, t: 22, b: 24 },
-      showlegend: false,
-      hovermode: 'closest',
-      xaxis: { ...axis, domain: [0, 0.47] },
-      yaxis: { ...axis, type: 'log', ...decades(lines.resistance, kilo) },
-      xaxis2: { ...axis, domain: [0.54, 1], anchor: 'y2' },
-      yaxis2: { ...axis, anchor: 'x2', rangemode: 'tozero' },
-      annotations: [
-        heading(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, 0, colour),
-        heading(
-          `Plugged in, V over °${unit}${lines.suspect && lines.voltage ? ' · dashed: suspect' : ''}`,
-          0.54,
-          colour,
-        ),
-      ],
+    resistance,
+    voltage: {
+      data: [...band(lines.voltage, 1, unit, colour), ...suspect, ...measured],
+      layout: layoutOf(`Plugged in, V over °${unit}${suspect.length > 0 ? ' · dashed: suspect' : ''}`, { rangemode: 'tozero' }),
     },
   };
 }
@@ -78,18 +73,16 @@ function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext:
   return { tickvals, ticktext: tickvals.map(String) };
 }
 
-function heading(text: string, x: number, colour: Palette) {
+function heading(text: string, colour: Palette) {
   const font = { size: 13, color: colour.ink };
-  return { text, x, y: 1, xref: 'paper', yref: 'paper', xanchor: 'left', yanchor: 'bottom', showarrow: false, font } as const;
+  return { text, x: 0, y: 1, xref: 'paper', yref: 'paper', xanchor: 'left', yanchor: 'bottom', showarrow: false, font } as const;
 }
 
-function band(line: BandLine, xaxis: string, yaxis: string, scale: number, unit: TemperatureUnit, colour: Palette): Data[] {
+function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: Palette): Data[] {
   const x = line.temperatureC.map((t) => shownTemperature(t, unit));
   const edge = (values: number[], fill: boolean): Data => ({
     type: 'scatter',
     mode: 'lines',
-    xaxis,
-    yaxis,
     x,
     y: values.map((v) => v / scale),
     line: { width: 0 },
@@ -102,8 +95,6 @@ function band(line: BandLine, xaxis: string, yaxis: string, scale: number, unit:
     {
       type: 'scatter',
       mode: 'lines',
-      xaxis,
-      yaxis,
       x,
       y: line.middle.map((v) => v / scale),
       line: { color: colour.spruce, width: 2 },
@@ -112,7 +103,7 @@ function band(line: BandLine, xaxis: string, yaxis: string, scale: number, unit:
   ];
 }
 
-function point(p: ChartPoint, xaxis: string, yaxis: string, scale: number, unit: TemperatureUnit, colour: Palette): Data {
+function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Palette): Data {
   const shown = (t: number): number => shownTemperature(t, unit);
   const bars = (middle: number, low: number, high: number) => ({
     type: 'data' as const,
@@ -126,8 +117,6 @@ function point(p: ChartPoint, xaxis: string, yaxis: string, scale: number, unit:
   return {
     type: 'scatter',
     mode: 'markers',
-    xaxis,
-    yaxis,
     x: [shown(p.temperatureC.middle)],
     y: [p.value.middle / scale],
     error_x: bars(shown(p.temperatureC.middle), shown(p.temperatureC.low), shown(p.temperatureC.high)),

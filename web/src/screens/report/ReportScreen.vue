@@ -14,7 +14,7 @@ import { usePreferences } from '../../stores/preferences.ts';
 import { useVerdict } from '../../stores/verdict.ts';
 import { useWorkOrder } from '../../stores/workOrder.ts';
 import CircuitDrawing from '../bench/CircuitDrawing.vue';
-import { curveFigure } from '../bench/curveFigure.ts';
+import { curveFigures } from '../bench/curveFigure.ts';
 
 /** The job on paper: what was complained of, measured, expected, decided, done and proved. */
 const route = useRoute();
@@ -49,7 +49,11 @@ const report = computed(() => {
     when: (iso) => dayjs(iso).format('D MMM YYYY HH:mm'),
   });
 });
-const chart = computed(() => (verdict.result ? curveFigure(verdict.result.chart, preferences.temperatureUnit, false) : null));
+const charts = computed(() => {
+  if (!verdict.result) return [];
+  const { resistance, voltage } = curveFigures(verdict.result.chart, preferences.temperatureUnit, false);
+  return voltage ? [resistance, voltage] : [resistance];
+});
 const measured = computed(() => (bench.job?.readings ?? []).some((r) => r.value !== null));
 
 async function makePdf(): Promise<void> {
@@ -60,7 +64,7 @@ async function makePdf(): Promise<void> {
     const svg = sheet.value?.querySelector<SVGSVGElement>('.drawing svg');
     const pictures = {
       drawing: svg ? inlinedSvg(svg) : null,
-      chart: chart.value && measured.value ? await chartImage(chart.value, 900, 320) : null,
+      charts: measured.value ? await Promise.all(charts.value.map((c) => chartImage(c, 450, 320))) : [],
       photos: photos.value,
     };
     saveBlob(fileName(bench.job.title, 'pdf'), await reportPdf(report.value, pictures, paper.value));
@@ -96,7 +100,7 @@ const print = (): void => window.print();
           </tbody>
         </table>
         <CircuitDrawing v-if="s.id === 'circuit'" class="picture" />
-        <div v-if="s.id === 'readings' && chart" class="picture chart"><PlotFigure :figure="chart" label="Resistance and voltage against temperature" /></div>
+        <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart"><PlotFigure v-for="(c, i) in charts" :key="i" :figure="c" :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'" /></div>
       </section>
       <section v-if="photos.length > 0">
         <h2>Photos</h2>

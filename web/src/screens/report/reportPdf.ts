@@ -3,10 +3,10 @@ import medium from 'pdfmake/build/fonts/Roboto/Roboto-Medium.ttf?url';
 import regular from 'pdfmake/build/fonts/Roboto/Roboto-Regular.ttf?url';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 
-/** What goes into the PDF beside the text: the drawing as SVG, the chart and the photos as data addresses. */
+/** What goes into the PDF beside the text: the drawing as SVG, the charts and the photos as data addresses. */
 export interface ReportPictures {
   drawing: string | null;
-  chart: string | null;
+  charts: string[];
   photos: { image: string; caption: string }[];
 }
 
@@ -24,7 +24,7 @@ const SOFT = '#5a655e';
 /** Roboto lacks some signs. */
 const printable = (text: string): string => text.replace(/◆/g, '!').replace(/●/g, '•').replace(/○/g, '–').replace(/▲/g, '').replace(/→/g, '-');
 
-function definition(report: Report, { drawing, chart, photos }: ReportPictures, paper: 'A4' | 'LETTER'): TDocumentDefinitions {
+function definition(report: Report, { drawing, charts, photos }: ReportPictures, paper: 'A4' | 'LETTER'): TDocumentDefinitions {
   const content: Content[] = [
     { text: printable(report.title), style: 'title' },
     { text: printable(report.subtitle), style: 'soft', margin: [0, 0, 0, 8] },
@@ -34,7 +34,7 @@ function definition(report: Report, { drawing, chart, photos }: ReportPictures, 
     for (const line of section.lines) content.push({ text: printable(line), margin: [0, 1, 0, 1] });
     if (section.table && section.table.rows.length > 0) content.push(table(section.table));
     if (section.id === 'circuit' && drawing) content.push({ svg: printable(drawing), width: 500, margin: [0, 6, 0, 4] });
-    if (section.id === 'readings' && chart) content.push({ image: chart, width: 500, margin: [0, 6, 0, 4] });
+    if (section.id === 'readings' && charts.length > 0) content.push({ columns: charts.map((image) => ({ image, width: 250 })), margin: [0, 6, 0, 4] });
   }
   if (photos.length > 0) {
     content.push({ text: 'Photos', style: 'heading' });

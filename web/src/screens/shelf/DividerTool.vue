@@ -16,7 +16,7 @@ import { useCurves } from '../../stores/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
 import DeskSliders from './DeskSliders.vue';
-import { lineFigure } from './lineFigure.ts';
+import { lineFigure, overlayColour } from './lineFigure.ts';
 
 /** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
 const curves = useCurves();
@@ -81,13 +81,23 @@ const temperatures = computed(() => Array.from({ length: 71 }, (_, i) => range.v
 const healthy = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : []));
 const faulty = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : []));
 const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.value)));
-const voltChart = computed(() => lineFigure(`V at the pin over °${unit.value}, dashed: as set`, [
-  { name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) },
-  { name: 'as set', x: x.value, y: faulty.value.map((p) => p.volts), kind: 'dashed' },
-], preferences.dark));
-const ohmChart = computed(() => lineFigure(`Shown minus true, K, over °${unit.value}`, [
-  { name: 'error', x: x.value, y: faulty.value.map((p) => p.shownC - p.temperatureC) },
-], preferences.dark));
+const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
+const voltChart = computed(() =>
+  lineFigure(`V at the pin over °${unit.value}, dashed: as set`, [{ name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) }], preferences.dark, false, {
+    x: ends.value,
+    y: [0, 1.04 * (draft.value.referenceV.value ?? 5)],
+  }),
+);
+const errors = computed(() => faulty.value.map((p) => p.shownC - p.temperatureC));
+/** Half the height of the error chart, K: in steps, so that the axis stands still while a slider moves. */
+const errorHeight = computed(() => {
+  const most = Math.max(0.5, ...errors.value.map(Math.abs));
+  return [1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => s >= most) ?? 1000;
+});
+const errorChart = computed(() =>
+  lineFigure(`Shown minus true, K, over °${unit.value}`, [{ name: 'none', x: ends.value, y: [0, 0] }], preferences.dark, false, { x: ends.value, y: [-errorHeight.value, errorHeight.value] }),
+);
+const overlayOf = (y: readonly number[]) => ({ x: x.value, y, colour: overlayColour(preferences.dark) });
 const at = computed(() => {
   const t = draft.value.at.value;
   if (!circuit.value || t === null) return null;
@@ -122,8 +132,8 @@ function apply(job: Job): void {
   </p>
   <div class="two desk">
     <div>
-      <div class="chart"><LazyPlot :figure="voltChart" label="Volts over temperature" /></div>
-      <div class="chart small"><LazyPlot :figure="ohmChart" label="Error of the shown value" /></div>
+      <div class="chart"><LazyPlot :figure="voltChart" :overlay="overlayOf(faulty.map((p) => p.volts))" label="Volts over temperature" /></div>
+      <div class="chart small"><LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" label="Error of the shown value" /></div>
     </div>
     <div>
       <DeskSliders v-model:wire-m="draft.wireM" v-model:wire-mm2="draft.wireMm2" v-model:series="draft.series" v-model:leak-ground="draft.leakGround" v-model:leak-across="draft.leakAcross" v-model:meter-on="draft.meterOn" :faults="faults" />

@@ -14,13 +14,16 @@ export interface LineFigure {
   layout: Partial<Layout>;
 }
 
+/** Colour of a line that follows a slider. */
+export const overlayColour = (dark: boolean): string => (dark ? COLOURS.dark : COLOURS.light).plum;
+
 const COLOURS = {
   light: { ink: '#22302d', soft: '#5a655e', line: '#d8cfbd', spruce: '#1d5a55', band: 'rgba(29,90,85,0.16)', amber: '#c9741b', plum: '#6a3f68' },
   dark: { ink: '#e9e2d3', soft: '#a9b3a8', line: '#37473f', spruce: '#7fc4b8', band: 'rgba(127,196,184,0.2)', amber: '#e39a4a', plum: '#cf9fcb' },
 };
 
-/** A plain chart in the look of the bench: title with units in its heading, first line spruce, the second plum and dashed. */
-export function lineFigure(heading: string, traces: readonly Trace[], dark: boolean, logarithmic = false): LineFigure {
+/** A plain chart in the look of the bench: title with units in its heading, first line spruce, the second plum and dashed. `ranges` where a line is laid over it. */
+export function lineFigure(heading: string, traces: readonly Trace[], dark: boolean, logarithmic = false, ranges?: { x: [number, number]; y: [number, number] }): LineFigure {
   const colour = dark ? COLOURS.dark : COLOURS.light;
   const axis = { gridcolor: colour.line, zeroline: false, linecolor: colour.soft, ticks: 'outside', tickcolor: colour.line } as const;
   const lines = [colour.spruce, colour.plum, colour.amber];
@@ -42,8 +45,8 @@ export function lineFigure(heading: string, traces: readonly Trace[], dark: bool
       margin: { l: 48, r: 10, t: 24, b: 28 },
       showlegend: false,
       hovermode: 'closest',
-      xaxis: axis,
-      yaxis: { ...axis, ...(logarithmic ? { type: 'log', dtick: 1 } : {}) },
+      xaxis: { ...axis, ...(ranges ? { range: ranges.x } : {}) },
+      yaxis: { ...axis, ...(logarithmic ? { type: 'log', dtick: 1 } : {}), ...(ranges ? { range: ranges.y } : {}) },
       annotations: [{ text: plainLabel(heading), x: 0, y: 1, xref: 'paper', yref: 'paper', xanchor: 'left', yanchor: 'bottom', showarrow: false, font: { size: 13, color: colour.ink } }],
     },
   };
