@@ -51,6 +51,7 @@ describe('convert, fit, simulate, study', () => {
   test.each([
     [['convert', '3.6k', '--circuit', 'engine-coolant-2k', '--json'], { temperatureC: 11.2, loadedV: 2.95 }],
     [['convert', '210', '--curve', 'pt200', '--json'], { temperatureC: 12.8 }],
+    [['convert', '11 B8', '--pid', '013C', '--json'], { temperatureC: 413.6 }],
     [['convert', '53.6F', '--r25', '2k', '--beta', '3600', '--json'], { temperatureC: 12 }],
   ])('%j', (args, expected) => {
     const { code, out } = call(args);

@@ -7,12 +7,13 @@ import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit'
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { parseReading } from '@mellow-probe/core/units/parseReading';
+import { scanToolTemperatureC } from '@mellow-probe/core/units/scanToolByte';
 import { type Command, parse, toJson, UsageError, WorldError } from '../command.ts';
 
 export const convertCommand: Command = {
   name: 'convert',
-  usage: 'convert FIGURE (--curve ID | --r25 OHM --beta K | --circuit ID) [--json]',
-  summary: 'Ω, V or °C (or °F) of a healthy sensor or circuit into the other two. "convert list" lists the ids.',
+  usage: 'convert FIGURE (--curve ID | --r25 OHM --beta K | --circuit ID | --pid PID) [--json]',
+  summary: 'Ω, V or °C (or °F) of a healthy sensor or circuit into the other two, or the data bytes of a scan tool (7B --pid 05). "convert list" lists the ids.',
   run(args) {
     const options = {
       json: { type: 'boolean' },
@@ -20,10 +21,12 @@ export const convertCommand: Command = {
       circuit: { type: 'string' },
       r25: { type: 'string' },
       beta: { type: 'string' },
+      pid: { type: 'string' },
     } as const;
     const { values, positionals } = parse({ args, options, allowPositionals: true });
     if (positionals.length !== 1) throw new UsageError('convert takes one figure, quoted if it has a space');
     if (positionals[0] === 'list') return listing();
+    if (values.pid !== undefined) return scanTool(values.pid, positionals[0], values.json ?? false);
     const circuit = values.circuit === undefined ? null : circuitOf(values.circuit);
     const curve = circuit ? circuit.curve : curveOf(values);
     const temperatureC = toTemperature(positionals[0], curve, circuit);
@@ -36,6 +39,14 @@ export const convertCommand: Command = {
     return `${parts.join('  ')}\n`;
   },
 };
+
+/** The temperature in data bytes given in hexadecimal: "7B", "11 B8". */
+function scanTool(pid: string, text: string, json: boolean): string {
+  const bytes = (/^[\s0-9a-f]+$/i.test(text) ? text.replace(/\s/g, '').match(/../g) : null)?.map((b) => parseInt(b, 16)) ?? [];
+  const temperatureC = scanToolTemperatureC(pid, bytes);
+  if (temperatureC === null) throw new WorldError(`"${text}" are no data bytes of a temperature with parameter "${pid}"`);
+  return json ? toJson({ temperatureC }) : `${formatTemperature(temperatureC, 'C', 1)} = ${formatTemperature(temperatureC, 'F', 1)}\n`;
+}
 
 type Circuit = ReturnType<typeof catalogueCircuit>;
 

@@ -77,6 +77,10 @@ describe('against published tables', () => {
       ['ntc-5k', 'precision 5k'],
       ['ntc-12k', '12k boiler'],
       ['ntc-2k8', 'automotive 3.52k'],
+      ['ntc-3k', 'precision 3k'],
+      ['ntc-30k', 'precision 30k'],
+      ['ntc-2k5-at-20', 'automotive 2.5k'],
+      ['ntc-30k-engine', 'automotive 30k'],
     ];
     for (const [id, beginning] of pairs) {
       const model = curveModel(CATALOGUE_CURVES.find((c) => c.id === id)!.curve);
