@@ -190,7 +190,7 @@ input::placeholder {
   color: var(--soft);
 }
 .large input {
-  height: 62px;
+  height: 58px;
   font-size: 38px;
 }
 .large .unit {

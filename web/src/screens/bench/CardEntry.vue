@@ -105,7 +105,7 @@ function where(text: string): void {
         quantity="celsius"
         :text="bench.job!.temperatureC.text"
         :issue="verdict.issues.get('temperatureC')"
-        hint="beside the sensor"
+        about="Beside the sensor, by another thermometer"
         @type="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
         @choose="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
       />
