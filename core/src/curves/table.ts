@@ -69,7 +69,7 @@ export function tableModel(curve: TableCurve): CurveModel {
 }
 
 interface PiecewiseLinear {
-  at(key: number): number;
+  readonly at: (key: number) => number;
   from: Float64Array;
   /** Each line's value at key 0. */
   starts: Float64Array;

@@ -96,7 +96,7 @@ describe('properties of the ranking', () => {
     const many = Array.from({ length: 200 }, (_, i) => ['loaded-voltage', 2.85 + 0.001 * (i % 60)] as const);
     const wild = [['displayed', 900], ['sensor-ohms', 1e9], ['bench-ohms', 1e-3, { bathC: 60 }], ['open-voltage', 59]] as const;
     for (const list of [many, wild]) {
-      const { faults } = posteriorOf(problemWith(list as never));
+      const { faults } = posteriorOf(problemWith(list));
       expect(faults.reduce((s, f) => s + f.probability, 0)).toBeCloseTo(1, 9);
       for (const f of faults) expect(f.probability).not.toBeNaN();
     }

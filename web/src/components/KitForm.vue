@@ -6,12 +6,10 @@ import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
 import type { Entry } from '@mellow-probe/core/job/entrySchema';
 import { blank } from '@mellow-probe/core/job/entrySchema';
 import { computed } from 'vue';
-import { useReadings } from '../composables/useReadings.ts';
-import FigureField from './FigureField.vue';
+import EntryField from './EntryField.vue';
 
 /** A kit as a form: tools at hand, meter by ranges, thermometer, resistors, how hard the places are to reach. */
 const kit = defineModel<Kit>({ required: true });
-const { entryOf } = useReadings();
 const NAMES = { meter: 'Meter', thermometer: 'Thermometer', 'live-data': 'Scan tool or display', resistors: 'Resistors or decade box', jumper: 'Jumper or test lamp', 'module-access': 'Module within reach', bath: 'Pot of water', 'second-sensor': 'A second sensor' } as const;
 const PLACES = [['plug', 'Sensor plug'], ['module', 'Module'], ['sensor', 'Taking the sensor off']] as const;
 const instruments = computed(() => instrumentsOf(kit.value));
@@ -44,7 +42,7 @@ const RANGES = [['volts', 'Volts', 'V'], ['ohms', 'Ohms', 'Ω']] as const;
       <label v-for="[key, name] in PLACES" :key="key" class="line">{{ name }}
         <select v-model="kit.access[key]"><option value="easy">easy to reach</option><option value="usual">usual</option><option value="hard">hard to reach</option></select>
       </label>
-      <FigureField v-for="f in single" :key="f.label" :label="f.label" :quantity="f.quantity" :hint="f.hint" :text="f.get().text" @type="f.set(entryOf($event, f.quantity))" @choose="f.set(entryOf($event, f.quantity))" />
+      <EntryField v-for="f in single" :key="f.label" :model-value="f.get()" :label="f.label" :quantity="f.quantity" :hint="f.hint" @update:model-value="f.set" />
       <label class="line">Drawer
         <select v-model="kit.resistors.series"><option v-for="s in (['E6', 'E12', 'E24', 'E48', 'E96'] as const)" :key="s" :value="s">{{ s }}</option><option value="own">what I own</option></select>
       </label>
@@ -54,10 +52,10 @@ const RANGES = [['volts', 'Volts', 'V'], ['ohms', 'Ohms', 'Ω']] as const;
     <div v-for="[key, name, unit] in RANGES" :key="key">
       <h2>{{ name }}, by range of the data sheet</h2>
       <div v-for="(r, i) in kit.meter[key]" :key="i" class="range">
-        <FigureField :label="`up to (${unit})`" :quantity="key" :text="r.upTo.text" @type="r.upTo = entryOf($event, key)" @choose="r.upTo = entryOf($event, key)" />
-        <FigureField label="± % of reading" quantity="number" :text="r.percent.text" @type="r.percent = entryOf($event, 'number')" @choose="r.percent = entryOf($event, 'number')" />
-        <FigureField label="± digits" quantity="number" :text="r.digits.text" @type="r.digits = entryOf($event, 'number')" @choose="r.digits = entryOf($event, 'number')" />
-        <FigureField :label="`one digit (${unit})`" :quantity="key" :text="r.digit.text" @type="r.digit = entryOf($event, key)" @choose="r.digit = entryOf($event, key)" />
+        <EntryField :label="`up to (${unit})`" :quantity="key" v-model="r.upTo" />
+        <EntryField label="± % of reading" quantity="number" v-model="r.percent" />
+        <EntryField label="± digits" quantity="number" v-model="r.digits" />
+        <EntryField :label="`one digit (${unit})`" :quantity="key" v-model="r.digit" />
         <button class="act quiet" type="button" :aria-label="`Remove ${name} range ${i + 1}`" @click="kit.meter[key].splice(i, 1)">✕</button>
       </div>
       <div class="row">

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { measurementById } from '@mellow-probe/core/measurements/list';
+import { blank } from '@mellow-probe/core/job/entrySchema';
 import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
 import { computed } from 'vue';
+import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
 import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
@@ -50,12 +52,7 @@ function where(text: string): void {
       :text="reading?.text ?? ''"
       :quantity="about.quantity"
       :issue="issue"
-      :healthy="view.healthy"
-      :standing="view.standing"
-      :standing-text="view.standingText"
-      :read-as="view.readAs"
-      :predicted="view.standing === 'off' ? view.predicted : ''"
-      :meant="view.meant"
+      v-bind="view"
       :about="about.title"
       :data-measurement="about.id"
       @type="put"
@@ -64,23 +61,21 @@ function where(text: string): void {
       @enter="work.goNext()"
     />
     <div class="row">
-      <FigureField
+      <EntryField
         v-if="asks('substituteOhm')"
         label="with resistor"
         quantity="ohms"
-        :text="conditions.substituteOhm?.text ?? ''"
+        :model-value="conditions.substituteOhm ?? blank()"
         :issue="conditionIssue('substituteOhm')"
-        @type="condition({ substituteOhm: readings.entryOf($event, 'ohms') })"
-        @choose="condition({ substituteOhm: readings.entryOf($event, 'ohms') })"
+        @update:model-value="condition({ substituteOhm: $event })"
       />
-      <FigureField
+      <EntryField
         v-if="asks('bathC')"
         label="water at"
         quantity="celsius"
-        :text="conditions.bathC?.text ?? ''"
+        :model-value="conditions.bathC ?? blank()"
         :issue="conditionIssue('bathC')"
-        @type="condition({ bathC: readings.entryOf($event, 'celsius') })"
-        @choose="condition({ bathC: readings.entryOf($event, 'celsius') })"
+        @update:model-value="condition({ bathC: $event })"
       />
       <label v-if="asks('position')" class="choose">
         where
@@ -90,24 +85,20 @@ function where(text: string): void {
           </template>
         </select>
       </label>
-      <FigureField
+      <EntryField
         v-if="needsAir && hot"
         label="Thermometer, hot"
         quantity="celsius"
-        :text="bench.job!.hotTemperatureC.text"
+        v-model="bench.job!.hotTemperatureC"
         :issue="verdict.issues.get('hotTemperatureC')"
-        @type="bench.job!.hotTemperatureC = readings.entryOf($event, 'celsius')"
-        @choose="bench.job!.hotTemperatureC = readings.entryOf($event, 'celsius')"
       />
-      <FigureField
+      <EntryField
         v-else-if="needsAir"
         label="Thermometer"
         quantity="celsius"
-        :text="bench.job!.temperatureC.text"
+        v-model="bench.job!.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
         about="Beside the sensor, by another thermometer"
-        @type="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
-        @choose="bench.job!.temperatureC = readings.entryOf($event, 'celsius')"
       />
       <label v-if="reading" class="choose">
         while

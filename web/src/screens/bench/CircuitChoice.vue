@@ -5,9 +5,8 @@ import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
 import { blank } from '@mellow-probe/core/job/entrySchema';
 import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import PickList from '../../components/PickList.vue';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
 
@@ -15,7 +14,6 @@ import { useVerdict } from '../../stores/verdict.ts';
 const emit = defineEmits<{ details: [] }>();
 const bench = useOpenJob();
 const verdict = useVerdict();
-const { entryOf } = useReadings();
 const circuit = computed(() => bench.job!.circuit);
 
 const fields = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
@@ -61,23 +59,19 @@ function chooseCurve(id: string): void {
     <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
     <PickList :class="r25b ? 'short' : 'wide'" label="Sensor curve" :groups="curves" :value="chosenCurve" @pick="chooseCurve" />
     <template v-if="r25b">
-      <FigureField
+      <EntryField
         class="narrow"
         label="R25"
         quantity="ohms"
-        :text="r25b.r25Ohm.text"
+        v-model="r25b.r25Ohm"
         :issue="verdict.issues.get('circuit.curve.r25Ohm')"
-        @type="r25b.r25Ohm = entryOf($event, 'ohms')"
-        @choose="r25b.r25Ohm = entryOf($event, 'ohms')"
       />
-      <FigureField
+      <EntryField
         class="narrow"
         label="B (K)"
         quantity="number"
-        :text="r25b.betaK.text"
+        v-model="r25b.betaK"
         :issue="verdict.issues.get('circuit.curve.betaK')"
-        @type="r25b.betaK = entryOf($event, 'number')"
-        @choose="r25b.betaK = entryOf($event, 'number')"
       />
     </template>
     <button class="act details" type="button" @click="$emit('details')">More…</button>

@@ -4,9 +4,8 @@ import { blank } from '@mellow-probe/core/job/entrySchema';
 import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
 import { Drawer } from 'ant-design-vue';
 import { computed } from 'vue';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import KitForm from '../../components/KitForm.vue';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
 
@@ -14,7 +13,6 @@ import { useVerdict } from '../../stores/verdict.ts';
 const open = defineModel<boolean>('open', { required: true });
 const bench = useOpenJob();
 const verdict = useVerdict();
-const { entryOf } = useReadings();
 const circuit = computed(() => bench.job!.circuit);
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
@@ -58,21 +56,17 @@ const ratiometric = computed({
       <template v-if="points">
         <h3>Points of the sensor's table</h3>
         <div v-for="(p, i) in points" :key="i" class="pair">
-          <FigureField
+          <EntryField
             :label="`Temperature ${i + 1}`"
             quantity="celsius"
-            :text="p.temperatureC.text"
+            v-model="p.temperatureC"
             :issue="verdict.issues.get(`circuit.curve.points.${i}.temperatureC`)"
-            @type="p.temperatureC = entryOf($event, 'celsius')"
-            @choose="p.temperatureC = entryOf($event, 'celsius')"
           />
-          <FigureField
+          <EntryField
             :label="`Resistance ${i + 1}`"
             quantity="ohms"
-            :text="p.resistanceOhm.text"
+            v-model="p.resistanceOhm"
             :issue="verdict.issues.get(`circuit.curve.points.${i}.resistanceOhm`)"
-            @type="p.resistanceOhm = entryOf($event, 'ohms')"
-            @choose="p.resistanceOhm = entryOf($event, 'ohms')"
           />
         </div>
         <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
@@ -80,16 +74,15 @@ const ratiometric = computed({
       </template>
       <h3>Supply and display</h3>
       <div class="grid">
-        <FigureField
+        <EntryField
           v-for="l in lines"
           :key="l.path"
+          :model-value="l.get()"
           :label="l.label"
           :quantity="l.quantity"
-          :text="l.get().text"
           :placeholder="l.placeholder ?? ''"
           :issue="l.placeholder && l.get().text === '' ? undefined : verdict.issues.get(l.path)"
-          @type="l.set(entryOf($event, l.quantity))"
-          @choose="l.set(entryOf($event, l.quantity))"
+          @update:model-value="l.set"
         />
       </div>
       <label class="pick"

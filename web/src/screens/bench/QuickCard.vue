@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import FigureField from '../../components/FigureField.vue';
-import { useReadings } from '../../composables/useReadings.ts';
+import EntryField from '../../components/EntryField.vue';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { useVerdict } from '../../stores/verdict.ts';
 import CircuitChoice from './CircuitChoice.vue';
@@ -11,7 +10,6 @@ import ReadingField from './ReadingField.vue';
 defineEmits<{ details: [] }>();
 const bench = useOpenJob();
 const verdict = useVerdict();
-const { entryOf } = useReadings();
 const job = computed(() => bench.job!);
 const layout = computed(() => job.value.circuit.layout);
 </script>
@@ -20,32 +18,26 @@ const layout = computed(() => job.value.circuit.layout);
   <section class="sheet quick" aria-label="Quick check">
     <CircuitChoice @details="$emit('details')" />
     <div class="row">
-      <FigureField
+      <EntryField
         label="Reference"
         quantity="volts"
-        :text="job.circuit.referenceV.text"
+        v-model="job.circuit.referenceV"
         :issue="verdict.issues.get('circuit.referenceV')"
-        @type="job.circuit.referenceV = entryOf($event, 'volts')"
-        @choose="job.circuit.referenceV = entryOf($event, 'volts')"
       />
-      <FigureField
+      <EntryField
         :label="layout === 'pull-down' ? 'Pull-down' : 'Pull-up'"
         quantity="ohms"
-        :text="job.circuit.pullUpOhm.text"
+        v-model="job.circuit.pullUpOhm"
         :issue="verdict.issues.get('circuit.pullUpOhm')"
         placeholder="unknown"
-        @type="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
-        @choose="job.circuit.pullUpOhm = entryOf($event, 'ohms')"
       />
-      <FigureField
+      <EntryField
         class="measured"
         label="Thermometer"
         quantity="celsius"
-        :text="job.temperatureC.text"
+        v-model="job.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
         hint="beside the sensor"
-        @type="job.temperatureC = entryOf($event, 'celsius')"
-        @choose="job.temperatureC = entryOf($event, 'celsius')"
       />
       <ReadingField class="measured" measurement="displayed" label="Displayed" />
     </div>

@@ -39,7 +39,7 @@ export function useReadingView() {
       standingText: standing === 'off' ? (view!.verdict === 'low' ? 'Low' : 'High') : '',
       readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
       meant: meant === null ? '' : formatOhm(meant),
-      predicted: predicted ? formatInterval(predicted, quantity, unit) : '',
+      predicted: predicted && standing === 'off' ? formatInterval(predicted, quantity, unit) : '',
     };
   };
 }

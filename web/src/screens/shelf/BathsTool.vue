@@ -7,17 +7,15 @@ import { formatTemperature } from '@mellow-probe/core/units/format';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 
 /** Temperatures that need no thermometer, what thermometers are good for, and how long to wait. */
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const blank = { text: '', value: null };
 const timed = () => ({ id: newId(), minute: blank, value: blank });
 const schema = z.strictObject({
@@ -49,8 +47,8 @@ function addBath(celsius: number): (job: Job) => void {
       <UseOnJob what="Ice bath as a pair on a check" :change="addBath(0)" />
       <h2>Boiling water</h2>
       <div class="fields">
-        <FigureField label="Altitude (m)" quantity="number" :text="draft.altitudeM.text" @type="draft.altitudeM = entryOf($event, 'number')" @choose="draft.altitudeM = entryOf($event, 'number')" />
-        <FigureField label="or pressure today (hPa)" quantity="number" placeholder="at the place" :text="draft.pressureHPa.text" @type="draft.pressureHPa = entryOf($event, 'number')" @choose="draft.pressureHPa = entryOf($event, 'number')" />
+        <EntryField label="Altitude (m)" quantity="number" v-model="draft.altitudeM" />
+        <EntryField label="or pressure today (hPa)" quantity="number" placeholder="at the place" v-model="draft.pressureHPa" />
       </div>
       <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">Altitude from −500 to 11 000 m.</p>
       <p v-else-if="Number.isNaN(boils)" class="told odd">Water does not boil at that pressure: 7 hPa to 220 640 hPa.</p>
@@ -67,8 +65,8 @@ function addBath(celsius: number): (job: Job) => void {
       <p class="soft">Common practice, no source.</p>
       <h2>Where will it settle?</h2>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="timed">
-        <FigureField :label="`Minute ${i + 1}`" quantity="number" :text="r.minute.text" @type="r.minute = entryOf($event, 'number')" @choose="r.minute = entryOf($event, 'number')" />
-        <FigureField :label="`Reading ${i + 1}`" quantity="number" :text="r.value.text" @type="r.value = entryOf($event, 'number')" @choose="r.value = entryOf($event, 'number')" />
+        <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
+        <EntryField :label="`Reading ${i + 1}`" quantity="number" v-model="r.value" />
       </div>
       <button class="act" type="button" :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())">Another reading</button>
       <p v-if="settled" class="told" data-test="settled">{{ settled }}</p>

@@ -4,13 +4,12 @@ import { entrySchema } from '@mellow-probe/core/job/entrySchema';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { nowIso } from '../../composables/newId.ts';
 import { fileName, saveFile } from '../../composables/saveFile.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
@@ -19,7 +18,6 @@ import { lineFigure } from './lineFigure.ts';
 /** A curve of the shelf: chart with its tolerance, table at any step, pocket card, files. */
 const curves = useCurves();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const schema = z.strictObject({ curve: z.string(), from: entrySchema, to: entrySchema, step: entrySchema });
 const { draft } = useDraft('curves', schema, () => ({
   curve: 'ntc-2k8',
@@ -67,8 +65,8 @@ function exportCurve(): void {
 <template>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <FigureField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" :text="draft[key].text" @type="draft[key] = entryOf($event, 'celsius')" @choose="draft[key] = entryOf($event, 'celsius')" />
-    <FigureField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" :text="draft.step.text" @type="draft.step = entryOf($event, 'number')" @choose="draft.step = entryOf($event, 'number')" />
+    <EntryField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" v-model="draft[key]" />
+    <EntryField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" v-model="draft.step" />
   </div>
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
   <div class="two">

@@ -6,12 +6,11 @@ import { entrySchema, figure as written } from '@mellow-probe/core/job/entrySche
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
@@ -21,7 +20,6 @@ import { lineFigure, overlayColour } from './lineFigure.ts';
 /** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
 const curves = useCurves();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const blank = { text: '', value: null };
 const schema = z.strictObject({
   curve: z.string(),
@@ -121,10 +119,10 @@ function apply(job: Job): void {
   <div class="row top">
     <CurvePick v-model="draft.curve" class="pick-curve" />
     <label class="line">Layout <select v-model="draft.layout"><option value="pull-up">pull-up</option><option value="pull-down">mirrored</option></select></label>
-    <FigureField class="short" label="Reference" quantity="volts" :text="draft.referenceV.text" @type="draft.referenceV = entryOf($event, 'volts')" @choose="draft.referenceV = entryOf($event, 'volts')" />
-    <FigureField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" :text="draft.pullUpOhm.text" @type="draft.pullUpOhm = entryOf($event, 'ohms')" @choose="draft.pullUpOhm = entryOf($event, 'ohms')" />
-    <FigureField class="short" label="Good pair: ohms" quantity="ohms" :text="draft.pairOhm.text" @type="draft.pairOhm = entryOf($event, 'ohms')" @choose="draft.pairOhm = entryOf($event, 'ohms')" />
-    <FigureField class="short" label="and volts" quantity="volts" :text="draft.pairV.text" @type="draft.pairV = entryOf($event, 'volts')" @choose="draft.pairV = entryOf($event, 'volts')" />
+    <EntryField class="short" label="Reference" quantity="volts" v-model="draft.referenceV" />
+    <EntryField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" v-model="draft.pullUpOhm" />
+    <EntryField class="short" label="Good pair: ohms" quantity="ohms" v-model="draft.pairOhm" />
+    <EntryField class="short" label="and volts" quantity="volts" v-model="draft.pairV" />
   </div>
   <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
     <template v-if="learned.ok">That pair says a pull-up of about {{ formatOhm(learned.value) }} ± {{ formatOhm(2 * learned.sigma) }}. Empty the field to use it.</template>
@@ -139,7 +137,7 @@ function apply(job: Job): void {
       <DeskSliders v-model:wire-m="draft.wireM" v-model:wire-mm2="draft.wireMm2" v-model:series="draft.series" v-model:leak-ground="draft.leakGround" v-model:leak-across="draft.leakAcross" v-model:meter-on="draft.meterOn" :faults="faults" />
       <button class="act" type="button" @click="unset">All sound again</button>
       <div class="fields">
-        <FigureField v-for="[key, label] in ([['at', 'At'], ['from', 'Range from'], ['to', 'to']] as const)" :key="key" :label="label" quantity="celsius" :text="draft[key].text" @type="draft[key] = entryOf($event, 'celsius')" @choose="draft[key] = entryOf($event, 'celsius')" />
+        <EntryField v-for="[key, label] in ([['at', 'At'], ['from', 'Range from'], ['to', 'to']] as const)" :key="key" :label="label" quantity="celsius" v-model="draft[key]" />
       </div>
       <table v-if="at" data-test="desk-at">
         <tbody class="mono">

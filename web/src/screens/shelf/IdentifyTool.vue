@@ -6,12 +6,11 @@ import { ohmsNoise } from '@mellow-probe/core/diagnosis/likelihood';
 import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { useKit } from '../../stores/kit.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -20,7 +19,6 @@ import { usePreferences } from '../../stores/preferences.ts';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const blankPair = () => ({ id: newId(), temperatureC: { text: '', value: null }, resistanceOhm: { text: '', value: null } });
 const schema = z.strictObject({ pairs: z.array(z.strictObject({ id: z.string(), temperatureC: entrySchema, resistanceOhm: entrySchema })).max(20), bath: z.boolean() });
 const { draft } = useDraft('identify', schema, () => ({ pairs: [blankPair(), blankPair()], bath: false }));
@@ -51,8 +49,8 @@ const separation = computed(() => {
   <div class="two">
     <div>
       <div v-for="(p, i) in draft.pairs" :key="p.id" class="pair">
-        <FigureField :label="`Temperature ${i + 1}`" quantity="celsius" :text="p.temperatureC.text" @type="p.temperatureC = entryOf($event, 'celsius')" @choose="p.temperatureC = entryOf($event, 'celsius')" />
-        <FigureField :label="`Ohms ${i + 1}`" quantity="ohms" :text="p.resistanceOhm.text" @type="p.resistanceOhm = entryOf($event, 'ohms')" @choose="p.resistanceOhm = entryOf($event, 'ohms')" />
+        <EntryField :label="`Temperature ${i + 1}`" quantity="celsius" v-model="p.temperatureC" />
+        <EntryField :label="`Ohms ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" />
         <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)">✕</button>
       </div>
       <div class="row">

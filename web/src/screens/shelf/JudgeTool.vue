@@ -6,12 +6,11 @@ import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrum
 import { judgedText } from '@mellow-probe/core/wording/judgedText';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newId, nowIso } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { useKit } from '../../stores/kit.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -21,7 +20,6 @@ import CurvePick from './CurvePick.vue';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const schema = z.strictObject({ curve: z.string(), temperatureC: entrySchema, ohm: entrySchema, tolerancePercent: entrySchema, bath: z.boolean(), field: z.enum(['engine', 'climate', 'boiler']) });
 const { draft } = useDraft('judge', schema, () => ({ curve: 'ntc-2k8', temperatureC: { text: '20 °C', value: 20 }, ohm: { text: '', value: null }, tolerancePercent: { text: '5', value: 5 }, bath: true, field: 'engine' as const }));
 const judged = computed(() => {
@@ -40,9 +38,9 @@ function put(job: Job): void {
 <template>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <FigureField class="short" label="Temperature" quantity="celsius" :text="draft.temperatureC.text" @type="draft.temperatureC = entryOf($event, 'celsius')" @choose="draft.temperatureC = entryOf($event, 'celsius')" />
-    <FigureField class="short" label="Ohms" quantity="ohms" :text="draft.ohm.text" @type="draft.ohm = entryOf($event, 'ohms')" @choose="draft.ohm = entryOf($event, 'ohms')" />
-    <FigureField class="short" label="Tolerance ± %" quantity="number" :text="draft.tolerancePercent.text" @type="draft.tolerancePercent = entryOf($event, 'number')" @choose="draft.tolerancePercent = entryOf($event, 'number')" />
+    <EntryField class="short" label="Temperature" quantity="celsius" v-model="draft.temperatureC" />
+    <EntryField class="short" label="Ohms" quantity="ohms" v-model="draft.ohm" />
+    <EntryField class="short" label="Tolerance ± %" quantity="number" v-model="draft.tolerancePercent" />
     <label class="line">taken <select v-model="draft.bath"><option :value="true">in a stirred bath</option><option :value="false">at the machine</option></select></label>
     <label class="line">in <select v-model="draft.field"><option value="engine">an engine</option><option value="climate">a climate system</option><option value="boiler">a boiler</option></select></label>
   </div>

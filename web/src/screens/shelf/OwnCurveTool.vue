@@ -8,18 +8,16 @@ import { entrySchema } from '@mellow-probe/core/job/entrySchema';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { newId, nowIso } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import FitView from './FitView.vue';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */
 const curves = useCurves();
 const router = useRouter();
-const { entryOf } = useReadings();
 const blank = { text: '', value: null };
 /** Longest text the field takes: far more than a table needs, little enough that the page stays quick. */
 const MOST_TEXT = 200_000;
@@ -116,11 +114,11 @@ function leaveOut(line: number): void {
         </label>
       </template>
       <div v-else-if="draft.way === 'r25b'" class="fields">
-        <FigureField label="R25" quantity="ohms" :text="draft.r25.text" @type="draft.r25 = entryOf($event, 'ohms')" @choose="draft.r25 = entryOf($event, 'ohms')" />
-        <FigureField label="B (K)" quantity="number" :text="draft.beta.text" @type="draft.beta = entryOf($event, 'number')" @choose="draft.beta = entryOf($event, 'number')" />
+        <EntryField label="R25" quantity="ohms" v-model="draft.r25" />
+        <EntryField label="B (K)" quantity="number" v-model="draft.beta" />
       </div>
       <div v-else class="fields">
-        <FigureField v-for="k in (['a', 'b', 'c'] as const)" :key="k" :label="k.toUpperCase()" quantity="number" :text="draft[k].text" @type="draft[k] = entryOf($event, 'number')" @choose="draft[k] = entryOf($event, 'number')" />
+        <EntryField v-for="k in (['a', 'b', 'c'] as const)" :key="k" :label="k.toUpperCase()" quantity="number" v-model="draft[k]" />
         <p class="soft">1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.</p>
       </div>
       <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.</p>

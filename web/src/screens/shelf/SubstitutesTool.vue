@@ -5,13 +5,12 @@ import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { figure as written } from '@mellow-probe/core/job/entrySchema';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { useKit } from '../../stores/kit.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -21,7 +20,6 @@ import CurvePick from './CurvePick.vue';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const schema = z.strictObject({ curve: z.string(), wanted: entrySchema, from: entrySchema, to: entrySchema, steps: z.number().int().min(2).max(24) });
 const { draft } = useDraft('substitutes', schema, () => ({ curve: 'ntc-2k8', wanted: { text: '25 °C', value: 25 }, from: { text: '-20 °C', value: -20 }, to: { text: '110 °C', value: 110 }, steps: 8 }));
 const drawer = computed(() => ownResistors(kit.kit.resistors));
@@ -44,7 +42,7 @@ function addReading(job: Job): void {
   <p class="caution">▲ A substitute resistor must come out again: left in, it disables frost, overheat or icing protection. Never a repair.</p>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <FigureField class="short" label="To be shown" quantity="celsius" :text="draft.wanted.text" @type="draft.wanted = entryOf($event, 'celsius')" @choose="draft.wanted = entryOf($event, 'celsius')" />
+    <EntryField class="short" label="To be shown" quantity="celsius" v-model="draft.wanted" />
     <label class="line">My drawer
       <select v-model="kit.kit.resistors.series"><option v-for="s in (['E6', 'E12', 'E24', 'E48', 'E96'] as const)" :key="s" :value="s">{{ s }}, 10 Ω … 1 MΩ</option><option value="own">what I own</option></select>
     </label>
@@ -66,7 +64,7 @@ function addReading(job: Job): void {
     <div>
       <h2>Steps for a sweep</h2>
       <div class="row">
-        <FigureField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" :text="draft[key].text" @type="draft[key] = entryOf($event, 'celsius')" @choose="draft[key] = entryOf($event, 'celsius')" />
+        <EntryField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" v-model="draft[key]" />
         <label class="line">Steps <select v-model.number="draft.steps"><option v-for="n in [4, 6, 8, 10, 12, 16]" :key="n" :value="n">{{ n }}</option></select></label>
       </div>
       <table data-test="steps">

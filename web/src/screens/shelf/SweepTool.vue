@@ -5,14 +5,13 @@ import { entrySchema } from '@mellow-probe/core/job/entrySchema';
 import { formatOhm, formatProbability, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
-import FigureField from '../../components/FigureField.vue';
+import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { figure as written } from '@mellow-probe/core/job/entrySchema';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
-import { useReadings } from '../../composables/useReadings.ts';
 import { useCurves } from '../../stores/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
@@ -21,7 +20,6 @@ import { lineFigure } from './lineFigure.ts';
 /** Known resistors in, displayed values out: the module's own curve, its ends, its pull-up, and whether the sensor is the one it expects. */
 const curves = useCurves();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const blank = { text: '', value: null };
 const blankRow = () => ({ id: newId(), ohm: blank, shownC: blank, volts: blank });
 const schema = z.strictObject({ rows: z.array(z.strictObject({ id: z.string(), ohm: entrySchema, shownC: entrySchema, volts: entrySchema })).max(60), referenceV: entrySchema, sensor: z.string() });
@@ -74,13 +72,13 @@ function apply(job: Job): void {
   <div class="two">
     <div>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="sweep" data-test="sweep-row">
-        <FigureField :label="i === 0 ? 'Resistor' : ''" :about="`Resistor ${i + 1}`" quantity="ohms" :text="r.ohm.text" @type="r.ohm = entryOf($event, 'ohms')" @choose="r.ohm = entryOf($event, 'ohms')" />
-        <FigureField :label="i === 0 ? 'Displayed' : ''" :about="`Displayed ${i + 1}`" quantity="celsius" :text="r.shownC.text" @type="r.shownC = entryOf($event, 'celsius')" @choose="r.shownC = entryOf($event, 'celsius')" />
-        <FigureField :label="i === 0 ? 'Volts, if read' : ''" :about="`Volts ${i + 1}`" quantity="volts" :text="r.volts.text" @type="r.volts = entryOf($event, 'volts')" @choose="r.volts = entryOf($event, 'volts')" />
+        <EntryField :label="i === 0 ? 'Resistor' : ''" :about="`Resistor ${i + 1}`" quantity="ohms" v-model="r.ohm" />
+        <EntryField :label="i === 0 ? 'Displayed' : ''" :about="`Displayed ${i + 1}`" quantity="celsius" v-model="r.shownC" />
+        <EntryField :label="i === 0 ? 'Volts, if read' : ''" :about="`Volts ${i + 1}`" quantity="volts" v-model="r.volts" />
       </div>
       <div class="row">
         <button class="act" type="button" :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">Another row</button>
-        <FigureField class="ref" label="Reference" quantity="volts" :text="draft.referenceV.text" @type="draft.referenceV = entryOf($event, 'volts')" @choose="draft.referenceV = entryOf($event, 'volts')" />
+        <EntryField class="ref" label="Reference" quantity="volts" v-model="draft.referenceV" />
       </div>
     </div>
     <div>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import FigureField from '../../../components/FigureField.vue';
+import EntryField from '../../../components/EntryField.vue';
 import { newId } from '../../../composables/newId.ts';
-import { useReadings } from '../../../composables/useReadings.ts';
 import { useOpenJob } from '../../../stores/openJob.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import { useVerdict } from '../../../stores/verdict.ts';
@@ -15,7 +14,6 @@ import SettlingSheet from './SettlingSheet.vue';
 const bench = useOpenJob();
 const verdict = useVerdict();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const pairs = computed(() => bench.job!.comparison.pairs);
 const lines = computed(() => {
   const view = comparePairsOf(bench.job!);
@@ -44,8 +42,8 @@ const issueOf = (id: string, what: string) => {
   <FormSheet title="Compare" purpose="Old against new or neighbour at the same temperature, and the same sensor heated and cooled: it must move one way, smoothly, and come back.">
     <p class="caution">▲ Hot water burns; eye protection; no naked flame on a sensor. Do not hold it in the hand. Give it two minutes in stirred water beside the thermometer.</p>
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
-      <FigureField :label="`Water at, ${i + 1}`" quantity="celsius" :text="p.temperatureC.text" :issue="issueOf(p.id, 'temperatureC')" @type="p.temperatureC = entryOf($event, 'celsius')" @choose="p.temperatureC = entryOf($event, 'celsius')" />
-      <FigureField :label="`Ohms, ${i + 1}`" quantity="ohms" :text="p.resistanceOhm.text" :issue="issueOf(p.id, 'resistanceOhm')" @type="p.resistanceOhm = entryOf($event, 'ohms')" @choose="p.resistanceOhm = entryOf($event, 'ohms')" />
+      <EntryField :label="`Water at, ${i + 1}`" quantity="celsius" v-model="p.temperatureC" :issue="issueOf(p.id, 'temperatureC')" />
+      <EntryField :label="`Ohms, ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" :issue="issueOf(p.id, 'resistanceOhm')" />
       <label class="line">sensor <select v-model="p.sensor"><option value="this">this one</option><option value="other">new or neighbour</option></select></label>
       <label class="line">while <select v-model="p.phase"><option value="heating">heating</option><option value="cooling">cooling</option><option value="after">after heat</option></select></label>
       <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>

@@ -4,6 +4,7 @@ import { inside } from '@mellow-probe/core/diagnosis/interval';
 import { PROOF_TESTS, proofStateOf, proofStepsFor } from '@mellow-probe/core/proof/proofPlan';
 import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
+import EntryField from '../../../components/EntryField.vue';
 import FigureField from '../../../components/FigureField.vue';
 import { nowIso } from '../../../composables/newId.ts';
 import { useReadings } from '../../../composables/useReadings.ts';
@@ -17,7 +18,7 @@ import FormSheet from './FormSheet.vue';
 const bench = useOpenJob();
 const verdict = useVerdict();
 const preferences = usePreferences();
-const { entryOf, readProof } = useReadings();
+const { readProof } = useReadings();
 const proof = computed(() => bench.job!.proof);
 const healthy = computed(() => verdict.result?.proofHealthy ?? {});
 const state = computed(() => proofStateOf(bench.job!, healthy.value));
@@ -57,7 +58,7 @@ function setStep(id: string, value: string): void {
     <div>
       <h3>Values of the repaired circuit</h3>
       <div class="values">
-        <FigureField label="Thermometer now" quantity="celsius" :text="proof.temperatureC.text" hint="beside the sensor" @type="proof.temperatureC = entryOf($event, 'celsius')" @choose="proof.temperatureC = entryOf($event, 'celsius')" />
+        <EntryField label="Thermometer now" quantity="celsius" v-model="proof.temperatureC" hint="beside the sensor" />
         <FigureField
           v-for="t in tests"
           :key="t.id"

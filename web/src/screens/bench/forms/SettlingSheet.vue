@@ -2,14 +2,12 @@
 import { settle } from '@mellow-probe/core/baths/settling';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
-import FigureField from '../../../components/FigureField.vue';
+import EntryField from '../../../components/EntryField.vue';
 import { newId } from '../../../composables/newId.ts';
-import { useReadings } from '../../../composables/useReadings.ts';
 import { useOpenJob } from '../../../stores/openJob.ts';
 
 /** A few timed readings give the value a sensor will settle at. */
 const bench = useOpenJob();
-const { entryOf } = useReadings();
 const rows = computed(() => bench.job!.comparison.settling);
 const told = computed(() => {
   const readings = rows.value.flatMap((r) => (r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }]));
@@ -29,8 +27,8 @@ function add(): void {
     <h3>Settling</h3>
     <p class="soft">Not settled yet? Three or more readings with their minute tell where it will end. Any unit, the same for all.</p>
     <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
-      <FigureField :label="`Minute ${i + 1}`" quantity="number" :text="r.minute.text" @type="r.minute = entryOf($event, 'number')" @choose="r.minute = entryOf($event, 'number')" />
-      <FigureField :label="`Value ${i + 1}`" quantity="number" :text="r.value.text" @type="r.value = entryOf($event, 'number')" @choose="r.value = entryOf($event, 'number')" />
+      <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
+      <EntryField :label="`Value ${i + 1}`" quantity="number" v-model="r.value" />
       <button class="act quiet" type="button" :aria-label="`Remove timed reading ${i + 1}`" @click="bench.job!.comparison.settling = rows.filter((x) => x.id !== r.id)">✕</button>
     </div>
     <button class="act" type="button" @click="add">Add a timed reading</button>
