@@ -8,7 +8,7 @@ import { type Interval, predictiveInterval } from './interval.ts';
 import { noiseOf, Predictor } from './predictor.ts';
 import type { MachineState, Problem } from './problem.ts';
 
-const DRAWS = 200;
+const DRAWS = 256;
 
 /** A test with the conditions it is done under. */
 export interface PlannedTest {

@@ -93,3 +93,31 @@ test('naturalLog agrees with Math.log to 4e-16 of 1 + |ln x|, over all doubles (
   expect(naturalLog(-1)).toBeNaN();
   expect(naturalLog(NaN)).toBeNaN();
 });
+
+test('low-discrepancy points: every coordinate and every pair of coordinates fills its cells evenly', () => {
+  const d = 18;
+  const steps = quasiRandomSteps(d);
+  const point = new Float64Array(d);
+  for (const n of [256, 1536]) {
+    const columns = Array.from({ length: d }, () => new Float64Array(n));
+    for (let i = 0; i < n; i++) {
+      quasiRandomPoint(steps, i, point);
+      point.forEach((x, k) => (columns[k][i] = x));
+    }
+    for (const column of columns) {
+      const sorted = [...column].sort((a, b) => a - b);
+      // Largest step of the empirical distribution away from the even one; chance gives 1.36/√n.
+      const off = Math.max(...sorted.map((x, i) => Math.abs(x - (i + 0.5) / n)));
+      expect(off).toBeLessThan(6 / n + 0.003);
+    }
+    for (let a = 0; a < d; a++) {
+      for (let b = 0; b < a; b++) {
+        const cells = new Int32Array(64);
+        for (let i = 0; i < n; i++) cells[8 * Math.floor(8 * columns[a][i]) + Math.floor(8 * columns[b][i])]++;
+        const chi = cells.reduce((s, c) => s + (c - n / 64) ** 2 / (n / 64), 0);
+        expect(chi, `${a} ${b}`).toBeLessThan(125);
+      }
+    }
+  }
+  expect(() => quasiRandomSteps(19)).toThrow('quasiRandomSteps');
+});

@@ -1,5 +1,6 @@
 /**
- * Quantiles of weighted values: `levels` in [0, 1], ascending or not; returns one value a level (midpoint rule, linear between).
+ * Quantiles of weighted values: `levels` in [0, 1], ascending or not; returns one value a level (midpoint rule, linear between;
+ * beside an infinite value the step where the lower one's weight ends).
  * Weights need not sum to one. Returns NaN for each level when there is no weight at all.
  */
 export function weightedQuantile(values: ArrayLike<number>, weights: ArrayLike<number>, levels: readonly number[]): number[] {
@@ -10,10 +11,12 @@ export function weightedQuantile(values: ArrayLike<number>, weights: ArrayLike<n
   for (const i of order) total += weights[i];
   if (!(total > 0)) return levels.map(() => NaN);
   const middles: number[] = [];
+  const ends: number[] = [];
   let sum = 0;
   for (const i of order) {
     middles.push((sum + weights[i] / 2) / total);
     sum += weights[i];
+    ends.push(sum / total);
   }
   return levels.map((level) => {
     const at = middles.findIndex((m) => m >= level);
@@ -21,6 +24,6 @@ export function weightedQuantile(values: ArrayLike<number>, weights: ArrayLike<n
     if (at === 0) return values[order[0]];
     const [low, high] = [values[order[at - 1]], values[order[at]]];
     const share = (level - middles[at - 1]) / (middles[at] - middles[at - 1]);
-    return Number.isFinite(low) && Number.isFinite(high) ? low + share * (high - low) : share < 0.5 ? low : high;
+    return Number.isFinite(low) && Number.isFinite(high) ? low + share * (high - low) : level < ends[at - 1] ? low : high;
   });
 }
