@@ -132,6 +132,7 @@ test('copy, search, readings as CSV', async ({ page }) => {
   await page.getByRole('button', { name: 'CSV' }).click();
   expect((await download).suggestedFilename()).toBe('SUM-A1.csv');
   await page.getByRole('link', { name: 'Checks' }).click();
+  await page.getByLabel('More for =SUM(A1)').click();
   await page.getByRole('button', { name: 'Copy' }).click();
   await expect(page.locator('[data-test="job"]')).toHaveCount(2);
   await page.getByLabel('Search checks').fill('copy');

@@ -19,6 +19,7 @@ export interface Suspect {
   group: FaultGroup;
   name: string;
   probability: number;
+  /** Null where the fault has none, and before the first reading. */
   size: SizeEstimate | null;
   /** Which connector segment, which other curve; null where there is no such choice or it is open. */
   detail: string | null;
@@ -32,6 +33,7 @@ export interface Suspect {
 
 export interface ReadingView {
   id: string;
+  measurement: string;
   healthy: Interval;
   verdict: 'inside' | 'low' | 'high';
   /** Probability that this reading is a blunder, over all faults. */
@@ -95,7 +97,7 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
     suspects: suspects.map((s) => suspectOf(s, predictor)),
     readings: problem.readings.map((r, i) => {
       const range = ranges[tests.length + i];
-      return { id: r.id, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
+      return { id: r.id, measurement: r.measurement, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
     }),
     values: problem.readings.map((r) => r.value),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
@@ -120,7 +122,7 @@ function suspectOf(s: FaultPosterior, predictor: Predictor): Suspect {
     group: fault.group,
     name: fault.name,
     probability: s.probability,
-    size: fault.unit === null ? null : sizeOf(s, weights),
+    size: fault.unit === null || predictor.readings.length === 0 ? null : sizeOf(s, weights),
     detail: dominant(s, (d) => d.hypothesis.branch.detail ?? null),
     onlyIn: dominant(s, (d) => d.hypothesis.onlyIn),
     part: fault.part,

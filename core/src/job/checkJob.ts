@@ -9,7 +9,7 @@ import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry, Job, JobCircuit, JobReading } from './jobSchema.ts';
 import { multiplied, priorFactors } from './priorFactors.ts';
-import { pairOhm, readFigure, valueOf } from './readFigure.ts';
+import { isUnknown, pairOhm, readFigure, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {
   /** Everything that is wrong or missing. */
@@ -81,11 +81,6 @@ export function checkJob(job: Job): CheckedJob {
     factors: multiplied(priorFactors(job, sensorCircuit)),
   };
   return { issues, problem };
-}
-
-/** Is the pull-up left to be learned? */
-export function isUnknown(text: string): boolean {
-  return /^\s*(unknown|not known|\?)?\s*$/i.test(text);
 }
 
 /** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */

@@ -26,3 +26,8 @@ export function valueOf(text: string, stored: number | 'OL' | null, quantity: Fi
 export function pairOhm(entry: Entry): number | FieldIssue {
   return valueOf(entry.text, entry.value, 'ohms', { overload: true });
 }
+
+/** Does the text leave the figure open: empty, or in so many words? A pull-up like this is learned from the readings. */
+export function isUnknown(text: string): boolean {
+  return /^\s*(unknown|not known|\?)?\s*$/i.test(text);
+}

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import type { Entry } from '@mellow-probe/core/job/entrySchema';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
-import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
+import { isUnknown } from '@mellow-probe/core/job/readFigure';
+import { type FieldQuantity, parseReading } from '@mellow-probe/core/units/parseReading';
+import { computed } from 'vue';
 import { useReadings } from '../composables/useReadings.ts';
+import { usePreferences } from '../stores/preferences.ts';
 import FigureField from './FigureField.vue';
 
 /** A figure field bound to an entry: the text as typed, and what it was read as. */
@@ -14,13 +17,23 @@ const props = defineProps<{
   placeholder?: string;
   hint?: string;
   about?: string;
+  /** May it be OL? */
+  overload?: boolean;
 }>();
+const preferences = usePreferences();
 const { entryOf } = useReadings();
 const put = (text: string): void => {
   entry.value = entryOf(text, props.quantity);
 };
+/** What cannot be read is said at once, also where nobody else judges the figure (shelf, kit). */
+const unread = computed((): FieldIssue | undefined => {
+  const { text, value } = entry.value;
+  if (value !== null || isUnknown(text)) return undefined;
+  const parsed = parseReading(text, props.quantity, { temperatureUnit: preferences.temperatureUnit, overload: props.overload });
+  return parsed.ok ? undefined : parsed;
+});
 </script>
 
 <template>
-  <FigureField v-bind="props" :text="entry.text" @type="put" @choose="put" />
+  <FigureField :label="label" :quantity="quantity" :issue="issue ?? unread" :placeholder="placeholder" :hint="hint" :about="about" :text="entry.text" @type="put" @choose="put" />
 </template>

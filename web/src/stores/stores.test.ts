@@ -3,6 +3,7 @@ import { newJob } from '@mellow-probe/core/job/newJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { saveJob as jobText } from '@mellow-probe/core/job/openJob';
 import { mergeThreeWay } from '@mellow-probe/core/job/mergeJobs';
+import { readFileSync } from 'node:fs';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { nextTick } from 'vue';
@@ -85,12 +86,12 @@ describe('the ledger', () => {
     expect(memory.jobs.has('broken')).toBe(true);
   });
   test('a job of the first format is brought up to date when it is read', async () => {
-    const { kit: _k, complaint: _c, ...rest } = newJob('v1', NOW);
-    memory.jobs.set('v1', { ...rest, formatVersion: 1, readings: [] });
+    const fixture = JSON.parse(readFileSync('core/src/job/migrations/fixtures/0002-before.json', 'utf8')) as { id: string };
+    memory.jobs.set(fixture.id, fixture);
     const jobs = useJobs();
     await jobs.load();
-    // Version 1 had none of the parts that version 2 brought: unknown ones are refused, not dropped.
-    expect(jobs.jobs.length + jobs.damaged.length).toBe(1);
+    expect(jobs.damaged).toEqual([]);
+    expect(jobs.jobs).toMatchObject([{ id: fixture.id, formatVersion: 2 }]);
   });
   test('copy has an id, a title and photos of its own; like this has nothing of the case', async () => {
     put('a', (j) => {

@@ -2,6 +2,7 @@
 import type { Assessment } from '@mellow-probe/core/diagnosis/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
+import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { computed } from 'vue';
 import IntervalStrip from '../../components/IntervalStrip.vue';
 import { useOpenJob } from '../../stores/openJob.ts';
@@ -21,9 +22,10 @@ const columns = computed(() => {
 });
 const rows = computed(() =>
   props.assessment.readings.flatMap((view, i) => {
-    const reading = bench.job?.readings.find((r) => r.id === view.id);
-    if (!reading || reading.value === null) return [];
-    const { quantity, name } = measurementById(reading.measurement);
+    // Taken away since it was judged: the next answer no longer has it.
+    const name = readingNameById(bench.job, view.id);
+    if (name === '') return [];
+    const { quantity } = measurementById(view.measurement);
     // The value that was judged, not the one being typed: figure and intervals belong together.
     const value = props.assessment.values[i];
     const intervals = columns.value.map((c) => c.predicts[i]);

@@ -15,6 +15,7 @@ const verdict = useVerdict();
 const decision = computed(() => bench.job!.decision);
 const first = computed(() => verdict.result?.assessment.groups[0] ?? null);
 const suspects = computed(() => verdict.result?.assessment.suspects.slice(0, 4) ?? []);
+const unmeasured = computed(() => verdict.result?.assessment.doubt.kind === 'no-readings');
 const chosen = ref<FaultGroup | null>(null);
 const differs = computed(() => chosen.value !== null && first.value !== null && chosen.value !== first.value.group);
 const reason = ref(decision.value?.reason ?? '');
@@ -36,7 +37,7 @@ function decide(): void {
 <template>
   <FormSheet title="Decision" purpose="The tool advises; you decide, by the maker’s data and local codes. Where you decide otherwise, say why: the report shows both.">
     <div v-if="first">
-      <h3>The tool says</h3>
+      <h3>{{ unmeasured ? 'Nothing measured yet: the usual odds' : 'The tool says' }}</h3>
       <p>{{ groupName(first.group) }}, {{ formatProbability(first.probability) }}.</p>
       <ul>
         <li v-for="s in suspects" :key="s.fault">{{ formatProbability(s.probability) }} {{ s.name }}<template v-if="suspectDetail(s)">, {{ suspectDetail(s) }}</template></li>
