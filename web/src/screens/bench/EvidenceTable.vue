@@ -23,7 +23,7 @@ const columns = computed(() => {
 const rows = computed(() =>
   props.assessment.readings.flatMap((view, i) => {
     // Taken away since it was judged: the next answer no longer has it.
-    const name = readingNameById(bench.job, view.id);
+    const name = readingNameById(bench.job, view.id).replace(' °', '\u00a0°');
     if (name === '') return [];
     const { quantity } = measurementById(view.measurement);
     // The value that was judged, not the one being typed: figure and intervals belong together.

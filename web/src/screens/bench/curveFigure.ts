@@ -1,6 +1,7 @@
 import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/diagnosis/chartLines';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
+import { type ChartColours, chartColours, chartLayout } from '../../components/chartLook.ts';
 import { plainLabel } from '../../components/plainLabel.ts';
 
 export interface Figure {
@@ -8,29 +9,12 @@ export interface Figure {
   layout: Partial<Layout>;
 }
 
-const COLOURS = {
-  light: { ink: '#22302d', soft: '#5a655e', line: '#d8cfbd', spruce: '#1d5a55', band: 'rgba(29,90,85,0.16)', amber: '#c9741b', plum: '#6a3f68' },
-  dark: { ink: '#e9e2d3', soft: '#a9b3a8', line: '#37473f', spruce: '#7fc4b8', band: 'rgba(127,196,184,0.2)', amber: '#e39a4a', plum: '#cf9fcb' },
-};
-type Palette = (typeof COLOURS)['light'];
-
 /** The two charts of a check: the sensor's resistance (logarithmic), and the loaded voltage; null while no pull-up is known. */
 export function curveFigures(lines: ChartLines, unit: TemperatureUnit, dark: boolean): { resistance: Figure; voltage: Figure | null } {
-  const colour = dark ? COLOURS.dark : COLOURS.light;
+  const colour = chartColours(dark);
   const inKilo = Math.max(...lines.resistance.middle) > 2000;
   const kilo = inKilo ? 1000 : 1;
-  const axis = { gridcolor: colour.line, zeroline: false, linecolor: colour.soft, ticks: 'outside', tickcolor: colour.line } as const;
-  const layoutOf = (title: string, yaxis: Partial<Layout['yaxis']>): Partial<Layout> => ({
-    paper_bgcolor: 'rgba(0,0,0,0)',
-    plot_bgcolor: 'rgba(0,0,0,0)',
-    font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
-    margin: { l: 36, r: 10, t: 22, b: 24 },
-    showlegend: false,
-    hovermode: 'closest',
-    xaxis: { ...axis },
-    yaxis: { ...axis, ...yaxis },
-    annotations: [heading(title, colour)],
-  });
+  const layoutOf = (title: string, yaxis: Partial<Layout['yaxis']>): Partial<Layout> => chartLayout(title, colour, { l: 36, r: 10, t: 22, b: 24 }, {}, yaxis);
   const resistance: Figure = {
     data: [...band(lines.resistance, kilo, unit, colour), ...(lines.resistancePoint ? [point(lines.resistancePoint, kilo, unit, colour)] : [])],
     layout: layoutOf(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, { type: 'log', ...decades(lines.resistance, kilo) }),
@@ -73,12 +57,7 @@ function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext:
   return { tickvals, ticktext: tickvals.map(String) };
 }
 
-function heading(text: string, colour: Palette) {
-  const font = { size: 13, color: colour.ink };
-  return { text, x: 0, y: 1, xref: 'paper', yref: 'paper', xanchor: 'left', yanchor: 'bottom', showarrow: false, font } as const;
-}
-
-function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: Palette): Data[] {
+function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: ChartColours): Data[] {
   const x = line.temperatureC.map((t) => shownTemperature(t, unit));
   const edge = (values: number[], fill: boolean): Data => ({
     type: 'scatter',
@@ -103,7 +82,7 @@ function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: Pale
   ];
 }
 
-function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Palette): Data {
+function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: ChartColours): Data {
   const shown = (t: number): number => shownTemperature(t, unit);
   const bars = (middle: number, low: number, high: number) => ({
     type: 'data' as const,

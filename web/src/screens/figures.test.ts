@@ -1,0 +1,104 @@
+// @vitest-environment happy-dom
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
+import { assess } from '@mellow-probe/core/diagnosis/assessment';
+import { chartLines, type ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
+import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { newJob } from '@mellow-probe/core/job/newJob';
+import { describe, expect, test, vi } from 'vitest';
+import { chartColours } from '../components/chartLook.ts';
+import { drawSoon } from '../components/drawQueue.ts';
+import { fileName } from '../composables/saveFile.ts';
+import { curveFigures } from './bench/curveFigure.ts';
+import { lineFigure } from './shelf/lineFigure.ts';
+
+type Line = { x: number[]; y: number[]; mode: string; marker?: { symbol?: string; color: string }; line?: { dash?: string; color?: string } };
+
+/** The chart of a circuit with a sensor that is far too high. */
+function linesOf(id: string): ChartLines {
+  const job = newJob('x', '2026-01-02T03:04:05.000Z', CATALOGUE_CIRCUITS.find((c) => c.id === id));
+  job.temperatureC = { text: '20 °C', value: 20 };
+  const model = checkJob(job).problem!.circuit.curve;
+  const reading = (measurement: string, value: number) => ({ id: measurement, measurement, text: String(value), value, conditions: {}, state: 'steady' as const, note: '', takenAt: null, voided: null, history: [] });
+  job.readings = [reading('sensor-ohms', 1.6 * model.resistanceOhm(20)), reading('loaded-voltage', 1)];
+  const { problem } = checkJob(job);
+  return chartLines(problem!, assess(problem!));
+}
+
+describe.each(CATALOGUE_CIRCUITS.map((c) => [c.id, c] as const))('the charts of %s', (id, entry) => {
+  const lines = linesOf(id);
+  test('axes are named with the units that are drawn, ticks lie inside', () => {
+    for (const unit of ['C', 'F'] as const) {
+      const { resistance, voltage } = curveFigures(lines, unit, false);
+      const largest = Math.max(...(resistance.data as Line[]).flatMap((d) => d.y));
+      const title = String(resistance.layout.annotations![0].text);
+      expect(title).toBe(`Sensor, ${Math.max(...lines.resistance.middle) > 2000 ? 'kΩ' : 'Ω'} over °${unit}`);
+      const ticks = resistance.layout.yaxis!.tickvals as number[];
+      expect(ticks.length).toBeGreaterThan(1);
+      expect(Math.max(...ticks)).toBeLessThanOrEqual(1.4 * largest);
+      expect(voltage === null).toBe(entry.pullUpOhm === null && lines.voltage === null);
+    }
+  });
+  test('°F moves the points and leaves the ohms', () => {
+    const [c, f] = (['C', 'F'] as const).map((unit) => (curveFigures(lines, unit, false).resistance.data as Line[])[2]);
+    expect(f.y).toEqual(c.y);
+    c.x.forEach((t, i) => expect(f.x[i]).toBeCloseTo(1.8 * t + 32, 9));
+  });
+  test('a reading off the curve is a diamond in amber: told by shape as well as by colour', () => {
+    const point = (curveFigures(lines, 'C', false).resistance.data as Line[]).find((d) => d.mode === 'markers')!;
+    expect(point.marker).toMatchObject({ symbol: 'diamond', color: chartColours(false).amber });
+  });
+});
+
+describe('charts of the shelf', () => {
+  const traces = [
+    { name: 'sound <b>', x: [0, 1], y: [1, 10] },
+    { name: 'with faults', x: [0, 1], y: [2, 20], kind: 'dashed' as const },
+    { name: 'pairs', x: [0.5], y: [3], kind: 'points' as const },
+  ];
+  test('lines differ by dash and colour; labels are text; the scale is the wanted one', () => {
+    const { data, layout } = lineFigure('kΩ over °C', traces, false, true);
+    const [solid, dashed, points] = data as (Line & { name: string })[];
+    expect([solid.line!.dash, dashed.line!.dash, points.mode]).toEqual(['solid', 'dash', 'markers']);
+    expect(solid.line!.color).not.toBe(dashed.line!.color);
+    expect(solid.name).toBe('sound &lt;b&gt;');
+    expect(layout.yaxis!.type).toBe('log');
+    expect(lineFigure('V', traces, false, false, { x: [0, 1], y: [0, 5] }).layout.yaxis!.range).toEqual([0, 5]);
+  });
+  test('ink and ground of either theme differ enough to be read (WCAG 2.1: 4.5 to 1)', () => {
+    const luminance = (hex: string): number => {
+      const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255).map((v) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4));
+      return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+    };
+    for (const [dark, ground] of [[false, '#fffdf8'], [true, '#1b2927']] as const) {
+      const contrast = (c: string): number => {
+        const [a, b] = [luminance(c), luminance(ground)].sort((x, y) => y - x);
+        return (a + 0.05) / (b + 0.05);
+      };
+      const { ink, soft, spruce, plum } = chartColours(dark);
+      for (const c of [ink, soft, spruce, plum]) expect(contrast(c), c).toBeGreaterThan(4.5);
+    }
+  });
+});
+
+describe('drawing and saving', () => {
+  test('what is asked for again before its turn is drawn once, in order, one a frame', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'requestAnimationFrame'] });
+    const drawn: string[] = [];
+    const [a, b] = [{}, {}];
+    drawSoon(a, () => drawn.push('a, old'));
+    drawSoon(b, () => drawn.push('b'));
+    drawSoon(a, () => drawn.push('a'));
+    expect(drawn).toEqual([]);
+    await vi.runAllTimersAsync();
+    expect(drawn).toEqual(['a', 'b']);
+    vi.useRealTimers();
+  });
+  test.each([
+    ['Pilot boat Tern · jacket water', 'Pilot-boat-Tern-jacket-water.json'],
+    ['../../etc/passwd', 'etc-passwd.json'],
+    ['=SUM(A1)', 'SUM-A1.json'],
+    ['冷却水 2', '冷却水-2.json'],
+    ['…', 'check.json'],
+    ['x'.repeat(200), `${'x'.repeat(60)}.json`],
+  ])('a file from “%s”', (title, name) => expect(fileName(title, 'json')).toBe(name));
+});
