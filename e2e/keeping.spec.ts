@@ -138,5 +138,5 @@ test('copy, search, readings as CSV', async ({ page }) => {
   await page.getByLabel('Search checks').fill('copy');
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
   await page.getByLabel('Search checks').fill('nothing like it');
-  await expect(page.getByText('No check has these words.')).toBeVisible();
+  await expect(page.getByText('No check is like this.')).toBeVisible();
 });

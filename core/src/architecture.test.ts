@@ -35,7 +35,8 @@ describe('dependencies run one way', () => {
     for (const file of filesIn('web/src', code)) {
       const imports = importsOf(file);
       if (!file.startsWith('web/src/storage/')) expect(imports, file).not.toContain('localforage');
-      if (!file.endsWith('.worker.ts')) {
+      if (!file.endsWith('.worker.ts')) expect(imports.filter((i) => i.endsWith('/engine.ts')), file).toEqual([]);
+      if (file !== 'web/src/workers/engine.ts') {
         expect(imports.filter((i) => /diagnosis\/posterior|job\/checkJob$/.test(i) && !isTypeOnly(file, i)), file).toEqual([]);
       }
     }

@@ -23,9 +23,11 @@ const columns = computed(() => {
 const rows = computed(() =>
   props.assessment.readings.flatMap((view, i) => {
     // Taken away since it was judged: the next answer no longer has it.
-    const name = readingNameById(bench.job, view.id).replace(' °', '\u00a0°');
-    if (name === '') return [];
-    const { quantity } = measurementById(view.measurement);
+    const said = readingNameById(bench.job, view.id);
+    if (said === '') return [];
+    const { quantity, name: title } = measurementById(view.measurement);
+    // The test as it is titled, then which pair it was.
+    const name = `${title}${said.slice(title.length).replace(' °', '\u00a0°')}`;
     // The value that was judged, not the one being typed: figure and intervals belong together.
     const value = props.assessment.values[i];
     const intervals = columns.value.map((c) => c.predicts[i]);
