@@ -113,7 +113,6 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
   });
 }
 
-
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
   if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
   const measurement = measurementById(reading.measurement);

@@ -100,9 +100,6 @@ export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(['proved
 
 export type Complaint = z.infer<typeof complaintSchema>;
 export type RightSensor = z.infer<typeof rightSensorSchema>;
-export type Photo = z.infer<typeof photoSchema>;
-export type Comparison = z.infer<typeof comparisonSchema>;
 export type Decision = z.infer<typeof decisionSchema>;
 export type Repair = z.infer<typeof repairSchema>;
 export type Proof = z.infer<typeof proofSchema>;
-export type FollowUp = z.infer<typeof followUpSchema>;
