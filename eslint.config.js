@@ -48,7 +48,10 @@ export default ts.config(
       'no-restricted-properties': ['error', ...noClockNoChance],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core takes time as an argument.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core takes time as an argument.',
+        },
       ],
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'navigator', 'localStorage', 'fetch'],
     },

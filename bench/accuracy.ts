@@ -12,7 +12,9 @@ import { faultById } from '../core/src/faults/list.ts';
 import { compareEvidence, evidenceText } from './compareEvidence.ts';
 import { yardstick } from './yardstick.ts';
 
-const [cases, orders, subset, evidenceCases, evidenceDraws] = [2000, 200, 60, 60, 1_000_000].map((n, i) => Number(process.argv[2 + i] ?? n));
+const [cases, orders, subset, evidenceCases, evidenceDraws] = [2000, 200, 60, 60, 1_000_000].map((n, i) =>
+  Number(process.argv[2 + i] ?? n),
+);
 const say = (text: string): void => console.error(text);
 
 /** Right group by the engine and by the yardstick (10⁵ draws a fault) on the same readings. */
@@ -20,7 +22,10 @@ function againstYardstick(count: number): { engine: number; brute: number; same:
   const result = { engine: 0, brute: 0, same: 0, logLoss: [0, 0] as [number, number] };
   for (let i = 0; i < count; i++) {
     const simulated = simulateCase(50_000 + i);
-    const problem = withReadings(simulated, STAGES.slice(0, 3).flatMap((s) => s.adds));
+    const problem = withReadings(
+      simulated,
+      STAGES.slice(0, 3).flatMap((s) => s.adds),
+    );
     const mine = groupProbabilities(posteriorOf(problem).faults);
     const shares = new Map<string, number>();
     const brute = yardstick(problem, 100_000, undefined, i + 1);

@@ -10,7 +10,11 @@ const OTHER_LAYOUTS = ['gauge-sender', 'boiler-10k-mirrored'];
  * A seeded case with so many readings, of tests drawn at random from all that fit its circuit. Every fourth case has one of the rarer
  * layouts.
  */
-export function seededCase(seed: number, readings: number, unknownPullUp = false): { simulated: SimulatedCase; problem: Problem } {
+export function seededCase(
+  seed: number,
+  readings: number,
+  unknownPullUp = false,
+): { simulated: SimulatedCase; problem: Problem } {
   const simulated = simulateCase(seed, seed % 4 === 3 ? catalogueCircuit(OTHER_LAYOUTS[(seed >> 2) % 2]) : undefined);
   const uniform = seededUniform(seed + 500);
   const tests = candidateTests(simulated.problem, EVERYTHING_AT_HAND);

@@ -16,7 +16,12 @@ export interface EvidenceComparison {
 }
 
 /** Compares on seeded cases with 1 to 18 readings. `unknownPullUp`: the pull-up has to be learned too. */
-export function compareEvidence(cases: number, draws: number, unknownPullUp: boolean, progress: (done: number) => void): EvidenceComparison {
+export function compareEvidence(
+  cases: number,
+  draws: number,
+  unknownPullUp: boolean,
+  progress: (done: number) => void,
+): EvidenceComparison {
   const differences: EvidenceComparison['differences'] = [];
   let [sameLeader, engineMs, yardstickMs, compared, unsure] = [0, 0, 0, 0, 0];
   for (let i = 0; i < cases; i++) {
@@ -50,7 +55,8 @@ export function compareEvidence(cases: number, draws: number, unknownPullUp: boo
 /** The comparison as lines of text. */
 export function evidenceText(c: EvidenceComparison): string[] {
   const sorted = c.differences.map((d) => Math.abs(d.nat)).sort((a, b) => a - b);
-  const at = (share: number): string => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))].toFixed(3);
+  const at = (share: number): string =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))].toFixed(3);
   const beyond = c.differences.filter((d) => Math.abs(d.nat) > 0.1);
   return [
     `${c.cases} cases with 1 to 18 readings, ${c.compared} faults above 1 %, ${c.draws} prior draws a fault; for ${c.unsure} of them the yardstick itself is not good to 0.1 nat (3σ)`,

@@ -2,5 +2,10 @@
 import { compareEvidence, evidenceText } from './compareEvidence.ts';
 
 const [cases, draws, pullUp] = process.argv.slice(2);
-const comparison = compareEvidence(Number(cases ?? 60), Number(draws ?? 1_000_000), pullUp === 'unknown', () => undefined);
+const comparison = compareEvidence(
+  Number(cases ?? 60),
+  Number(draws ?? 1_000_000),
+  pullUp === 'unknown',
+  () => undefined,
+);
 console.log(evidenceText(comparison).join('\n'));

@@ -7,12 +7,25 @@ import { gzipSync } from 'node:zlib';
 
 const root = path.resolve(import.meta.dirname, '..');
 const port = 4196;
-const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], { cwd: root, env: { ...process.env, PORT: String(port) }, detached: true });
+const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  detached: true,
+});
 for (let i = 0; i < 100; i++) {
-  if (await fetch(`http://127.0.0.1:${port}/api/health`).then((r) => r.ok, () => false)) break;
+  if (
+    await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    )
+  )
+    break;
   await new Promise((resolve) => setTimeout(resolve, 200));
 }
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const loaded: string[] = [];
 page.on('response', (r) => void (/\.js$/.test(r.url()) && loaded.push(path.basename(r.url()))));
@@ -24,14 +37,20 @@ await page.getByLabel('Volts, unplugged').fill('5.01');
 await page.locator('.plot .trace').first().waitFor();
 const size = (name: string): number => gzipSync(readFileSync(path.join(root, 'web/dist/assets', name))).length;
 const first = [...new Set(loaded)].filter((f) => !/plotly|PlotFigure|pdfmake|worker/.test(f));
-console.log(`first load without chart library and worker: ${(first.reduce((s, f) => s + size(f), 0) / 1000).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: 300 kB)`);
-console.log(`worker ${(size(readdirSync(path.join(root, 'web/dist/assets')).find((f) => /worker/.test(f))!) / 1000).toFixed(0)} kB, chart ${(size(loaded.find((f) => /plotly/.test(f))!) / 1000).toFixed(0)} kB`);
+console.log(
+  `first load without chart library and worker: ${(first.reduce((s, f) => s + size(f), 0) / 1000).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: 300 kB)`,
+);
+console.log(
+  `worker ${(size(readdirSync(path.join(root, 'web/dist/assets')).find((f) => /worker/.test(f))!) / 1000).toFixed(0)} kB, chart ${(size(loaded.find((f) => /plotly/.test(f))!) / 1000).toFixed(0)} kB`,
+);
 
 const times = await page.evaluate(async () => {
   const input = document.querySelector<HTMLInputElement>('[data-measurement="loaded-voltage"] input')!;
   const panel = document.querySelector('[aria-label="Verdict"]')!;
   const long: number[] = [];
-  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({ type: 'longtask' });
+  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({
+    type: 'longtask',
+  });
   const waits: number[] = [];
   for (let i = 0; i < 25; i++) {
     const text = (2 + i / 12).toFixed(2);
@@ -57,7 +76,9 @@ await page.waitForTimeout(500);
 const sliding = await page.evaluate(async () => {
   const slider = document.querySelector<HTMLInputElement>('input[aria-label="Series resistance"]')!;
   const long: number[] = [];
-  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({ type: 'longtask' });
+  new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(e.duration))).observe({
+    type: 'longtask',
+  });
   const gaps: number[] = [];
   let last = performance.now();
   for (let i = 0; i < 120; i++) {
@@ -73,8 +94,12 @@ const sliding = await page.evaluate(async () => {
 await browser.close();
 process.kill(-server.pid!);
 const sorted = times.waits.sort((a, b) => a - b);
-console.log(`typed figure to new verdict: median ${sorted[Math.floor(sorted.length / 2)].toFixed(0)} ms, slowest ${sorted[sorted.length - 1].toFixed(0)} ms (bar: 100 ms)`);
-console.log(`long tasks on the page while typing: ${times.long.length}, longest ${Math.max(0, ...times.long).toFixed(0)} ms (bar: 50 ms)`);
+console.log(
+  `typed figure to new verdict: median ${sorted[Math.floor(sorted.length / 2)].toFixed(0)} ms, slowest ${sorted[sorted.length - 1].toFixed(0)} ms (bar: 100 ms)`,
+);
+console.log(
+  `long tasks on the page while typing: ${times.long.length}, longest ${Math.max(0, ...times.long).toFixed(0)} ms (bar: 50 ms)`,
+);
 console.log(
   `divider desk, 120 steps of a slider with both charts redrawn: median frame ${sliding.gaps[60].toFixed(0)} ms, 95 % ${sliding.gaps[114].toFixed(0)} ms; long tasks ${sliding.long.length}, longest ${Math.max(0, ...sliding.long).toFixed(0)} ms (bar: 50 ms)`,
 );

@@ -17,21 +17,40 @@ const sh = { kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468
 const exact = curveModel(sh);
 const rows = Array.from({ length: 200 }, (_, i) => {
   const temperatureC = -40 + (165 * i) / 199;
-  return { line: i + 1, temperatureC, resistanceOhm: Number(exact.resistanceOhm(temperatureC).toPrecision(5)) * (i === 120 ? 1.012 : 1), minOhm: null, maxOhm: null };
+  return {
+    line: i + 1,
+    temperatureC,
+    resistanceOhm: Number(exact.resistanceOhm(temperatureC).toPrecision(5)) * (i === 120 ? 1.012 : 1),
+    minOhm: null,
+    maxOhm: null,
+  };
 }).filter((r, i, all) => i === 0 || r.resistanceOhm < all[i - 1].resistanceOhm);
 const fits = Array.from({ length: 15 }, () => timed(() => chooseFit(rows)));
-console.log(`fitting ${rows.length} points, choice of form and search for mistyped rows: median ${median(fits.slice(3)).toFixed(1)} ms (bar: 50 ms)`);
+console.log(
+  `fitting ${rows.length} points, choice of form and search for mistyped rows: median ${median(fits.slice(3)).toFixed(1)} ms (bar: 50 ms)`,
+);
 
 const shelf = CATALOGUE_CURVES.map((c) => ({ id: c.id, name: c.name, model: curveModel(c.curve) }));
-const pairs = [21, 60].map((t) => ({ temperatureC: t, temperatureSigmaK: 1, resistanceOhm: exact.resistanceOhm(t), resistanceSigmaOhm: 10 }));
+const pairs = [21, 60].map((t) => ({
+  temperatureC: t,
+  temperatureSigmaK: 1,
+  resistanceOhm: exact.resistanceOhm(t),
+  resistanceSigmaOhm: 10,
+}));
 const identified = Array.from({ length: 30 }, () => timed(() => identifySensor(pairs, shelf, { lowC: 0, highC: 95 })));
-console.log(`identification over ${shelf.length} curves: median ${median(identified.slice(5)).toFixed(2)} ms (bar: 50 ms)`);
+console.log(
+  `identification over ${shelf.length} curves: median ${median(identified.slice(5)).toFixed(2)} ms (bar: 50 ms)`,
+);
 
 // The least of fifteen on either side: other work on the machine only ever adds.
 const N = 1_000_000;
 const ohms = Float64Array.from({ length: N }, (_, i) => 100 * Math.pow(1000, i / N));
-const points = Array.from({ length: 34 }, (_, i) => ({ temperatureC: -40 + 5 * i, resistanceOhm: exact.resistanceOhm(-40 + 5 * i) }));
-const convert = (model: CurveModel): number => Math.min(...Array.from({ length: 15 }, () => timed(() => temperaturesOf(model, ohms))));
+const points = Array.from({ length: 34 }, (_, i) => ({
+  temperatureC: -40 + 5 * i,
+  resistanceOhm: exact.resistanceOhm(-40 + 5 * i),
+}));
+const convert = (model: CurveModel): number =>
+  Math.min(...Array.from({ length: 15 }, () => timed(() => temperaturesOf(model, ohms))));
 const ours = { sh: convert(exact), table: convert(curveModel({ kind: 'table', points })) };
 const program = `
 import numpy as np, time, json
@@ -52,5 +71,7 @@ const run = spawnSync('/usr/bin/python3', ['-c', program], { encoding: 'utf8' })
 if (run.status !== 0) throw new Error(run.stderr);
 const numpy = JSON.parse(run.stdout) as typeof ours;
 for (const kind of ['sh', 'table'] as const) {
-  console.log(`a million conversions R→T, ${kind === 'sh' ? 'Steinhart–Hart' : 'table of 34 points'}: ${(ours[kind] / numpy[kind]).toFixed(2)} times numpy's time (bar: 2)`);
+  console.log(
+    `a million conversions R→T, ${kind === 'sh' ? 'Steinhart–Hart' : 'table of 34 points'}: ${(ours[kind] / numpy[kind]).toFixed(2)} times numpy's time (bar: 2)`,
+  );
 }

@@ -25,26 +25,36 @@ const problems = Array.from({ length: 40 }, (_, i) => seededCase(3000 + i, 15).p
 for (const p of problems) posteriorOf(p);
 
 const ranking = problems.map((p) => median([0, 1, 2].map(() => timed(() => posteriorOf(p)))));
-console.log(`ranking, ${FAULTS.length} faults, 15 readings, ${problems.length} cases: median ${median(ranking).toFixed(1)} ms, slowest ${Math.max(...ranking).toFixed(0)} ms (bar: 40 ms median)`);
+console.log(
+  `ranking, ${FAULTS.length} faults, 15 readings, ${problems.length} cases: median ${median(ranking).toFixed(1)} ms, slowest ${Math.max(...ranking).toFixed(0)} ms (bar: 40 ms median)`,
+);
 
 const draws = 20_000;
 const brute = problems.slice(0, 3).map((p) => (timed(() => yardstick(p, draws)) * 1_000_000) / draws);
-console.log(`yardstick, 10^6 draws a fault (timed on ${draws}, it grows in proportion): ${(median(brute) / median(ranking)).toFixed(0)} times the ranking (bar: 300)`);
+console.log(
+  `yardstick, 10^6 draws a fault (timed on ${draws}, it grows in proportion): ${(median(brute) / median(ranking)).toFixed(0)} times the ranking (bar: 300)`,
+);
 
 const proposals = problems.slice(0, 20).map((p) => {
   const early: Problem = { ...p, readings: p.readings.slice(0, 2) };
   const posterior = posteriorOf(early);
   return timed(() => proposeTests(early, posterior, EVERYTHING_AT_HAND));
 });
-console.log(`next-test proposal after two readings: median ${median(proposals).toFixed(1)} ms, slowest ${Math.max(...proposals).toFixed(0)} ms (bar: 200 ms)`);
-console.log(`whole verdict with explanation: median ${median(problems.map((p) => timed(() => assess(p)))).toFixed(1)} ms`);
+console.log(
+  `next-test proposal after two readings: median ${median(proposals).toFixed(1)} ms, slowest ${Math.max(...proposals).toFixed(0)} ms (bar: 200 ms)`,
+);
+console.log(
+  `whole verdict with explanation: median ${median(problems.map((p) => timed(() => assess(p)))).toFixed(1)} ms`,
+);
 
 console.log('growth with readings (repeated readings of one case):');
 const base = problems[0];
 for (const n of [5, 10, 25, 50, 100, 200]) {
   const readings = Array.from({ length: n }, (_, i) => ({ ...base.readings[i % base.readings.length], id: `r${i}` }));
   const time = median([0, 1, 2].map(() => timed(() => posteriorOf({ ...base, readings }))));
-  console.log(`  ${String(n).padStart(4)} readings ${time.toFixed(1).padStart(8)} ms ${((1000 * time) / n).toFixed(0).padStart(7)} µs a reading`);
+  console.log(
+    `  ${String(n).padStart(4)} readings ${time.toFixed(1).padStart(8)} ms ${((1000 * time) / n).toFixed(0).padStart(7)} µs a reading`,
+  );
 }
 
 if (globalThis.gc) {
@@ -56,7 +66,9 @@ if (globalThis.gc) {
     peak = Math.max(peak, process.memoryUsage().heapUsed);
     globalThis.gc();
   }
-  console.log(`heap of a ranking, before collection: at most ${((peak - before) / 1e6).toFixed(1)} MB above the start (bar: 50 MB)`);
+  console.log(
+    `heap of a ranking, before collection: at most ${((peak - before) / 1e6).toFixed(1)} MB above the start (bar: 50 MB)`,
+  );
 }
 
 circuits();
@@ -97,5 +109,7 @@ function circuits(): void {
   const last = Number(/v\(sig\) = ([-+.\deE]+)/.exec(long.out)?.[1]);
   state.sensorFixedOhm = 500 + (9 + loops) / 100;
   const difference = Math.abs(bench.set(state).volts('sensor', 'signal', 'chassis') - last);
-  console.log(`circuit solves: ${(ours / theirs).toFixed(0)} times the ngspice alter/op loop (bar: 200), difference ${difference.toExponential(1)} V (bar: 1e-8), check ${sum > 0}`);
+  console.log(
+    `circuit solves: ${(ours / theirs).toFixed(0)} times the ngspice alter/op loop (bar: 200), difference ${difference.toExponential(1)} V (bar: 1e-8), check ${sum > 0}`,
+  );
 }

@@ -15,7 +15,12 @@ export interface BruteEvidence {
 }
 
 /** The slow, simple way to the same numbers: the likelihood of all readings, averaged over `draws` draws of each fault's prior. */
-export function yardstick(problem: Problem, draws: number, only?: (fault: Fault) => boolean, seed = 1): BruteEvidence[] {
+export function yardstick(
+  problem: Problem,
+  draws: number,
+  only?: (fault: Fault) => boolean,
+  seed = 1,
+): BruteEvidence[] {
   const predictor = new Predictor(problem);
   const setting = settingOf(problem);
   const { latent } = predictor;

@@ -3,7 +3,10 @@ import { expect, type Locator, type Page } from '@playwright/test';
 /** Starts a new check from an empty ledger, as a newcomer does. */
 export async function startCheck(page: Page): Promise<void> {
   await page.goto('/');
-  await page.getByRole('button', { name: /New check|Start the first check/ }).first().click();
+  await page
+    .getByRole('button', { name: /New check|Start the first check/ })
+    .first()
+    .click();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
 }
 

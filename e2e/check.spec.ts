@@ -47,9 +47,16 @@ test('the whole check stands on one screen at 1280×800, charts drawn as lines a
   await field(page, 'Sensor ohms').fill('3.6k');
   await field(page, 'Volts, plugged in').fill('4.4');
   await expect(page.locator('.plot .scatterlayer .trace')).toHaveCount(9);
-  const types = await page.locator('.plot').evaluateAll((plots) => plots.flatMap((plot) => (plot as unknown as { _fullData: { type: string }[] })._fullData.map((t) => t.type)));
+  const types = await page
+    .locator('.plot')
+    .evaluateAll((plots) =>
+      plots.flatMap((plot) => (plot as unknown as { _fullData: { type: string }[] })._fullData.map((t) => t.type)),
+    );
   expect(new Set(types)).toEqual(new Set(['scatter']));
-  const scroll = await page.evaluate(() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]);
+  const scroll = await page.evaluate(() => [
+    document.documentElement.scrollHeight,
+    document.documentElement.scrollWidth,
+  ]);
   expect(scroll).toEqual([800, 1280]);
   for (const part of ['The circuit as this test needs it', 'Quick check', 'Verdict', 'Charts']) {
     const box = (await page.getByLabel(part, { exact: true }).boundingBox())!;
@@ -96,7 +103,11 @@ test('a curve typed as R25 and B, or as points', async ({ page }) => {
   await field(page, 'Thermometer').fill('12');
   await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText('healthy 3.1');
   await pick(page, 'Sensor curve', 'Type points');
-  const pairs = [['17', '3650'], ['21', '3040'], ['48', '1000']];
+  const pairs = [
+    ['17', '3650'],
+    ['21', '3040'],
+    ['48', '1000'],
+  ];
   for (const [i, [t, r]] of pairs.entries()) {
     await field(page, `Temperature ${i + 1}`).fill(t);
     await field(page, `Resistance ${i + 1}`).fill(r);
@@ -145,7 +156,9 @@ test('any test can be added, under its conditions; keys lead to the proposed one
   await page.locator('h2').first().click();
   await page.keyboard.press('n');
   await expect(page.locator('.large input')).toBeFocused();
-  const focused = await page.evaluate(() => document.activeElement?.closest('[data-measurement]')?.getAttribute('data-measurement'));
+  const focused = await page.evaluate(() =>
+    document.activeElement?.closest('[data-measurement]')?.getAttribute('data-measurement'),
+  );
   expect(focused, proposed).toBeTruthy();
 });
 

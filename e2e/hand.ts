@@ -42,7 +42,11 @@ export class Hand {
   }
 
   /** Puts a test on the card and types its figure, with its conditions. */
-  async read(test: string, text: string, conditions: { ohm?: string; water?: string; state?: 'hot' | 'wiggling' } = {}): Promise<void> {
+  async read(
+    test: string,
+    text: string,
+    conditions: { ohm?: string; water?: string; state?: 'hot' | 'wiggling' } = {},
+  ): Promise<void> {
     const station = STATIONS.find((s) => s.tests.includes(test))!;
     const card = this.page.locator(`[data-card="${test}"]`);
     if (!(await card.isVisible())) {

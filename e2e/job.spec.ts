@@ -5,9 +5,14 @@ import { field, kept, startCheck, verdict } from './bench.ts';
 import { Hand } from './hand.ts';
 
 /** A 2×2 red PNG. */
-const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAEElEQVR4nGP4z8AARAwQCgAf7gP9i18U1AAAAABJRU5ErkJggg==', 'base64');
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAEElEQVR4nGP4z8AARAwQCgAf7gP9i18U1AAAAABJRU5ErkJggg==',
+  'base64',
+);
 
-test('a whole job: complaint, readings, decision, repair, proof, report; nothing is lost on the way', async ({ page }) => {
+test('a whole job: complaint, readings, decision, repair, proof, report; nothing is lost on the way', async ({
+  page,
+}) => {
   const hand = new Hand(page);
   await hand.start('2.49 kΩ · NTC 2 kΩ', 'Ferry, jacket water');
   await hand.station('complaint');
@@ -85,7 +90,10 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   // The file carries the photo and everything else to another browser.
   const exported = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export' }).click();
-  const json = JSON.parse(readFileSync(await (await exported).path(), 'utf8')) as { photos: { image: string }[]; closed: { how: string } };
+  const json = JSON.parse(readFileSync(await (await exported).path(), 'utf8')) as {
+    photos: { image: string }[];
+    closed: { how: string };
+  };
   expect(json.photos[0].image).toMatch(/^data:image\/jpeg/);
   expect(json.closed.how).toBe('proved');
 });
@@ -135,7 +143,8 @@ test('schools reorder the same cards; keys go everywhere; digits for two metres'
   await startCheck(page);
   await field(page, 'Thermometer').fill('12');
   await page.keyboard.press('Escape');
-  const order = (): Promise<string[]> => page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
+  const order = (): Promise<string[]> =>
+    page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
   const before = await order();
   await page.getByLabel('Way of working').selectOption('sensor-first');
   const after = await order();
@@ -173,7 +182,9 @@ test('the verdict in figures: weights by hand, what hangs on each reading', asyn
   await expect(verdict(page)).not.toContainText('Wiring: resistance in the return');
 });
 
-test('portrait tablet: order on top, drawing, card, verdict as a sheet that pulls up; nothing sticks out', async ({ page }) => {
+test('portrait tablet: order on top, drawing, card, verdict as a sheet that pulls up; nothing sticks out', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 800, height: 1280 });
   await page.goto('/demo/');
   await page.getByRole('link', { name: /Pilot boat/ }).click();
@@ -195,9 +206,22 @@ test('nothing serious for axe on the forms, the report and the ledger', async ({
   await page.goto('/demo/');
   await expect(page.locator('[data-test="job"]')).toHaveCount(4);
   await scan('ledger');
-  await page.getByRole('link', { name: /Swimming bath/ }).first().click();
+  await page
+    .getByRole('link', { name: /Swimming bath/ })
+    .first()
+    .click();
   await expect(page.locator('[data-test="evidence"]')).toBeVisible();
-  for (const station of ['complaint', 'right-sensor', 'look', 'loaded', 'compare', 'readings', 'decision', 'repair', 'proof']) {
+  for (const station of [
+    'complaint',
+    'right-sensor',
+    'look',
+    'loaded',
+    'compare',
+    'readings',
+    'decision',
+    'repair',
+    'proof',
+  ]) {
     await page.locator(`[data-station="${station}"]`).click();
     await scan(station);
   }

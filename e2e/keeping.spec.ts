@@ -67,7 +67,10 @@ test('a store that is blocked from the start is said on the list', async ({ page
     });
   });
   await page.goto('/');
-  await page.getByRole('button', { name: /New check/ }).first().click();
+  await page
+    .getByRole('button', { name: /New check/ })
+    .first()
+    .click();
   await expect(page.getByRole('alert')).toContainText('blocks its storage');
 });
 
@@ -87,7 +90,10 @@ test('files that cannot be opened say why and change nothing', async ({ page }) 
     [put('empty.json', ''), /empty/],
     [put('other.json', '{"a": 1}'), /none of this program/],
     [put('newer.json', '{"format":"mellow-probe/job","formatVersion":7}'), /newer version/],
-    [put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'), /At createdAt/],
+    [
+      put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'),
+      /At createdAt/,
+    ],
     [put('big.json', `{"x":"${'y'.repeat(50_000_000)}"}`), /50 MB is too large/],
   ];
   for (const [file, message] of cases) {

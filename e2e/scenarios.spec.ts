@@ -17,47 +17,96 @@ interface Scenario {
   after?: (hand: Hand) => Promise<void>;
 }
 
-const finding = (words: string) => async (hand: Hand): Promise<void> => {
-  await hand.station('look');
-  await hand.check(words);
-};
+const finding =
+  (words: string) =>
+  async (hand: Hand): Promise<void> => {
+    await hand.station('look');
+    await hand.check(words);
+  };
 
 const SCENARIOS: readonly Scenario[] = [
-  { name: 'open sensor', circuit: '2.49 kΩ · NTC 2.8 kΩ', air: '18', readings: [['displayed', '-40'], ['displayed-bridged', '180'], ['sensor-ohms', 'OL']], verdict: /Sensor open/, next: /Enough measured/ },
-  { name: 'shorted sensor', circuit: '2.49 kΩ · NTC 2.8 kΩ', air: '18', readings: [['displayed', '180'], ['displayed-unplugged', '-40'], ['sensor-ohms', '4']], verdict: /Sensor shorted/, next: /Enough measured/ },
+  {
+    name: 'open sensor',
+    circuit: '2.49 kΩ · NTC 2.8 kΩ',
+    air: '18',
+    readings: [
+      ['displayed', '-40'],
+      ['displayed-bridged', '180'],
+      ['sensor-ohms', 'OL'],
+    ],
+    verdict: /Sensor open/,
+    next: /Enough measured/,
+  },
+  {
+    name: 'shorted sensor',
+    circuit: '2.49 kΩ · NTC 2.8 kΩ',
+    air: '18',
+    readings: [
+      ['displayed', '180'],
+      ['displayed-unplugged', '-40'],
+      ['sensor-ohms', '4'],
+    ],
+    verdict: /Sensor shorted/,
+    next: /Enough measured/,
+  },
   {
     name: 'sensor drifted high at room temperature',
     circuit: 'Room or duct air',
     air: '22',
-    readings: [['displayed', '14'], ['sensor-ohms', '17k2'], ['bench-ohms', '4k3', { water: '60' }]],
+    readings: [
+      ['displayed', '14'],
+      ['sensor-ohms', '17k2'],
+      ['bench-ohms', '4k3', { water: '60' }],
+    ],
     verdict: /Sensor drifted high/,
   },
   {
     name: 'sensor of the wrong type',
     circuit: 'Evaporator or coil',
     air: '20',
-    readings: [['displayed', '5'], ['sensor-ohms', '12,4k'], ['bench-ohms', '2490', { water: '60' }], ['bench-ohms', '32k6', { water: '0' }]],
+    readings: [
+      ['displayed', '5'],
+      ['sensor-ohms', '12,4k'],
+      ['bench-ohms', '2490', { water: '60' }],
+      ['bench-ohms', '32k6', { water: '0' }],
+    ],
     verdict: /Sensor of another type fitted|Sensor, kind not settled/,
   },
   {
     name: 'reference fine but series resistance in the signal wire',
     circuit: 'Engine intake air',
     air: '15',
-    readings: [['displayed', '-8'], ['open-voltage', '5.00'], ['sensor-ohms', '3080'], ['displayed-substituted', '-4', { ohm: '2k2' }], ['return-drop', '0.003']],
+    readings: [
+      ['displayed', '-8'],
+      ['open-voltage', '5.00'],
+      ['sensor-ohms', '3080'],
+      ['displayed-substituted', '-4', { ohm: '2k2' }],
+      ['return-drop', '0.003'],
+    ],
     verdict: /Wiring: resistance in the signal wire/,
   },
   {
     name: 'return open',
     circuit: '2.49 kΩ · NTC 2 kΩ',
     air: '10',
-    readings: [['displayed', '-40'], ['open-voltage', '4.99'], ['open-voltage-return', '0.00'], ['supply-to-return', '0.00']],
+    readings: [
+      ['displayed', '-40'],
+      ['open-voltage', '4.99'],
+      ['open-voltage-return', '0.00'],
+      ['supply-to-return', '0.00'],
+    ],
     verdict: /Wiring: return wire open/,
   },
   {
     name: 'signal leaking to ground: in-between volts that a grounded return does not change',
     circuit: 'Engine oil · 5 V · 1 kΩ',
     air: '20',
-    readings: [['displayed', '51'], ['open-voltage', '2.80'], ['open-voltage-return-bridged', '2.80'], ['neighbour-reference', '5.00']],
+    readings: [
+      ['displayed', '51'],
+      ['open-voltage', '2.80'],
+      ['open-voltage-return-bridged', '2.80'],
+      ['neighbour-reference', '5.00'],
+    ],
     verdict: /Wiring: signal leaks to ground/,
   },
   {
@@ -65,7 +114,12 @@ const SCENARIOS: readonly Scenario[] = [
     circuit: 'Evaporator or coil',
     air: '8',
     before: finding('Water, coolant or condensate'),
-    readings: [['displayed', '27'], ['sensor-ohms', '10.9k'], ['open-voltage', '2.35'], ['isolation-return', '7.2k']],
+    readings: [
+      ['displayed', '27'],
+      ['sensor-ohms', '10.9k'],
+      ['open-voltage', '2.35'],
+      ['isolation-return', '7.2k'],
+    ],
     verdict: /signal leaks to the return \(wet connector\)/,
   },
   {
@@ -79,7 +133,11 @@ const SCENARIOS: readonly Scenario[] = [
       await expect(hand.page.locator('[data-test="code"]')).toHaveCount(3);
       await expect(hand.page.locator('[data-test="code"]').first()).toContainText('in this circuit that reads hot');
     },
-    readings: [['open-voltage', '2.90'], ['neighbour-reference', '2.90'], ['sensor-ohms', '3200']],
+    readings: [
+      ['open-voltage', '2.90'],
+      ['neighbour-reference', '2.90'],
+      ['sensor-ohms', '3200'],
+    ],
     verdict: /Reference supply: reference low/,
   },
   {
@@ -92,7 +150,12 @@ const SCENARIOS: readonly Scenario[] = [
       await hand.press('Close');
       await expect(hand.page.getByRole('dialog')).toBeHidden();
     },
-    readings: [['displayed', '60'], ['displayed-unplugged', '60'], ['open-voltage', '0.00'], ['sensor-ohms', '4.2k']],
+    readings: [
+      ['displayed', '60'],
+      ['displayed-unplugged', '60'],
+      ['open-voltage', '0.00'],
+      ['sensor-ohms', '4.2k'],
+    ],
     verdict: /Wiring: signal wire open/,
   },
   {
@@ -100,7 +163,12 @@ const SCENARIOS: readonly Scenario[] = [
     circuit: 'Boiler flow',
     air: '45',
     before: finding('Water, coolant or condensate'),
-    readings: [['displayed', '33'], ['sensor-ohms', '8750'], ['open-voltage', '4.98'], ['bench-ohms', '5k13', { water: '60' }]],
+    readings: [
+      ['displayed', '33'],
+      ['sensor-ohms', '8750'],
+      ['open-voltage', '4.98'],
+      ['bench-ohms', '5k13', { water: '60' }],
+    ],
     verdict: /Sensor drifted high/,
   },
   {
@@ -114,7 +182,12 @@ const SCENARIOS: readonly Scenario[] = [
       await expect(hand.page.getByRole('dialog')).toBeHidden();
       await finding('Sensor loose, in sun')(hand);
     },
-    readings: [['displayed', '24'], ['panel-ohms', '10k5'], ['loop-ohms', '2.4'], ['bench-ohms', '32k6', { water: '0' }]],
+    readings: [
+      ['displayed', '24'],
+      ['panel-ohms', '10k5'],
+      ['loop-ohms', '2.4'],
+      ['bench-ohms', '32k6', { water: '0' }],
+    ],
     verdict: /Installation: sensor sits at another temperature/,
   },
   {
@@ -127,7 +200,12 @@ const SCENARIOS: readonly Scenario[] = [
       await hand.press('Add code');
       await hand.choose('State of P0198', 'past');
     },
-    readings: [['displayed', '16'], ['loaded-voltage', '4.05'], ['sensor-ohms', '4k25'], ['return-drop', '0.004']],
+    readings: [
+      ['displayed', '16'],
+      ['loaded-voltage', '4.05'],
+      ['sensor-ohms', '4k25'],
+      ['return-drop', '0.004'],
+    ],
     verdict: /Nothing wrong with this circuit now/,
   },
   {
@@ -138,14 +216,23 @@ const SCENARIOS: readonly Scenario[] = [
       await hand.station('complaint');
       await hand.check('Sensor');
     },
-    readings: [['displayed', '-25'], ['sensor-ohms', '3.7k'], ['loaded-voltage', '4.42'], ['return-drop', '3.4']],
+    readings: [
+      ['displayed', '-25'],
+      ['sensor-ohms', '3.7k'],
+      ['loaded-voltage', '4.42'],
+      ['return-drop', '3.4'],
+    ],
     verdict: /Wiring: resistance in the return/,
   },
 ];
 
 /** Strokes as the docs tell them. */
 const told = new Map(
-  [...readFileSync(path.resolve(import.meta.dirname, '../docs/strokes.md'), 'utf8').matchAll(/^\| (.+?) \| (\d+) \|$/gm)].map(([, name, n]) => [name, Number(n)]),
+  [
+    ...readFileSync(path.resolve(import.meta.dirname, '../docs/strokes.md'), 'utf8').matchAll(
+      /^\| (.+?) \| (\d+) \|$/gm,
+    ),
+  ].map(([, name, n]) => [name, Number(n)]),
 );
 function counted(name: string, hand: Hand): void {
   expect(hand.strokes, `docs/strokes.md: | ${name} | ${hand.strokes} |`).toBe(told.get(name));
@@ -260,7 +347,12 @@ test('sensor that fails only after a heat cycle', async ({ page }) => {
   await hand.start('2.49 kΩ · NTC 2.8 kΩ', 'heat cycle');
   await hand.fill('Thermometer', '29');
   await hand.station('compare');
-  const pairs = [['29', '2.33k', 'heating'], ['60', '665', 'heating'], ['29', '14.5k', 'after'], ['30', '14.1k', 'after']];
+  const pairs = [
+    ['29', '2.33k', 'heating'],
+    ['60', '665', 'heating'],
+    ['29', '14.5k', 'after'],
+    ['30', '14.1k', 'after'],
+  ];
   for (const [i, [t, ohm, phase]] of pairs.entries()) {
     await hand.press('Add a pair');
     await hand.fill(`Water at, ${i + 1}`, t);
@@ -271,7 +363,12 @@ test('sensor that fails only after a heat cycle', async ({ page }) => {
   await expect(page.locator('[data-test="compare-told"]').filter({ hasText: 'did not come back' })).toBeVisible();
   await expect(verdict(page)).toContainText('Sensor drifted high');
   await expect(verdict(page)).toContainText('only hot');
-  for (const [i, [minute, value]] of [['0', '90'], ['1', '60'], ['2', '45'], ['3', '37.5']].entries()) {
+  for (const [i, [minute, value]] of [
+    ['0', '90'],
+    ['1', '60'],
+    ['2', '45'],
+    ['3', '37.5'],
+  ].entries()) {
     await hand.press('Add a timed reading');
     const fields = page.locator('[data-test="timed"]').nth(i).locator('input');
     await fields.first().fill(minute);

@@ -11,7 +11,9 @@ test('from a table in a manual to a curve in use on a check', async ({ page }) =
   await kept(page);
   await page.goto('/shelf/own');
   const area = page.getByLabel(/Temperature and ohms/);
-  await area.fill('Temperatur (°C);min (kΩ);nenn (kΩ);max (kΩ)\n-20;27,5;28,68;29,9\n0;9,1;9,42;9,75\n20;3,42;3,52;3,62\n40;1,42;1,954;2,0\n60;0,65;0,667;0,68\n80;0,325;0,332;0,34\n100;0,172;0,177;0,182');
+  await area.fill(
+    'Temperatur (°C);min (kΩ);nenn (kΩ);max (kΩ)\n-20;27,5;28,68;29,9\n0;9,1;9,42;9,75\n20;3,42;3,52;3,62\n40;1,42;1,954;2,0\n60;0,65;0,667;0,68\n80;0,325;0,332;0,34\n100;0,172;0,177;0,182',
+  );
   await expect(page.locator('[data-test="mistyped"]')).toContainText(/Line 5.*about 1\.4\d kΩ/);
   await page.reload();
   await expect(area).toHaveValue(/1,954/);
@@ -25,7 +27,9 @@ test('from a table in a manual to a curve in use on a check', async ({ page }) =
   await expect(page.locator('[data-test="curve-table"]')).toContainText(/20 °C3\.5[12] kΩ/);
   await page.getByLabel('Which check').selectOption({ label: 'crane oil' });
   await page.getByRole('button', { name: 'Use on this check' }).click();
-  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toHaveText('Crane oil, page 12');
+  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toHaveText(
+    'Crane oil, page 12',
+  );
   await page.getByLabel('Thermometer').fill('20');
   await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText(/healthy 3\.\d+ … 3\.\d+ kΩ/);
   await kept(page);
@@ -52,7 +56,9 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
     await expect(area).toHaveValue(text);
   }
   const many = Array.from({ length: 100_000 }, (_, i) => `${i};${300_000 - i}`).join('\n');
-  await page.getByLabel('Curve file').setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(many) });
+  await page
+    .getByLabel('Curve file')
+    .setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(many) });
   await expect(page.getByRole('status')).toContainText('Too many: 100000 rows');
   await expect(area).toHaveValue('0;100\n50;119\n100;110\n150;157');
   // A PTC table is no NTC, but a curve all the same.
@@ -74,14 +80,22 @@ test('files in and out: CSV and JSON of a curve come back', async ({ page }) => 
   await page.getByRole('button', { name: 'JSON' }).click();
   const json = await (await jsonDownload).path();
   await page.goto('/shelf/own');
-  await page.getByLabel('Curve file').setInputFiles({ name: 'pt200.csv', mimeType: 'text/csv', buffer: readFileSync(csv) });
+  await page
+    .getByLabel('Curve file')
+    .setInputFiles({ name: 'pt200.csv', mimeType: 'text/csv', buffer: readFileSync(csv) });
   await expect(page.locator('[data-test="fit"]')).toContainText('worst miss 0.00 K');
-  await page.getByLabel('Curve file').setInputFiles({ name: 'pt200.json', mimeType: 'application/json', buffer: readFileSync(json) });
+  await page
+    .getByLabel('Curve file')
+    .setInputFiles({ name: 'pt200.json', mimeType: 'application/json', buffer: readFileSync(json) });
   await expect(page.getByRole('status')).toContainText('stands on the shelf now');
-  await page.getByLabel('Curve file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
+  await page
+    .getByLabel('Curve file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
   await expect(page.getByRole('status')).toContainText('not a curve');
   await page.goto('/shelf/curves');
-  await expect(page.getByLabel('Curve', { exact: true }).locator('optgroup').first().locator('option')).toHaveText(['Platinum Pt200']);
+  await expect(page.getByLabel('Curve', { exact: true }).locator('optgroup').first().locator('option')).toHaveText([
+    'Platinum Pt200',
+  ]);
   await pickCurve(page, 'Platinum Pt200');
   await page.getByRole('button', { name: 'Delete this curve' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -97,29 +111,52 @@ test('what sensor is this: ranked, and the temperature that tells', async ({ pag
   await page.getByLabel('Ohms 2').fill('1255');
   await expect(page.locator('[data-test="candidate"]').first()).toContainText(/NTC 10 kΩ, steep.*>99 %/);
   await page.getByRole('button', { name: 'Use on this check' }).click();
-  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toContainText('NTC 10 kΩ, steep');
+  await expect(page.getByLabel('Sensor curve', { exact: true }).locator('option:checked')).toContainText(
+    'NTC 10 kΩ, steep',
+  );
 });
 
 test('a sweep gives the module’s own curve and says that another part is fitted', async ({ page }) => {
   await page.goto('/shelf/sweep');
-  const rows = [['100', '120', '0.19'], ['470', '70', ''], ['1k', '49', '1.43'], ['2k2', '30', ''], ['4k7', '14', ''], ['10k', '-1', ''], ['220k', '-40', ''], ['470k', '-40', '']];
+  const rows = [
+    ['100', '120', '0.19'],
+    ['470', '70', ''],
+    ['1k', '49', '1.43'],
+    ['2k2', '30', ''],
+    ['4k7', '14', ''],
+    ['10k', '-1', ''],
+    ['220k', '-40', ''],
+    ['470k', '-40', ''],
+  ];
   for (const [i, [ohm, shown, volts]] of rows.entries()) {
     if (i > 4) await page.getByRole('button', { name: 'Another row' }).click();
-    await page.getByLabel(`Resistor ${i + 1}`).or(page.locator('[data-test="sweep-row"]').nth(i).locator('input').first()).first().fill(ohm);
+    await page
+      .getByLabel(`Resistor ${i + 1}`)
+      .or(page.locator('[data-test="sweep-row"]').nth(i).locator('input').first())
+      .first()
+      .fill(ohm);
     const inputs = page.locator('[data-test="sweep-row"]').nth(i).locator('input');
     await inputs.nth(1).fill(shown);
     await inputs.nth(2).fill(volts);
   }
-  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'Cold end of the scale: −40' })).toBeVisible();
-  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: /Pull-up about 2\.[45]\d kΩ/ })).toBeVisible();
-  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' })).toBeVisible();
+  await expect(
+    page.locator('[data-test="sweep-told"]').filter({ hasText: 'Cold end of the scale: −40' }),
+  ).toBeVisible();
+  await expect(
+    page.locator('[data-test="sweep-told"]').filter({ hasText: /Pull-up about 2\.[45]\d kΩ/ }),
+  ).toBeVisible();
+  await expect(
+    page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' }),
+  ).toBeVisible();
   await page.getByLabel('The sensor fitted').selectOption({ label: 'NTC 5 kΩ, B 3891' });
   await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part fitted' })).toBeVisible();
   await page.getByRole('button', { name: /Use curve, pull-up and ends/ }).click();
   await expect(page.getByLabel('Pull-up')).toHaveValue(/^2[45]\d\d$/);
 });
 
-test('divider desk: sliders move the curves without blocking; a pull-up is learned from a good pair', async ({ page }) => {
+test('divider desk: sliders move the curves without blocking; a pull-up is learned from a good pair', async ({
+  page,
+}) => {
   await page.goto('/shelf/divider');
   await expect(page.locator('.plot .trace').first()).toBeVisible();
   const before = await page.locator('[data-test="desk-at"]').innerText();
@@ -185,7 +222,18 @@ test('the pocket card prints on one A4 page', async ({ page }) => {
 
 test('nothing serious for axe on any tool', async ({ page }) => {
   test.setTimeout(180_000);
-  for (const tool of ['curves', 'own', 'identify', 'sweep', 'divider', 'substitutes', 'baths', 'judge', 'kit', 'card']) {
+  for (const tool of [
+    'curves',
+    'own',
+    'identify',
+    'sweep',
+    'divider',
+    'substitutes',
+    'baths',
+    'judge',
+    'kit',
+    'card',
+  ]) {
     await page.goto(`/shelf/${tool}`);
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');

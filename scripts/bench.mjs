@@ -2,7 +2,11 @@
 import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
 
 ensurePackages();
-ensurePrograms({ '/usr/bin/chromium': 'chromium', ngspice: 'ngspice', '/usr/lib/python3/dist-packages/numpy': 'python3-numpy' });
+ensurePrograms({
+  '/usr/bin/chromium': 'chromium',
+  ngspice: 'ngspice',
+  '/usr/lib/python3/dist-packages/numpy': 'python3-numpy',
+});
 const [which, ...rest] = process.argv.slice(2);
 const tsx = (...args) => run('npx', ['--no-install', 'tsx', ...args]);
 if (which === 'evidence') process.exit(tsx('bench/evidence.ts', ...rest));

@@ -11,7 +11,12 @@ test('docs/job.schema.json is the schema the program uses (npm run schema writes
 });
 
 test('every link of the README and the docs leads somewhere', () => {
-  for (const name of ['README.md', ...readdirSync(path.join(root, 'docs')).filter((f) => f.endsWith('.md')).map((f) => `docs/${f}`)]) {
+  for (const name of [
+    'README.md',
+    ...readdirSync(path.join(root, 'docs'))
+      .filter((f) => f.endsWith('.md'))
+      .map((f) => `docs/${f}`),
+  ]) {
     for (const [, target] of read(name).matchAll(/\]\(([^)#]+)(?:#[^)]*)?\)/g)) {
       if (/^[a-z]+:/.test(target)) continue;
       expect(existsSync(path.join(root, path.dirname(name), target)), `${name}: ${target}`).toBe(true);
@@ -21,7 +26,13 @@ test('every link of the README and the docs leads somewhere', () => {
 
 test('the lock file names no registry and every version is pinned', () => {
   expect(read('package-lock.json')).not.toMatch(/"resolved": "\w+:|registry\./);
-  for (const name of ['package.json', 'core/package.json', 'web/package.json', 'server/package.json', 'cli/package.json']) {
+  for (const name of [
+    'package.json',
+    'core/package.json',
+    'web/package.json',
+    'server/package.json',
+    'cli/package.json',
+  ]) {
     const pack = JSON.parse(read(name)) as Record<string, Record<string, string>>;
     for (const list of [pack.dependencies, pack.devDependencies]) {
       for (const version of Object.values(list ?? {})) expect(version).toMatch(/^\d+\.\d+\.\d+$/);

@@ -14,7 +14,9 @@ export function run(command, args, options = {}) {
 
 /** Installs the npm packages when they are missing or the lock file has changed since. */
 export function ensurePackages() {
-  const lock = createHash('sha256').update(readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex');
   const stamp = path.join(ROOT, 'node_modules', '.mellow-probe-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing npm packages …');
@@ -34,7 +36,9 @@ export function ensurePrograms(wanted) {
   console.log(`Installing Debian packages: ${names.join(' ')} …`);
   const root = process.getuid?.() === 0;
   const apt = (...args) =>
-    root ? run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }) : run('sudo', ['apt-get', ...args]);
+    root
+      ? run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+      : run('sudo', ['apt-get', ...args]);
   apt('update', '-qq');
   if (apt('install', '-y', '-qq', '--no-install-recommends', ...names) !== 0) {
     console.error(`Could not install ${names.join(' ')}. Install them by hand and start again.`);

@@ -6,12 +6,25 @@ import path from 'node:path';
 const root = path.resolve(import.meta.dirname, '..');
 const port = 4197;
 const base = `http://127.0.0.1:${port}`;
-const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], { cwd: root, env: { ...process.env, PORT: String(port) }, detached: true });
+const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  detached: true,
+});
 for (let i = 0; i < 100; i++) {
-  if (await fetch(`${base}/api/health`).then((r) => r.ok, () => false)) break;
+  if (
+    await fetch(`${base}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    )
+  )
+    break;
   await new Promise((resolve) => setTimeout(resolve, 200));
 }
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name: string): Promise<void> => {
   await page.waitForTimeout(1200);
@@ -59,7 +72,11 @@ await shoot('report');
 await tool('curves');
 await shoot('shelf-curves');
 await tool('own');
-await page.getByLabel(/Temperature and ohms/).fill('°C; min kΩ; kΩ; max kΩ\n-20; 27,5; 28,68; 29,9\n0; 9,1; 9,42; 9,75\n20; 3,42; 3,52; 3,62\n40; 1,42; 1,954; 2,0\n60; 0,65; 0,667; 0,68\n80; 0,325; 0,332; 0,34\n100; 0,172; 0,177; 0,182');
+await page
+  .getByLabel(/Temperature and ohms/)
+  .fill(
+    '°C; min kΩ; kΩ; max kΩ\n-20; 27,5; 28,68; 29,9\n0; 9,1; 9,42; 9,75\n20; 3,42; 3,52; 3,62\n40; 1,42; 1,954; 2,0\n60; 0,65; 0,667; 0,68\n80; 0,325; 0,332; 0,34\n100; 0,172; 0,177; 0,182',
+  );
 await shoot('shelf-own-curve');
 await tool('identify');
 await page.getByLabel('Temperature 1').fill('21');

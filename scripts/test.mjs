@@ -29,7 +29,14 @@ step('Types', 'typecheck');
 
 console.log('\n— Unit tests');
 const unitFile = path.join(results, 'unit.json');
-const unitCode = run('npx', ['--no-install', 'vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitFile}`]);
+const unitCode = run('npx', [
+  '--no-install',
+  'vitest',
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${unitFile}`,
+]);
 if (existsSync(unitFile)) {
   const unit = JSON.parse(readFileSync(unitFile, 'utf8'));
   passed += unit.numPassedTests;

@@ -36,7 +36,9 @@ export function readText(file: string): string {
   try {
     return readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch (error) {
-    throw new WorldError(`${file}: ${(error as NodeJS.ErrnoException).code === 'ENOENT' ? 'no such file' : String(error)}`);
+    throw new WorldError(
+      `${file}: ${(error as NodeJS.ErrnoException).code === 'ENOENT' ? 'no such file' : String(error)}`,
+    );
   }
 }
 
@@ -48,7 +50,13 @@ export function readProblem(file: string): { job: Job; problem: Problem } {
   const { problem, issues } = checkJob(job);
   for (const { path, issue } of issues) {
     const reading = job.readings.find((r) => path.startsWith(`readings.${r.id}`));
-    const quantity = reading ? measurementById(reading.measurement).quantity : /C$/.test(path) ? 'celsius' : /V$/.test(path) ? 'volts' : 'ohms';
+    const quantity = reading
+      ? measurementById(reading.measurement).quantity
+      : /C$/.test(path)
+        ? 'celsius'
+        : /V$/.test(path)
+          ? 'volts'
+          : 'ohms';
     process.stderr.write(`mellow-probe: ${file}: ${path}: ${issueText(issue, quantity, 'C')}\n`);
   }
   if (!problem) throw new WorldError(`${file}: the circuit is not complete`);
@@ -61,9 +69,16 @@ export function toJson(data: unknown): string {
 }
 
 /** A whole number of an option, within bounds. */
-export function wholeNumber(text: string | undefined, name: string, fallback: number, low: number, high: number): number {
+export function wholeNumber(
+  text: string | undefined,
+  name: string,
+  fallback: number,
+  low: number,
+  high: number,
+): number {
   if (text === undefined) return fallback;
   const value = Number(text);
-  if (!Number.isInteger(value) || value < low || value > high) throw new UsageError(`--${name} takes a whole number from ${low} to ${high}`);
+  if (!Number.isInteger(value) || value < low || value > high)
+    throw new UsageError(`--${name} takes a whole number from ${low} to ${high}`);
   return value;
 }

@@ -13,10 +13,14 @@ const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 function call(args: string[], input = ''): { code: number | null; out: string; err: string } {
-  const run = spawnSync(process.execPath, [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/src/main.ts'), ...args], {
-    encoding: 'utf8',
-    input,
-  });
+  const run = spawnSync(
+    process.execPath,
+    [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/src/main.ts'), ...args],
+    {
+      encoding: 'utf8',
+      input,
+    },
+  );
   return { code: run.status, out: run.stdout, err: run.stderr };
 }
 const put = (name: string, text: string): string => {
@@ -67,7 +71,11 @@ describe('convert, fit, simulate, study', () => {
     expect(out).toMatch(/worst \d\.\d+ K/);
   });
   test('simulate is repeatable', () => {
-    const [a, b, c] = [call(['simulate', '--count', '3', '--seed', '5']), call(['simulate', '--count', '3', '--seed', '5']), call(['simulate', '--seed', '6'])];
+    const [a, b, c] = [
+      call(['simulate', '--count', '3', '--seed', '5']),
+      call(['simulate', '--count', '3', '--seed', '5']),
+      call(['simulate', '--seed', '6']),
+    ];
     expect(a.out).toBe(b.out);
     expect(a.out).not.toBe(c.out);
     expect((JSON.parse(a.out) as unknown[]).length).toBe(3);
@@ -106,11 +114,20 @@ describe('errors as command-line users expect', () => {
     ['{"format":"mellow-probe/job"', 'no JSON'],
     ['{"format":"mellow-probe/job","formatVersion":9}', 'newer version'],
   ])('a file that cannot be opened: %s', (text, words) => {
-    expect(call(['rank', put('bad.json', text)])).toMatchObject({ code: 1, err: expect.stringContaining(words) as string });
+    expect(call(['rank', put('bad.json', text)])).toMatchObject({
+      code: 1,
+      err: expect.stringContaining(words) as string,
+    });
   });
   test('a bad line of points is named', () => {
-    expect(call(['fit', put('bad.csv', 'C,ohm\n0,9000\n10,x\n')]).err).toContain('line 3: No resistance that can be read: “10,x”');
-    expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain('line 3: This temperature stands twice');
-    expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain('not monotone at line 3');
+    expect(call(['fit', put('bad.csv', 'C,ohm\n0,9000\n10,x\n')]).err).toContain(
+      'line 3: No resistance that can be read: “10,x”',
+    );
+    expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain(
+      'line 3: This temperature stands twice',
+    );
+    expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain(
+      'not monotone at line 3',
+    );
   });
 });

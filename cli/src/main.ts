@@ -7,7 +7,14 @@ import { studyCommand } from './commands/study.ts';
 import { type Command, EXIT, UsageError, WorldError } from './command.ts';
 
 /** Every command of the terminal door. A new one is one file and one line here. */
-const COMMANDS: readonly Command[] = [rankCommand, nextCommand, convertCommand, fitCommand, simulateCommand, studyCommand];
+const COMMANDS: readonly Command[] = [
+  rankCommand,
+  nextCommand,
+  convertCommand,
+  fitCommand,
+  simulateCommand,
+  studyCommand,
+];
 
 const [name, ...rest] = process.argv.slice(2);
 

@@ -15,7 +15,10 @@ describe('dependencies run one way', () => {
   test('core depends on nothing but zod, papaparse and ml-matrix', () => {
     for (const file of filesIn('core/src', code)) {
       for (const from of importsOf(file)) {
-        expect(from.startsWith('.') || ['zod', 'papaparse', 'ml-matrix'].includes(from), `${file} imports ${from}`).toBe(true);
+        expect(
+          from.startsWith('.') || ['zod', 'papaparse', 'ml-matrix'].includes(from),
+          `${file} imports ${from}`,
+        ).toBe(true);
         if (from.startsWith('.')) expect(path.join(path.dirname(file), from)).toMatch(/^core\/src\//);
       }
     }
@@ -35,9 +38,16 @@ describe('dependencies run one way', () => {
     for (const file of filesIn('web/src', code)) {
       const imports = importsOf(file);
       if (!file.startsWith('web/src/storage/')) expect(imports, file).not.toContain('localforage');
-      if (!file.endsWith('.worker.ts')) expect(imports.filter((i) => i.endsWith('/engine.ts')), file).toEqual([]);
+      if (!file.endsWith('.worker.ts'))
+        expect(
+          imports.filter((i) => i.endsWith('/engine.ts')),
+          file,
+        ).toEqual([]);
       if (file !== 'web/src/workers/engine.ts') {
-        expect(imports.filter((i) => /diagnosis\/posterior|job\/checkJob$/.test(i) && !isTypeOnly(file, i)), file).toEqual([]);
+        expect(
+          imports.filter((i) => /diagnosis\/posterior|job\/checkJob$/.test(i) && !isTypeOnly(file, i)),
+          file,
+        ).toEqual([]);
       }
     }
   });

@@ -21,19 +21,31 @@ export function ngspice(networks: readonly Network[], nodes: readonly string[]):
     });
     const prints = networks.map((_, n) => nodes.map((node) => `v(n${n}${node.toLowerCase()})`).join(' '));
     const out = path.join(folder, 'out.txt');
-    lines.push('.control', 'set numdgt=15', 'op', ...prints.map((p) => `print ${p} >> ${out}`), 'quit', '.endc', '.end');
+    lines.push(
+      '.control',
+      'set numdgt=15',
+      'op',
+      ...prints.map((p) => `print ${p} >> ${out}`),
+      'quit',
+      '.endc',
+      '.end',
+    );
     const deck = path.join(folder, 'deck.cir');
     writeFileSync(deck, `${lines.join('\n')}\n`);
     const run = spawnSync('ngspice', ['-b', deck], { encoding: 'utf8' });
     if (run.error) throw new Error(`ngspice: ${run.error.message}`);
     const values = new Map(
-      [...readFileSync(out, 'utf8').matchAll(/^v\((\w+)\) = ([-+.\deE]+)/gm)].map(([, name, value]) => [name, Number(value)]),
+      [...readFileSync(out, 'utf8').matchAll(/^v\((\w+)\) = ([-+.\deE]+)/gm)].map(([, name, value]) => [
+        name,
+        Number(value),
+      ]),
     );
     return networks.map((_, n) =>
       Object.fromEntries(
         nodes.map((node) => {
           const value = values.get(`n${n}${node.toLowerCase()}`);
-          if (value === undefined) throw new Error(`ngspice: no value for ${node} of network ${n}\n${run.stdout}${run.stderr}`);
+          if (value === undefined)
+            throw new Error(`ngspice: no value for ${node} of network ${n}\n${run.stdout}${run.stderr}`);
           return [node, value];
         }),
       ),

@@ -8,7 +8,11 @@ export function reference(name: string): Record<string, string>[] {
 }
 
 /** (°C, Ω) points of one curve of a file, picked by the beginning of a column's text. */
-export function referencePoints(name: string, column: string, beginning: string): { temperatureC: number; resistanceOhm: number }[] {
+export function referencePoints(
+  name: string,
+  column: string,
+  beginning: string,
+): { temperatureC: number; resistanceOhm: number }[] {
   return reference(name)
     .filter((row) => row[column].startsWith(beginning))
     .map((row) => ({ temperatureC: Number(row.temp_c), resistanceOhm: Number(row.ohm) }));

@@ -51,14 +51,18 @@ test('the page comes with a strict content policy: no inline or remote scripts',
   expect(await response.text()).toContain('<title>page</title>');
 });
 
-test.each(['/../secret.txt', '/..%2fsecret.txt', '/assets/../../secret.txt', '/%2e%2e/secret.txt', '/assets/..%5c..%5csecret.txt', '/.hidden'])(
-  'nothing outside the folder: %s',
-  async (target) => {
-    const { body } = await raw(target);
-    expect(body).not.toContain('secret');
-    expect(body).not.toContain('hidden');
-  },
-);
+test.each([
+  '/../secret.txt',
+  '/..%2fsecret.txt',
+  '/assets/../../secret.txt',
+  '/%2e%2e/secret.txt',
+  '/assets/..%5c..%5csecret.txt',
+  '/.hidden',
+])('nothing outside the folder: %s', async (target) => {
+  const { body } = await raw(target);
+  expect(body).not.toContain('secret');
+  expect(body).not.toContain('hidden');
+});
 
 test('health, assets and unknown interface paths', async () => {
   expect(await (await fetch(`${base}/api/health`)).json()).toEqual({ ok: true });

@@ -43,7 +43,10 @@ export function createApp(folder: string): Express {
   app.use('/api', (_request, response) => {
     response.status(404).json({ ok: false, reason: 'not-found' });
   });
-  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(folder, { dotfiles: 'ignore' }));
   // Every other address is a screen of the page.
   app.get('/{*splat}', (_request, response) => {

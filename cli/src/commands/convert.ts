@@ -13,7 +13,8 @@ import { type Command, parse, toJson, UsageError, WorldError } from '../command.
 export const convertCommand: Command = {
   name: 'convert',
   usage: 'convert FIGURE (--curve ID | --r25 OHM --beta K | --circuit ID | --pid PID) [--json]',
-  summary: 'Ω, V or °C (or °F) of a healthy sensor or circuit into the other two, or the data bytes of a scan tool (7B --pid 05). "convert list" lists the ids.',
+  summary:
+    'Ω, V or °C (or °F) of a healthy sensor or circuit into the other two, or the data bytes of a scan tool (7B --pid 05). "convert list" lists the ids.',
   run(args) {
     const options = {
       json: { type: 'boolean' },
@@ -31,10 +32,16 @@ export const convertCommand: Command = {
     const curve = circuit ? circuit.curve : curveOf(values);
     const temperatureC = toTemperature(positionals[0], curve, circuit);
     const ohm = resistanceAt(curve, temperatureC);
-    if (!ohm.ok) throw new WorldError(`outside the curve (${formatTemperature(ohm.minC, 'C')} … ${formatTemperature(ohm.maxC, 'C')})`);
+    if (!ohm.ok)
+      throw new WorldError(
+        `outside the curve (${formatTemperature(ohm.minC, 'C')} … ${formatTemperature(ohm.maxC, 'C')})`,
+      );
     const volt = circuit ? loadedVolts(circuit, temperatureC) : null;
     if (values.json) return toJson({ temperatureC, resistanceOhm: ohm.value, loadedV: volt });
-    const parts = [`${formatTemperature(temperatureC, 'C', 1)} = ${formatTemperature(temperatureC, 'F', 1)}`, formatOhm(ohm.value)];
+    const parts = [
+      `${formatTemperature(temperatureC, 'C', 1)} = ${formatTemperature(temperatureC, 'F', 1)}`,
+      formatOhm(ohm.value),
+    ];
     if (volt !== null) parts.push(`${volt.toFixed(3)} V`);
     return `${parts.join('  ')}\n`;
   },
@@ -42,10 +49,14 @@ export const convertCommand: Command = {
 
 /** The temperature in data bytes given in hexadecimal: "7B", "11 B8". */
 function scanTool(pid: string, text: string, json: boolean): string {
-  const bytes = (/^[\s0-9a-f]+$/i.test(text) ? text.replace(/\s/g, '').match(/../g) : null)?.map((b) => parseInt(b, 16)) ?? [];
+  const bytes =
+    (/^[\s0-9a-f]+$/i.test(text) ? text.replace(/\s/g, '').match(/../g) : null)?.map((b) => parseInt(b, 16)) ?? [];
   const temperatureC = scanToolTemperatureC(pid, bytes);
-  if (temperatureC === null) throw new WorldError(`"${text}" are no data bytes of a temperature with parameter "${pid}"`);
-  return json ? toJson({ temperatureC }) : `${formatTemperature(temperatureC, 'C', 1)} = ${formatTemperature(temperatureC, 'F', 1)}\n`;
+  if (temperatureC === null)
+    throw new WorldError(`"${text}" are no data bytes of a temperature with parameter "${pid}"`);
+  return json
+    ? toJson({ temperatureC })
+    : `${formatTemperature(temperatureC, 'C', 1)} = ${formatTemperature(temperatureC, 'F', 1)}\n`;
 }
 
 type Circuit = ReturnType<typeof catalogueCircuit>;
@@ -56,13 +67,18 @@ function listing(): string {
 }
 
 function circuitOf(id: string): Circuit {
-  if (!CATALOGUE_CIRCUITS.some((c) => c.id === id)) throw new UsageError(`no circuit "${id}"; "convert list" lists them`);
+  if (!CATALOGUE_CIRCUITS.some((c) => c.id === id))
+    throw new UsageError(`no circuit "${id}"; "convert list" lists them`);
   const circuit = catalogueCircuit(id);
   if (circuit.pullUpOhm === null) throw new UsageError(`circuit "${id}" has no known pull-up`);
   return circuit;
 }
 
-function curveOf(values: { curve?: string | undefined; r25?: string | undefined; beta?: string | undefined }): CurveModel {
+function curveOf(values: {
+  curve?: string | undefined;
+  r25?: string | undefined;
+  beta?: string | undefined;
+}): CurveModel {
   if (values.curve !== undefined) {
     const entry = CATALOGUE_CURVES.find((c) => c.id === values.curve);
     if (!entry) throw new UsageError(`no curve "${values.curve}"; "convert list" lists them`);
@@ -70,7 +86,8 @@ function curveOf(values: { curve?: string | undefined; r25?: string | undefined;
   }
   const r25 = parseReading(values.r25 ?? '', 'ohms', { overload: false });
   const beta = parseReading(values.beta ?? '', 'number');
-  if (!r25.ok || !beta.ok || !(r25.value > 0) || !(beta.value > 0)) throw new UsageError('--curve ID, --circuit ID, or --r25 and --beta with positive figures');
+  if (!r25.ok || !beta.ok || !(r25.value > 0) || !(beta.value > 0))
+    throw new UsageError('--curve ID, --circuit ID, or --r25 and --beta with positive figures');
   return curveModel({ kind: 'beta', r25Ohm: r25.value, betaK: beta.value });
 }
 
@@ -97,8 +114,13 @@ function toTemperature(text: string, curve: CurveModel, circuit: Circuit | null)
 function voltsToTemperature(volt: number, circuit: Circuit): number {
   let [low, high] = [circuit.curve.minC, circuit.curve.maxC];
   const rising = loadedVolts(circuit, high) > loadedVolts(circuit, low);
-  const [least, most] = rising ? [loadedVolts(circuit, low), loadedVolts(circuit, high)] : [loadedVolts(circuit, high), loadedVolts(circuit, low)];
-  if (volt < least || volt > most) throw new WorldError(`${volt} V is outside what this circuit can show (${least.toFixed(3)} … ${most.toFixed(3)} V)`);
+  const [least, most] = rising
+    ? [loadedVolts(circuit, low), loadedVolts(circuit, high)]
+    : [loadedVolts(circuit, high), loadedVolts(circuit, low)];
+  if (volt < least || volt > most)
+    throw new WorldError(
+      `${volt} V is outside what this circuit can show (${least.toFixed(3)} … ${most.toFixed(3)} V)`,
+    );
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
     if (loadedVolts(circuit, middle) < volt === rising) low = middle;

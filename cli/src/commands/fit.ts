@@ -8,23 +8,43 @@ const FORMS = ['beta', 'steinhart-hart', 'table'] as const;
 export const fitCommand: Command = {
   name: 'fit',
   usage: 'fit POINTS.csv [--form beta|steinhart-hart|table] [--json]',
-  summary: 'A curve from a table of temperature and resistance (the form that fits best), with what is left over at each point in K.',
+  summary:
+    'A curve from a table of temperature and resistance (the form that fits best), with what is left over at each point in K.',
   run(args) {
-    const { values, positionals } = parse({ args, options: { json: { type: 'boolean' }, form: { type: 'string' } }, allowPositionals: true });
+    const { values, positionals } = parse({
+      args,
+      options: { json: { type: 'boolean' }, form: { type: 'string' } },
+      allowPositionals: true,
+    });
     if (positionals.length !== 1) throw new UsageError('fit takes one CSV file (or - for standard input)');
     const form = values.form === undefined ? undefined : FORMS.find((f) => f === values.form);
     if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FORMS.join(', ')}`);
     const [file] = positionals;
     const { rows, faults } = readPoints(readText(file));
-    if (faults.length > 0) throw new WorldError(faults.map((f) => `${file}, line ${f.line}: ${pointFaultText(f)}`).join('\nmellow-probe: '));
+    if (faults.length > 0)
+      throw new WorldError(faults.map((f) => `${file}, line ${f.line}: ${pointFaultText(f)}`).join('\nmellow-probe: '));
     const fit = chooseFit(rows, form);
     for (const m of fit.mistyped) {
-      process.stderr.write(`mellow-probe: ${file}, line ${rows[m.row].line}: mistyped? ${rows[m.row].resistanceOhm} Ω, its neighbours say about ${Number(m.meantOhm.toPrecision(3))} Ω\n`);
+      process.stderr.write(
+        `mellow-probe: ${file}, line ${rows[m.row].line}: mistyped? ${rows[m.row].resistanceOhm} Ω, its neighbours say about ${Number(m.meantOhm.toPrecision(3))} Ω\n`,
+      );
     }
-    if (!fit.ok) throw new WorldError(`no curve: ${fit.reason.replaceAll('-', ' ')}${fit.row === null ? '' : ` at line ${rows[fit.row].line}`}`);
-    if (values.json) return toJson({ form: fit.form, curve: fit.curve, residualsK: fit.residualsK, worstK: fit.worstK, tried: fit.tried, mistyped: fit.mistyped });
+    if (!fit.ok)
+      throw new WorldError(
+        `no curve: ${fit.reason.replaceAll('-', ' ')}${fit.row === null ? '' : ` at line ${rows[fit.row].line}`}`,
+      );
+    if (values.json)
+      return toJson({
+        form: fit.form,
+        curve: fit.curve,
+        residualsK: fit.residualsK,
+        worstK: fit.worstK,
+        tried: fit.tried,
+        mistyped: fit.mistyped,
+      });
     const lines = rows.map(
-      (p, i) => `${p.temperatureC.toFixed(2).padStart(9)} °C ${p.resistanceOhm.toPrecision(6).padStart(12)} Ω ${fit.residualsK[i].toFixed(4).padStart(9)} K`,
+      (p, i) =>
+        `${p.temperatureC.toFixed(2).padStart(9)} °C ${p.resistanceOhm.toPrecision(6).padStart(12)} Ω ${fit.residualsK[i].toFixed(4).padStart(9)} K`,
     );
     const curve = fit.curve.kind === 'table' ? { kind: 'table', points: fit.curve.points.length } : fit.curve;
     return `${JSON.stringify(curve)}\n${lines.join('\n')}\nworst ${fit.worstK.toFixed(4)} K\n`;

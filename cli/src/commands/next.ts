@@ -15,7 +15,8 @@ export const nextCommand: Command = {
     if (positionals.length !== 1) throw new UsageError('next takes one job file (or - for standard input)');
     const missing = (values.without ?? '').split(',').filter(Boolean);
     for (const tool of missing) {
-      if (!EVERYTHING_AT_HAND.tools.includes(tool as Tool)) throw new UsageError(`no tool "${tool}"; there are ${EVERYTHING_AT_HAND.tools.join(', ')}`);
+      if (!EVERYTHING_AT_HAND.tools.includes(tool as Tool))
+        throw new UsageError(`no tool "${tool}"; there are ${EVERYTHING_AT_HAND.tools.join(', ')}`);
     }
     const { problem } = readProblem(positionals[0]);
     const access = { ...EVERYTHING_AT_HAND, tools: EVERYTHING_AT_HAND.tools.filter((t) => !missing.includes(t)) };
@@ -25,11 +26,21 @@ export const nextCommand: Command = {
       .map((p) => {
         const m = measurementById(p.measurement);
         const { substituteOhm, bathC } = p.conditions;
-        const extra = substituteOhm !== undefined ? ` (${formatOhm(substituteOhm)})` : bathC !== undefined ? ` (${formatTemperature(bathC, 'C')})` : '';
+        const extra =
+          substituteOhm !== undefined
+            ? ` (${formatOhm(substituteOhm)})`
+            : bathC !== undefined
+              ? ` (${formatTemperature(bathC, 'C')})`
+              : '';
         const outcomes = p.predicts.map(
-          (x) => `    ${formatProbability(x.probability).padStart(5)}  ${x.name}: ${formatInterval(x.interval, m.quantity, 'C')}`,
+          (x) =>
+            `    ${formatProbability(x.probability).padStart(5)}  ${x.name}: ${formatInterval(x.interval, m.quantity, 'C')}`,
         );
-        return [`${m.title}${extra}: ${p.bits.toFixed(2)} bit in ${p.minutes} min`, ...outcomes, ...(m.caution ? [`    ! ${m.caution}`] : [])].join('\n');
+        return [
+          `${m.title}${extra}: ${p.bits.toFixed(2)} bit in ${p.minutes} min`,
+          ...outcomes,
+          ...(m.caution ? [`    ! ${m.caution}`] : []),
+        ].join('\n');
       })
       .join('\n\n')
       .concat('\n');

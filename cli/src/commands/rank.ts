@@ -20,9 +20,15 @@ export const rankCommand: Command = {
     const words = verdictText(assessment, name);
     const lines = [`${words.title} (${words.state})`];
     if (words.detail !== '') lines.push(words.detail);
-    lines.push('', ...assessment.groups.map((g) => `${formatProbability(g.probability).padStart(6)}  ${groupName(g.group)}`), '');
+    lines.push(
+      '',
+      ...assessment.groups.map((g) => `${formatProbability(g.probability).padStart(6)}  ${groupName(g.group)}`),
+      '',
+    );
     for (const s of assessment.suspects) {
-      lines.push(`${formatProbability(s.probability).padStart(6)}  ${s.name}${suspectDetail(s) === '' ? '' : `: ${suspectDetail(s)}`}`);
+      lines.push(
+        `${formatProbability(s.probability).padStart(6)}  ${s.name}${suspectDetail(s) === '' ? '' : `: ${suspectDetail(s)}`}`,
+      );
     }
     lines.push('');
     assessment.readings.forEach((view, i) => {

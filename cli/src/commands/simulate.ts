@@ -16,7 +16,8 @@ export const simulateCommand: Command = {
     const ids = (values.tests ?? DEFAULT_TESTS).split(',').filter(Boolean);
     for (const id of ids) {
       if (!isMeasurementId(id)) throw new UsageError(`no test "${id}"`);
-      if (measurementById(id).needs.length > 0) throw new UsageError(`test "${id}" needs conditions and cannot be simulated from here`);
+      if (measurementById(id).needs.length > 0)
+        throw new UsageError(`test "${id}" needs conditions and cannot be simulated from here`);
     }
     const tests = ids.map((id) => ({ measurement: measurementById(id), conditions: {}, state: 'steady' as const }));
     const cases = Array.from({ length: count }, (_, i) => {

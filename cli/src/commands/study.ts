@@ -6,9 +6,15 @@ import { studyStages } from '../study/stages.ts';
 export const studyCommand: Command = {
   name: 'study',
   usage: 'study [--cases N] [--orders N] [--seed N] [--json]',
-  summary: 'How often the verdict is right: N simulated cases by stage, against hand rules, and tests and minutes of each order of work.',
+  summary:
+    'How often the verdict is right: N simulated cases by stage, against hand rules, and tests and minutes of each order of work.',
   run(args) {
-    const options = { json: { type: 'boolean' }, cases: { type: 'string' }, orders: { type: 'string' }, seed: { type: 'string' } } as const;
+    const options = {
+      json: { type: 'boolean' },
+      cases: { type: 'string' },
+      orders: { type: 'string' },
+      seed: { type: 'string' },
+    } as const;
     const { values } = parse({ args, options });
     const cases = wholeNumber(values.cases, 'cases', 2000, 1, 1_000_000);
     const orders = wholeNumber(values.orders, 'orders', 200, 0, 1_000_000);

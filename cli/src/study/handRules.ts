@@ -13,8 +13,10 @@ export interface HandRule {
 
 const plain = (id: string): PlannedTest => ({ measurement: measurementById(id), conditions: {}, state: 'steady' });
 /** "5 V is there": within −4 … +6 % of the reference, as 4.8 … 5.3 V is taken for 5 V. */
-const isReference = (v: number, { circuit }: Problem): boolean => v > 0.96 * circuit.referenceV && v < 1.06 * circuit.referenceV;
-const expectedOhm = ({ circuit, thermometers }: Problem): number => circuit.curve.resistanceOhm(thermometers.steady!.readC);
+const isReference = (v: number, { circuit }: Problem): boolean =>
+  v > 0.96 * circuit.referenceV && v < 1.06 * circuit.referenceV;
+const expectedOhm = ({ circuit, thermometers }: Problem): number =>
+  circuit.curve.resistanceOhm(thermometers.steady!.readC);
 const agrees = (a: number, b: number): boolean => a / b > 0.9 && a / b < 1.1;
 /** A round resistor as the sensor would be at 25 °C. */
 const substitute = ({ circuit }: Problem): number => Number(circuit.curve.resistanceOhm(25).toPrecision(2));
@@ -40,7 +42,13 @@ export const HAND_RULES: readonly HandRule[] = [
   {
     id: 'bypass',
     name: 'Bypass: follows the resistor: sensor; else: wiring',
-    tests: (p) => [{ measurement: measurementById('displayed-substituted'), conditions: { substituteOhm: substitute(p) }, state: 'steady' }],
+    tests: (p) => [
+      {
+        measurement: measurementById('displayed-substituted'),
+        conditions: { substituteOhm: substitute(p) },
+        state: 'steady',
+      },
+    ],
     judge: ([shown], p) => (Math.abs(shown - p.circuit.curve.temperatureC(substitute(p))) <= 3 ? 'sensor' : 'wiring'),
   },
   {

@@ -28,14 +28,16 @@ const byInformation: Choose = (problem, posterior) => {
   return best ? { measurement: measurementById(best.measurement), conditions: best.conditions, state: 'steady' } : null;
 };
 
-const inOrder = (ids: readonly string[]): Choose => (problem) => {
-  const possible = candidateTests(problem, EVERYTHING_AT_HAND);
-  for (const id of ids) {
-    const test = possible.find((t) => t.measurement.id === id);
-    if (test) return test;
-  }
-  return null;
-};
+const inOrder =
+  (ids: readonly string[]): Choose =>
+  (problem) => {
+    const possible = candidateTests(problem, EVERYTHING_AT_HAND);
+    for (const id of ids) {
+      const test = possible.find((t) => t.measurement.id === id);
+      if (test) return test;
+    }
+    return null;
+  };
 
 /** Runs the proposal and every school on the same cases until 95 % is on one group. */
 export function studyOrders(count: number, seed: number, progress: (done: number) => void): OrderResult[] {
@@ -53,11 +55,20 @@ export function studyOrders(count: number, seed: number, progress: (done: number
       total.right += Number(run.right);
     }
     progress(o + 1);
-    return { name, tests: total.tests / count, minutes: total.minutes / count, reached: total.reached / count, right: total.right / count };
+    return {
+      name,
+      tests: total.tests / count,
+      minutes: total.minutes / count,
+      reached: total.reached / count,
+      right: total.right / count,
+    };
   });
 }
 
-function runUntilSure(seed: number, choose: Choose): { tests: number; minutes: number; reached: boolean; right: boolean } {
+function runUntilSure(
+  seed: number,
+  choose: Choose,
+): { tests: number; minutes: number; reached: boolean; right: boolean } {
   const simulated = simulateCase(seed);
   let { problem } = simulated;
   let minutes = 0;
@@ -70,7 +81,13 @@ function runUntilSure(seed: number, choose: Choose): { tests: number; minutes: n
     const last = problem.readings[problem.readings.length - 1];
     const standing = last && measurementById(last.measurement).setup === test.measurement.setup;
     minutes += standing ? test.measurement.repeatMinutes : test.measurement.minutes;
-    const reading = { id: `r${tests}`, measurement: test.measurement.id, value: simulated.take(test), conditions: test.conditions, state: test.state };
+    const reading = {
+      id: `r${tests}`,
+      measurement: test.measurement.id,
+      value: simulated.take(test),
+      conditions: test.conditions,
+      state: test.state,
+    };
     problem = { ...problem, readings: [...problem.readings, reading] };
   }
 }

@@ -15,8 +15,20 @@ export const STAGES: readonly { name: string; adds: readonly PlannedTest[] }[] =
   {
     name: '+ harness and bench',
     adds: [
-      ...['displayed-unplugged', 'neighbour-reference', 'signal-wire-ohms', 'return-wire-ohms', 'isolation-ground', 'isolation-return', 'pin-to-body'].map(plain),
-      ...[60, 0].map((bathC) => ({ measurement: measurementById('bench-ohms'), conditions: { bathC }, state: 'steady' as const })),
+      ...[
+        'displayed-unplugged',
+        'neighbour-reference',
+        'signal-wire-ohms',
+        'return-wire-ohms',
+        'isolation-ground',
+        'isolation-return',
+        'pin-to-body',
+      ].map(plain),
+      ...[60, 0].map((bathC) => ({
+        measurement: measurementById('bench-ohms'),
+        conditions: { bathC },
+        state: 'steady' as const,
+      })),
     ],
   },
 ];
@@ -85,12 +97,22 @@ export function logLoss(judged: readonly Judged[]): number {
 }
 
 /** How often the leading group is right, where it was given so much: calibration in bands. */
-export function calibration(judged: readonly Judged[]): { from: number; to: number; said: number; right: number; cases: number }[] {
+export function calibration(
+  judged: readonly Judged[],
+): { from: number; to: number; said: number; right: number; cases: number }[] {
   return [0, 0.5, 0.7, 0.9, 0.95, 0.99].flatMap((from, i, all) => {
     const to = all[i + 1] ?? 1.0001;
     const inBand = judged.filter((j) => j.leading >= from && j.leading < to);
     if (inBand.length === 0) return [];
     const mean = (f: (j: Judged) => number): number => inBand.reduce((s, j) => s + f(j), 0) / inBand.length;
-    return [{ from, to: Math.min(to, 1), said: mean((j) => j.leading), right: mean((j) => Number(j.right)), cases: inBand.length }];
+    return [
+      {
+        from,
+        to: Math.min(to, 1),
+        said: mean((j) => j.leading),
+        right: mean((j) => Number(j.right)),
+        cases: inBand.length,
+      },
+    ];
   });
 }

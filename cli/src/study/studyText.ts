@@ -4,7 +4,11 @@ import { calibration, type Judged, logLoss, STAGES, type StageStudy } from './st
 const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
 
 /** The study as Markdown, as it stands in docs/accuracy.md. */
-export function studyText(study: StageStudy, orders: readonly OrderResult[], run: { cases: number; orders: number; seed: number }): string {
+export function studyText(
+  study: StageStudy,
+  orders: readonly OrderResult[],
+  run: { cases: number; orders: number; seed: number },
+): string {
   const parts = [stageTable(study), calibrationTable(study.stages[study.stages.length - 2])];
   if (orders.length > 0) parts.push(orderTable(orders, run.orders));
   parts.push(wrongCases(study));
@@ -29,12 +33,23 @@ function stageTable({ stages, rules, cases }: StageStudy): string {
 }
 
 function calibrationTable(judged: readonly Judged[]): string {
-  const rows = calibration(judged).map((b) => `| ${percent(b.from)} … ${percent(b.to)} | ${b.cases} | ${percent(b.said)} | ${percent(b.right)} |`);
-  return ['Calibration after loaded volts and sensor ohms:', '', '| leading group was given | cases | mean said | was right |', '|---|---|---|---|', ...rows].join('\n');
+  const rows = calibration(judged).map(
+    (b) => `| ${percent(b.from)} … ${percent(b.to)} | ${b.cases} | ${percent(b.said)} | ${percent(b.right)} |`,
+  );
+  return [
+    'Calibration after loaded volts and sensor ohms:',
+    '',
+    '| leading group was given | cases | mean said | was right |',
+    '|---|---|---|---|',
+    ...rows,
+  ].join('\n');
 }
 
 function orderTable(orders: readonly OrderResult[], count: number): string {
-  const rows = orders.map((o) => `| ${o.name} | ${o.tests.toFixed(1)} | ${o.minutes.toFixed(1)} | ${percent(o.reached)} | ${percent(o.right)} |`);
+  const rows = orders.map(
+    (o) =>
+      `| ${o.name} | ${o.tests.toFixed(1)} | ${o.minutes.toFixed(1)} | ${percent(o.reached)} | ${percent(o.right)} |`,
+  );
   return [
     `Until 95 % is on one group, ${count} cases:`,
     '',
@@ -47,9 +62,12 @@ function orderTable(orders: readonly OrderResult[], count: number): string {
 function wrongCases({ stages }: StageStudy): string {
   const last = stages[stages.length - 1].filter((j) => !j.right);
   const before = stages[stages.length - 2].filter((j) => !j.right);
-  const rows = last.map((j) => `| ${j.seed} | ${j.truth} | ${j.leader} | ${percent(j.leading)} | ${percent(j.onTruth)} | ${reasonOf(j)} |`);
+  const rows = last.map(
+    (j) => `| ${j.seed} | ${j.truth} | ${j.leader} | ${percent(j.leading)} | ${percent(j.onTruth)} | ${reasonOf(j)} |`,
+  );
   const pairs = new Map<string, number>();
-  for (const j of before) pairs.set(`${j.truth} taken for ${j.leader}`, (pairs.get(`${j.truth} taken for ${j.leader}`) ?? 0) + 1);
+  for (const j of before)
+    pairs.set(`${j.truth} taken for ${j.leader}`, (pairs.get(`${j.truth} taken for ${j.leader}`) ?? 0) + 1);
   const common = [...pairs].sort((a, b) => b[1] - a[1]).slice(0, 12);
   return [
     `Wrong after all stages: ${last.length}.`,

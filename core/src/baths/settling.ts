@@ -23,7 +23,14 @@ export function settle(readings: readonly TimedReading[], resolution: number): S
   const spread = Math.max(...sorted.map((r) => r.value)) - Math.min(...sorted.map((r) => r.value));
   if (spread <= 2 * resolution) {
     const final = sorted.reduce((s, r) => s + r.value, 0) / sorted.length;
-    return { ok: true, final, uncertainty: resolution, timeConstantMin: 0, settledAtMin: sorted[0].minute, settled: true };
+    return {
+      ok: true,
+      final,
+      uncertainty: resolution,
+      timeConstantMin: 0,
+      settledAtMin: sorted[0].minute,
+      settled: true,
+    };
   }
   const fits = Array.from({ length: 240 }, (_, i) => fitAt(sorted, span * 0.03 * Math.pow(400, i / 239)));
   const best = sharpened(sorted, fits.reduce((a, b) => (b.misfit < a.misfit ? b : a)).tau);
@@ -34,7 +41,14 @@ export function settle(readings: readonly TimedReading[], resolution: number): S
   const last = sorted[sorted.length - 1];
   if (best.tau >= span * 11 || uncertainty > 3 * spread) return { ok: false, reason: 'not-settling' };
   const settledAtMin = sorted[0].minute + best.tau * Math.log(100);
-  return { ok: true, final: best.final, uncertainty, timeConstantMin: best.tau, settledAtMin, settled: Math.abs(last.value - best.final) <= 2 * resolution };
+  return {
+    ok: true,
+    final: best.final,
+    uncertainty,
+    timeConstantMin: best.tau,
+    settledAtMin,
+    settled: Math.abs(last.value - best.final) <= 2 * resolution,
+  };
 }
 
 /** The best time constant near one of the grid, by golden section on its logarithm. */

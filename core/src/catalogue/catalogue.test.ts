@@ -13,11 +13,20 @@ import { seriesBetween } from './resistorSeries.ts';
 import { directionOf, SYMPTOMS } from './symptoms.ts';
 import { THERMOMETERS } from './thermometers.ts';
 
-const LISTS = { circuits: CATALOGUE_CIRCUITS, curves: CATALOGUE_CURVES, findings: FINDINGS, causes: OTHER_CAUSES, symptoms: SYMPTOMS };
+const LISTS = {
+  circuits: CATALOGUE_CIRCUITS,
+  curves: CATALOGUE_CURVES,
+  findings: FINDINGS,
+  causes: OTHER_CAUSES,
+  symptoms: SYMPTOMS,
+};
 const FAULT_IDS = new Set(FAULTS.map((f) => f.id));
 /** Probability of a group before any reading, under these factors. */
 const groupShare = (factors: Record<string, number>, group: string): number =>
-  posteriorOf(problemWith([], { factors })).faults.reduce((sum, f) => sum + (f.fault.group === group ? f.probability : 0), 0);
+  posteriorOf(problemWith([], { factors })).faults.reduce(
+    (sum, f) => sum + (f.fault.group === group ? f.probability : 0),
+    0,
+  );
 
 describe.each(Object.entries(LISTS))('the list of %s', (_, list) => {
   test('ids are unique and safe in a file name or an address; names are unique and short', () => {
@@ -70,17 +79,21 @@ describe.each(FINDINGS.map((f) => [f.id, f] as const))('finding %s', (_, finding
     const after = posteriorOf(problemWith([], { factors: finding.ratios })).faults;
     const of = (list: typeof before, id: string): number => list.find((f) => f.fault.id === id)!.probability;
     const most = Math.max(...Object.values(finding.ratios), 1);
-    for (const [fault, ratio] of Object.entries(finding.ratios)) if (ratio === most) expect(of(after, fault), fault).toBeGreaterThan(of(before, fault));
+    for (const [fault, ratio] of Object.entries(finding.ratios))
+      if (ratio === most) expect(of(after, fault), fault).toBeGreaterThan(of(before, fault));
     for (const group of FAULT_GROUPS) expect(groupShare(finding.ratios, group), group).toBeLessThan(0.95);
   });
 });
 
 describe('symptoms and other causes', () => {
-  test.each(['engine', 'climate', 'boiler'] as const)('%s: both ways to read wrong, and causes that are no electrical fault', (field) => {
-    const ways = new Set(SYMPTOMS.filter((s) => s.field === field).map((s) => s.reads));
-    expect([...ways].sort()).toEqual(['cold', 'either', 'hot']);
-    expect(OTHER_CAUSES.filter((c) => c.field === field).length).toBeGreaterThanOrEqual(3);
-  });
+  test.each(['engine', 'climate', 'boiler'] as const)(
+    '%s: both ways to read wrong, and causes that are no electrical fault',
+    (field) => {
+      const ways = new Set(SYMPTOMS.filter((s) => s.field === field).map((s) => s.reads));
+      expect([...ways].sort()).toEqual(['cold', 'either', 'hot']);
+      expect(OTHER_CAUSES.filter((c) => c.field === field).length).toBeGreaterThanOrEqual(3);
+    },
+  );
   test('one symptom says its own way; “either” adds nothing to another', () => {
     for (const s of SYMPTOMS) {
       expect(directionOf([s.id])).toBe(s.reads === 'either' ? null : s.reads);
@@ -90,7 +103,8 @@ describe('symptoms and other causes', () => {
   });
   test('looking for another cause at heat, mains, refrigerant or fans carries a caution', () => {
     for (const c of OTHER_CAUSES) {
-      if (/hose|coolant|bleed|fan|defrost|heater|pump|pressure|charge/i.test(`${c.name} ${c.check}`)) expect(c.caution, c.name).not.toBeNull();
+      if (/hose|coolant|bleed|fan|defrost|heater|pump|pressure|charge/i.test(`${c.name} ${c.check}`))
+        expect(c.caution, c.name).not.toBeNull();
     }
   });
 });
@@ -102,15 +116,18 @@ describe('thermometers and resistors', () => {
     expect(sorted[sorted.length - 1].name).toContain('shiny');
     expect(sorted[sorted.length - 1].limitK / sorted[sorted.length - 2].limitK).toBeGreaterThan(3);
   });
-  test.each(['E6', 'E12', 'E24', 'E48', 'E96'] as const)('%s: ascending over whole decades, no gap wider than one and a half steps', (name) => {
-    const values = seriesBetween(name, 10, 1e6);
-    expect(values[0]).toBe(10);
-    expect(values[values.length - 1]).toBe(1e6);
-    const perDecade = Number(name.slice(1));
-    expect(values).toHaveLength(5 * perDecade + 1);
-    for (let i = 1; i < values.length; i++) {
-      expect(values[i]).toBeGreaterThan(values[i - 1]);
-      expect(values[i] / values[i - 1]).toBeLessThan(10 ** (1.5 / perDecade) + 0.02);
-    }
-  });
+  test.each(['E6', 'E12', 'E24', 'E48', 'E96'] as const)(
+    '%s: ascending over whole decades, no gap wider than one and a half steps',
+    (name) => {
+      const values = seriesBetween(name, 10, 1e6);
+      expect(values[0]).toBe(10);
+      expect(values[values.length - 1]).toBe(1e6);
+      const perDecade = Number(name.slice(1));
+      expect(values).toHaveLength(5 * perDecade + 1);
+      for (let i = 1; i < values.length; i++) {
+        expect(values[i]).toBeGreaterThan(values[i - 1]);
+        expect(values[i] / values[i - 1]).toBeLessThan(10 ** (1.5 / perDecade) + 0.02);
+      }
+    },
+  );
 });

@@ -24,7 +24,13 @@ function table(text: string): Curve {
 }
 
 export const CATALOGUE_CURVES: readonly CatalogueCurve[] = [
-  { id: 'ntc-2k-b3600', name: 'NTC 2 kΩ, B 3600', curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 }, source: PRACTICE, common: true },
+  {
+    id: 'ntc-2k-b3600',
+    name: 'NTC 2 kΩ, B 3600',
+    curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 },
+    source: PRACTICE,
+    common: true,
+  },
   {
     id: 'ntc-2k5-at-20',
     name: 'NTC 2.06 kΩ (2.5 kΩ at 20 °C), engine',
@@ -127,17 +133,65 @@ export const CATALOGUE_CURVES: readonly CatalogueCurve[] = [
     source: HANDBOOK,
     common: false,
   },
-  { id: 'ntc-47k', name: 'NTC 47 kΩ, B 4050', curve: { kind: 'beta', r25Ohm: 47000, betaK: 4050 }, source: PRACTICE, common: false },
-  { id: 'ntc-50k', name: 'NTC 50 kΩ, B 3950', curve: { kind: 'beta', r25Ohm: 50000, betaK: 3950 }, source: PRACTICE, common: true },
-  { id: 'ntc-100k', name: 'NTC 100 kΩ, B 4250', curve: { kind: 'beta', r25Ohm: 100000, betaK: 4250 }, source: PRACTICE, common: true },
+  {
+    id: 'ntc-47k',
+    name: 'NTC 47 kΩ, B 4050',
+    curve: { kind: 'beta', r25Ohm: 47000, betaK: 4050 },
+    source: PRACTICE,
+    common: false,
+  },
+  {
+    id: 'ntc-50k',
+    name: 'NTC 50 kΩ, B 3950',
+    curve: { kind: 'beta', r25Ohm: 50000, betaK: 3950 },
+    source: PRACTICE,
+    common: true,
+  },
+  {
+    id: 'ntc-100k',
+    name: 'NTC 100 kΩ, B 4250',
+    curve: { kind: 'beta', r25Ohm: 100000, betaK: 4250 },
+    source: PRACTICE,
+    common: true,
+  },
   { id: 'pt100', name: 'Platinum Pt100', curve: { kind: 'platinum', r0Ohm: 100 }, source: 'IEC 60751', common: true },
   { id: 'pt200', name: 'Platinum Pt200', curve: { kind: 'platinum', r0Ohm: 200 }, source: 'IEC 60751', common: true },
   { id: 'pt500', name: 'Platinum Pt500', curve: { kind: 'platinum', r0Ohm: 500 }, source: 'IEC 60751', common: false },
-  { id: 'pt1000', name: 'Platinum Pt1000', curve: { kind: 'platinum', r0Ohm: 1000 }, source: 'IEC 60751', common: true },
-  { id: 'ni1000-din', name: 'Nickel Ni1000, 6180 ppm/K', curve: { kind: 'nickel', r0Ohm: 1000, grade: 'din43760' }, source: 'DIN 43760, from memory', common: true },
-  { id: 'ni1000-tk5000', name: 'Nickel Ni1000, 5000 ppm/K', curve: { kind: 'nickel', r0Ohm: 1000, grade: 'tk5000' }, source: HANDBOOK, common: false },
-  { id: 'si-1k', name: 'Silicon PTC 1 kΩ', curve: { kind: 'silicon-ptc', r25Ohm: 1000 }, source: HANDBOOK, common: false },
-  { id: 'si-2k', name: 'Silicon PTC 2 kΩ', curve: { kind: 'silicon-ptc', r25Ohm: 2000 }, source: HANDBOOK, common: true },
+  {
+    id: 'pt1000',
+    name: 'Platinum Pt1000',
+    curve: { kind: 'platinum', r0Ohm: 1000 },
+    source: 'IEC 60751',
+    common: true,
+  },
+  {
+    id: 'ni1000-din',
+    name: 'Nickel Ni1000, 6180 ppm/K',
+    curve: { kind: 'nickel', r0Ohm: 1000, grade: 'din43760' },
+    source: 'DIN 43760, from memory',
+    common: true,
+  },
+  {
+    id: 'ni1000-tk5000',
+    name: 'Nickel Ni1000, 5000 ppm/K',
+    curve: { kind: 'nickel', r0Ohm: 1000, grade: 'tk5000' },
+    source: HANDBOOK,
+    common: false,
+  },
+  {
+    id: 'si-1k',
+    name: 'Silicon PTC 1 kΩ',
+    curve: { kind: 'silicon-ptc', r25Ohm: 1000 },
+    source: HANDBOOK,
+    common: false,
+  },
+  {
+    id: 'si-2k',
+    name: 'Silicon PTC 2 kΩ',
+    curve: { kind: 'silicon-ptc', r25Ohm: 2000 },
+    source: HANDBOOK,
+    common: true,
+  },
 ];
 
 /** The common curves that could pass for another part: those that differ from `own` by more than 12 % in resistance at 0, 25 or 50 °C. */

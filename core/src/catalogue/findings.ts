@@ -8,30 +8,194 @@ export interface Finding {
 }
 
 const OPENS_HIGH = ['sensor-open', 'signal-open', 'return-open'];
-const each = (faults: readonly string[], ratio: number): Record<string, number> => Object.fromEntries(faults.map((f) => [f, ratio]));
+const each = (faults: readonly string[], ratio: number): Record<string, number> =>
+  Object.fromEntries(faults.map((f) => [f, ratio]));
 const SENSOR = ['sensor-open', 'sensor-short', 'sensor-high', 'sensor-low', 'sensor-to-body'];
-const WIRING = ['signal-open', 'return-open', 'signal-resistive', 'return-resistive', 'signal-to-ground', 'signal-to-return', 'signal-to-supply'];
+const WIRING = [
+  'signal-open',
+  'return-open',
+  'signal-resistive',
+  'return-resistive',
+  'signal-to-ground',
+  'signal-to-return',
+  'signal-to-supply',
+];
 const REFERENCE = ['reference-low', 'reference-missing', 'reference-high'];
 
 /** Likelihood ratios: common practice, no source. The user sees each factor and can change the weights by hand. */
 export const FINDINGS: readonly Finding[] = [
-  { id: 'code-low', kind: 'code', name: 'Code: circuit low (signal voltage low)', ratios: { ...each(['sensor-short', 'sensor-low', 'signal-to-ground', 'signal-to-return', 'sensor-to-body', 'reference-low', 'reference-missing'], 3), ...each([...OPENS_HIGH, 'signal-to-supply', 'healthy'], 0.2) } },
-  { id: 'code-high', kind: 'code', name: 'Code: circuit high (signal voltage high)', ratios: { ...each([...OPENS_HIGH, 'signal-resistive', 'return-resistive', 'signal-to-supply', 'sensor-high', 'reference-high'], 3), ...each(['sensor-short', 'signal-to-ground', 'sensor-to-body', 'healthy'], 0.2) } },
-  { id: 'code-range', kind: 'code', name: 'Code: range or performance (believable but wrong)', ratios: { ...each(['sensor-high', 'sensor-low', 'sensor-wrong-type', 'placement', 'signal-resistive', 'return-resistive', 'ground-offset', 'reference-low'], 2.5), ...each([...OPENS_HIGH, 'sensor-short', 'reference-missing'], 0.2) } },
-  { id: 'code-open', kind: 'code', name: 'Code: circuit open', ratios: { ...each(OPENS_HIGH, 4), ...each(['sensor-short', 'signal-to-ground', 'signal-to-return', 'sensor-to-body', 'healthy'], 0.2) } },
-  { id: 'code-past', kind: 'code', name: 'Code from the past, not set now', ratios: { ...each(['healthy'], 3), ...each(WIRING, 1.3), ...each(['sensor-wrong-type', 'placement', 'pull-up-drift', 'input-conversion'], 0.5) } },
-  { id: 'code-intermittent', kind: 'code', name: 'Code: intermittent, or sporadic', ratios: { ...each([...WIRING, 'healthy'], 2) , ...each(['sensor-wrong-type', 'placement', 'pull-up-drift'], 0.4) } },
-  { id: 'several-codes', kind: 'code', name: 'Several circuits of one supply have codes', ratios: { ...each(REFERENCE, 8), 'return-open': 4, 'return-resistive': 4, 'ground-offset': 5, ...each(SENSOR, 0.3), ...each(['signal-open', 'signal-resistive'], 0.4) } },
-  { id: 'sensor-replaced', kind: 'history', name: 'A new sensor is fitted already and did not help', ratios: { ...each(SENSOR, 0.2), 'sensor-wrong-type': 2 } },
-  { id: 'wiring-repaired', kind: 'history', name: 'The wiring or connector was mended already and did not help', ratios: each(WIRING, 0.4) },
-  { id: 'module-replaced', kind: 'history', name: 'Another module is fitted already and did not help', ratios: each(['pull-up-drift', 'input-conversion', ...REFERENCE], 0.2) },
+  {
+    id: 'code-low',
+    kind: 'code',
+    name: 'Code: circuit low (signal voltage low)',
+    ratios: {
+      ...each(
+        [
+          'sensor-short',
+          'sensor-low',
+          'signal-to-ground',
+          'signal-to-return',
+          'sensor-to-body',
+          'reference-low',
+          'reference-missing',
+        ],
+        3,
+      ),
+      ...each([...OPENS_HIGH, 'signal-to-supply', 'healthy'], 0.2),
+    },
+  },
+  {
+    id: 'code-high',
+    kind: 'code',
+    name: 'Code: circuit high (signal voltage high)',
+    ratios: {
+      ...each(
+        [...OPENS_HIGH, 'signal-resistive', 'return-resistive', 'signal-to-supply', 'sensor-high', 'reference-high'],
+        3,
+      ),
+      ...each(['sensor-short', 'signal-to-ground', 'sensor-to-body', 'healthy'], 0.2),
+    },
+  },
+  {
+    id: 'code-range',
+    kind: 'code',
+    name: 'Code: range or performance (believable but wrong)',
+    ratios: {
+      ...each(
+        [
+          'sensor-high',
+          'sensor-low',
+          'sensor-wrong-type',
+          'placement',
+          'signal-resistive',
+          'return-resistive',
+          'ground-offset',
+          'reference-low',
+        ],
+        2.5,
+      ),
+      ...each([...OPENS_HIGH, 'sensor-short', 'reference-missing'], 0.2),
+    },
+  },
+  {
+    id: 'code-open',
+    kind: 'code',
+    name: 'Code: circuit open',
+    ratios: {
+      ...each(OPENS_HIGH, 4),
+      ...each(['sensor-short', 'signal-to-ground', 'signal-to-return', 'sensor-to-body', 'healthy'], 0.2),
+    },
+  },
+  {
+    id: 'code-past',
+    kind: 'code',
+    name: 'Code from the past, not set now',
+    ratios: {
+      ...each(['healthy'], 3),
+      ...each(WIRING, 1.3),
+      ...each(['sensor-wrong-type', 'placement', 'pull-up-drift', 'input-conversion'], 0.5),
+    },
+  },
+  {
+    id: 'code-intermittent',
+    kind: 'code',
+    name: 'Code: intermittent, or sporadic',
+    ratios: { ...each([...WIRING, 'healthy'], 2), ...each(['sensor-wrong-type', 'placement', 'pull-up-drift'], 0.4) },
+  },
+  {
+    id: 'several-codes',
+    kind: 'code',
+    name: 'Several circuits of one supply have codes',
+    ratios: {
+      ...each(REFERENCE, 8),
+      'return-open': 4,
+      'return-resistive': 4,
+      'ground-offset': 5,
+      ...each(SENSOR, 0.3),
+      ...each(['signal-open', 'signal-resistive'], 0.4),
+    },
+  },
+  {
+    id: 'sensor-replaced',
+    kind: 'history',
+    name: 'A new sensor is fitted already and did not help',
+    ratios: { ...each(SENSOR, 0.2), 'sensor-wrong-type': 2 },
+  },
+  {
+    id: 'wiring-repaired',
+    kind: 'history',
+    name: 'The wiring or connector was mended already and did not help',
+    ratios: each(WIRING, 0.4),
+  },
+  {
+    id: 'module-replaced',
+    kind: 'history',
+    name: 'Another module is fitted already and did not help',
+    ratios: each(['pull-up-drift', 'input-conversion', ...REFERENCE], 0.2),
+  },
   { id: 'crash-damage', kind: 'history', name: 'Crash or work on the loom nearby', ratios: each(WIRING, 2.5) },
-  { id: 'corrosion', kind: 'look', name: 'Corrosion or bent pins at the plug', ratios: { ...each(['signal-resistive', 'return-resistive', 'signal-open', 'return-open'], 3), 'signal-to-return': 3 } },
-  { id: 'moisture', kind: 'look', name: 'Water, coolant or condensate on the plug', ratios: { 'signal-to-return': 5, 'signal-to-ground': 2.5, 'sensor-low': 2, 'signal-resistive': 1.5, 'return-resistive': 1.5 } },
-  { id: 'chafed', kind: 'look', name: 'Loom chafed or pinched', ratios: { 'signal-to-ground': 5, 'signal-to-supply': 4, 'signal-open': 2.5, 'return-open': 2.5 } },
+  {
+    id: 'corrosion',
+    kind: 'look',
+    name: 'Corrosion or bent pins at the plug',
+    ratios: {
+      ...each(['signal-resistive', 'return-resistive', 'signal-open', 'return-open'], 3),
+      'signal-to-return': 3,
+    },
+  },
+  {
+    id: 'moisture',
+    kind: 'look',
+    name: 'Water, coolant or condensate on the plug',
+    ratios: {
+      'signal-to-return': 5,
+      'signal-to-ground': 2.5,
+      'sensor-low': 2,
+      'signal-resistive': 1.5,
+      'return-resistive': 1.5,
+    },
+  },
+  {
+    id: 'chafed',
+    kind: 'look',
+    name: 'Loom chafed or pinched',
+    ratios: { 'signal-to-ground': 5, 'signal-to-supply': 4, 'signal-open': 2.5, 'return-open': 2.5 },
+  },
   { id: 'loose', kind: 'look', name: 'Sensor loose, in sun, over a vent or not touching', ratios: { placement: 6 } },
-  { id: 'falls-when-heated', kind: 'feel', name: 'The value follows smoothly when the sensor is warmed', ratios: { ...each(['sensor-open', 'sensor-short', 'signal-open', 'return-open', 'reference-missing'], 0.1), 'sensor-wrong-type': 1.2 } },
-  { id: 'jumps-when-heated', kind: 'feel', name: 'The value jumps or stays when the sensor is warmed', ratios: { ...each(['sensor-open', 'sensor-short', 'sensor-high', 'sensor-low'], 2.5), ...each(['healthy', 'placement', 'sensor-wrong-type'], 0.2) } },
-  { id: 'moves-when-wiggled', kind: 'feel', name: 'The value jumps when the loom is moved', ratios: { ...each(['signal-open', 'return-open', 'signal-resistive', 'return-resistive', 'signal-to-ground', 'signal-to-supply'], 5), ...each(['healthy', 'sensor-wrong-type', 'placement', 'pull-up-drift', 'input-conversion'], 0.1) } },
-  { id: 'steady-when-wiggled', kind: 'feel', name: 'The value stays when the loom is moved', ratios: each(['signal-open', 'return-open', 'signal-resistive', 'return-resistive'], 0.7) },
+  {
+    id: 'falls-when-heated',
+    kind: 'feel',
+    name: 'The value follows smoothly when the sensor is warmed',
+    ratios: {
+      ...each(['sensor-open', 'sensor-short', 'signal-open', 'return-open', 'reference-missing'], 0.1),
+      'sensor-wrong-type': 1.2,
+    },
+  },
+  {
+    id: 'jumps-when-heated',
+    kind: 'feel',
+    name: 'The value jumps or stays when the sensor is warmed',
+    ratios: {
+      ...each(['sensor-open', 'sensor-short', 'sensor-high', 'sensor-low'], 2.5),
+      ...each(['healthy', 'placement', 'sensor-wrong-type'], 0.2),
+    },
+  },
+  {
+    id: 'moves-when-wiggled',
+    kind: 'feel',
+    name: 'The value jumps when the loom is moved',
+    ratios: {
+      ...each(
+        ['signal-open', 'return-open', 'signal-resistive', 'return-resistive', 'signal-to-ground', 'signal-to-supply'],
+        5,
+      ),
+      ...each(['healthy', 'sensor-wrong-type', 'placement', 'pull-up-drift', 'input-conversion'], 0.1),
+    },
+  },
+  {
+    id: 'steady-when-wiggled',
+    kind: 'feel',
+    name: 'The value stays when the loom is moved',
+    ratios: each(['signal-open', 'return-open', 'signal-resistive', 'return-resistive'], 0.7),
+  },
 ];

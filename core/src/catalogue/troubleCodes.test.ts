@@ -18,14 +18,23 @@ describe('trouble codes', () => {
   const rows = reference('saej2012-temperature-codes.csv');
   test.each(rows.map((r) => [r.code, r] as const))('%s as in SAE J2012 (from memory)', (code, row) => {
     const known = decodeCode(code)!;
-    const kind = { temperature: 'sensor', 'reference supply': 'reference', condition: 'condition', 'NOT temperature': 'not-temperature' }[row.kind];
+    const kind = {
+      temperature: 'sensor',
+      'reference supply': 'reference',
+      condition: 'condition',
+      'NOT temperature': 'not-temperature',
+    }[row.kind];
     expect(known.kind).toBe(kind);
     if (kind === 'sensor' || kind === 'reference') expect(known.says).toBe(meaningIn(row.definition));
     expect(codeText(code, 'pull-up', 'ntc')!.length).toBeGreaterThan(10);
   });
   test('every code that is known stands in the reference', () => {
     const listed = new Set(rows.map((r) => r.code));
-    expect(knownCodes().map((c) => c.code).filter((c) => !listed.has(c))).toEqual([]);
+    expect(
+      knownCodes()
+        .map((c) => c.code)
+        .filter((c) => !listed.has(c)),
+    ).toEqual([]);
   });
   test.each([
     ['p0118', 'high'],
@@ -36,7 +45,9 @@ describe('trouble codes', () => {
     ['110/4', 'low'],
     ['175-2', 'intermittent'],
   ])('%s says %s', (text, says) => expect(decodeCode(text)?.says).toBe(says));
-  test.each(['', 'P', 'P9999', 'hello', 'B1234', '999/3', 'SPN 110 FMI 77'])('“%s” is none', (text) => expect(decodeCode(text)).toBeNull());
+  test.each(['', 'P', 'P9999', 'hello', 'B1234', '999/3', 'SPN 110 FMI 77'])('“%s” is none', (text) =>
+    expect(decodeCode(text)).toBeNull(),
+  );
 
   test('low and high are the voltage: what reads cold hangs on layout and curve', () => {
     expect(codeText('P0118', 'pull-up', 'ntc')).toContain('reads cold, like an open');
@@ -53,6 +64,7 @@ describe('trouble codes', () => {
     expect(of(['P0117', 'present'], ['P0197', 'present'])).toEqual(['code-low', 'several-codes']);
     expect(of(['P0642', 'present'])).toEqual(['several-codes']);
     expect(of(['P0128', 'present'], ['P0532', 'present'], ['nonsense', 'present'])).toEqual([]);
-    for (const id of of(['P0118', 'present'], ['P0195', 'sporadic'], ['P0115-13', 'present'], ['P0116', 'present'])) expect(known).toContain(id);
+    for (const id of of(['P0118', 'present'], ['P0195', 'sporadic'], ['P0115-13', 'present'], ['P0116', 'present']))
+      expect(known).toContain(id);
   });
 });

@@ -57,14 +57,40 @@ const CODES: ReadonlyMap<string, TroubleCode> = new Map(
 
 /** Last two digits of the longer codes: failure type bytes of ISO 15031-6 / J2012, from memory. */
 const FAILURE_TYPES: Readonly<Record<string, CodeMeaning>> = {
-  '11': 'low', '12': 'high', '13': 'open', '14': 'low', '15': 'high', '16': 'low', '17': 'high', '1A': 'low', '1B': 'high',
-  '1F': 'intermittent', '23': 'low', '24': 'high', '29': 'range', '64': 'range',
+  '11': 'low',
+  '12': 'high',
+  '13': 'open',
+  '14': 'low',
+  '15': 'high',
+  '16': 'low',
+  '17': 'high',
+  '1A': 'low',
+  '1B': 'high',
+  '1F': 'intermittent',
+  '23': 'low',
+  '24': 'high',
+  '29': 'range',
+  '64': 'range',
 };
 
 /** What a heavy-duty failure mode says (J1939 FMI, from memory). */
-const FAILURE_MODES: Readonly<Record<number, CodeMeaning>> = { 0: 'other', 1: 'other', 2: 'intermittent', 3: 'high', 4: 'low', 5: 'open', 6: 'low', 10: 'intermittent', 13: 'range' };
+const FAILURE_MODES: Readonly<Record<number, CodeMeaning>> = {
+  0: 'other',
+  1: 'other',
+  2: 'intermittent',
+  3: 'high',
+  4: 'low',
+  5: 'open',
+  6: 'low',
+  10: 'intermittent',
+  13: 'range',
+};
 const PARAMETERS: Readonly<Record<number, string>> = {
-  110: 'engine coolant temperature', 105: 'intake manifold temperature', 174: 'fuel temperature', 175: 'engine oil temperature', 171: 'outside air temperature',
+  110: 'engine coolant temperature',
+  105: 'intake manifold temperature',
+  174: 'fuel temperature',
+  175: 'engine oil temperature',
+  171: 'outside air temperature',
 };
 
 /**
@@ -76,7 +102,9 @@ export function decodeCode(text: string): TroubleCode | null {
   const heavy = /^(?:SPN\s*)?(\d{2,6})\s*(?:[/-]|\s*FMI)\s*(\d{1,2})$/.exec(clean);
   if (heavy) {
     const [what, says] = [PARAMETERS[Number(heavy[1])], FAILURE_MODES[Number(heavy[2])]];
-    return what && says ? { code: `SPN ${heavy[1]} FMI ${heavy[2]}`, what, says, kind: says === 'other' ? 'condition' : 'sensor' } : null;
+    return what && says
+      ? { code: `SPN ${heavy[1]} FMI ${heavy[2]}`, what, says, kind: says === 'other' ? 'condition' : 'sensor' }
+      : null;
   }
   const match = /^(P[0-3][0-9A-F]{3})(?:[\s:.-]*([0-9A-F]{2}))?$/.exec(clean);
   const known = match && CODES.get(match[1]);
@@ -84,7 +112,9 @@ export function decodeCode(text: string): TroubleCode | null {
   const byte = match[2];
   if (byte === undefined || byte === '00') return known;
   const says = FAILURE_TYPES[byte];
-  return says && known.kind === 'sensor' ? { ...known, code: `${match[1]}-${byte}`, says } : { ...known, code: `${match[1]}-${byte}` };
+  return says && known.kind === 'sensor'
+    ? { ...known, code: `${match[1]}-${byte}`, says }
+    : { ...known, code: `${match[1]}-${byte}` };
 }
 
 /** Every code that is known, for contract tests and lists. */
@@ -96,7 +126,9 @@ export function knownCodes(): readonly TroubleCode[] {
  * The findings (ids of `findings`) that a job's codes stand for. A code from the past weighs as intermittent; reference codes, and codes of
  * two or more circuits, point at what they share.
  */
-export function findingsOfCodes(codes: readonly { code: string; state: 'present' | 'sporadic' | 'came-back' | 'past' }[]): string[] {
+export function findingsOfCodes(
+  codes: readonly { code: string; state: 'present' | 'sporadic' | 'came-back' | 'past' }[],
+): string[] {
   const ids = new Set<string>();
   const circuits = new Set<string>();
   for (const { code, state } of codes) {

@@ -77,7 +77,11 @@ describe('star–mesh elimination', () => {
       join(signal, battery, n('Rleak_sig_bat'));
       const v = Float64Array.of(0, n('Vref'), n('Vbat'), n('V_egnd'), 0, 0, 0);
       solveStarMesh(g, 7, 4, v);
-      for (const [node, column] of [[pin, 'V_ecu'], [signal, 'V_sig'], [back, 'V_ret']] as const) {
+      for (const [node, column] of [
+        [pin, 'V_ecu'],
+        [signal, 'V_sig'],
+        [back, 'V_ret'],
+      ] as const) {
         expect(Math.abs(v[node] - n(column)), `${row.case} ${column}`).toBeLessThan(1e-8);
       }
     }
@@ -86,13 +90,18 @@ describe('star–mesh elimination', () => {
   test('live ngspice on 240 random faulty networks with probes in every position, 1e-8 V', () => {
     const random = seededUniform(20);
     const plugs: Plug[] = ['sensor', 'open', 'bridge', 1000];
-    const pairs = PROBES.flatMap((red) => PROBES.filter((black) => black !== red).map((black) => [red, black] as const));
+    const pairs = PROBES.flatMap((red) =>
+      PROBES.filter((black) => black !== red).map((black) => [red, black] as const),
+    );
     const cases = Array.from({ length: 240 }, (_, i) => {
       const state = randomState(random, LAYOUTS[i % 3]);
       const [red, black] = pairs[i % pairs.length];
       return { state, plug: plugs[i % 4], red, black };
     });
-    const solved = ngspice(cases.map((c) => netlist(c.state, c.plug, c.red, c.black)), PROBES.slice(1));
+    const solved = ngspice(
+      cases.map((c) => netlist(c.state, c.plug, c.red, c.black)),
+      PROBES.slice(1),
+    );
     const bench = new Bench();
     cases.forEach(({ state, plug, red, black }, i) => {
       const at = (p: Probe): number => (p === 'chassis' ? 0 : solved[i][p]);
@@ -132,7 +141,11 @@ describe('the bench', () => {
   });
 
   test('across a bad joint the voltage steps between the connectors on its two sides', () => {
-    const state = { ...nominalState(coolantCircuit({ connectors: 3 }), 12, 2490), signalFaultOhm: 5000, signalFaultSegment: 2 };
+    const state = {
+      ...nominalState(coolantCircuit({ connectors: 3 }), 12, 2490),
+      signalFaultOhm: 5000,
+      signalFaultSegment: 2,
+    };
     const bench = new Bench().set(state);
     const volts = [1, 2, 3, 4].map((k) => bench.connectorVolts('sensor', 'signal', k));
     expect(Math.abs(volts[0] - volts[1])).toBeLessThan(0.001);
@@ -148,7 +161,11 @@ describe('the bench', () => {
   });
 
   test('divider map of the Linux device tree mt8195-cherry (1.8 V, 100 kΩ), 0.5 mV', () => {
-    const ohm = new Map(reference('linux-ntc-resistance.csv').filter((r) => r.part === 'NCP..WF104').map((r) => [r.temp_c, Number(r.ohm)]));
+    const ohm = new Map(
+      reference('linux-ntc-resistance.csv')
+        .filter((r) => r.part === 'NCP..WF104')
+        .map((r) => [r.temp_c, Number(r.ohm)]),
+    );
     const rows = reference('linux-divider-map.csv');
     expect(rows.length).toBeGreaterThan(50);
     for (const row of rows) {
@@ -166,7 +183,9 @@ describe('the bench', () => {
   test('4.9 kΩ and 1.88 V at 5 V: a pull-up near 8.1 kΩ (common practice, no source)', () => {
     const bench = new Bench();
     const volts = (pullUp: number): number =>
-      bench.set({ ...nominalState(coolantCircuit(), 20, pullUp), sensorFixedOhm: 4900 }).volts('sensor', 'signal', 'chassis');
+      bench
+        .set({ ...nominalState(coolantCircuit(), 20, pullUp), sensorFixedOhm: 4900 })
+        .volts('sensor', 'signal', 'chassis');
     let [low, high] = [1000, 50_000];
     for (let i = 0; i < 60; i++) {
       const middle = (low + high) / 2;

@@ -1,8 +1,4 @@
-import {
-  type CircuitState,
-  sensorOhm,
-  signedFormErrorLog,
-} from './sensorCircuit.ts';
+import { type CircuitState, sensorOhm, signedFormErrorLog } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -115,7 +111,8 @@ export class Bench {
     v[1] = s.groundOffsetV + s.referenceV;
     v[2] = s.supplyV;
     v[3] = s.groundOffsetV;
-    const element = plug === 'sensor' ? 1 / this.elementOhm : plug === 'open' ? 0 : 1 / (plug === 'bridge' ? BRIDGE_OHM : plug);
+    const element =
+      plug === 'sensor' ? 1 / this.elementOhm : plug === 'open' ? 0 : 1 / (plug === 'bridge' ? BRIDGE_OHM : plug);
     const across = element + s.leakReturnS;
     const leak = s.leakGroundS + (plug === 'sensor' ? s.leakBodyS : 0);
     const bridge = returnBridged ? 1 / BRIDGE_OHM : 0;
@@ -214,7 +211,15 @@ export class Bench {
     g[M * size + 3] = 1 / s.inputOhm;
     g[M * size + (s.layout === 'pull-down' ? 3 : 1)] += pullUp;
     this.wire(size, M, S, 7, s.signalOhm, s.signalFaultOhm, s.signalFaultSegment);
-    this.wire(size, s.layout === 'pull-up' ? 3 : s.layout === 'pull-down' ? 1 : 0, G, 7 + s.connectors, s.returnOhm, s.returnFaultOhm, s.returnFaultSegment);
+    this.wire(
+      size,
+      s.layout === 'pull-up' ? 3 : s.layout === 'pull-down' ? 1 : 0,
+      G,
+      7 + s.connectors,
+      s.returnOhm,
+      s.returnFaultOhm,
+      s.returnFaultSegment,
+    );
     g[G * size + S] += across;
     g[S * size] += leak;
     g[S * size + 2] += s.leakSupplyS;
@@ -223,7 +228,15 @@ export class Bench {
     solveStarMesh(g, size, KNOWN, this.voltages);
   }
 
-  private wire(size: number, from: number, to: number, first: number, ohm: number, fault: number, segment: number): void {
+  private wire(
+    size: number,
+    from: number,
+    to: number,
+    first: number,
+    ohm: number,
+    fault: number,
+    segment: number,
+  ): void {
     const g = this.conductance;
     const segments = this.state.connectors + 1;
     const part = ohm / segments;

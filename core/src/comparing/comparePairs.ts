@@ -39,7 +39,8 @@ export function viewPairs(pairs: readonly Pair[], curve: CurveModel): PairsView 
   const jumps = pairs.filter((p) => !finite.includes(p)).map((p) => p.id);
   if (during.length >= 3) {
     const middle = median(during.map((p) => excess.get(p.id)!));
-    for (const p of during) if (Math.abs(excess.get(p.id)! - middle) > ALLOWED * Math.SQRT2 * allowance(p.temperatureC)) jumps.push(p.id);
+    for (const p of during)
+      if (Math.abs(excess.get(p.id)! - middle) > ALLOWED * Math.SQRT2 * allowance(p.temperatureC)) jumps.push(p.id);
   }
   return {
     direction: directionOf(during),
@@ -51,12 +52,21 @@ export function viewPairs(pairs: readonly Pair[], curve: CurveModel): PairsView 
 }
 
 /** This sensor against the other at temperatures within 2 K: mean ratio of resistances with the curve's change taken out; null when none meet. */
-export function compareSensors(pairs: readonly Pair[], curve: CurveModel): { ratio: number; differs: boolean; pairs: number } | null {
-  const [mine, theirs] = (['this', 'other'] as const).map((s) => pairs.filter((p) => p.sensor === s && Number.isFinite(p.resistanceOhm)));
+export function compareSensors(
+  pairs: readonly Pair[],
+  curve: CurveModel,
+): { ratio: number; differs: boolean; pairs: number } | null {
+  const [mine, theirs] = (['this', 'other'] as const).map((s) =>
+    pairs.filter((p) => p.sensor === s && Number.isFinite(p.resistanceOhm)),
+  );
   const logs = mine.flatMap((a) =>
     theirs
       .filter((b) => Math.abs(a.temperatureC - b.temperatureC) <= 2)
-      .map((b) => Math.log(a.resistanceOhm / curve.resistanceOhm(a.temperatureC)) - Math.log(b.resistanceOhm / curve.resistanceOhm(b.temperatureC))),
+      .map(
+        (b) =>
+          Math.log(a.resistanceOhm / curve.resistanceOhm(a.temperatureC)) -
+          Math.log(b.resistanceOhm / curve.resistanceOhm(b.temperatureC)),
+      ),
   );
   if (logs.length === 0) return null;
   const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
@@ -81,7 +91,11 @@ function directionOf(pairs: readonly Pair[]): PairsView['direction'] {
   return signs.size > 1 || signs.has(0) ? 'mixed' : signs.has(-1) ? 'ntc' : 'ptc';
 }
 
-function returnOf(pairs: readonly Pair[], excess: ReadonlyMap<string, number>, allowance: (t: number) => number): PairsView['returned'] {
+function returnOf(
+  pairs: readonly Pair[],
+  excess: ReadonlyMap<string, number>,
+  allowance: (t: number) => number,
+): PairsView['returned'] {
   const first = pairs[0];
   const last = [...pairs].reverse().find((p) => p.phase === 'after');
   if (!first || !last || first === last) return null;
@@ -93,7 +107,11 @@ function returnOf(pairs: readonly Pair[], excess: ReadonlyMap<string, number>, a
   return { ratio: Math.exp(after - before), ok: Math.abs(after - before) <= ALLOWED * sigma };
 }
 
-function tangentOf(pairs: readonly Pair[], curve: CurveModel, excess: ReadonlyMap<string, number>): PairsView['tangent'] {
+function tangentOf(
+  pairs: readonly Pair[],
+  curve: CurveModel,
+  excess: ReadonlyMap<string, number>,
+): PairsView['tangent'] {
   if (pairs.length === 0) return null;
   const atC = pairs.reduce((s, p) => s + p.temperatureC, 0) / pairs.length;
   const scale = Math.exp(median([...excess.values()]));

@@ -10,5 +10,13 @@ export interface ComparisonView {
 }
 
 export function comparisonView(pairs: readonly Pair[], curve: CurveModel): ComparisonView {
-  return { pairs, slope: curve.slope, own: viewPairs(pairs.filter((p) => p.sensor === 'this'), curve), other: compareSensors(pairs, curve) };
+  return {
+    pairs,
+    slope: curve.slope,
+    own: viewPairs(
+      pairs.filter((p) => p.sensor === 'this'),
+      curve,
+    ),
+    other: compareSensors(pairs, curve),
+  };
 }

@@ -13,7 +13,13 @@ export interface FormTried {
 }
 
 export type ChosenFit =
-  | ({ ok: true; form: FormTried['form']; tried: FormTried[]; mistyped: Mistyped[]; toleranceShare: number | null } & CurveFit)
+  | ({
+      ok: true;
+      form: FormTried['form'];
+      tried: FormTried[];
+      mistyped: Mistyped[];
+      toleranceShare: number | null;
+    } & CurveFit)
   | { ok: false; reason: 'too-few-points' | 'not-monotone'; row: number | null; mistyped: Mistyped[] };
 
 /**
@@ -35,7 +41,10 @@ export function chooseFit(rows: readonly PointRow[], only?: FormTried['form']): 
   if (fits.length === 0) return { ok: false, reason: 'too-few-points', row: null, mistyped };
   const best = pick(fits);
   const toleranceShare = toleranceOf(rows);
-  const curve = toleranceShare === null ? best.fit.curve : { ...best.fit.curve, toleranceLog: Math.log1p(toleranceShare) / Math.sqrt(3) };
+  const curve =
+    toleranceShare === null
+      ? best.fit.curve
+      : { ...best.fit.curve, toleranceLog: Math.log1p(toleranceShare) / Math.sqrt(3) };
   return {
     ok: true,
     form: best.form,
@@ -70,9 +79,15 @@ function leftOut(points: readonly { temperatureC: number; resistanceOhm: number 
   const step = Math.max(1, Math.floor(inner / 16));
   let worst = 0;
   for (let i = 1; i <= inner; i += step) {
-    const fit = fitCurve(points.filter((_, k) => k !== i), form);
+    const fit = fitCurve(
+      points.filter((_, k) => k !== i),
+      form,
+    );
     if (!fit.ok) return NaN;
-    worst = Math.max(worst, Math.abs(curveModel(fit.curve).temperatureC(points[i].resistanceOhm) - points[i].temperatureC));
+    worst = Math.max(
+      worst,
+      Math.abs(curveModel(fit.curve).temperatureC(points[i].resistanceOhm) - points[i].temperatureC),
+    );
   }
   return worst;
 }

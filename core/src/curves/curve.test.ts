@@ -29,7 +29,10 @@ describe('every curve of the catalogue', () => {
     for (const t of [-400, -273.15, -60, 300, 5000]) expect(model.resistanceOhm(t)).toBeGreaterThan(0);
     for (const r of [0, 1e-6, 1, 1e9, Infinity]) expect(model.temperatureC(r)).not.toBeNaN();
     expect(resistanceAt(model, model.maxC + 50)).toMatchObject({ ok: false, reason: 'outside-curve' });
-    expect(temperatureOf(model, model.slope === 'ntc' ? 1e12 : 1e-9)).toMatchObject({ ok: false, reason: 'outside-curve' });
+    expect(temperatureOf(model, model.slope === 'ntc' ? 1e12 : 1e-9)).toMatchObject({
+      ok: false,
+      reason: 'outside-curve',
+    });
   });
 });
 
@@ -37,7 +40,9 @@ describe('against published tables', () => {
   test('platinum: IEC 60751 (from memory), 0.01 Ω', () => {
     const model = curveModel({ kind: 'platinum', r0Ohm: 100 });
     for (const row of reference('iec60751-pt100.csv')) {
-      expect(Math.abs(model.resistanceOhm(Number(row.temp_c)) - Number(row.ohm_table_from_memory))).toBeLessThan(0.0101);
+      expect(Math.abs(model.resistanceOhm(Number(row.temp_c)) - Number(row.ohm_table_from_memory))).toBeLessThan(
+        0.0101,
+      );
     }
   });
   test.each([
@@ -55,20 +60,23 @@ describe('against published tables', () => {
     const model = curveModel({ kind: 'table', points: knots });
     for (const p of points) expect(Math.abs(model.temperatureC(p.resistanceOhm) - p.temperatureC)).toBeLessThan(0.061);
   });
-  test.each(PARTS)('%s: a single B is off by more than it seems, and says so (within 3σ of its own form error)', (part) => {
-    const points = referencePoints('linux-ntc-resistance.csv', 'part', part);
-    const at = (t: number): number => points.find((p) => p.temperatureC === t)!.resistanceOhm;
-    const betaK = Math.log(at(25) / at(85)) / (1 / 298.15 - 1 / 358.15);
-    const model = curveModel({ kind: 'beta', r25Ohm: at(25), betaK });
-    let worst = 0;
-    for (const p of points) {
-      const error = Math.log(model.resistanceOhm(p.temperatureC) / p.resistanceOhm);
-      expect(Math.abs(error)).toBeLessThanOrEqual(3 * model.formErrorLog(p.temperatureC) + 1e-3);
-      worst = Math.max(worst, Math.abs(model.temperatureC(p.resistanceOhm) - p.temperatureC));
-    }
-    expect(worst).toBeGreaterThan(1);
-    expect(worst).toBeLessThan(4.5);
-  });
+  test.each(PARTS)(
+    '%s: a single B is off by more than it seems, and says so (within 3σ of its own form error)',
+    (part) => {
+      const points = referencePoints('linux-ntc-resistance.csv', 'part', part);
+      const at = (t: number): number => points.find((p) => p.temperatureC === t)!.resistanceOhm;
+      const betaK = Math.log(at(25) / at(85)) / (1 / 298.15 - 1 / 358.15);
+      const model = curveModel({ kind: 'beta', r25Ohm: at(25), betaK });
+      let worst = 0;
+      for (const p of points) {
+        const error = Math.log(model.resistanceOhm(p.temperatureC) / p.resistanceOhm);
+        expect(Math.abs(error)).toBeLessThanOrEqual(3 * model.formErrorLog(p.temperatureC) + 1e-3);
+        worst = Math.max(worst, Math.abs(model.temperatureC(p.resistanceOhm) - p.temperatureC));
+      }
+      expect(worst).toBeGreaterThan(1);
+      expect(worst).toBeLessThan(4.5);
+    },
+  );
   test('handbook tables (from memory): the catalogue agrees within 0.1 K over 0…100 °C', () => {
     const pairs: [string, string][] = [
       ['ntc-10k-steep', '10k type II '],
@@ -84,7 +92,9 @@ describe('against published tables', () => {
     ];
     for (const [id, beginning] of pairs) {
       const model = curveModel(CATALOGUE_CURVES.find((c) => c.id === id)!.curve);
-      const points = referencePoints('handbook-ntc.csv', 'curve', beginning).filter((p) => p.temperatureC >= 0 && p.temperatureC <= 100);
+      const points = referencePoints('handbook-ntc.csv', 'curve', beginning).filter(
+        (p) => p.temperatureC >= 0 && p.temperatureC <= 100,
+      );
       expect(points.length).toBeGreaterThan(5);
       for (const p of points) expect(Math.abs(model.temperatureC(p.resistanceOhm) - p.temperatureC)).toBeLessThan(0.1);
     }
@@ -107,11 +117,22 @@ describe('figures of common practice, no source', () => {
 
 describe('forms', () => {
   test('Steinhart–Hart: the worked example of python3-uncertainties, 3603 Ω is 49.98612 °C', () => {
-    const curve: Curve = { kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -50, maxC: 150 };
+    const curve: Curve = {
+      kind: 'steinhart-hart',
+      a: 1.129241e-3,
+      b: 2.341077e-4,
+      c: 8.775468e-8,
+      minC: -50,
+      maxC: 150,
+    };
     expect(curveModel(curve).temperatureC(3603)).toBeCloseTo(49.98612, 5);
     const four = curveModel({ ...curve, squareTerm: 0 });
     expect(four.resistanceOhm(20)).toBeCloseTo(curveModel(curve).resistanceOhm(20), 6);
-    expect(curveModel({ ...curve, squareTerm: 1e-8 }).temperatureC(curveModel({ ...curve, squareTerm: 1e-8 }).resistanceOhm(70))).toBeCloseTo(70, 6);
+    expect(
+      curveModel({ ...curve, squareTerm: 1e-8 }).temperatureC(
+        curveModel({ ...curve, squareTerm: 1e-8 }).resistanceOhm(70),
+      ),
+    ).toBeCloseTo(70, 6);
   });
   test('a table that is no curve names its row', () => {
     const p = (temperatureC: number, resistanceOhm: number) => ({ temperatureC, resistanceOhm });
@@ -121,7 +142,13 @@ describe('forms', () => {
     expect(curveSchema.safeParse({ kind: 'table', points: [p(0, 9), p(10, 9)] }).success).toBe(false);
   });
   test('two far points do not pretend to know what lies between', () => {
-    const model = curveModel({ kind: 'table', points: [{ temperatureC: 0, resistanceOhm: 32651 }, { temperatureC: 100, resistanceOhm: 679 }] });
+    const model = curveModel({
+      kind: 'table',
+      points: [
+        { temperatureC: 0, resistanceOhm: 32651 },
+        { temperatureC: 100, resistanceOhm: 679 },
+      ],
+    });
     expect(model.formErrorLog(40)).toBeGreaterThan(0.01);
     expect(model.formErrorLog(0)).toBe(0);
   });

@@ -36,7 +36,8 @@ export function curveModel(curve: Curve): CurveModel {
   }
 }
 
-export type Converted = { ok: true; value: number } | { ok: false; reason: 'outside-curve'; minC: number; maxC: number };
+export type Converted =
+  { ok: true; value: number } | { ok: false; reason: 'outside-curve'; minC: number; maxC: number };
 
 /** Resistance (Ω) at a temperature (°C), refused outside the range in which the curve is known. */
 export function resistanceAt(model: CurveModel, temperatureC: number): Converted {

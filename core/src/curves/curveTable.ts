@@ -19,7 +19,12 @@ export function curveTable(model: CurveModel, fromC: number, toC: number, stepC:
     const resistanceOhm = model.resistanceOhm(temperatureC);
     // 1σ to limits: tolerance is an even spread, form counts twice.
     const share = Math.hypot(Math.sqrt(3) * model.toleranceLog, 2 * model.formErrorLog(temperatureC));
-    lines.push({ temperatureC, resistanceOhm, lowOhm: resistanceOhm * Math.exp(-share), highOhm: resistanceOhm * Math.exp(share) });
+    lines.push({
+      temperatureC,
+      resistanceOhm,
+      lowOhm: resistanceOhm * Math.exp(-share),
+      highOhm: resistanceOhm * Math.exp(share),
+    });
   }
   return lines;
 }
@@ -27,6 +32,11 @@ export function curveTable(model: CurveModel, fromC: number, toC: number, stepC:
 /** A table as CSV (RFC 4180), units in the header, decimal point. */
 export function curveCsv(lines: readonly TableLine[]): string {
   const figures = (x: number): string => String(Number(x.toPrecision(6)));
-  const rows = lines.map((l) => ({ 'temperature (°C)': l.temperatureC, 'resistance (Ω)': figures(l.resistanceOhm), 'min (Ω)': figures(l.lowOhm), 'max (Ω)': figures(l.highOhm) }));
+  const rows = lines.map((l) => ({
+    'temperature (°C)': l.temperatureC,
+    'resistance (Ω)': figures(l.resistanceOhm),
+    'min (Ω)': figures(l.lowOhm),
+    'max (Ω)': figures(l.highOhm),
+  }));
   return `${Papa.unparse(rows, { newline: '\r\n' })}\r\n`;
 }

@@ -38,8 +38,12 @@ export function findMistyped(points: readonly TablePoint[]): Mistyped[] {
     let best = { i: -1, rest: Infinity };
     for (const i of candidates(misses)) {
       const without = kept.filter((_, k) => k !== i);
-      let rest = Math.max(i > REACH ? before[i - REACH - 1] : 0, i + REACH + 1 < kept.length ? after[i + REACH + 1] : 0);
-      for (let k = Math.max(0, i - REACH); k < Math.min(without.length, i + REACH); k++) rest = Math.max(rest, Math.abs(miss(without, k)));
+      let rest = Math.max(
+        i > REACH ? before[i - REACH - 1] : 0,
+        i + REACH + 1 < kept.length ? after[i + REACH + 1] : 0,
+      );
+      for (let k = Math.max(0, i - REACH); k < Math.min(without.length, i + REACH); k++)
+        rest = Math.max(rest, Math.abs(miss(without, k)));
       if (rest < best.rest) best = { i, rest };
     }
     if (best.i < 0) break;
@@ -60,8 +64,13 @@ function runningMax(values: readonly number[]): number[] {
 /** All rows of a short table; of a long one the rows that miss most, with their neighbours. */
 function candidates(misses: readonly number[]): number[] {
   if (misses.length <= 2 * MOST_CANDIDATES) return misses.map((_, i) => i);
-  const worst = misses.map((m, i) => ({ m, i })).sort((a, b) => b.m - a.m).slice(0, MOST_CANDIDATES / 5);
-  return [...new Set(worst.flatMap(({ i }) => [i - 2, i - 1, i, i + 1, i + 2]))].filter((i) => i >= 0 && i < misses.length);
+  const worst = misses
+    .map((m, i) => ({ m, i }))
+    .sort((a, b) => b.m - a.m)
+    .slice(0, MOST_CANDIDATES / 5);
+  return [...new Set(worst.flatMap(({ i }) => [i - 2, i - 1, i, i + 1, i + 2]))].filter(
+    (i) => i >= 0 && i < misses.length,
+  );
 }
 
 /** ln R at spot i minus the polynomial through its nearest neighbours there: two on each side where there are that many. */

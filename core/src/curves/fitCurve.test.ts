@@ -56,14 +56,18 @@ test('figures of common practice, no source: three points give one curve, 1000 Î
 
 test('a curve is got back from its own points (property)', () => {
   fc.assert(
-    fc.property(fc.double({ min: 2500, max: 4800, noNaN: true }), fc.double({ min: 100, max: 1e5, noNaN: true }), (betaK, r25Ohm) => {
-      const points = [-20, 0, 25, 60, 100].map((temperatureC) => ({
-        temperatureC,
-        resistanceOhm: r25Ohm * Math.exp(betaK * (1 / (temperatureC + 273.15) - 1 / 298.15)),
-      }));
-      const fit = fitCurve(points, 'beta');
-      expect(fit.ok && Math.abs((fit.curve as BetaCurve).betaK / betaK - 1)).toBeLessThan(1e-9);
-    }),
+    fc.property(
+      fc.double({ min: 2500, max: 4800, noNaN: true }),
+      fc.double({ min: 100, max: 1e5, noNaN: true }),
+      (betaK, r25Ohm) => {
+        const points = [-20, 0, 25, 60, 100].map((temperatureC) => ({
+          temperatureC,
+          resistanceOhm: r25Ohm * Math.exp(betaK * (1 / (temperatureC + 273.15) - 1 / 298.15)),
+        }));
+        const fit = fitCurve(points, 'beta');
+        expect(fit.ok && Math.abs((fit.curve as BetaCurve).betaK / betaK - 1)).toBeLessThan(1e-9);
+      },
+    ),
     { seed: 6, numRuns: 50 },
   );
 });

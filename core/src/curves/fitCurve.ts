@@ -11,7 +11,9 @@ export interface CurveFit {
   worstK: number;
 }
 
-export type FitResult = ({ ok: true } & CurveFit) | { ok: false; reason: 'too-few-points' | 'not-an-ntc' | 'not-monotone' | 'bad-point'; row?: number };
+export type FitResult =
+  | ({ ok: true } & CurveFit)
+  | { ok: false; reason: 'too-few-points' | 'not-an-ntc' | 'not-monotone' | 'bad-point'; row?: number };
 
 /**
  * Least-squares fit of one form to points (°C, Ω), temperatures ascending. 'beta' needs 2 points, 'steinhart-hart' 3, 'table' 2. The first

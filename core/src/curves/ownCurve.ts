@@ -16,7 +16,8 @@ export const ownCurveSchema = z.strictObject({
 });
 export type OwnCurve = z.infer<typeof ownCurveSchema>;
 
-export type OpenedCurve = { ok: true; curve: OwnCurve } | { ok: false; reason: 'not-json' | 'not-a-curve' | 'bad-field'; detail: string };
+export type OpenedCurve =
+  { ok: true; curve: OwnCurve } | { ok: false; reason: 'not-json' | 'not-a-curve' | 'bad-field'; detail: string };
 
 /** Opens the text of a curve file; says what is wrong and where. */
 export function openCurve(text: string): OpenedCurve {
@@ -26,9 +27,14 @@ export function openCurve(text: string): OpenedCurve {
   } catch (error) {
     return { ok: false, reason: 'not-json', detail: error instanceof Error ? error.message.slice(0, 200) : '' };
   }
-  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== 'mellow-probe/curve') return { ok: false, reason: 'not-a-curve', detail: '' };
+  if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== 'mellow-probe/curve')
+    return { ok: false, reason: 'not-a-curve', detail: '' };
   const parsed = ownCurveSchema.safeParse(data);
   if (parsed.success) return { ok: true, curve: parsed.data };
   const [first] = parsed.error.issues;
-  return { ok: false, reason: 'bad-field', detail: `${first.path.join(' › ') || 'the top'}: ${first.message}`.slice(0, 200) };
+  return {
+    ok: false,
+    reason: 'bad-field',
+    detail: `${first.path.join(' › ') || 'the top'}: ${first.message}`.slice(0, 200),
+  };
 }

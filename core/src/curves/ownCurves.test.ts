@@ -11,10 +11,14 @@ import { MAX_POINTS, readPoints } from './readPoints.ts';
 
 const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
 const kernel = (part: string) => referencePoints('linux-ntc-resistance.csv', 'part', part);
-const rowsOf = (points: { temperatureC: number; resistanceOhm: number }[]) => points.map((p, i) => ({ ...p, line: i + 1, minOhm: null, maxOhm: null }));
+const rowsOf = (points: { temperatureC: number; resistanceOhm: number }[]) =>
+  points.map((p, i) => ({ ...p, line: i + 1, minOhm: null, maxOhm: null }));
 
 describe('a table as it is pasted', () => {
-  const pairs = [[0, 9000], [25, 2800]];
+  const pairs = [
+    [0, 9000],
+    [25, 2800],
+  ];
   test.each([
     ['T,R\n0,9000\n25,2800\n', pairs],
     ['25;2,8k\n0;9 000\n', pairs],
@@ -36,7 +40,11 @@ describe('a table as it is pasted', () => {
   test('min and max by name, or as the outer of four columns', () => {
     const named = readPoints('°C;nom;max;min\n0;9000;9200;8800\n25;2800;2850;2750');
     expect(named.rows[0]).toMatchObject({ resistanceOhm: 9000, minOhm: 8800, maxOhm: 9200 });
-    expect(readPoints('0 8800 9000 9200\n25 2750 2800 2850').rows[0]).toMatchObject({ resistanceOhm: 9000, minOhm: 8800, maxOhm: 9200 });
+    expect(readPoints('0 8800 9000 9200\n25 2750 2800 2850').rows[0]).toMatchObject({
+      resistanceOhm: 9000,
+      minOhm: 8800,
+      maxOhm: 9200,
+    });
     const fit = chooseFit(named.rows);
     expect(fit.ok && fit.toleranceShare).toBeCloseTo((0.2 / 9 + 0.05 / 2.8) / 2, 6);
   });
@@ -62,17 +70,22 @@ describe('a table as it is pasted', () => {
   });
   test('never throws (fuzz)', () => {
     fc.assert(
-      fc.property(fc.oneof(fc.string({ unit: 'binary' }), fc.stringMatching(/^[-0-9.,;\t \nTkΩ°CF]{0,60}$/)), (text) => {
-        const { rows } = readPoints(text);
-        for (const r of rows) expect(r.resistanceOhm).toBeGreaterThan(0);
-      }),
+      fc.property(
+        fc.oneof(fc.string({ unit: 'binary' }), fc.stringMatching(/^[-0-9.,;\t \nTkΩ°CF]{0,60}$/)),
+        (text) => {
+          const { rows } = readPoints(text);
+          for (const r of rows) expect(r.resistanceOhm).toBeGreaterThan(0);
+        },
+      ),
       { seed: 9, numRuns: 800 },
     );
   });
 });
 
 describe('the mistyped row', () => {
-  test.each(PARTS)('none in the kernel table of %s as it stands', (part) => expect(findMistyped(kernel(part))).toEqual([]));
+  test.each(PARTS)('none in the kernel table of %s as it stands', (part) =>
+    expect(findMistyped(kernel(part))).toEqual([]),
+  );
   test('two digits swapped, a missed zero, a wrong decimal: the row and what was meant (property)', () => {
     const spoil = fc.constantFrom(0.1, 10, 1.15, 0.87, 1.3);
     fc.assert(
@@ -87,7 +100,10 @@ describe('the mistyped row', () => {
     );
   });
   test('a platinum table too; three rows are too few to tell', () => {
-    const pt = [-50, 0, 50, 100, 150, 200].map((t) => ({ temperatureC: t, resistanceOhm: curveModel({ kind: 'platinum', r0Ohm: 100 }).resistanceOhm(t) }));
+    const pt = [-50, 0, 50, 100, 150, 200].map((t) => ({
+      temperatureC: t,
+      resistanceOhm: curveModel({ kind: 'platinum', r0Ohm: 100 }).resistanceOhm(t),
+    }));
     expect(findMistyped(pt)).toEqual([]);
     pt[3].resistanceOhm = 183.5;
     expect(findMistyped(pt).map((f) => f.row)).toEqual([3]);
@@ -96,20 +112,34 @@ describe('the mistyped row', () => {
 });
 
 describe('the form the points can bear', () => {
-  test.each(PARTS)('%s: every 5 °C a table, which misses left-out points by less than Steinhart–Hart and far less than one B', (part) => {
-    const fit = chooseFit(rowsOf(kernel(part)));
-    if (!fit.ok) throw new Error(fit.reason);
-    expect(fit.form).toBe('table');
-    const [beta, sh, table] = fit.tried;
-    expect(table.leftOutK).toBeLessThan(sh.leftOutK);
-    expect(sh.leftOutK).toBeLessThan(beta.leftOutK / 3);
-  });
+  test.each(PARTS)(
+    '%s: every 5 °C a table, which misses left-out points by less than Steinhart–Hart and far less than one B',
+    (part) => {
+      const fit = chooseFit(rowsOf(kernel(part)));
+      if (!fit.ok) throw new Error(fit.reason);
+      expect(fit.form).toBe('table');
+      const [beta, sh, table] = fit.tried;
+      expect(table.leftOutK).toBeLessThan(sh.leftOutK);
+      expect(sh.leftOutK).toBeLessThan(beta.leftOutK / 3);
+    },
+  );
   test('five points of a true Steinhart–Hart curve: that form; of a true B: one B; two points: one B', () => {
     const of = (curve: Parameters<typeof curveModel>[0], temperatures: number[]) => {
       const model = curveModel(curve);
-      return chooseFit(rowsOf(temperatures.map((temperatureC) => ({ temperatureC, resistanceOhm: model.resistanceOhm(temperatureC) }))));
+      return chooseFit(
+        rowsOf(
+          temperatures.map((temperatureC) => ({ temperatureC, resistanceOhm: model.resistanceOhm(temperatureC) })),
+        ),
+      );
     };
-    const sh = { kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -40, maxC: 120 } as const;
+    const sh = {
+      kind: 'steinhart-hart',
+      a: 1.129241e-3,
+      b: 2.341077e-4,
+      c: 8.775468e-8,
+      minC: -40,
+      maxC: 120,
+    } as const;
     const beta = { kind: 'beta', r25Ohm: 2000, betaK: 3600 } as const;
     expect(of(sh, [-20, 0, 25, 60, 100])).toMatchObject({ ok: true, form: 'steinhart-hart' });
     expect(of(beta, [-20, 0, 25, 60, 100])).toMatchObject({ ok: true, form: 'beta' });
@@ -141,8 +171,19 @@ describe('files', () => {
     expect(openCurve('{')).toMatchObject({ reason: 'not-json' });
     expect(openCurve('{"format":"mellow-probe/job"}')).toMatchObject({ reason: 'not-a-curve' });
     expect(openCurve('{"format":"mellow-probe/curve","formatVersion":1}')).toMatchObject({ reason: 'bad-field' });
-    const good = { format: 'mellow-probe/curve', formatVersion: 1, id: 'a', name: 'x', source: '', note: '', createdAt: '2026-01-02T03:04:05.000Z', curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 } };
+    const good = {
+      format: 'mellow-probe/curve',
+      formatVersion: 1,
+      id: 'a',
+      name: 'x',
+      source: '',
+      note: '',
+      createdAt: '2026-01-02T03:04:05.000Z',
+      curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 },
+    };
     expect(openCurve(JSON.stringify(good))).toEqual({ ok: true, curve: good });
-    expect(openCurve(JSON.stringify({ ...good, curve: { kind: 'beta', r25Ohm: -1, betaK: 3600 } }))).toMatchObject({ reason: 'bad-field' });
+    expect(openCurve(JSON.stringify({ ...good, curve: { kind: 'beta', r25Ohm: -1, betaK: 3600 } }))).toMatchObject({
+      reason: 'bad-field',
+    });
   });
 });

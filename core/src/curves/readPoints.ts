@@ -50,14 +50,22 @@ export function readPoints(text: string): PointsRead {
     .filter(({ raw }) => raw.trim() !== '' && !/^\s*#/.test(raw));
   if (lines.length === 0) return { rows: [], faults: [{ line: 1, reason: 'no-rows', text: '' }] };
   if (lines.length > MAX_POINTS + 1) {
-    return { rows: [], faults: [{ line: lines[MAX_POINTS + 1].line, reason: 'too-many', text: `${lines.length} rows` }] };
+    return {
+      rows: [],
+      faults: [{ line: lines[MAX_POINTS + 1].line, reason: 'too-many', text: `${lines.length} rows` }],
+    };
   }
   const split = splitter(lines.map((l) => l.raw));
   const cells = lines.map(({ raw, line }) => ({ line, raw, cells: split(raw) }));
   const head = isHeader(cells[0].cells) ? cells.shift()!.cells : null;
   if (cells.length === 0) return { rows: [], faults: [{ line: 1, reason: 'no-rows', text: '' }] };
-  const columns = columnsOf(head, cells.map((c) => c.cells));
-  const decimal = [columns.nominal, columns.min, columns.max].map((k) => (k === null ? null : decimalMark(cells.map((c) => c.cells[k] ?? ''))));
+  const columns = columnsOf(
+    head,
+    cells.map((c) => c.cells),
+  );
+  const decimal = [columns.nominal, columns.min, columns.max].map((k) =>
+    k === null ? null : decimalMark(cells.map((c) => c.cells[k] ?? '')),
+  );
   const mark = decimal.find((d) => d !== null) ?? decimalMark(cells.map((c) => c.cells[columns.temperature] ?? ''));
   const faults: PointFault[] = [];
   const rows: PointRow[] = [];
@@ -69,7 +77,11 @@ export function readPoints(text: string): PointsRead {
   rows.sort((a, b) => a.temperatureC - b.temperatureC || a.line - b.line);
   for (let i = rows.length - 1; i > 0; i--) {
     if (rows[i].temperatureC !== rows[i - 1].temperatureC) continue;
-    faults.push({ line: rows[i].line, reason: 'same-temperature', text: `${rows[i].temperatureC} °C, also on line ${rows[i - 1].line}` });
+    faults.push({
+      line: rows[i].line,
+      reason: 'same-temperature',
+      text: `${rows[i].temperatureC} °C, also on line ${rows[i - 1].line}`,
+    });
     rows.splice(i, 1);
   }
   faults.sort((a, b) => a.line - b.line);
@@ -79,7 +91,10 @@ export function readPoints(text: string): PointsRead {
 /** How the lines fall into columns: the separator with which most lines have the same number of them, two at least. */
 function splitter(lines: readonly string[]): (line: string) => string[] {
   const sample = lines.slice(0, 40);
-  const by = (delimiter: string) => (l: string): string[] => Papa.parse<string[]>(l, { delimiter }).data[0] ?? [];
+  const by =
+    (delimiter: string) =>
+    (l: string): string[] =>
+      Papa.parse<string[]>(l, { delimiter }).data[0] ?? [];
   const ways: ((line: string) => string[])[] = [
     by('\t'),
     by(';'),
@@ -89,7 +104,8 @@ function splitter(lines: readonly string[]): (line: string) => string[] {
     by(','),
     (l) => l.trim().split(/\s+(?=[-−+]?[\d.,])/),
   ];
-  const tidy = (cells: string[]): string[] => cells.map((c) => c.trim()).filter((c, i, all) => c !== '' || i < all.length - 1);
+  const tidy = (cells: string[]): string[] =>
+    cells.map((c) => c.trim()).filter((c, i, all) => c !== '' || i < all.length - 1);
   const score = (way: (line: string) => string[]): number => {
     const counts = sample.map((l) => tidy(way(l))).map((c) => (c.length >= 2 && c.length <= 5 ? c.length : 0));
     return Math.max(...[2, 3, 4, 5].map((n) => counts.filter((x) => x === n).length));
@@ -117,7 +133,12 @@ function columnsOf(head: readonly string[] | null, rows: readonly string[][]): C
     const others = head.map((_, i) => i).filter((i) => i !== temperature && i !== min && i !== max);
     const named = others.find((i) => /nom|typ|centr|Ω|ohm|resist|widerst|résist|сопрот|^\s*r\b/i.test(head[i]));
     const nominal = named ?? others[0] ?? (temperature === 0 ? 1 : 0);
-    return { temperature, nominal, min: min < 0 || min === nominal ? null : min, max: max < 0 || max === nominal ? null : max };
+    return {
+      temperature,
+      nominal,
+      min: min < 0 || min === nominal ? null : min,
+      max: max < 0 || max === nominal ? null : max,
+    };
   }
   if (rows[0].length >= 4) return { temperature: 0, nominal: 2, min: 1, max: 3 };
   return { temperature: 0, nominal: 1, min: null, max: null };
@@ -139,24 +160,37 @@ function decimalMark(cells: readonly string[]): ',' | '.' | null {
 
 type Row = Omit<PointRow, 'line'>;
 
-function readRow(cells: readonly string[], columns: Columns, mark: ',' | '.' | null, head: readonly string[] | null): Row | PointReason {
+function readRow(
+  cells: readonly string[],
+  columns: Columns,
+  mark: ',' | '.' | null,
+  head: readonly string[] | null,
+): Row | PointReason {
   if (cells.length < 2) return 'one-column';
   const fahrenheit = head !== null && /°?\s*F\b|fahrenheit/i.test(head[columns.temperature] ?? '');
-  const temperature = parseReading(plain(cells[columns.temperature] ?? '', mark), 'celsius', { temperatureUnit: fahrenheit ? 'F' : 'C' });
+  const temperature = parseReading(plain(cells[columns.temperature] ?? '', mark), 'celsius', {
+    temperatureUnit: fahrenheit ? 'F' : 'C',
+  });
   if (!temperature.ok) return temperature.reason === 'ambiguous' ? 'ambiguous' : 'not-a-temperature';
   const ohmIn = (column: number | null): number | null | PointReason => {
     if (column === null || (cells[column] ?? '').trim() === '') return null;
     const parsed = parseReading(plain(cells[column], mark), 'ohms', { overload: false });
     if (!parsed.ok) return parsed.reason === 'ambiguous' ? 'ambiguous' : 'not-a-resistance';
     if (!(parsed.value > 0)) return 'not-a-resistance';
-    const scale = head === null ? 1 : /kΩ|kohm|\bk\b/i.test(head[column]) ? 1000 : /MΩ|Mohm/.test(head[column]) ? 1e6 : 1;
+    const scale =
+      head === null ? 1 : /kΩ|kohm|\bk\b/i.test(head[column]) ? 1000 : /MΩ|Mohm/.test(head[column]) ? 1e6 : 1;
     return parsed.value * (/[kKM]/.test(cells[column]) ? 1 : scale);
   };
   const [nominal, min, max] = [ohmIn(columns.nominal), ohmIn(columns.min), ohmIn(columns.max)];
   for (const value of [nominal, min, max]) if (typeof value === 'string') return value;
   if (nominal === null) return 'not-a-resistance';
   if ((min !== null && min > nominal) || (max !== null && max < nominal)) return 'limits-swapped';
-  return { temperatureC: temperature.value, resistanceOhm: nominal as number, minOhm: min as number | null, maxOhm: max as number | null };
+  return {
+    temperatureC: temperature.value,
+    resistanceOhm: nominal as number,
+    minOhm: min as number | null,
+    maxOhm: max as number | null,
+  };
 }
 
 /** A figure with the column's own decimal mark turned into a point and the other mark taken out as grouping. */

@@ -23,7 +23,9 @@ export function siliconPtcModel(curve: SiliconPtcCurve): CurveModel {
     temperatureC: (r) => {
       const ratio = r / curve.r25Ohm;
       if (ratio <= ratioAt(BOTTOM)) return -Infinity;
-      return ratio === Infinity ? Infinity : 25 + (-ALPHA + Math.sqrt(ALPHA * ALPHA + 4 * BETA * (ratio - 1))) / (2 * BETA);
+      return ratio === Infinity
+        ? Infinity
+        : 25 + (-ALPHA + Math.sqrt(ALPHA * ALPHA + 4 * BETA * (ratio - 1))) / (2 * BETA);
     },
     toleranceLog: curve.toleranceLog ?? 0.01,
     formErrorLog: () => 0,

@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
-const pointSchema = z.strictObject({ temperatureC: z.number().min(-270).max(1500), resistanceOhm: z.number().positive() });
+const pointSchema = z.strictObject({
+  temperatureC: z.number().min(-270).max(1500),
+  resistanceOhm: z.number().positive(),
+});
 
 /** A printed table of at least two points, temperatures ascending, resistance strictly falling or strictly rising. */
 export const tableSchema = z
@@ -19,7 +22,9 @@ export type TableCurve = z.infer<typeof tableSchema>;
 export type TablePoint = z.infer<typeof pointSchema>;
 
 /** The first row (from 0) at which a table of ascending temperatures is no curve, or null. */
-export function tableFault(points: readonly TablePoint[]): { row: number; reason: 'temperatures not ascending' | 'not monotone' } | null {
+export function tableFault(
+  points: readonly TablePoint[],
+): { row: number; reason: 'temperatures not ascending' | 'not monotone' } | null {
   const falling = points.length > 1 && points[1].resistanceOhm < points[0].resistanceOhm;
   for (let row = 1; row < points.length; row++) {
     const [before, here] = [points[row - 1], points[row]];
@@ -58,7 +63,8 @@ export function tableModel(curve: TableCurve): CurveModel {
     temperaturesC: (ohms, out) => {
       naturalLogs(ohms, out);
       insideOf(out, inverse);
-      const [least, most] = slope === 'ntc' ? [curve.points[last], curve.points[0]] : [curve.points[0], curve.points[last]];
+      const [least, most] =
+        slope === 'ntc' ? [curve.points[last], curve.points[0]] : [curve.points[0], curve.points[last]];
       for (let k = 0; k < ohms.length; k++) {
         if (!(ohms[k] > least.resistanceOhm && ohms[k] < most.resistanceOhm)) out[k] = temperatureC(ohms[k]);
       }

@@ -97,7 +97,13 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
     suspects: suspects.map((s) => suspectOf(s, predictor)),
     readings: problem.readings.map((r, i) => {
       const range = ranges[tests.length + i];
-      return { id: r.id, measurement: r.measurement, healthy: range, verdict: inside(range, r.value), blunder: blunders[i] };
+      return {
+        id: r.id,
+        measurement: r.measurement,
+        healthy: range,
+        verdict: inside(range, r.value),
+        blunder: blunders[i],
+      };
     }),
     values: problem.readings.map((r) => r.value),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
@@ -129,13 +135,22 @@ function suspectOf(s: FaultPosterior, predictor: Predictor): Suspect {
     repair: fault.repair,
     predicts: predictor.readings.map((reading, i) => {
       const lowest = reading.measurement.quantity === 'ohms' ? 0 : -Infinity;
-      return predictiveInterval(Float64Array.from(s.draws, (d) => d.predictions[i]), weights, reading.noise, lowest);
+      return predictiveInterval(
+        Float64Array.from(s.draws, (d) => d.predictions[i]),
+        weights,
+        reading.noise,
+        lowest,
+      );
     }),
   };
 }
 
 function sizeOf(s: FaultPosterior, weights: Float64Array): SizeEstimate {
-  const [low, middle, high] = weightedQuantile(Float64Array.from(s.draws, (d) => d.size), weights, [0.025, 0.5, 0.975]);
+  const [low, middle, high] = weightedQuantile(
+    Float64Array.from(s.draws, (d) => d.size),
+    weights,
+    [0.025, 0.5, 0.975],
+  );
   return { low, middle, high, unit: s.fault.unit! };
 }
 
@@ -176,7 +191,10 @@ function thermometerBlunder({ faults, predictor }: Posterior): number {
 
 function doubtOf(problem: Problem, blunders: readonly number[], thermometer: number): Doubt {
   if (problem.readings.length === 0) return { kind: 'no-readings' };
-  const doubtful = [...problem.readings.map((r, i) => ({ id: r.id, p: blunders[i] })), { id: THERMOMETER, p: thermometer }]
+  const doubtful = [
+    ...problem.readings.map((r, i) => ({ id: r.id, p: blunders[i] })),
+    { id: THERMOMETER, p: thermometer },
+  ]
     .filter(({ p }) => p > 0.5)
     .sort((a, b) => b.p - a.p)
     .map(({ id }) => id);

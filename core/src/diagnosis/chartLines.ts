@@ -53,7 +53,11 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
   };
   const pullUp = circuit.pullUpOhm ?? assessment.learnedPullUp?.middle ?? null;
   const bench = new Bench();
-  const voltAt = (t: number, ohm: number, change: (c: ReturnType<typeof nominalState>) => void = () => undefined): number => {
+  const voltAt = (
+    t: number,
+    ohm: number,
+    change: (c: ReturnType<typeof nominalState>) => void = () => undefined,
+  ): number => {
     const state = nominalState(circuit, t, pullUp!);
     state.sensorFactor = ohm / curve.resistanceOhm(t);
     change(state);
@@ -90,7 +94,8 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
 
   function suspectLine(): ChartLines['suspect'] {
     const leader = assessment.suspects[0];
-    if (!leader || leader.fault === 'healthy' || leader.probability < 0.3 || assessment.doubt.kind === 'no-readings') return null;
+    if (!leader || leader.fault === 'healthy' || leader.probability < 0.3 || assessment.doubt.kind === 'no-readings')
+      return null;
     const branch = faultById(leader.fault)
       .branches(settingOf(problem))
       .find((b) => leader.detail === null || (b.detail ?? null) === leader.detail);

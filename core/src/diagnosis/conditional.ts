@@ -53,7 +53,13 @@ export class ConditionalFit {
     const n = (this.n = predictor.latent.dimension);
     const m = (this.m = predictor.readings.length);
     const vector = (k: number): Float64Array => new Float64Array(k);
-    [this.u, this.next, this.moved, this.gradient, this.column] = [vector(n), vector(n), vector(n), vector(n), vector(n)];
+    [this.u, this.next, this.moved, this.gradient, this.column] = [
+      vector(n),
+      vector(n),
+      vector(n),
+      vector(n),
+      vector(n),
+    ];
     [this.predictions, this.residual, this.shifted, this.weights] = [vector(m), vector(m), vector(m), vector(m)];
     [this.jacobian, this.precision, this.factor] = [vector(m * n), vector(n * n), vector(n * n)];
     [this.widest, this.widestDoubted] = [vector(m).fill(1), vector(m).fill(1)];

@@ -113,7 +113,10 @@ class CellSampler {
     const total = logSumExp(cells.map((c) => c.logMass));
     const prior = cells.map((c) => (c.high - c.low) * Math.exp(c.hypothesis.logShare));
     const priorTotal = prior.reduce((a, b) => a + b, 0);
-    this.share = Float64Array.from(cells, (c, j) => (1 - BY_WIDTH) * Math.exp(c.logMass - total) + (BY_WIDTH * prior[j]) / priorTotal);
+    this.share = Float64Array.from(
+      cells,
+      (c, j) => (1 - BY_WIDTH) * Math.exp(c.logMass - total) + (BY_WIDTH * prior[j]) / priorTotal,
+    );
     let sum = 0;
     this.cumulative = this.share.map((s) => (sum += s));
     this.z = new Float64Array(n);
@@ -174,11 +177,16 @@ function logUnknownsDensity(cell: Cell, position: number, u: Float64Array): numb
     for (let k = 0; k < n; k++) {
       // One row of Lᵀ·(u − mode).
       let sum = 0;
-      for (let i = k; i < n; i++) sum += fit.factor[i * n + k] * (u[i] - fit.mode[i] - along(fit, i, position - cell.node));
+      for (let i = k; i < n; i++)
+        sum += fit.factor[i * n + k] * (u[i] - fit.mode[i] - along(fit, i, position - cell.node));
       distance += sum * sum;
     }
     terms.push(
-      Math.log((1 - FROM_PRIOR) * shares[c]) + 0.5 * fit.logDet - n * Math.log(WIDER) - (0.5 * distance) / (WIDER * WIDER) + half,
+      Math.log((1 - FROM_PRIOR) * shares[c]) +
+        0.5 * fit.logDet -
+        n * Math.log(WIDER) -
+        (0.5 * distance) / (WIDER * WIDER) +
+        half,
     );
   });
   return logSumExp(terms);

@@ -17,21 +17,28 @@ import { schoolOrder, SCHOOLS } from './schools.ts';
 import { voltsNoise } from './likelihood.ts';
 import { withoutEach } from './withoutReading.ts';
 
-const OPEN_QUESTION = problemWith([['displayed', -10], ['open-voltage', 5]]);
+const OPEN_QUESTION = problemWith([
+  ['displayed', -10],
+  ['open-voltage', 5],
+]);
 
 describe('the next test', () => {
   const propose = (p: Problem, count = 30) => proposeTests(p, posteriorOf(p), EVERYTHING_AT_HAND, count);
   test('best first per minute, risk counted, nothing done twice, nothing without its tool', () => {
     const list = propose(OPEN_QUESTION);
-    const cost = (x: (typeof list)[number]): number => x.minutes + (MEASUREMENTS.find((m) => m.id === x.measurement)!.risky ? 1 : 0);
-    for (let i = 1; i < list.length; i++) expect(list[i].bits / cost(list[i])).toBeLessThanOrEqual(list[i - 1].bits / cost(list[i - 1]) + 1e-12);
+    const cost = (x: (typeof list)[number]): number =>
+      x.minutes + (MEASUREMENTS.find((m) => m.id === x.measurement)!.risky ? 1 : 0);
+    for (let i = 1; i < list.length; i++)
+      expect(list[i].bits / cost(list[i])).toBeLessThanOrEqual(list[i - 1].bits / cost(list[i - 1]) + 1e-12);
     expect(list.map((x) => x.measurement)).not.toContain('open-voltage');
     for (const x of list) expect(x.bits).toBeGreaterThanOrEqual(0);
     const access = { ...EVERYTHING_AT_HAND, tools: ['meter'] as const };
     for (const t of candidateTests(OPEN_QUESTION, access)) expect(t.measurement.tools).toEqual(['meter']);
   });
   test('it costs less where the set-up stands, more where the place is hard to reach', () => {
-    const test = candidateTests(OPEN_QUESTION, EVERYTHING_AT_HAND).find((t) => t.measurement.id === 'open-voltage-return')!;
+    const test = candidateTests(OPEN_QUESTION, EVERYTHING_AT_HAND).find(
+      (t) => t.measurement.id === 'open-voltage-return',
+    )!;
     expect(minutesOf(test, OPEN_QUESTION, EVERYTHING_AT_HAND)).toBe(test.measurement.repeatMinutes);
     const hard = accessOf({ ...genericKit(), access: { plug: 'hard', module: 'usual', sensor: 'usual' } });
     expect(minutesOf(test, OPEN_QUESTION, hard)).toBe(3 * test.measurement.repeatMinutes);
@@ -50,18 +57,36 @@ describe('the next test', () => {
 
 describe('why', () => {
   test('without the reading that decides, the verdict is another', () => {
-    const p = problemWith([['sensor-ohms', 3600], ['open-voltage', 5.01], ['loaded-voltage', 4.4]]);
+    const p = problemWith([
+      ['sensor-ohms', 3600],
+      ['open-voltage', 5.01],
+      ['loaded-voltage', 4.4],
+    ]);
     const list = withoutEach(p);
     expect(list.map((w) => w.id)).toEqual(['r0', 'r1', 'r2']);
     const loaded = list.find((w) => w.id === 'r2')!;
     expect(loaded.ofPresentLeader).toBeLessThan(0.6);
   });
   test('a reading says whom it clears and whom it leaves', () => {
-    const a = assess(problemWith([['displayed', -40], ['open-voltage', 5], ['sensor-ohms', Infinity]]));
+    const a = assess(
+      problemWith([
+        ['displayed', -40],
+        ['open-voltage', 5],
+        ['sensor-ohms', Infinity],
+      ]),
+    );
     expect(outcomeText(a, 'r2')).toMatchObject({ standing: 'off', title: 'High.' });
     expect(outcomeText(a, 'r2')!.text).toContain('sensor open');
     expect(outcomeText(a, 'gone')).toBeNull();
-    const absurd = assess(problemWith([['sensor-ohms', 3450], ['open-voltage', 4.98], ['loaded-voltage', 2.89], ['displayed', 12], ['supply-to-return', 3.3]]));
+    const absurd = assess(
+      problemWith([
+        ['sensor-ohms', 3450],
+        ['open-voltage', 4.98],
+        ['loaded-voltage', 2.89],
+        ['displayed', 12],
+        ['supply-to-return', 3.3],
+      ]),
+    );
     expect(outcomeText(absurd, 'r4')!.standing).toBe('doubtful');
   });
   test('a complaint weighs by what each fault does to the display of this very circuit', () => {
@@ -69,7 +94,11 @@ describe('why', () => {
     expect(cold['sensor-open']).toBeCloseTo(3, 6);
     expect(cold['sensor-short']).toBeCloseTo(0.5, 6);
     expect(cold.healthy).toBeCloseTo(1, 6);
-    const platinum = symptomFactors(coolantCircuit({ curve: platinumModel({ kind: 'platinum', r0Ohm: 200 }), pullUpOhm: 1000 }), 'cold', 20);
+    const platinum = symptomFactors(
+      coolantCircuit({ curve: platinumModel({ kind: 'platinum', r0Ohm: 200 }), pullUpOhm: 1000 }),
+      'cold',
+      20,
+    );
     expect(platinum['sensor-open']).toBeCloseTo(0.5, 6);
     expect(Object.keys(cold).sort()).toEqual(FAULTS.map((f) => f.id).sort());
   });
@@ -78,15 +107,31 @@ describe('why', () => {
 describe('properties of the ranking', () => {
   test('scaling units changes nothing: every Ω a thousand times as large, meter and all', () => {
     const k = 10;
-    const list = [['sensor-ohms', 6800], ['open-voltage', 4.98], ['loaded-voltage', 3.65]] as const;
+    const list = [
+      ['sensor-ohms', 6800],
+      ['open-voltage', 4.98],
+      ['loaded-voltage', 3.65],
+    ] as const;
     const base = coolantCircuit({ wireMinOhm: 0.05, wireMaxOhm: 1.5 });
     const plain = posteriorOf(problemWith(list));
-    const scaledCurve = { ...base.curve, resistanceOhm: (t: number) => k * base.curve.resistanceOhm(t), temperatureC: (r: number) => base.curve.temperatureC(r / k) };
+    const scaledCurve = {
+      ...base.curve,
+      resistanceOhm: (t: number) => k * base.curve.resistanceOhm(t),
+      temperatureC: (r: number) => base.curve.temperatureC(r / k),
+    };
     const scaled = posteriorOf(
-      problemWith(list.map(([m, v]) => [m, m === 'sensor-ohms' ? v * k : v] as const), {
-        circuit: { ...base, pullUpOhm: 2490 * k, curve: scaledCurve, wireMinOhm: 0.05 * k, wireMaxOhm: 1.5 * k },
-        instruments: { ...GENERIC_INSTRUMENTS, ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 * k }], meterInputOhm: 10e6 * k, meterOverloadOhm: 20e6 * k },
-      }),
+      problemWith(
+        list.map(([m, v]) => [m, m === 'sensor-ohms' ? v * k : v] as const),
+        {
+          circuit: { ...base, pullUpOhm: 2490 * k, curve: scaledCurve, wireMinOhm: 0.05 * k, wireMaxOhm: 1.5 * k },
+          instruments: {
+            ...GENERIC_INSTRUMENTS,
+            ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 * k }],
+            meterInputOhm: 10e6 * k,
+            meterOverloadOhm: 20e6 * k,
+          },
+        },
+      ),
     );
     expect(scaled.faults[0].fault.id).toBe(plain.faults[0].fault.id);
     const of = (p: typeof plain, id: string): number => p.faults.find((f) => f.fault.id === id)!.probability;
@@ -94,7 +139,12 @@ describe('properties of the ranking', () => {
   });
   test('200 readings, and readings outside every curve: a ranking all the same', () => {
     const many = Array.from({ length: 200 }, (_, i) => ['loaded-voltage', 2.85 + 0.001 * (i % 60)] as const);
-    const wild = [['displayed', 900], ['sensor-ohms', 1e9], ['bench-ohms', 1e-3, { bathC: 60 }], ['open-voltage', 59]] as const;
+    const wild = [
+      ['displayed', 900],
+      ['sensor-ohms', 1e9],
+      ['bench-ohms', 1e-3, { bathC: 60 }],
+      ['open-voltage', 59],
+    ] as const;
     for (const list of [many, wild]) {
       const { faults } = posteriorOf(problemWith(list));
       expect(faults.reduce((s, f) => s + f.probability, 0)).toBeCloseTo(1, 9);

@@ -28,7 +28,11 @@ export function thinned(fault: FaultPosterior): Thinned {
 }
 
 /** What a test would show under each of these draws. */
-export function predictAll({ predictor }: Posterior, { measurement, conditions, state }: PlannedTest, { draws }: Thinned): Float64Array {
+export function predictAll(
+  { predictor }: Posterior,
+  { measurement, conditions, state }: PlannedTest,
+  { draws }: Thinned,
+): Float64Array {
   return Float64Array.from(draws, (d) =>
     measurement.predict(predictor.benchAt(d.hypothesis, d.position, d.u, state), conditions),
   );

@@ -1,13 +1,7 @@
 import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { copyState, nominalState } from '../circuit/sensorCircuit.ts';
 import { logNormalDensity, normalCdf } from '../numeric/normal.ts';
-import {
-  MACHINE_STATES,
-  type MachineState,
-  type Problem,
-  THERMOMETER_BLUNDER_SPREAD,
-  UNMEASURED,
-} from './problem.ts';
+import { MACHINE_STATES, type MachineState, type Problem, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
 
 /** Bounds of a pull-up nobody knows, Ω. */
 export const UNKNOWN_PULL_UP = { minOhm: 300, maxOhm: 100_000 } as const;
@@ -37,12 +31,12 @@ export class LatentSpace {
     const { meterInputOhm, meterOverloadOhm, leadOhm } = problem.instruments;
     this.base = { ...nominalState(circuit, 0, circuit.pullUpOhm ?? 5000), meterInputOhm, meterOverloadOhm, leadOhm };
     const common = commonCoordinates(circuit);
-    const states = MACHINE_STATES.filter((s) => s !== 'wiggling' && (s === 'steady' || problem.readings.some((r) => r.state === s)));
+    const states = MACHINE_STATES.filter(
+      (s) => s !== 'wiggling' && (s === 'steady' || problem.readings.some((r) => r.state === s)),
+    );
     this.temperatures = states.map((state) => {
       const thermometer = problem.thermometers[state as 'steady' | 'hot'];
-      return thermometer
-        ? { ...thermometer, blunder: problem.instruments.blunder }
-        : { ...UNMEASURED, blunder: 0 };
+      return thermometer ? { ...thermometer, blunder: problem.instruments.blunder } : { ...UNMEASURED, blunder: 0 };
     });
     const steady = common.length;
     const hot = states.includes('hot') ? common.length + 1 : steady;
@@ -113,7 +107,8 @@ export class LatentSpace {
   draw(normal: (k: number) => number, chance: () => number, out: Float64Array): void {
     for (let k = 0; k < this.dimension; k++) {
       out[k] = normal(k);
-      if (this.coordinates[k].blunder > 0 && chance() < this.coordinates[k].blunder) out[k] *= THERMOMETER_BLUNDER_SPREAD;
+      if (this.coordinates[k].blunder > 0 && chance() < this.coordinates[k].blunder)
+        out[k] *= THERMOMETER_BLUNDER_SPREAD;
     }
   }
 }

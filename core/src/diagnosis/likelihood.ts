@@ -82,7 +82,8 @@ export function ohmsNoise(instruments: Instruments): NoiseModel {
     sigma,
     logGood: (v, p) => {
       if (v === Infinity) return p === Infinity ? 0 : LOG_WRONG_OVERLOAD - 2 * Math.log(high / Math.max(p, OHM_LOW));
-      if (p === Infinity) return LOG_WRONG_OVERLOAD - Math.log(Math.max(v, 1)) - 2 * Math.log(high / Math.max(v, OHM_LOW));
+      if (p === Infinity)
+        return LOG_WRONG_OVERLOAD - Math.log(Math.max(v, 1)) - 2 * Math.log(high / Math.max(v, OHM_LOW));
       return logNormalOf(v - p, variance(p));
     },
     logBlunder: (v) =>

@@ -84,7 +84,8 @@ describe('noise', () => {
   test('drawn readings scatter as the density says: 68 % within one σ, blunders all over', () => {
     const uniform = seededUniform(5);
     let within = 0;
-    for (let i = 0; i < 4000; i++) within += Math.abs(models.volts.draw(3, normalQuantile(uniform())) - 3) < models.volts.sigma(3) ? 1 : 0;
+    for (let i = 0; i < 4000; i++)
+      within += Math.abs(models.volts.draw(3, normalQuantile(uniform())) - 3) < models.volts.sigma(3) ? 1 : 0;
     expect(within / 4000).toBeCloseTo(0.683, 1);
     const blunders = Array.from({ length: 300 }, () => models.volts.drawBlunder(uniform()));
     expect(Math.min(...blunders)).toBeLessThan(0);
@@ -111,12 +112,20 @@ describe('the unknowns', () => {
     }
   });
   test('hot and steady have temperatures of their own, wiggling shares the steady one', () => {
-    const problem = problemWith([['displayed', 20], ['displayed', 80, {}, 'hot'], ['displayed', 20, {}, 'wiggling']], {
-      thermometers: { steady: { readC: 20, sigmaK: 1 }, hot: { readC: 80, sigmaK: 2 } },
-    });
+    const problem = problemWith(
+      [
+        ['displayed', 20],
+        ['displayed', 80, {}, 'hot'],
+        ['displayed', 20, {}, 'wiggling'],
+      ],
+      {
+        thermometers: { steady: { readC: 20, sigmaK: 1 }, hot: { readC: 80, sigmaK: 2 } },
+      },
+    );
     const latent = new LatentSpace(problem);
     const u = new Float64Array(latent.dimension);
-    const at = (state: 'steady' | 'hot' | 'wiggling'): number => latent.state(u, state, true, latent.scratch()).temperatureC;
+    const at = (state: 'steady' | 'hot' | 'wiggling'): number =>
+      latent.state(u, state, true, latent.scratch()).temperatureC;
     expect([at('steady'), at('hot'), at('wiggling')]).toEqual([20, 80, 20]);
   });
   test('a thermometer far off is believed to be a blunder, near by it is not', () => {
@@ -130,12 +139,21 @@ describe('the unknowns', () => {
 
 describe('every hypothesis of every fault', () => {
   test.each(CATALOGUE_CIRCUITS.map((c) => [c.id] as const))('%s: weights and shares sum to one', (id) => {
-    const problem = problemWith([['displayed', 20], ['displayed', 60, {}, 'hot']], { circuit: catalogueCircuit(id) });
+    const problem = problemWith(
+      [
+        ['displayed', 20],
+        ['displayed', 60, {}, 'hot'],
+      ],
+      { circuit: catalogueCircuit(id) },
+    );
     const faults = weightedFaults(problem);
     expect(faults.reduce((s, f) => s + f.weight, 0)).toBeCloseTo(1, 12);
     for (const { fault } of faults) {
       const hypotheses = hypothesesOf(fault, settingOf(problem), problem);
-      expect(hypotheses.reduce((s, h) => s + Math.exp(h.logShare), 0), fault.id).toBeCloseTo(1, 9);
+      expect(
+        hypotheses.reduce((s, h) => s + Math.exp(h.logShare), 0),
+        fault.id,
+      ).toBeCloseTo(1, 9);
       // Both kinds of converter, and (but for a sound circuit) always or in one state only.
       expect(hypotheses.some((h) => h.ratiometric) && hypotheses.some((h) => !h.ratiometric)).toBe(true);
       expect(hypotheses.some((h) => h.onlyIn !== null)).toBe(fault.id !== 'healthy');
@@ -170,13 +188,20 @@ describe('what would be healthy', () => {
     const { low, high } = predictiveInterval(new Float64Array(2000).fill(3), new Float64Array(2000).fill(1), noise);
     expect(low).toBeCloseTo(3 - 1.96 * noise.sigma(3), 2);
     expect(high).toBeCloseTo(3 + 1.96 * noise.sigma(3), 2);
-    const open = predictiveInterval([Infinity, Infinity, Infinity, 5e6], [1, 1, 1, 0.001], ohmsNoise(GENERIC_INSTRUMENTS));
+    const open = predictiveInterval(
+      [Infinity, Infinity, Infinity, 5e6],
+      [1, 1, 1, 0.001],
+      ohmsNoise(GENERIC_INSTRUMENTS),
+    );
     expect(open).toEqual({ low: Infinity, high: Infinity });
     expect(inside({ low: 1, high: 2 }, 2 + 1e-12)).toBe('inside');
     expect([inside({ low: 1, high: 2 }, 0.5), inside({ low: 1, high: 2 }, 3)]).toEqual(['low', 'high']);
   });
   test('quantiles of weighted values: those of as many copies, never outside, never falling (property)', () => {
-    const list = fc.array(fc.tuple(fc.integer({ min: -50, max: 50 }), fc.integer({ min: 1, max: 5 })), { minLength: 1, maxLength: 20 });
+    const list = fc.array(fc.tuple(fc.integer({ min: -50, max: 50 }), fc.integer({ min: 1, max: 5 })), {
+      minLength: 1,
+      maxLength: 20,
+    });
     fc.assert(
       fc.property(list, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (pairs, level) => {
         const [values, weights] = [pairs.map(([v]) => v), pairs.map(([, w]) => w)];
@@ -186,7 +211,13 @@ describe('what would be healthy', () => {
         expect(higher).toBeGreaterThanOrEqual(q - 1e-9);
         // The middle of equally heavy values is the plain median.
         const odd = [...new Set(values)].filter((_, i, all) => i < all.length - (1 - (all.length % 2)));
-        expect(weightedQuantile(odd, odd.map(() => 2), [0.5])[0]).toBeCloseTo([...odd].sort((a, b) => a - b)[odd.length >> 1], 9);
+        expect(
+          weightedQuantile(
+            odd,
+            odd.map(() => 2),
+            [0.5],
+          )[0],
+        ).toBeCloseTo([...odd].sort((a, b) => a - b)[odd.length >> 1], 9);
       }),
       { seed: 23 },
     );
@@ -204,7 +235,17 @@ describe('expected information', () => {
       const predictions = samples.map((s) => predictAll(posterior, test, s));
       const noise = noiseOf(problem, test.measurement, test.conditions);
       const bits = mutualInformation(faults, samples, predictions, noise);
-      expect(Math.abs(bits - simulatedBits(faults.map((f) => f.probability), predictions, noise)), id).toBeLessThan(0.12);
+      expect(
+        Math.abs(
+          bits -
+            simulatedBits(
+              faults.map((f) => f.probability),
+              predictions,
+              noise,
+            ),
+        ),
+        id,
+      ).toBeLessThan(0.12);
     }
   });
   test('never negative, never more than what is still open (property)', () => {
@@ -213,10 +254,18 @@ describe('expected information', () => {
         const problem = problemWith([['displayed', shown]]);
         const posterior = posteriorOf(problem);
         const faults = posterior.faults.filter((f) => f.draws.length > 0);
-        const entropy = -faults.reduce((s, f) => s + (f.probability > 0 ? f.probability * Math.log2(f.probability) : 0), 0);
+        const entropy = -faults.reduce(
+          (s, f) => s + (f.probability > 0 ? f.probability * Math.log2(f.probability) : 0),
+          0,
+        );
         const samples = faults.map(thinned);
         for (const t of candidateTests(problem, EVERYTHING_AT_HAND)) {
-          const bits = mutualInformation(faults, samples, samples.map((s) => predictAll(posterior, t, s)), noiseOf(problem, t.measurement, t.conditions));
+          const bits = mutualInformation(
+            faults,
+            samples,
+            samples.map((s) => predictAll(posterior, t, s)),
+            noiseOf(problem, t.measurement, t.conditions),
+          );
           expect(bits).toBeGreaterThanOrEqual(0);
           expect(bits).toBeLessThanOrEqual(entropy + 0.05);
         }
@@ -227,10 +276,15 @@ describe('expected information', () => {
 });
 
 /** Mutual information by drawing outcomes and scoring each under every fault, with densities instead of bins. */
-function simulatedBits(weights: readonly number[], predictions: readonly Float64Array[], noise: ReturnType<typeof voltsNoise>): number {
+function simulatedBits(
+  weights: readonly number[],
+  predictions: readonly Float64Array[],
+  noise: ReturnType<typeof voltsNoise>,
+): number {
   const uniform = seededUniform(31);
   const total = weights.reduce((a, b) => a + b, 0);
-  const density = (f: number, y: number): number => predictions[f].reduce((s, p) => s + Math.exp(Math.max(-700, noise.logGood(y, p))), 0) / predictions[f].length;
+  const density = (f: number, y: number): number =>
+    predictions[f].reduce((s, p) => s + Math.exp(Math.max(-700, noise.logGood(y, p))), 0) / predictions[f].length;
   let bits = 0;
   const rounds = 1500;
   for (let i = 0; i < rounds; i++) {
@@ -250,17 +304,30 @@ describe('on simulated cases', () => {
     const [a, b] = [simulateCase(4), simulateCase(4)];
     expect([a.fault, a.size, a.circuitName]).toEqual([b.fault, b.size, b.circuitName]);
     const counts = new Map<string, number>();
-    for (let seed = 0; seed < 600; seed++) counts.set(simulateCase(seed).group, (counts.get(simulateCase(seed).group) ?? 0) + 1);
+    for (let seed = 0; seed < 600; seed++)
+      counts.set(simulateCase(seed).group, (counts.get(simulateCase(seed).group) ?? 0) + 1);
     expect(counts.get('sensor')! / 600).toBeGreaterThan(0.3);
     expect(counts.get('sensor')! / 600).toBeLessThan(0.48);
     expect(counts.get('wiring')! / 600).toBeGreaterThan(0.28);
   });
   test('forty cases with seven readings: the right group nearly always, and what was said is what came true', () => {
-    const ids = ['displayed', 'open-voltage', 'open-voltage-return', 'supply-to-return', 'loaded-voltage', 'return-drop', 'sensor-ohms'];
+    const ids = [
+      'displayed',
+      'open-voltage',
+      'open-voltage-return',
+      'supply-to-return',
+      'loaded-voltage',
+      'return-drop',
+      'sensor-ohms',
+    ];
     let [right, said] = [0, 0];
     for (let seed = 900; seed < 940; seed++) {
       const simulated = simulateCase(seed);
-      const tests = ids.map((id) => ({ measurement: MEASUREMENTS.find((m) => m.id === id)!, conditions: {}, state: 'steady' as const }));
+      const tests = ids.map((id) => ({
+        measurement: MEASUREMENTS.find((m) => m.id === id)!,
+        conditions: {},
+        state: 'steady' as const,
+      }));
       const [leader] = groupProbabilities(posteriorOf(withReadings(simulated, tests)).faults);
       right += leader.group === simulated.group ? 1 : 0;
       said += leader.probability;
@@ -271,27 +338,42 @@ describe('on simulated cases', () => {
 });
 
 describe('the charts of a check', () => {
-  test.each(CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null).map((c) => [c.id] as const))('%s: bands hold their lines, volts between the sources', (id) => {
-    const circuit = catalogueCircuit(id);
-    const problem = problemWith([['sensor-ohms', circuit.curve.resistanceOhm(20)], ['loaded-voltage', 2]], { circuit, thermometers: { steady: { readC: 20, sigmaK: 1 } } });
-    const lines = chartLines(problem, assess(problem));
-    for (const line of [lines.resistance, lines.voltage!]) {
-      line.middle.forEach((m, i) => {
-        expect(line.low[i]).toBeLessThanOrEqual(m + 1e-9);
-        expect(line.high[i]).toBeGreaterThanOrEqual(m - 1e-9);
-      });
-    }
-    for (const v of lines.voltage!.middle) {
-      expect(v).toBeGreaterThanOrEqual(0);
-      expect(v).toBeLessThanOrEqual(circuit.referenceV);
-    }
-    expect(lines.resistancePoint!.fits).toBe(true);
-  });
+  test.each(CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null).map((c) => [c.id] as const))(
+    '%s: bands hold their lines, volts between the sources',
+    (id) => {
+      const circuit = catalogueCircuit(id);
+      const problem = problemWith(
+        [
+          ['sensor-ohms', circuit.curve.resistanceOhm(20)],
+          ['loaded-voltage', 2],
+        ],
+        { circuit, thermometers: { steady: { readC: 20, sigmaK: 1 } } },
+      );
+      const lines = chartLines(problem, assess(problem));
+      for (const line of [lines.resistance, lines.voltage!]) {
+        line.middle.forEach((m, i) => {
+          expect(line.low[i]).toBeLessThanOrEqual(m + 1e-9);
+          expect(line.high[i]).toBeGreaterThanOrEqual(m - 1e-9);
+        });
+      }
+      for (const v of lines.voltage!.middle) {
+        expect(v).toBeGreaterThanOrEqual(0);
+        expect(v).toBeLessThanOrEqual(circuit.referenceV);
+      }
+      expect(lines.resistancePoint!.fits).toBe(true);
+    },
+  );
   test('no pull-up, no voltage chart, until it is learned', () => {
     const circuit = coolantCircuit({ pullUpOhm: null });
     const none = problemWith([], { circuit });
     expect(chartLines(none, assess(none)).voltage).toBeNull();
-    const learned = problemWith([['sensor-ohms', 3450], ['loaded-voltage', 2.9]], { circuit });
+    const learned = problemWith(
+      [
+        ['sensor-ohms', 3450],
+        ['loaded-voltage', 2.9],
+      ],
+      { circuit },
+    );
     expect(chartLines(learned, assess(learned)).voltage).not.toBeNull();
   });
 });

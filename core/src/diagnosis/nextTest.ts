@@ -101,7 +101,8 @@ export function candidateTests(problem: Problem, access: Access): PlannedTest[] 
 function conditionsFor(needs: readonly (keyof Conditions)[], problem: Problem): Conditions[] {
   const { circuit } = problem;
   if (needs.length === 0) return [{}];
-  if (needs.includes('substituteOhm')) return [25, 60].map((t) => ({ substituteOhm: twoDigits(circuit.curve.resistanceOhm(t)) }));
+  if (needs.includes('substituteOhm'))
+    return [25, 60].map((t) => ({ substituteOhm: twoDigits(circuit.curve.resistanceOhm(t)) }));
   if (needs.includes('bathC')) return [{ bathC: 60 }, { bathC: 0 }];
   if (circuit.connectors === 0) return [];
   return (['signal', 'return'] as const).flatMap((wire) =>
@@ -112,4 +113,3 @@ function conditionsFor(needs: readonly (keyof Conditions)[], problem: Problem): 
 function twoDigits(ohm: number): number {
   return Number(ohm.toPrecision(2));
 }
-

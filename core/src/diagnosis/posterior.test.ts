@@ -33,22 +33,141 @@ describe('verdicts of known outcome', () => {
   });
 
   test.each([
-    ['healthy', [['sensor-ohms', 3450], ['open-voltage', 4.98], ['loaded-voltage', 2.89], ['displayed', 12]]],
-    ['sensor-open', [['sensor-ohms', Infinity], ['open-voltage', 4.98], ['displayed', -40]]],
-    ['sensor-short', [['sensor-ohms', 3], ['open-voltage', 4.98], ['displayed', 150]]],
-    ['sensor-high', [['sensor-ohms', 6800], ['open-voltage', 4.98], ['loaded-voltage', 3.65]]],
-    ['sensor-low', [['sensor-ohms', 1500], ['open-voltage', 4.98], ['bench-ohms', 245, { bathC: 60 }]]],
-    ['signal-open', [['sensor-ohms', 3450], ['open-voltage', 0], ['displayed', -40]]],
-    ['return-open', [['sensor-ohms', 3450], ['open-voltage', 5], ['open-voltage-return', 0.02], ['loaded-voltage', 4.98]]],
-    ['signal-resistive', [['sensor-ohms', 3450], ['open-voltage', 4.98], ['loaded-voltage', 1.9], ['displayed', -14]]],
-    ['signal-to-ground', [['sensor-ohms', 3450], ['open-voltage', 2.4], ['open-voltage-return', 2.4], ['isolation-ground', 2300]]],
-    ['signal-to-return', [['sensor-ohms', 3450], ['open-voltage', 3.3], ['isolation-return', 4900]]],
-    ['signal-to-supply', [['sensor-ohms', 3450], ['open-voltage', 7.4], ['dead-wire-voltage', 12.4]]],
-    ['reference-low', [['sensor-ohms', 3450], ['open-voltage', 3.1], ['neighbour-reference', 3.1]]],
-    ['reference-missing', [['sensor-ohms', 3450], ['open-voltage', 0.02], ['neighbour-reference', 0.03]]],
-    ['ground-offset', [['sensor-ohms', 3450], ['open-voltage', 5.6], ['return-drop', 0.62]]],
-    ['placement', [['sensor-ohms', 1200], ['bench-ohms', 595, { bathC: 60 }], ['loaded-voltage', 1.63], ['open-voltage', 5]]],
-    ['input-conversion', [['sensor-ohms', 3450], ['open-voltage', 5], ['loaded-voltage', 2.9], ['return-drop', 0.003], ['displayed', 45]]],
+    [
+      'healthy',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 4.98],
+        ['loaded-voltage', 2.89],
+        ['displayed', 12],
+      ],
+    ],
+    [
+      'sensor-open',
+      [
+        ['sensor-ohms', Infinity],
+        ['open-voltage', 4.98],
+        ['displayed', -40],
+      ],
+    ],
+    [
+      'sensor-short',
+      [
+        ['sensor-ohms', 3],
+        ['open-voltage', 4.98],
+        ['displayed', 150],
+      ],
+    ],
+    [
+      'sensor-high',
+      [
+        ['sensor-ohms', 6800],
+        ['open-voltage', 4.98],
+        ['loaded-voltage', 3.65],
+      ],
+    ],
+    [
+      'sensor-low',
+      [
+        ['sensor-ohms', 1500],
+        ['open-voltage', 4.98],
+        ['bench-ohms', 245, { bathC: 60 }],
+      ],
+    ],
+    [
+      'signal-open',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 0],
+        ['displayed', -40],
+      ],
+    ],
+    [
+      'return-open',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 5],
+        ['open-voltage-return', 0.02],
+        ['loaded-voltage', 4.98],
+      ],
+    ],
+    [
+      'signal-resistive',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 4.98],
+        ['loaded-voltage', 1.9],
+        ['displayed', -14],
+      ],
+    ],
+    [
+      'signal-to-ground',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 2.4],
+        ['open-voltage-return', 2.4],
+        ['isolation-ground', 2300],
+      ],
+    ],
+    [
+      'signal-to-return',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 3.3],
+        ['isolation-return', 4900],
+      ],
+    ],
+    [
+      'signal-to-supply',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 7.4],
+        ['dead-wire-voltage', 12.4],
+      ],
+    ],
+    [
+      'reference-low',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 3.1],
+        ['neighbour-reference', 3.1],
+      ],
+    ],
+    [
+      'reference-missing',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 0.02],
+        ['neighbour-reference', 0.03],
+      ],
+    ],
+    [
+      'ground-offset',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 5.6],
+        ['return-drop', 0.62],
+      ],
+    ],
+    [
+      'placement',
+      [
+        ['sensor-ohms', 1200],
+        ['bench-ohms', 595, { bathC: 60 }],
+        ['loaded-voltage', 1.63],
+        ['open-voltage', 5],
+      ],
+    ],
+    [
+      'input-conversion',
+      [
+        ['sensor-ohms', 3450],
+        ['open-voltage', 5],
+        ['loaded-voltage', 2.9],
+        ['return-drop', 0.003],
+        ['displayed', 45],
+      ],
+    ],
   ] as const)('%s', (fault, readings) => {
     expect(leader(problemWith(readings as never))).toBe(fault);
   });
@@ -59,8 +178,29 @@ describe('verdicts of known outcome', () => {
       pullUpOhm: 1000,
       display: { minC: -40, maxC: 930, resolutionC: 1, substituteC: null, ratiometric: null },
     });
-    expect(leader(problemWith([['displayed', 930], ['sensor-ohms', Infinity]], { circuit }))).toBe('sensor-open');
-    expect(leader(problemWith([['displayed', 14], ['sensor-ohms', 209], ['loaded-voltage', 0.865]], { circuit }))).toBe('healthy');
+    expect(
+      leader(
+        problemWith(
+          [
+            ['displayed', 930],
+            ['sensor-ohms', Infinity],
+          ],
+          { circuit },
+        ),
+      ),
+    ).toBe('sensor-open');
+    expect(
+      leader(
+        problemWith(
+          [
+            ['displayed', 14],
+            ['sensor-ohms', 209],
+            ['loaded-voltage', 0.865],
+          ],
+          { circuit },
+        ),
+      ),
+    ).toBe('healthy');
   });
 
   test('a fault present only while hot is told as such', () => {
@@ -80,7 +220,17 @@ describe('verdicts of known outcome', () => {
 
   test('a pull-up nobody knows is learned from a good pair', () => {
     const circuit = coolantCircuit({ pullUpOhm: null });
-    const a = assess(problemWith([['sensor-ohms', 3450], ['open-voltage', 5], ['loaded-voltage', 2.9], ['displayed', 12]], { circuit }));
+    const a = assess(
+      problemWith(
+        [
+          ['sensor-ohms', 3450],
+          ['open-voltage', 5],
+          ['loaded-voltage', 2.9],
+          ['displayed', 12],
+        ],
+        { circuit },
+      ),
+    );
     expect(a.learnedPullUp!.middle).toBeGreaterThan(2490 * 0.9);
     expect(a.learnedPullUp!.middle).toBeLessThan(2490 * 1.1);
   });
@@ -111,19 +261,39 @@ describe('doubt is said, not hidden', () => {
     for (const row of a.ranking) expect(row.probability).toBeCloseTo(row.prior, 2);
   });
   test('two readings that exclude each other are named', () => {
-    const a = assess(problemWith([['loaded-voltage', 1], ['loaded-voltage', 4]]));
+    const a = assess(
+      problemWith([
+        ['loaded-voltage', 1],
+        ['loaded-voltage', 4],
+      ]),
+    );
     expect(a.doubt).toMatchObject({ kind: 'contradiction', readings: ['r0', 'r1'] });
     expect(a.groups[0].probability).toBeLessThan(0.9);
   });
   test('one absurd reading does not overturn five good ones, and is pointed out', () => {
-    const good = [['sensor-ohms', 3450], ['open-voltage', 4.98], ['loaded-voltage', 2.89], ['displayed', 12], ['return-drop', 0.004]] as const;
+    const good = [
+      ['sensor-ohms', 3450],
+      ['open-voltage', 4.98],
+      ['loaded-voltage', 2.89],
+      ['displayed', 12],
+      ['return-drop', 0.004],
+    ] as const;
     const a = assess(problemWith([...good, ['supply-to-return', 3.3]]));
     expect(a.suspects[0].fault).toBe('healthy');
     expect(a.doubt).toEqual({ kind: 'contradiction', readings: ['r5'] });
   });
   test('a thermometer that disagrees with everything else is doubted, not the rest', () => {
     // All as on a healthy circuit at 30 °C, where the thermometer says 12 °C.
-    const a = assess(problemWith([['sensor-ohms', 1640], ['bench-ohms', 562, { bathC: 60 }], ['loaded-voltage', 1.985], ['displayed', 30], ['known-good-ohms', 1640], ['known-good-ohms', 1650]]));
+    const a = assess(
+      problemWith([
+        ['sensor-ohms', 1640],
+        ['bench-ohms', 562, { bathC: 60 }],
+        ['loaded-voltage', 1.985],
+        ['displayed', 30],
+        ['known-good-ohms', 1640],
+        ['known-good-ohms', 1650],
+      ]),
+    );
     expect(a.doubt).toEqual({ kind: 'contradiction', readings: ['thermometer'] });
     expect(verdictText(a, (id) => id).detail).toContain('the thermometer');
   });
@@ -147,9 +317,18 @@ describe('doubt is said, not hidden', () => {
 
 describe('properties', () => {
   const reading = fc.oneof(
-    fc.tuple(fc.constantFrom('open-voltage', 'loaded-voltage', 'return-drop', 'supply-to-return', 'neighbour-reference'), fc.double({ min: -1, max: 15, noNaN: true })),
-    fc.tuple(fc.constantFrom('sensor-ohms', 'isolation-ground', 'panel-ohms', 'known-good-ohms'), fc.oneof(fc.constant(Infinity), fc.constant(0), fc.double({ min: 0.1, max: 1e7, noNaN: true }))),
-    fc.tuple(fc.constantFrom('displayed', 'displayed-unplugged', 'displayed-bridged'), fc.integer({ min: -40, max: 150 })),
+    fc.tuple(
+      fc.constantFrom('open-voltage', 'loaded-voltage', 'return-drop', 'supply-to-return', 'neighbour-reference'),
+      fc.double({ min: -1, max: 15, noNaN: true }),
+    ),
+    fc.tuple(
+      fc.constantFrom('sensor-ohms', 'isolation-ground', 'panel-ohms', 'known-good-ohms'),
+      fc.oneof(fc.constant(Infinity), fc.constant(0), fc.double({ min: 0.1, max: 1e7, noNaN: true })),
+    ),
+    fc.tuple(
+      fc.constantFrom('displayed', 'displayed-unplugged', 'displayed-bridged'),
+      fc.integer({ min: -40, max: 150 }),
+    ),
   ) as fc.Arbitrary<[string, number]>;
   const settings = { numRuns: 25, seed: 11 };
 
@@ -184,17 +363,44 @@ describe('properties', () => {
   });
 
   test('a reading that every suspect predicts alike changes nothing', () => {
-    const before = posteriorOf(problemWith([['open-voltage', 3], ['displayed', 20]]));
-    const after = posteriorOf(problemWith([['open-voltage', 3], ['displayed', 20], ['known-good-ohms', 3468]]));
+    const before = posteriorOf(
+      problemWith([
+        ['open-voltage', 3],
+        ['displayed', 20],
+      ]),
+    );
+    const after = posteriorOf(
+      problemWith([
+        ['open-voltage', 3],
+        ['displayed', 20],
+        ['known-good-ohms', 3468],
+      ]),
+    );
     for (const f of before.faults) {
-      expect(Math.abs(after.faults.find((x) => x.fault.id === f.fault.id)!.probability - f.probability)).toBeLessThan(0.03);
+      expect(Math.abs(after.faults.find((x) => x.fault.id === f.fault.id)!.probability - f.probability)).toBeLessThan(
+        0.03,
+      );
     }
   });
 
   test.each([
     ['0 Ω', [['sensor-ohms', 0]]],
-    ['OL everywhere', [['sensor-ohms', Infinity], ['panel-ohms', Infinity], ['signal-wire-ohms', Infinity], ['loop-ohms', Infinity]]],
-    ['the same reading twice', [['open-voltage', 5], ['open-voltage', 5]]],
+    [
+      'OL everywhere',
+      [
+        ['sensor-ohms', Infinity],
+        ['panel-ohms', Infinity],
+        ['signal-wire-ohms', Infinity],
+        ['loop-ohms', Infinity],
+      ],
+    ],
+    [
+      'the same reading twice',
+      [
+        ['open-voltage', 5],
+        ['open-voltage', 5],
+      ],
+    ],
   ] as const)('%s gives a ranking', (_, readings) => {
     const { faults } = posteriorOf(problemWith(readings));
     expect(faults.reduce((s, f) => s + f.probability, 0)).toBeCloseTo(1, 9);

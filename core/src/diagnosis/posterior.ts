@@ -45,8 +45,10 @@ export function posteriorOf(problem: Problem): Posterior {
     hypotheses: hypothesesOf(fault, setting, problem),
   }));
   fit.widen(faultHypotheses.map(({ hypotheses }) => hypotheses[0]));
-  const surveyAll = (): Survey[][] => faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
-  const leastOf = (all: Survey[][]): number => Math.min(...all.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
+  const surveyAll = (): Survey[][] =>
+    faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
+  const leastOf = (all: Survey[][]): number =>
+    Math.min(...all.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
   let surveys = surveyAll();
   let least = leastOf(surveys);
   if (least > IN_TROUBLE) {
@@ -76,7 +78,11 @@ export function posteriorOf(problem: Problem): Posterior {
   });
   const logs = evidences.map((e, i) => e.logEvidence + Math.log(candidates[i].weight));
   const total = logSumExp(logs);
-  const faults = evidences.map((e, i) => ({ ...e, prior: candidates[i].weight, probability: Math.exp(logs[i] - total) }));
+  const faults = evidences.map((e, i) => ({
+    ...e,
+    prior: candidates[i].weight,
+    probability: Math.exp(logs[i] - total),
+  }));
   faults.sort((a, b) => b.probability - a.probability || a.fault.id.localeCompare(b.fault.id));
   return { faults, predictor };
 }

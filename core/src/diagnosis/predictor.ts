@@ -114,5 +114,8 @@ export function noiseOf(problem: Problem, measurement: Measurement, conditions: 
     extra = Math.hypot(extra, slope * instruments.bathK);
   }
   if (extra === 0) return ohmsNoise(instruments);
-  return ohmsNoise({ ...instruments, ohms: instruments.ohms.map((r) => ({ ...r, relative: Math.hypot(r.relative, extra) })) });
+  return ohmsNoise({
+    ...instruments,
+    ohms: instruments.ohms.map((r) => ({ ...r, relative: Math.hypot(r.relative, extra) })),
+  });
 }

@@ -28,7 +28,14 @@ export const SCHOOLS: readonly School[] = [
     id: 'bypass-first',
     name: 'Bypass first',
     idea: 'A resistor in place of the sensor proves wiring, supply and module at once.',
-    first: ['displayed', 'displayed-substituted', 'displayed-unplugged', 'displayed-bridged', 'sensor-ohms', 'open-voltage'],
+    first: [
+      'displayed',
+      'displayed-substituted',
+      'displayed-unplugged',
+      'displayed-bridged',
+      'sensor-ohms',
+      'open-voltage',
+    ],
   },
   {
     id: 'sensor-first',

@@ -35,7 +35,12 @@ export function undecidedPairs(problem: Problem, posterior: Posterior, access: A
       // Both equally likely: what the test says of this pair, whatever the odds are now.
       const even = [suspects[i], suspects[j]].map((f) => ({ ...f, probability: 0.5 }));
       const worth = tests.map((test, t) => {
-        const bits = mutualInformation(even, [samples[i], samples[j]], [predictions[t][i], predictions[t][j]], noises[t]);
+        const bits = mutualInformation(
+          even,
+          [samples[i], samples[j]],
+          [predictions[t][i], predictions[t][j]],
+          noises[t],
+        );
         return { test, bits, minutes: minutesOf(test, problem, access) };
       });
       pairs.push({

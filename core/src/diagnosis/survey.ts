@@ -35,14 +35,23 @@ export function surveyHypothesis(h: Hypothesis, fit: ConditionalFit): Survey {
     before = here;
   }
   for (const position of crossings) {
-    if (places.every((p) => Math.abs(p.position - position) > SAME)) places.push({ position, deficit: fit.deficitAt(h, position) });
+    if (places.every((p) => Math.abs(p.position - position) > SAME))
+      places.push({ position, deficit: fit.deficitAt(h, position) });
   }
   places.sort((a, b) => a.position - b.position);
   return { hypothesis: h, places };
 }
 
 /** Position between two of opposite sign at which one reading is met, by four steps of secant and halving in turn. */
-function crossing(h: Hypothesis, fit: ConditionalFit, r: number, from: number, to: number, low: number, high: number): number {
+function crossing(
+  h: Hypothesis,
+  fit: ConditionalFit,
+  r: number,
+  from: number,
+  to: number,
+  low: number,
+  high: number,
+): number {
   let [a, b, fa, fb] = [from, to, low, high];
   for (let i = 0; i < 4; i++) {
     const x = i % 2 === 0 ? a + (b - a) * (fa / (fa - fb)) : (a + b) / 2;

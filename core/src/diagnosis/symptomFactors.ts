@@ -14,7 +14,11 @@ const SIZES = [0.1, 0.3, 0.5, 0.7, 0.9];
  * of a fault's sizes that move the displayed value that way. "Not moved" has factor 1, since the cause may then be no electrical one.
  * @param temperatureC where the sensor is, °C; the middle of the curve when not known
  */
-export function symptomFactors(circuit: SensorCircuit, reads: 'cold' | 'hot', temperatureC: number): Record<string, number> {
+export function symptomFactors(
+  circuit: SensorCircuit,
+  reads: 'cold' | 'hot',
+  temperatureC: number,
+): Record<string, number> {
   const bench = new Bench();
   const pullUp = circuit.pullUpOhm ?? circuit.curve.resistanceOhm(25);
   const shownWith = (change: (c: ReturnType<typeof nominalState>) => void): number => {

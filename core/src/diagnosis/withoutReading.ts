@@ -16,7 +16,9 @@ export interface WithoutReading {
 export function withoutEach(problem: Problem): WithoutReading[] {
   const [present] = groupProbabilities(posteriorOf(problem).faults);
   return problem.readings.map(({ id }) => {
-    const groups = groupProbabilities(posteriorOf({ ...problem, readings: problem.readings.filter((r) => r.id !== id) }).faults);
+    const groups = groupProbabilities(
+      posteriorOf({ ...problem, readings: problem.readings.filter((r) => r.id !== id) }).faults,
+    );
     const same = groups.find((g) => g.group === present.group)!;
     return { id, leader: groups[0].group, probability: groups[0].probability, ofPresentLeader: same.probability };
   });

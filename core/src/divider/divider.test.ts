@@ -23,10 +23,20 @@ describe('uncertainty of the divider', () => {
     if (!d.ok) throw new Error(d.reason);
     expect(d.value).toBeCloseTo(8132, 0);
     expect(d.sigma).toBeGreaterThan(100);
-    expect(pullUpFromPair({ value: 4900, sigma: 1 }, { value: 5.2, sigma: 0.01 }, { value: 5, sigma: 0.05 })).toEqual({ ok: false, reason: 'outside' });
+    expect(pullUpFromPair({ value: 4900, sigma: 1 }, { value: 5.2, sigma: 0.01 }, { value: 5, sigma: 0.05 })).toEqual({
+      ok: false,
+      reason: 'outside',
+    });
   });
   test('Steinhart–Hart at 3603(18) Ω: u = 0.13133 K (python3-uncertainties)', () => {
-    const sh = curveModel({ kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -50, maxC: 150 });
+    const sh = curveModel({
+      kind: 'steinhart-hart',
+      a: 1.129241e-3,
+      b: 2.341077e-4,
+      c: 8.775468e-8,
+      minC: -50,
+      maxC: 150,
+    });
     const slope = (sh.temperatureC(3603.5) - sh.temperatureC(3602.5)) / 1;
     expect(Math.abs(slope * 18)).toBeCloseTo(0.13133, 4);
   });
@@ -55,16 +65,20 @@ describe('the desk', () => {
     const [cold, hot] = [circuit.curve.resistanceOhm(0), circuit.curve.resistanceOhm(100)];
     expect(best.ohm).toBeGreaterThan(hot);
     expect(best.ohm).toBeLessThan(cold);
-    const worst = (ohm: number): number => Math.min(...[0, 50, 100].map((t) => Math.abs(sensitivityAt(circuit, ohm, t).milliVoltPerK)));
+    const worst = (ohm: number): number =>
+      Math.min(...[0, 50, 100].map((t) => Math.abs(sensitivityAt(circuit, ohm, t).milliVoltPerK)));
     for (const factor of [0.3, 3]) expect(worst(best.ohm * factor)).toBeLessThan(worst(best.ohm));
   });
 });
 
 describe('resistors', () => {
-  test.each(['E6', 'E12', 'E24', 'E48', 'E96'] as SeriesName[])('%s is the series of IEC 60063 (from memory)', (name) => {
-    const row = reference('iec60063-series.csv').find((r) => r.series === name)!;
-    expect(seriesDecade(name)).toEqual(row.values.split(' ').map(Number));
-  });
+  test.each(['E6', 'E12', 'E24', 'E48', 'E96'] as SeriesName[])(
+    '%s is the series of IEC 60063 (from memory)',
+    (name) => {
+      const row = reference('iec60063-series.csv').find((r) => r.series === name)!;
+      expect(seriesDecade(name)).toEqual(row.values.split(' ').map(Number));
+    },
+  );
   test('a whole drawer, or what is typed', () => {
     expect(seriesBetween('E12', 1000, 10_000)).toHaveLength(13);
     const typed = (own: string) => ownResistors({ ...genericKit().resistors, series: 'own', own });
@@ -75,16 +89,22 @@ describe('resistors', () => {
   const curve = coolantCircuit().curve;
   test('no pair is better than the best found (against trying all, property)', () => {
     fc.assert(
-      fc.property(fc.double({ min: -20, max: 110, noNaN: true }), fc.uniqueArray(fc.integer({ min: 10, max: 100_000 }), { minLength: 3, maxLength: 14 }), (wanted, ohms) => {
-        const best = substitutesFor(wanted, curve, ohms, 0.01, 20);
-        const found = Math.min(...best.map((b) => Math.abs(b.errorK)));
-        let least = Infinity;
-        for (const a of ohms) {
-          least = Math.min(least, Math.abs(curve.temperatureC(a) - wanted));
-          for (const b of ohms) for (const r of [a + b, (a * b) / (a + b)]) least = Math.min(least, Math.abs(curve.temperatureC(r) - wanted));
-        }
-        expect(found).toBeLessThanOrEqual(least + 0.06);
-      }),
+      fc.property(
+        fc.double({ min: -20, max: 110, noNaN: true }),
+        fc.uniqueArray(fc.integer({ min: 10, max: 100_000 }), { minLength: 3, maxLength: 14 }),
+        (wanted, ohms) => {
+          const best = substitutesFor(wanted, curve, ohms, 0.01, 20);
+          const found = Math.min(...best.map((b) => Math.abs(b.errorK)));
+          let least = Infinity;
+          for (const a of ohms) {
+            least = Math.min(least, Math.abs(curve.temperatureC(a) - wanted));
+            for (const b of ohms)
+              for (const r of [a + b, (a * b) / (a + b)])
+                least = Math.min(least, Math.abs(curve.temperatureC(r) - wanted));
+          }
+          expect(found).toBeLessThanOrEqual(least + 0.06);
+        },
+      ),
       { seed: 5, numRuns: 60 },
     );
   });
@@ -107,7 +127,16 @@ describe('judging one resistance (JCGM 106)', () => {
     // At the edge of the acceptance interval the part conforms with 95 %.
     expect(conformanceProbability(guarded.high, 0.1, 9.5, 10.5)).toBeCloseTo(0.95, 3);
   });
-  const curve = curveModel({ kind: 'table', points: [[0, 9420], [20, 3520], [40, 1459], [60, 667], [80, 332]].map(([temperatureC, resistanceOhm]) => ({ temperatureC, resistanceOhm })) });
+  const curve = curveModel({
+    kind: 'table',
+    points: [
+      [0, 9420],
+      [20, 3520],
+      [40, 1459],
+      [60, 667],
+      [80, 332],
+    ].map(([temperatureC, resistanceOhm]) => ({ temperatureC, resistanceOhm })),
+  });
   test('accept, reject, open; the error on the display', () => {
     const judge = (ohm: number) => judgeResistance(curve, 20, 0.3, ohm, 5, 0.05);
     expect(judge(3520)).toMatchObject({ ok: true, decision: 'accept' });

@@ -18,14 +18,22 @@ export function sensorFromVolts(volts: Measured, reference: Measured, pullUp: Me
   const [v, r, p] = [volts.value, reference.value, pullUp.value];
   if (!(v > 0) || !(v < r) || !(p > 0)) return { ok: false, reason: 'outside' };
   const rest = r - v;
-  return propagated((p * v) / rest, [(p * r * volts.sigma) / (rest * rest), (p * v * reference.sigma) / (rest * rest), (v / rest) * pullUp.sigma]);
+  return propagated((p * v) / rest, [
+    (p * r * volts.sigma) / (rest * rest),
+    (p * v * reference.sigma) / (rest * rest),
+    (v / rest) * pullUp.sigma,
+  ]);
 }
 
 /** The pull-up from one good pair: Rp = R·(Vref − V)/V. `parts`: what R, V and Vref each contribute, Ω. */
 export function pullUpFromPair(ohm: Measured, volts: Measured, reference: Measured): Derived {
   const [r, v, ref] = [ohm.value, volts.value, reference.value];
   if (!(v > 0) || !(v < ref) || !(r > 0)) return { ok: false, reason: 'outside' };
-  return propagated((r * (ref - v)) / v, [((ref - v) / v) * ohm.sigma, ((r * ref) / (v * v)) * volts.sigma, (r / v) * reference.sigma]);
+  return propagated((r * (ref - v)) / v, [
+    ((ref - v) / v) * ohm.sigma,
+    ((r * ref) / (v * v)) * volts.sigma,
+    (r / v) * reference.sigma,
+  ]);
 }
 
 function propagated(value: number, contributions: number[]): Derived {
@@ -43,7 +51,13 @@ export interface DeskFaults {
   meterOn: boolean;
 }
 
-export const NO_DESK_FAULTS: DeskFaults = { wireOhm: 0, seriesOhm: 0, leakGroundOhm: Infinity, leakAcrossOhm: Infinity, meterOn: false };
+export const NO_DESK_FAULTS: DeskFaults = {
+  wireOhm: 0,
+  seriesOhm: 0,
+  leakGroundOhm: Infinity,
+  leakAcrossOhm: Infinity,
+  meterOn: false,
+};
 
 /** One temperature on the desk. V at the module's pin above module ground; °C shown. */
 export interface DeskPoint {
@@ -63,7 +77,12 @@ function deskState(circuit: SensorCircuit, pullUpOhm: number, temperatureC: numb
 }
 
 /** The divider over temperatures in °C, with what is wrong with it. */
-export function deskCurve(circuit: SensorCircuit, pullUpOhm: number, temperatures: readonly number[], faults: DeskFaults): DeskPoint[] {
+export function deskCurve(
+  circuit: SensorCircuit,
+  pullUpOhm: number,
+  temperatures: readonly number[],
+  faults: DeskFaults,
+): DeskPoint[] {
   const bench = new Bench();
   return temperatures.map((temperatureC) => {
     bench.set(deskState(circuit, pullUpOhm, temperatureC, faults));
@@ -74,10 +93,15 @@ export function deskCurve(circuit: SensorCircuit, pullUpOhm: number, temperature
 }
 
 /** Sensitivity at a temperature: mV per K, and how far one Ω of wire moves the shown value, K. */
-export function sensitivityAt(circuit: SensorCircuit, pullUpOhm: number, temperatureC: number): { milliVoltPerK: number; kelvinPerOhm: number } {
+export function sensitivityAt(
+  circuit: SensorCircuit,
+  pullUpOhm: number,
+  temperatureC: number,
+): { milliVoltPerK: number; kelvinPerOhm: number } {
   const volts = (t: number, faults: DeskFaults): number => deskCurve(circuit, pullUpOhm, [t], faults)[0].volts;
   const slope = (volts(temperatureC + 0.5, NO_DESK_FAULTS) - volts(temperatureC - 0.5, NO_DESK_FAULTS)) * 1000;
-  const perOhm = (volts(temperatureC, { ...NO_DESK_FAULTS, seriesOhm: 1 }) - volts(temperatureC, NO_DESK_FAULTS)) * 1000;
+  const perOhm =
+    (volts(temperatureC, { ...NO_DESK_FAULTS, seriesOhm: 1 }) - volts(temperatureC, NO_DESK_FAULTS)) * 1000;
   return { milliVoltPerK: slope, kelvinPerOhm: slope === 0 ? 0 : perOhm / slope };
 }
 
@@ -85,11 +109,16 @@ export function sensitivityAt(circuit: SensorCircuit, pullUpOhm: number, tempera
  * The pull-up with the largest worst sensitivity over a range: for two ends it is near √(R(low)·R(high)). Searched on a logarithmic grid.
  * @returns Ω, and the worst sensitivity there, mV per K
  */
-export function bestPullUp(circuit: SensorCircuit, fromC: number, toC: number): { ohm: number; worstMilliVoltPerK: number } {
+export function bestPullUp(
+  circuit: SensorCircuit,
+  fromC: number,
+  toC: number,
+): { ohm: number; worstMilliVoltPerK: number } {
   const [a, b] = [circuit.curve.resistanceOhm(fromC), circuit.curve.resistanceOhm(toC)];
   const worst = (ohm: number): number => {
     let least = Infinity;
-    for (let i = 0; i <= 8; i++) least = Math.min(least, Math.abs(sensitivityAt(circuit, ohm, fromC + ((toC - fromC) * i) / 8).milliVoltPerK));
+    for (let i = 0; i <= 8; i++)
+      least = Math.min(least, Math.abs(sensitivityAt(circuit, ohm, fromC + ((toC - fromC) * i) / 8).milliVoltPerK));
     return least;
   };
   let best = { ohm: Math.sqrt(a * b), worstMilliVoltPerK: 0 };

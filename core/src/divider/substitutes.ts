@@ -18,7 +18,13 @@ export interface Substitute {
  * @param ohms what is at hand, Ω
  * @param tolerance of the resistors, a share (0.01 is 1 %)
  */
-export function substitutesFor(wantedC: number, curve: CurveModel, ohms: readonly number[], tolerance: number, count = 5): Substitute[] {
+export function substitutesFor(
+  wantedC: number,
+  curve: CurveModel,
+  ohms: readonly number[],
+  tolerance: number,
+  count = 5,
+): Substitute[] {
   const target = curve.resistanceOhm(wantedC);
   const slope = Math.log(curve.resistanceOhm(wantedC + 0.5) / curve.resistanceOhm(wantedC - 0.5));
   const toleranceK = tolerance / Math.abs(slope);
@@ -40,7 +46,8 @@ export function substitutesFor(wantedC: number, curve: CurveModel, ohms: readonl
   };
   for (const ohm of nearest(target)) add(ohm, [ohm], 'one');
   for (const first of sorted) {
-    if (first < target) for (const second of nearest(target - first)) if (second <= first) add(first + second, [first, second], 'series');
+    if (first < target)
+      for (const second of nearest(target - first)) if (second <= first) add(first + second, [first, second], 'series');
     if (first > target) {
       for (const second of nearest(1 / (1 / target - 1 / first))) {
         if (second >= first) add(1 / (1 / first + 1 / second), [first, second], 'parallel');
@@ -52,11 +59,19 @@ export function substitutesFor(wantedC: number, curve: CurveModel, ohms: readonl
 }
 
 /** Single resistors that cover a range of displayed temperatures in about even steps: a sweep of the module's own curve. */
-export function sweepSteps(fromC: number, toC: number, count: number, curve: CurveModel, ohms: readonly number[]): { ohm: number; shownC: number }[] {
+export function sweepSteps(
+  fromC: number,
+  toC: number,
+  count: number,
+  curve: CurveModel,
+  ohms: readonly number[],
+): { ohm: number; shownC: number }[] {
   const steps: { ohm: number; shownC: number }[] = [];
   for (let i = 0; i < count; i++) {
     const wanted = fromC + ((toC - fromC) * i) / Math.max(1, count - 1);
-    const usable = ohms.map((ohm) => ({ ohm, shownC: curve.temperatureC(ohm) })).filter((s) => Number.isFinite(s.shownC));
+    const usable = ohms
+      .map((ohm) => ({ ohm, shownC: curve.temperatureC(ohm) }))
+      .filter((s) => Number.isFinite(s.shownC));
     if (usable.length === 0) return [];
     const best = usable.reduce((a, b) => (Math.abs(b.shownC - wanted) < Math.abs(a.shownC - wanted) ? b : a));
     if (!steps.some((s) => s.ohm === best.ohm)) steps.push(best);

@@ -4,7 +4,14 @@ import type { CurveModel } from '../curves/curveModel.ts';
 /** What a technician would replace or repair. */
 export type FaultGroup = 'healthy' | 'sensor' | 'wiring' | 'reference' | 'module' | 'installation';
 
-export const FAULT_GROUPS: readonly FaultGroup[] = ['sensor', 'wiring', 'reference', 'module', 'installation', 'healthy'];
+export const FAULT_GROUPS: readonly FaultGroup[] = [
+  'sensor',
+  'wiring',
+  'reference',
+  'module',
+  'installation',
+  'healthy',
+];
 
 /** The unit in which a fault's size is told: Ω, a factor on the healthy value, V, or K. */
 export type SizeUnit = 'ohm' | 'factor' | 'volt' | 'kelvin';
@@ -41,7 +48,8 @@ export interface Fault {
   readonly unit: SizeUnit | null;
   readonly layouts: readonly Layout[];
   /** Part of the drawing that is marked. */
-  readonly part: 'sensor' | 'signal' | 'return' | 'plug' | 'reference' | 'pullUp' | 'module' | 'ground' | 'place' | 'none';
+  readonly part:
+    'sensor' | 'signal' | 'return' | 'plug' | 'reference' | 'pullUp' | 'module' | 'ground' | 'place' | 'none';
   /** What to do once it is proved. */
   readonly repair: string;
   branches(setting: Setting): readonly Branch[];
@@ -119,4 +127,7 @@ function segmentName(segment: number, segments: number): string {
 /** A constant as a bound. */
 export const fixed = (value: number) => (): number => value;
 /** A multiple of the pull-up as a bound. */
-export const timesPullUp = (factor: number) => (c: CircuitState): number => factor * c.nominalPullUpOhm;
+export const timesPullUp =
+  (factor: number) =>
+  (c: CircuitState): number =>
+    factor * c.nominalPullUpOhm;

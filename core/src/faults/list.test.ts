@@ -51,7 +51,9 @@ describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => 
       const state = nominalState(circuit, 12, 2490);
       branch.apply(state, 0.6);
       bench.set(state);
-      return MEASUREMENTS.some((m, i) => Math.abs(m.predict(bench, conditions) - healthy[i]) > 0.02 * (1 + Math.abs(healthy[i])));
+      return MEASUREMENTS.some(
+        (m, i) => Math.abs(m.predict(bench, conditions) - healthy[i]) > 0.02 * (1 + Math.abs(healthy[i])),
+      );
     });
     expect(changed).toBe(id !== 'healthy');
   });

@@ -15,8 +15,5 @@ export const pullUpDrift: Fault = {
   layouts: ALL_LAYOUTS,
   part: 'pullUp',
   repair: 'Prove it with a known resistor in place of the sensor, then the module is for repair or exchange.',
-  branches: () => [
-    logSized(fixed(0.3), fixed(0.85), put, 0.4),
-    logSized(fixed(1.18), fixed(5), put, 0.6),
-  ],
+  branches: () => [logSized(fixed(0.3), fixed(0.85), put, 0.4), logSized(fixed(1.18), fixed(5), put, 0.6)],
 };

@@ -7,13 +7,23 @@ import { identifySensor, type IdentifyPair } from './identifySensor.ts';
 import { moduleSweep } from './moduleSweep.ts';
 
 const SHELF = CATALOGUE_CURVES.map((c) => ({ id: c.id, name: c.name, model: curveModel(c.curve) }));
-const pair = (temperatureC: number, resistanceOhm: number, k = 0.5): IdentifyPair => ({ temperatureC, temperatureSigmaK: k, resistanceOhm, resistanceSigmaOhm: 0.008 * resistanceOhm });
+const pair = (temperatureC: number, resistanceOhm: number, k = 0.5): IdentifyPair => ({
+  temperatureC,
+  temperatureSigmaK: k,
+  resistanceOhm,
+  resistanceSigmaOhm: 0.008 * resistanceOhm,
+});
 const range = { lowC: 0, highC: 100 };
 
 describe('what sensor is this?', () => {
   test('11 883 Ω at 70 °F: one of the two 10 kΩ curves, told apart by one hot pair (common practice, no source)', () => {
     const one = identifySensor([pair(21.11, 11_883)], SHELF, range);
-    expect(one.candidates.slice(0, 2).map((c) => c.id).sort()).toEqual(['ntc-10k-flat', 'ntc-10k-steep']);
+    expect(
+      one.candidates
+        .slice(0, 2)
+        .map((c) => c.id)
+        .sort(),
+    ).toEqual(['ntc-10k-flat', 'ntc-10k-steep']);
     expect(one.separateAt!.temperatureC).toBeGreaterThan(60);
     const two = identifySensor([pair(21.11, 11_883), pair(80, 1255)], SHELF, range);
     expect(two.candidates[0]).toMatchObject({ id: 'ntc-10k-steep' });
@@ -25,7 +35,12 @@ describe('what sensor is this?', () => {
     for (const c of SHELF) {
       for (let k = 0; k < 4; k++) {
         const factor = Math.exp(c.model.toleranceLog * normalQuantile(uniform()));
-        const pairs = [5, 70].map((t) => pair(t + 0.5 * normalQuantile(uniform()), c.model.resistanceOhm(t) * factor * (1 + 0.008 * normalQuantile(uniform()))));
+        const pairs = [5, 70].map((t) =>
+          pair(
+            t + 0.5 * normalQuantile(uniform()),
+            c.model.resistanceOhm(t) * factor * (1 + 0.008 * normalQuantile(uniform())),
+          ),
+        );
         const { candidates } = identifySensor(pairs, SHELF, range);
         tries++;
         first += Number(candidates[0].id === c.id);
@@ -56,7 +71,8 @@ describe('the module’s own curve from a sweep', () => {
     const view = moduleSweep(rows, 5, SHELF, module);
     expect(view).toMatchObject({ minC: -40, maxC: 150 });
     const fitted = curveModel(view.fit!.curve);
-    for (const t of [0, 20, 60, 90]) expect(Math.abs(fitted.temperatureC(module.resistanceOhm(t)) - t)).toBeLessThan(1.5);
+    for (const t of [0, 20, 60, 90])
+      expect(Math.abs(fitted.temperatureC(module.resistanceOhm(t)) - t)).toBeLessThan(1.5);
     expect(Math.abs(view.pullUp!.value / 2490 - 1)).toBeLessThan(0.03);
     expect(view.expects.candidates[0].id).toBe('ntc-2k8');
     for (const a of view.against) expect(Math.abs(a.errorK)).toBeLessThan(1);
@@ -67,7 +83,11 @@ describe('the module’s own curve from a sweep', () => {
     expect(Math.max(...view.against.map((a) => Math.abs(a.errorK)))).toBeGreaterThan(8);
   });
   test('one row is no curve', () => {
-    expect(moduleSweep([{ ohm: 1000, shownC: 48, volts: null }], 5, SHELF, module)).toMatchObject({ fit: null, pullUp: null, minC: null });
+    expect(moduleSweep([{ ohm: 1000, shownC: 48, volts: null }], 5, SHELF, module)).toMatchObject({
+      fit: null,
+      pullUp: null,
+      minC: null,
+    });
     expect(moduleSweep([], 5, SHELF, module).against).toEqual([]);
   });
 });

@@ -37,7 +37,11 @@ export interface Identified {
  * Ranks curves by probability given pairs: ln R scatters by the meter, by the thermometer through the slope, by the part's tolerance (shared
  * by all pairs of one part) and by the curve's form. All curves alike before; pairs outside a curve's range count as 20 K off.
  */
-export function identifySensor(pairs: readonly IdentifyPair[], curves: readonly NamedCurve[], range: { lowC: number; highC: number }): Identified {
+export function identifySensor(
+  pairs: readonly IdentifyPair[],
+  curves: readonly NamedCurve[],
+  range: { lowC: number; highC: number },
+): Identified {
   const scored = curves.map((c) => ({ ...c, log: logLikelihood(pairs, c.model) }));
   const total = logSumExp(scored.map((s) => s.log));
   const candidates = scored
@@ -50,7 +54,8 @@ export function identifySensor(pairs: readonly IdentifyPair[], curves: readonly 
     }))
     .sort((a, b) => b.probability - a.probability || a.id.localeCompare(b.id));
   const [first, second] = candidates;
-  const noneFits = pairs.length > 0 && pairs.some((p) => Math.abs(deviation(p, first.model)) > 4 * spread(p, first.model, true));
+  const noneFits =
+    pairs.length > 0 && pairs.some((p) => Math.abs(deviation(p, first.model)) > 4 * spread(p, first.model, true));
   return {
     candidates: candidates.map(({ id, name, probability, missK }) => ({ id, name, probability, missK })),
     noneFits,
@@ -79,15 +84,22 @@ function logLikelihood(pairs: readonly IdentifyPair[], model: CurveModel): numbe
   for (const p of pairs) {
     const outside = p.temperatureC < model.minC || p.temperatureC > model.maxC;
     const sigma = spread(p, model, false);
-    const d = outside ? Math.abs(slopeLog(model, Math.min(model.maxC, Math.max(model.minC, p.temperatureC)))) * 20 : deviation(p, model);
+    const d = outside
+      ? Math.abs(slopeLog(model, Math.min(model.maxC, Math.max(model.minC, p.temperatureC)))) * 20
+      : deviation(p, model);
     log += logNormalDensity(d / sigma) - Math.log(sigma);
     weight += 1 / sigma ** 2;
     weighted += d / sigma ** 2;
   }
-  return log + 0.5 * (weighted * weighted) / weight - 0.5 * Math.log(weight) - Math.log(model.toleranceLog);
+  return log + (0.5 * (weighted * weighted)) / weight - 0.5 * Math.log(weight) - Math.log(model.toleranceLog);
 }
 
-function separation(first: CurveModel, second: CurveModel, pairs: readonly IdentifyPair[], range: { lowC: number; highC: number }): Identified['separateAt'] {
+function separation(
+  first: CurveModel,
+  second: CurveModel,
+  pairs: readonly IdentifyPair[],
+  range: { lowC: number; highC: number },
+): Identified['separateAt'] {
   const low = Math.max(first.minC, second.minC, range.lowC);
   const high = Math.min(first.maxC, second.maxC, range.highC);
   if (!(high > low)) return null;
@@ -99,7 +111,13 @@ function separation(first: CurveModel, second: CurveModel, pairs: readonly Ident
     const t = low + ((high - low) * i) / 60;
     const sigma = Math.hypot(0.01, first.toleranceLog, Math.abs(slopeLog(first, t)) * 0.7);
     const sigmas = Math.abs(gap(t) - known) / sigma + Math.abs(gap(t)) / sigma / 10;
-    if (!best || sigmas > best.sigmas) best = { temperatureC: Math.round(t), firstOhm: first.resistanceOhm(Math.round(t)), secondOhm: second.resistanceOhm(Math.round(t)), sigmas };
+    if (!best || sigmas > best.sigmas)
+      best = {
+        temperatureC: Math.round(t),
+        firstOhm: first.resistanceOhm(Math.round(t)),
+        secondOhm: second.resistanceOhm(Math.round(t)),
+        sigmas,
+      };
   }
   return best;
 }

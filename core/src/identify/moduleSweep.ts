@@ -31,9 +31,15 @@ const SHOWN_K = 0.65;
 const RESISTOR_SHARE = 0.006;
 
 /** The module's own curve from a sweep with known resistors. `referenceV` 1 % (1σ). */
-export function moduleSweep(rows: readonly SweepRow[], referenceV: number, shelf: readonly NamedCurve[], sensor: CurveModel): SweepView {
+export function moduleSweep(
+  rows: readonly SweepRow[],
+  referenceV: number,
+  shelf: readonly NamedCurve[],
+  sensor: CurveModel,
+): SweepView {
   const sorted = [...rows].sort((a, b) => a.shownC - b.shownC);
-  const end = (shownC: number): boolean => new Set(sorted.filter((r) => r.shownC === shownC).map((r) => r.ohm)).size > 1;
+  const end = (shownC: number): boolean =>
+    new Set(sorted.filter((r) => r.shownC === shownC).map((r) => r.ohm)).size > 1;
   const minC = sorted.length > 1 && end(sorted[0].shownC) ? sorted[0].shownC : null;
   const maxC = sorted.length > 1 && end(sorted[sorted.length - 1].shownC) ? sorted[sorted.length - 1].shownC : null;
   const inner = sorted.filter((r) => r.shownC !== minC && r.shownC !== maxC);
@@ -54,7 +60,10 @@ export function moduleSweep(rows: readonly SweepRow[], referenceV: number, shelf
     fit: fit.ok ? { ...fit, sigmaK: sigmaOf(fit, points) } : null,
     pullUp: pullUpOf(rows, referenceV),
     expects: identifySensor(pairs, shelf, range),
-    against: inner.map((r) => ({ temperatureC: sensor.temperatureC(r.ohm), errorK: r.shownC - sensor.temperatureC(r.ohm) })),
+    against: inner.map((r) => ({
+      temperatureC: sensor.temperatureC(r.ohm),
+      errorK: r.shownC - sensor.temperatureC(r.ohm),
+    })),
   };
 }
 
@@ -68,12 +77,22 @@ function sigmaOf(fit: CurveFit, points: readonly { temperatureC: number; resista
 function pullUpOf(rows: readonly SweepRow[], referenceV: number): SweepView['pullUp'] {
   const derived = rows
     .filter((r) => r.volts !== null)
-    .map((r): Derived => pullUpFromPair({ value: r.ohm, sigma: RESISTOR_SHARE * r.ohm }, { value: r.volts!, sigma: 0.005 * r.volts! + 0.003 }, { value: referenceV, sigma: 0.01 * referenceV }))
+    .map((r): Derived =>
+      pullUpFromPair(
+        { value: r.ohm, sigma: RESISTOR_SHARE * r.ohm },
+        { value: r.volts!, sigma: 0.005 * r.volts! + 0.003 },
+        { value: referenceV, sigma: 0.01 * referenceV },
+      ),
+    )
     .filter((d) => d.ok);
   if (derived.length === 0) return null;
   const weights = derived.map((d) => 1 / d.sigma ** 2);
   const total = weights.reduce((a, b) => a + b, 0);
   const value = derived.reduce((s, d, i) => s + d.value * weights[i], 0) / total;
   // The reference is the same in every row: its share does not average out.
-  return { value, sigma: Math.max(Math.sqrt(1 / total), Math.min(...derived.map((d) => d.parts[2]))), rows: derived.length };
+  return {
+    value,
+    sigma: Math.max(Math.sqrt(1 / total), Math.min(...derived.map((d) => d.parts[2]))),
+    rows: derived.length,
+  };
 }

@@ -34,13 +34,18 @@ export function checkJob(job: Job): CheckedJob {
   const referenceV = take('circuit.referenceV', circuit.referenceV, 'volts', 0.5, 30);
   const unknown = isUnknown(circuit.pullUpOhm.text);
   const pullUpOhm = unknown ? null : take('circuit.pullUpOhm', circuit.pullUpOhm, 'ohms', 1, 10e6);
-  const hot = circuit.hotPullUpOhm.text.trim() === '' ? null : take('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
+  const hot =
+    circuit.hotPullUpOhm.text.trim() === ''
+      ? null
+      : take('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
   const supplyV = take('circuit.supplyV', circuit.supplyV, 'volts', 1, 60);
   const minC = take('circuit.display.minC', circuit.display.minC, 'celsius', -270, 1000);
   const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
   const substituteText = circuit.display.substituteC.text.trim();
   const substituteC =
-    substituteText === '' ? null : take('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
+    substituteText === ''
+      ? null
+      : take('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
   const curve = readCurve(circuit.curve, issues);
   const temperature = (path: string, entry: Entry): number | null => {
     if (entry.text.trim() === '') return null;
@@ -53,9 +58,19 @@ export function checkJob(job: Job): CheckedJob {
   };
   const steadyC = temperature('temperatureC', job.temperatureC);
   const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
-  const readings = [...job.readings.flatMap((reading) => readReading(job, reading, issues)), ...comparisonReadings(job, issues)];
+  const readings = [
+    ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
+    ...comparisonReadings(job, issues),
+  ];
   const wire = wireRange(circuit, issues);
-  if (referenceV === null || (!unknown && pullUpOhm === null) || supplyV === null || minC === null || maxC === null || !curve) {
+  if (
+    referenceV === null ||
+    (!unknown && pullUpOhm === null) ||
+    supplyV === null ||
+    minC === null ||
+    maxC === null ||
+    !curve
+  ) {
     return { issues, problem: null };
   }
   const sensorCircuit: SensorCircuit = {
@@ -65,7 +80,13 @@ export function checkJob(job: Job): CheckedJob {
     hotPullUpOhm: hot,
     switchRatio: hot === null ? 0 : 0.2,
     curve,
-    display: { minC, maxC, resolutionC: circuit.display.resolutionC, substituteC, ratiometric: circuit.display.ratiometric },
+    display: {
+      minC,
+      maxC,
+      resolutionC: circuit.display.resolutionC,
+      substituteC,
+      ratiometric: circuit.display.ratiometric,
+    },
     supplyV,
     wireMinOhm: wire.minOhm,
     wireMaxOhm: wire.maxOhm,
@@ -109,7 +130,15 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
     if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
-    return [{ id: path, measurement: 'bench-ohms', value, conditions: { bathC }, state: pair.phase === 'after' ? 'hot' : 'steady' }];
+    return [
+      {
+        id: path,
+        measurement: 'bench-ohms',
+        value,
+        conditions: { bathC },
+        state: pair.phase === 'after' ? 'hot' : 'steady',
+      },
+    ];
   });
 }
 
@@ -136,7 +165,9 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     if (!measurement.needs.includes(key)) continue;
     const entry = reading.conditions[key];
     const result: number | FieldIssue =
-      !entry || entry.text.trim() === '' ? { ok: false, reason: 'needs-condition' } : readFigure(entry, quantity, low, high);
+      !entry || entry.text.trim() === ''
+        ? { ok: false, reason: 'needs-condition' }
+        : readFigure(entry, quantity, low, high);
     if (typeof result !== 'number') {
       issues.push({ path: `${path}.${key}`, issue: result });
       return [];

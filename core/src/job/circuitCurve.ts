@@ -57,7 +57,10 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
   if (fault) {
     const { row } = sorted[fault.row];
     const reason = fault.reason === 'temperatures not ascending' ? 'equal-points' : 'not-monotone';
-    issues.push({ path: `${path}.points.${row}.${reason === 'equal-points' ? 'temperatureC' : 'resistanceOhm'}`, issue: { ok: false, reason } });
+    issues.push({
+      path: `${path}.points.${row}.${reason === 'equal-points' ? 'temperatureC' : 'resistanceOhm'}`,
+      issue: { ok: false, reason },
+    });
     return null;
   }
   return { kind: 'table', points: sorted.map(({ temperatureC, resistanceOhm }) => ({ temperatureC, resistanceOhm })) };

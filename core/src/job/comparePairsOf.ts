@@ -22,5 +22,7 @@ export function comparePairsOf(job: Job): ComparisonView | null {
 export function curveName(choice: Job['circuit']['curve']): string {
   if (choice.source === 'catalogue') return CATALOGUE_CURVES.find((c) => c.id === choice.id)?.name ?? choice.id;
   if (choice.source === 'r25b') return `R25 ${choice.r25Ohm.text || '?'} Ω, B ${choice.betaK.text || '?'}`;
-  return choice.source === 'given' ? choice.name : `table of ${choice.points.filter((p) => p.temperatureC.value !== null).length} points`;
+  return choice.source === 'given'
+    ? choice.name
+    : `table of ${choice.points.filter((p) => p.temperatureC.value !== null).length} points`;
 }

@@ -20,7 +20,12 @@ import { readingsCsv } from './readingsCsv.ts';
 const NOW = '2026-01-02T03:04:05.000Z';
 const fresh = (): Job => newJob('one', NOW);
 const typed = (text: string) => ({ text, value: null });
-const reading = (id: string, measurement: string, text: string, value: number | 'OL' | null = null): Job['readings'][number] => ({
+const reading = (
+  id: string,
+  measurement: string,
+  text: string,
+  value: number | 'OL' | null = null,
+): Job['readings'][number] => ({
   id,
   measurement,
   text,
@@ -53,19 +58,29 @@ describe('the job file', () => {
     }
   });
 
-  test.each(MIGRATIONS.map((m) => [m.to] as const))('the step to version %d turns its fixture before into the one after', (to) => {
-    const read = (when: string): string => readFileSync(new URL(`migrations/fixtures/${String(to).padStart(4, '0')}-${when}.json`, import.meta.url), 'utf8');
-    const before = JSON.parse(read('before')) as { formatVersion: number };
-    expect(before.formatVersion).toBe(to - 1);
-    const migrated = MIGRATIONS.find((m) => m.to === to)!.migrate(structuredClone(before));
-    expect(migrated).toEqual(JSON.parse(read('after')));
-    const opened = openJob(read('before'));
-    expect(opened.ok).toBe(true);
-  });
+  test.each(MIGRATIONS.map((m) => [m.to] as const))(
+    'the step to version %d turns its fixture before into the one after',
+    (to) => {
+      const read = (when: string): string =>
+        readFileSync(
+          new URL(`migrations/fixtures/${String(to).padStart(4, '0')}-${when}.json`, import.meta.url),
+          'utf8',
+        );
+      const before = JSON.parse(read('before')) as { formatVersion: number };
+      expect(before.formatVersion).toBe(to - 1);
+      const migrated = MIGRATIONS.find((m) => m.to === to)!.migrate(structuredClone(before));
+      expect(migrated).toEqual(JSON.parse(read('after')));
+      const opened = openJob(read('before'));
+      expect(opened.ok).toBe(true);
+    },
+  );
 
   test('what is voided is kept in the file and left out of the verdict', () => {
     const job = fresh();
-    job.readings = [{ ...reading('a', 'open-voltage', '5', 5), voided: { reason: 'wrong pin', at: NOW } }, reading('b', 'open-voltage', '4.9', 4.9)];
+    job.readings = [
+      { ...reading('a', 'open-voltage', '5', 5), voided: { reason: 'wrong pin', at: NOW } },
+      reading('b', 'open-voltage', '4.9', 4.9),
+    ];
     expect(checkJob(job).problem!.readings.map((r) => r.id)).toEqual(['b']);
     expect(openJob(saveJob(job))).toEqual({ ok: true, job });
   });
@@ -94,12 +109,23 @@ describe('the job file', () => {
       change(job);
       return openJob(JSON.stringify(job));
     };
-    expect(spoil((j) => Object.assign(j.readings[0], { measurement: 'magic' }))).toMatchObject({ path: ['readings', 0, 'measurement'] });
-    expect(spoil((j) => Object.assign(j.circuit, { layout: 'sideways' }))).toMatchObject({ path: ['circuit', 'layout'] });
-    expect(spoil((j) => Object.assign(j, { extra: 1 }))).toMatchObject({ reason: 'bad-field', detail: 'unknown: extra' });
-    expect(spoil((j) => Object.assign(j.temperatureC, { text: '', value: 12 }))).toMatchObject({ path: ['temperatureC'] });
+    expect(spoil((j) => Object.assign(j.readings[0], { measurement: 'magic' }))).toMatchObject({
+      path: ['readings', 0, 'measurement'],
+    });
+    expect(spoil((j) => Object.assign(j.circuit, { layout: 'sideways' }))).toMatchObject({
+      path: ['circuit', 'layout'],
+    });
+    expect(spoil((j) => Object.assign(j, { extra: 1 }))).toMatchObject({
+      reason: 'bad-field',
+      detail: 'unknown: extra',
+    });
+    expect(spoil((j) => Object.assign(j.temperatureC, { text: '', value: 12 }))).toMatchObject({
+      path: ['temperatureC'],
+    });
     // 1e999 is Infinity in JSON: no figure.
-    expect(openJob(JSON.stringify(fresh()).replace('"value":2490', '"value":1e999'))).toMatchObject({ reason: 'bad-field' });
+    expect(openJob(JSON.stringify(fresh()).replace('"value":2490', '"value":1e999'))).toMatchObject({
+      reason: 'bad-field',
+    });
   });
 
   test('never throws, whatever the file holds', () => {
@@ -128,7 +154,11 @@ describe('what is typed', () => {
     change(job);
     return checkJob(job).issues.find((i) => i.path === path)?.issue;
   };
-  const r25b = (r25: string, beta: string): Job['circuit']['curve'] => ({ source: 'r25b', r25Ohm: typed(r25), betaK: typed(beta) });
+  const r25b = (r25: string, beta: string): Job['circuit']['curve'] => ({
+    source: 'r25b',
+    r25Ohm: typed(r25),
+    betaK: typed(beta),
+  });
   const points = (...list: [string, string][]): Job['circuit']['curve'] => ({
     source: 'points',
     points: list.map(([t, r]) => ({ temperatureC: typed(t), resistanceOhm: typed(r) })),
@@ -137,20 +167,50 @@ describe('what is typed', () => {
   test.each<[string, (job: Job) => void, string, FieldIssue['reason']]>([
     ['letters in a number', (j) => (j.temperatureC = typed('warm')), 'temperatureC', 'not-a-number'],
     ['below absolute zero', (j) => (j.temperatureC = typed('-300')), 'temperatureC', 'below-absolute-zero'],
-    ['outside the curve', (j) => (j.circuit.curve = { source: 'catalogue', id: 'ntc-12k' }, (j.temperatureC = typed('-20'))), 'temperatureC', 'outside-curve'],
+    [
+      'outside the curve',
+      (j) => ((j.circuit.curve = { source: 'catalogue', id: 'ntc-12k' }), (j.temperatureC = typed('-20'))),
+      'temperatureC',
+      'outside-curve',
+    ],
     ['a negative resistance', (j) => j.readings.push(reading('a', 'sensor-ohms', '-20')), 'readings.a', 'negative'],
     ['volts on an ohms field', (j) => j.readings.push(reading('a', 'sensor-ohms', '5 V')), 'readings.a', 'wrong-unit'],
     ['an ambiguous figure', (j) => j.readings.push(reading('a', 'sensor-ohms', '11,883')), 'readings.a', 'ambiguous'],
     ['a pull-up of 0', (j) => (j.circuit.pullUpOhm = typed('0')), 'circuit.pullUpOhm', 'must-be-positive'],
     ['R25 of 0', (j) => (j.circuit.curve = r25b('0', '3600')), 'circuit.curve.r25Ohm', 'must-be-positive'],
     ['an absurd B', (j) => (j.circuit.curve = r25b('2k', '36')), 'circuit.curve.betaK', 'too-low'],
-    ['two equal points', (j) => (j.circuit.curve = points(['20', '2500'], ['20', '2400'])), 'circuit.curve.points.1.temperatureC', 'equal-points'],
-    ['a curve that turns round', (j) => (j.circuit.curve = points(['0', '9k'], ['20', '2k5'], ['40', '3k'])), 'circuit.curve.points.2.resistanceOhm', 'not-monotone'],
+    [
+      'two equal points',
+      (j) => (j.circuit.curve = points(['20', '2500'], ['20', '2400'])),
+      'circuit.curve.points.1.temperatureC',
+      'equal-points',
+    ],
+    [
+      'a curve that turns round',
+      (j) => (j.circuit.curve = points(['0', '9k'], ['20', '2k5'], ['40', '3k'])),
+      'circuit.curve.points.2.resistanceOhm',
+      'not-monotone',
+    ],
     ['one point', (j) => (j.circuit.curve = points(['20', '2500'])), 'circuit.curve', 'too-few-points'],
-    ['a curve that is gone', (j) => (j.circuit.curve = { source: 'catalogue', id: 'gone' }), 'circuit.curve', 'unknown-curve'],
+    [
+      'a curve that is gone',
+      (j) => (j.circuit.curve = { source: 'catalogue', id: 'gone' }),
+      'circuit.curve',
+      'unknown-curve',
+    ],
     ['a reference of 400 V', (j) => (j.circuit.referenceV = typed('400')), 'circuit.referenceV', 'out-of-range'],
-    ['a substitute without its resistor', (j) => j.readings.push(reading('a', 'displayed-substituted', '12')), 'readings.a.substituteOhm', 'needs-condition'],
-    ['a return of a one-wire sender', (j) => (j.circuit.layout = 'one-wire', j.readings.push(reading('a', 'return-drop', '0.1'))), 'readings.a', 'not-on-this-layout'],
+    [
+      'a substitute without its resistor',
+      (j) => j.readings.push(reading('a', 'displayed-substituted', '12')),
+      'readings.a.substituteOhm',
+      'needs-condition',
+    ],
+    [
+      'a return of a one-wire sender',
+      (j) => ((j.circuit.layout = 'one-wire'), j.readings.push(reading('a', 'return-drop', '0.1'))),
+      'readings.a',
+      'not-on-this-layout',
+    ],
   ])('%s', (_, change, path, reason) => {
     const issue = issueAt(change, path);
     expect(issue?.reason).toBe(reason);
@@ -180,8 +240,10 @@ describe('what is typed', () => {
 
   test('findings multiply, and only faults that exist are named', () => {
     const known = FAULTS.map((f) => f.id);
-    for (const f of FINDINGS) for (const fault of Object.keys(f.ratios)) expect(known, `${f.id}: ${fault}`).toContain(fault);
-    const factors = (change: Partial<Job>): Record<string, number> => multiplied(priorFactors({ ...fresh(), ...change }, null));
+    for (const f of FINDINGS)
+      for (const fault of Object.keys(f.ratios)) expect(known, `${f.id}: ${fault}`).toContain(fault);
+    const factors = (change: Partial<Job>): Record<string, number> =>
+      multiplied(priorFactors({ ...fresh(), ...change }, null));
     expect(factors({ findings: ['moisture', 'corrosion'] })['signal-to-return']).toBe(15);
     expect(factors({ findings: ['no such thing'] })).toEqual({});
     expect(factors({ findings: ['moisture'], weightFactors: { 'signal-to-return': 2 } })['signal-to-return']).toBe(10);
@@ -190,7 +252,10 @@ describe('what is typed', () => {
 
 describe('two windows', () => {
   test('both sets of changes are kept; the same field: mine', () => {
-    const base = { ...fresh(), readings: [reading('a', 'open-voltage', '5', 5), reading('b', 'sensor-ohms', '3k', 3000)] };
+    const base = {
+      ...fresh(),
+      readings: [reading('a', 'open-voltage', '5', 5), reading('b', 'sensor-ohms', '3k', 3000)],
+    };
     const mine = structuredClone(base);
     const theirs = structuredClone(base);
     mine.title = 'Tern';
@@ -201,18 +266,26 @@ describe('two windows', () => {
     theirs.readings = [reading('a', 'open-voltage', '4.8', 4.8), reading('d', 'displayed', '9', 9)];
     const merged = mergeThreeWay(base, mine, theirs);
     expect(merged).toMatchObject({ title: 'Tern', note: 'wet', temperatureC: { value: 12 } });
-    expect(merged.readings.map((r) => [r.id, r.value])).toEqual([['a', 4.9], ['c', 0.1], ['d', 9]]);
+    expect(merged.readings.map((r) => [r.id, r.value])).toEqual([
+      ['a', 4.9],
+      ['c', 0.1],
+      ['d', 9],
+    ]);
   });
   test('nothing typed on either side is ever lost (property)', () => {
     const text = fc.string({ maxLength: 3 });
     fc.assert(
-      fc.property(fc.record({ title: text, note: text, machine: text }), fc.record({ title: text, note: text, machine: text }), (a, b) => {
-        const base = fresh();
-        const merged = mergeThreeWay(base, { ...base, ...a }, { ...base, ...b });
-        for (const key of ['title', 'note', 'machine'] as const) {
-          expect(merged[key]).toBe(a[key] !== base[key] ? a[key] : b[key]);
-        }
-      }),
+      fc.property(
+        fc.record({ title: text, note: text, machine: text }),
+        fc.record({ title: text, note: text, machine: text }),
+        (a, b) => {
+          const base = fresh();
+          const merged = mergeThreeWay(base, { ...base, ...a }, { ...base, ...b });
+          for (const key of ['title', 'note', 'machine'] as const) {
+            expect(merged[key]).toBe(a[key] !== base[key] ? a[key] : b[key]);
+          }
+        },
+      ),
       { seed: 2 },
     );
   });
@@ -223,7 +296,11 @@ describe('readings as CSV', () => {
     const job = fresh();
     job.temperatureC = { text: '-12', value: -12 };
     job.readings = [
-      { ...reading('a', 'displayed-substituted', '12', 12), conditions: { substituteOhm: { text: '1k', value: 1000 } }, note: '=HYPERLINK("x")' },
+      {
+        ...reading('a', 'displayed-substituted', '12', 12),
+        conditions: { substituteOhm: { text: '1k', value: 1000 } },
+        note: '=HYPERLINK("x")',
+      },
       { ...reading('b', 'sensor-ohms', 'OL', 'OL'), note: '@SUM(A1)' },
     ];
     const csv = readingsCsv(job);

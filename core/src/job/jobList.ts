@@ -42,17 +42,43 @@ export function passes(job: Job, filter: JobFilter, today: string): boolean {
   if ((job.archivedAt !== null) !== filter.archived) return false;
   if (filter.field !== '' && job.field !== filter.field) return false;
   if (filter.state !== '' && jobStateOf(job) !== filter.state) return false;
-  if (filter.group === 'undecided' ? job.decision !== null : filter.group !== '' && job.decision?.group !== filter.group) return false;
+  if (
+    filter.group === 'undecided' ? job.decision !== null : filter.group !== '' && job.decision?.group !== filter.group
+  )
+    return false;
   if (filter.dueOnly) {
     const { due, standIn } = dueOf(job, today);
     if (due === 0 && !standIn) return false;
   }
   const codes = job.complaint.codes.map((c) => c.code).join(' ');
-  const text = [job.title, job.machine, job.circuit.name, job.note, job.complaint.text, codes, job.repair.part, job.repair.partNumber].join(' ').toLowerCase();
-  return filter.words.toLowerCase().split(/\s+/).every((word) => text.includes(word));
+  const text = [
+    job.title,
+    job.machine,
+    job.circuit.name,
+    job.note,
+    job.complaint.text,
+    codes,
+    job.repair.part,
+    job.repair.partNumber,
+  ]
+    .join(' ')
+    .toLowerCase();
+  return filter.words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
 }
 
 /** A new job like another one: machine, circuit, kit and way of working; nothing of the case itself. */
 export function templateOf(job: Job, id: string, now: string): Job {
-  return { ...structuredClone(job), ...emptyRecord(), id, createdAt: now, updatedAt: now, note: '', temperatureC: { text: '', value: null }, hotTemperatureC: { text: '', value: null } };
+  return {
+    ...structuredClone(job),
+    ...emptyRecord(),
+    id,
+    createdAt: now,
+    updatedAt: now,
+    note: '',
+    temperatureC: { text: '', value: null },
+    hotTemperatureC: { text: '', value: null },
+  };
 }

@@ -30,7 +30,12 @@ export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
  * A job with nothing in it but a circuit to start from and the kit it will be measured with. `id` and `now` (ISO 8601) come from the caller:
  * core has no clock.
  */
-export function newJob(id: string, now: string, circuit: CatalogueCircuit = CATALOGUE_CIRCUITS[0], kit: Kit = genericKit()): Job {
+export function newJob(
+  id: string,
+  now: string,
+  circuit: CatalogueCircuit = CATALOGUE_CIRCUITS[0],
+  kit: Kit = genericKit(),
+): Job {
   return {
     format: 'mellow-probe/job',
     formatVersion: 2,

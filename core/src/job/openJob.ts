@@ -17,7 +17,8 @@ export type Opened = { ok: true; job: Job } | ({ ok: false } & OpenFault);
 
 /** Opens the text of a job file. Never throws on bad text: it says what is wrong and at which field, and nothing else happens. */
 export function openJob(text: string): Opened {
-  if (text.length > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: text.length, limit: MAX_FILE_BYTES };
+  if (text.length > MAX_FILE_BYTES)
+    return { ok: false, reason: 'too-large', bytes: text.length, limit: MAX_FILE_BYTES };
   if (text.trim() === '') return { ok: false, reason: 'empty' };
   let data: unknown;
   try {

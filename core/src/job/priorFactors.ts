@@ -12,7 +12,12 @@ export interface PriorFactor {
   ratios: Readonly<Record<string, number>>;
 }
 
-const REPLACED = { sensor: 'sensor-replaced', connector: 'wiring-repaired', wiring: 'wiring-repaired', module: 'module-replaced' } as const;
+const REPLACED = {
+  sensor: 'sensor-replaced',
+  connector: 'wiring-repaired',
+  wiring: 'wiring-repaired',
+  module: 'module-replaced',
+} as const;
 
 /** All that a job's codes, symptoms, history and findings say, each counted once, for the user to see and for `checkJob` to multiply. */
 export function priorFactors(job: Job, circuit: SensorCircuit | null): PriorFactor[] {
@@ -33,7 +38,8 @@ export function priorFactors(job: Job, circuit: SensorCircuit | null): PriorFact
       ratios: symptomFactors(circuit, reads, job.temperatureC.value ?? middle),
     });
   }
-  if (Object.keys(job.weightFactors).length > 0) list.push({ source: 'by-hand', name: 'Changed by hand', ratios: job.weightFactors });
+  if (Object.keys(job.weightFactors).length > 0)
+    list.push({ source: 'by-hand', name: 'Changed by hand', ratios: job.weightFactors });
   return list;
 }
 

@@ -15,7 +15,12 @@ export function readFigure(entry: Entry, quantity: FieldQuantity, low: number, h
  * The value of a figure. The stored value wins where there is one: it was read with the unit in force when it was typed, and may be the
  * answer to a question ("11,883: which?"). Without one the text tells why.
  */
-export function valueOf(text: string, stored: number | 'OL' | null, quantity: FieldQuantity, options: ParseOptions): number | FieldIssue {
+export function valueOf(
+  text: string,
+  stored: number | 'OL' | null,
+  quantity: FieldQuantity,
+  options: ParseOptions,
+): number | FieldIssue {
   if (stored === 'OL') return Infinity;
   if (stored !== null) return stored;
   const parsed = parseReading(text, quantity, options);

@@ -23,7 +23,14 @@ export const rightSensorSchema = z.strictObject({
   values: z.array(named).max(12),
   /** Which displayed value moved when a plug was pulled or bridged; null: none did. */
   trials: z
-    .array(z.strictObject({ id: identifier, plugId: identifier, how: z.enum(['unplugged', 'bridged']), movedId: identifier.nullable() }))
+    .array(
+      z.strictObject({
+        id: identifier,
+        plugId: identifier,
+        how: z.enum(['unplugged', 'bridged']),
+        movedId: identifier.nullable(),
+      }),
+    )
     .max(60),
   /** The value that is complained of, and the plug at which the readings were taken. */
   wantedValueId: identifier.nullable(),
@@ -91,10 +98,18 @@ export const proofSchema = z.strictObject({
     )
     .max(40),
   /** Steps of the proof by id: how each came out. */
-  steps: z.record(identifier, z.strictObject({ state: z.enum(['passed', 'failed', 'not-possible']), note: line, at: timestamp })),
+  steps: z.record(
+    identifier,
+    z.strictObject({ state: z.enum(['passed', 'failed', 'not-possible']), note: line, at: timestamp }),
+  ),
 });
 
-export const followUpSchema = z.strictObject({ id: identifier, text: line, dueOn: z.iso.date(), doneAt: timestamp.nullable() });
+export const followUpSchema = z.strictObject({
+  id: identifier,
+  text: line,
+  dueOn: z.iso.date(),
+  doneAt: timestamp.nullable(),
+});
 
 export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(['proved', 'unproved']), reason: paragraph });
 

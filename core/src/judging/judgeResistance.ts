@@ -12,7 +12,12 @@ export function conformanceProbability(measured: number, sigma: number, low: num
  * The acceptance interval of a guarded decision: inside it a part is accepted with at least `confidence` at each limit (JCGM 106, 8.3.2,
  * guard band w = z·σ). Empty (low > high) where the measurement is too coarse to accept anything.
  */
-export function acceptanceInterval(low: number, high: number, sigma: number, confidence = 0.95): { low: number; high: number } {
+export function acceptanceInterval(
+  low: number,
+  high: number,
+  sigma: number,
+  confidence = 0.95,
+): { low: number; high: number } {
   const guard = normalQuantile(confidence) * sigma;
   return { low: low + guard, high: high - guard };
 }
@@ -32,7 +37,8 @@ export interface ResistanceJudged {
   errorSigmaK: number;
 }
 
-export type Judged = ({ ok: true } & ResistanceJudged) | { ok: false; reason: 'outside-curve'; minC: number; maxC: number };
+export type Judged =
+  ({ ok: true } & ResistanceJudged) | { ok: false; reason: 'outside-curve'; minC: number; maxC: number };
 
 /**
  * Judges one resistance at one temperature against its curve. `toleranceShare` is the limit of the part (0.03: ±3 %); 'accept' and 'reject'
@@ -46,7 +52,8 @@ export function judgeResistance(
   meterSigmaOhm: number,
   toleranceShare: number,
 ): Judged {
-  if (temperatureC < curve.minC || temperatureC > curve.maxC) return { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC };
+  if (temperatureC < curve.minC || temperatureC > curve.maxC)
+    return { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC };
   const nominalOhm = curve.resistanceOhm(temperatureC);
   const slope = slopeLog(curve, temperatureC);
   const tolerance = { low: nominalOhm * (1 - toleranceShare), high: nominalOhm * (1 + toleranceShare) };
@@ -62,6 +69,9 @@ export function judgeResistance(
     probability,
     decision: probability >= 0.95 ? 'accept' : probability <= 0.05 ? 'reject' : 'open',
     errorK: curve.temperatureC(ohm) - temperatureC,
-    errorSigmaK: Math.hypot(temperatureSigmaK, meterSigmaOhm / Math.abs(ohm * slopeLog(curve, curve.temperatureC(ohm)))),
+    errorSigmaK: Math.hypot(
+      temperatureSigmaK,
+      meterSigmaOhm / Math.abs(ohm * slopeLog(curve, curve.temperatureC(ohm))),
+    ),
   };
 }

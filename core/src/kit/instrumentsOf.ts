@@ -6,7 +6,12 @@ import type { Kit, MeterRange } from './kitSchema.ts';
 const LIMIT = Math.sqrt(3);
 
 /** What is realistic for a thermometer held to a machine, 1σ in K. Common practice, no source. */
-export const THERMOMETER_KINDS = { 'infra-red': 2, thermocouple: THERMOMETER_SIGMA_K, glass: 0.8, other: THERMOMETER_SIGMA_K } as const;
+export const THERMOMETER_KINDS = {
+  'infra-red': 2,
+  thermocouple: THERMOMETER_SIGMA_K,
+  glass: 0.8,
+  other: THERMOMETER_SIGMA_K,
+} as const;
 
 /** 1σ of the instruments of a kit. Ranges that are not complete are passed over; an empty kit gives the generic figures. */
 export function instrumentsOf(kit: Kit): Instruments {
@@ -17,7 +22,8 @@ export function instrumentsOf(kit: Kit): Instruments {
     meterInputOhm: positive(kit.meter.inputOhm.value, generic.meterInputOhm),
     meterOverloadOhm: positive(kit.meter.overloadOhm.value, generic.meterOverloadOhm),
     leadOhm: Math.max(0, kit.meter.leadOhm.value ?? generic.leadOhm),
-    displayedK: kit.displayedK.value === null ? generic.displayedK : positive(kit.displayedK.value, generic.displayedK) / LIMIT,
+    displayedK:
+      kit.displayedK.value === null ? generic.displayedK : positive(kit.displayedK.value, generic.displayedK) / LIMIT,
     bathK: generic.bathK,
     blunder: generic.blunder,
   };
@@ -57,7 +63,14 @@ function accuracies(ranges: readonly MeterRange[], fallback: readonly Accuracy[]
     if (!(upTo.value! > 0) || !(percent.value! >= 0)) return [];
     const absolute = (digits.value ?? 0) * (digit.value ?? 0);
     // A floor of a thousandth: no meter of the trade is better, whatever the leaflet says.
-    return [{ upTo: upTo.value!, relative: Math.max(percent.value! / 100, 1e-3) / LIMIT, absolute: Math.max(absolute / LIMIT, 1e-4), together: true }];
+    return [
+      {
+        upTo: upTo.value!,
+        relative: Math.max(percent.value! / 100, 1e-3) / LIMIT,
+        absolute: Math.max(absolute / LIMIT, 1e-4),
+        together: true,
+      },
+    ];
   });
   if (complete.length === 0) return fallback;
   complete.sort((a, b) => a.upTo - b.upTo);

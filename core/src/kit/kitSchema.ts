@@ -2,9 +2,23 @@ import { z } from 'zod';
 import { blank, entrySchema, line } from '../job/entrySchema.ts';
 
 /** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
-export const rangeSchema = z.strictObject({ upTo: entrySchema, percent: entrySchema, digits: entrySchema, digit: entrySchema });
+export const rangeSchema = z.strictObject({
+  upTo: entrySchema,
+  percent: entrySchema,
+  digits: entrySchema,
+  digit: entrySchema,
+});
 
-export const TOOLS = ['meter', 'thermometer', 'live-data', 'resistors', 'jumper', 'module-access', 'bath', 'second-sensor'] as const;
+export const TOOLS = [
+  'meter',
+  'thermometer',
+  'live-data',
+  'resistors',
+  'jumper',
+  'module-access',
+  'bath',
+  'second-sensor',
+] as const;
 export const SERIES = ['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const;
 
 /** What a technician measures with. Empty figures mean the generic ones; nobody has to fill anything in. */

@@ -7,7 +7,10 @@ export function ownResistors(resistors: Kit['resistors']): { ohms: number[]; unr
   if (resistors.series !== 'own') return { ohms: seriesBetween(resistors.series, 10, 1e6), unread: [] };
   const unread: string[] = [];
   const ohms = new Set<number>();
-  for (const text of resistors.own.split(/[;\n]+|,\s+|\s{2,}/).map((t) => t.trim()).filter(Boolean)) {
+  for (const text of resistors.own
+    .split(/[;\n]+|,\s+|\s{2,}/)
+    .map((t) => t.trim())
+    .filter(Boolean)) {
     for (const part of parseReading(text, 'ohms', { overload: false }).ok ? [text] : text.split(/\s+/)) {
       const parsed = parseReading(part, 'ohms', { overload: false });
       if (parsed.ok && parsed.value > 0) ohms.add(parsed.value);

@@ -13,7 +13,11 @@ export const isolationSignalGround: Measurement = {
   needs: [],
   layouts: EVERY_LAYOUT,
   probes: { red: 'signal', black: 'chassis' },
-  steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to bare chassis metal: OL.'],
+  steps: [
+    'Key off. Sensor and module unplugged.',
+    'Meter on its highest ohms range.',
+    'Signal cavity to bare chassis metal: OL.',
+  ],
   caution: null,
   predict: ({ state }) => shownOhm(state, 1 / state.leakGroundS),
 };

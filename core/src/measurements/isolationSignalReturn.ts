@@ -13,7 +13,11 @@ export const isolationSignalReturn: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'signal', black: 'return' },
-  steps: ['Key off. Sensor and module unplugged.', 'Meter on its highest ohms range.', 'Signal cavity to return cavity: OL.'],
+  steps: [
+    'Key off. Sensor and module unplugged.',
+    'Meter on its highest ohms range.',
+    'Signal cavity to return cavity: OL.',
+  ],
   caution: null,
   predict: ({ state }) => shownOhm(state, 1 / state.leakReturnS),
 };

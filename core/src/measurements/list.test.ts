@@ -6,7 +6,12 @@ import { isMeasurementId, measurementById, MEASUREMENTS } from './list.ts';
 
 const at = (id: string, change: Parameters<typeof coolantCircuit>[0] = {}, faults: object = {}): number => {
   const state = { ...nominalState(coolantCircuit(change), 12, 2490), ...faults };
-  return measurementById(id).predict(new Bench().set(state), { substituteOhm: 1000, bathC: 60, wire: 'return', position: 1 });
+  return measurementById(id).predict(new Bench().set(state), {
+    substituteOhm: 1000,
+    bathC: 60,
+    wire: 'return',
+    position: 1,
+  });
 };
 
 describe.each(MEASUREMENTS.map((m) => [m.id, m] as const))('measurement %s', (id, m) => {
@@ -25,7 +30,8 @@ describe.each(MEASUREMENTS.map((m) => [m.id, m] as const))('measurement %s', (id
 
 test('a bridge, a substitute and hot water carry their caution', () => {
   for (const m of MEASUREMENTS) {
-    if (m.tools.includes('jumper') || m.needs.includes('substituteOhm') || m.needs.includes('bathC')) expect(m.caution).toBeTruthy();
+    if (m.tools.includes('jumper') || m.needs.includes('substituteOhm') || m.needs.includes('bathC'))
+      expect(m.caution).toBeTruthy();
   }
 });
 

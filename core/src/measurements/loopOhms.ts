@@ -19,5 +19,6 @@ export const loopOhms: Measurement = {
     'Twice the run of wire: compare with length and size.',
   ],
   caution: 'Undo the twist afterwards.',
-  predict: ({ state: s }) => shownOhm(s, s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(0.02, s.leakReturnS)),
+  predict: ({ state: s }) =>
+    shownOhm(s, s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(0.02, s.leakReturnS)),
 };

@@ -4,7 +4,8 @@ import type { Layout } from '../circuit/sensorCircuit.ts';
 /** What the figure is: volts (V), ohms (Ω, may be OL) or a displayed temperature (°C). */
 export type Quantity = 'volts' | 'ohms' | 'celsius';
 
-export type Tool = 'meter' | 'thermometer' | 'live-data' | 'resistors' | 'jumper' | 'module-access' | 'bath' | 'second-sensor';
+export type Tool =
+  'meter' | 'thermometer' | 'live-data' | 'resistors' | 'jumper' | 'module-access' | 'bath' | 'second-sensor';
 
 /** What a reading of this kind needs to know beside its figure. Ω, °C, connector number from the module. */
 export interface Conditions {
@@ -50,5 +51,6 @@ export const CAUTION = {
   pin: 'Identify the pin in the diagram first. Never bridge a wire you have not identified, nor any airbag or high-voltage circuit.',
   substitute: 'Take the resistor out again: left in, it defeats frost, overheat or icing protection.',
   hot: 'Cold system only: do not open a hot or pressurised cooling system. Hot water burns; no naked flame on a sensor.',
-  mains: 'Boards may carry mains beside the low-voltage plug: isolate first. Gas and mains work is for licensed persons.',
+  mains:
+    'Boards may carry mains beside the low-voltage plug: isolate first. Gas and mains work is for licensed persons.',
 } as const;

@@ -21,5 +21,8 @@ export const panelOhms: Measurement = {
   ],
   caution: 'Boards may carry mains beside the low-voltage plug: isolate first.',
   predict: ({ state: s, sensorOhm }) =>
-    shownOhm(s, s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(sensorOhm, s.leakReturnS)),
+    shownOhm(
+      s,
+      s.signalOhm + s.signalFaultOhm + s.returnOhm + s.returnFaultOhm + parallelOhm(sensorOhm, s.leakReturnS),
+    ),
 };

@@ -13,7 +13,11 @@ export const pinToBody: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: null,
-  steps: ['Key off. Sensor unplugged.', 'Meter on its highest ohms range.', 'One lead on a pin, the other on the bare body: OL.'],
+  steps: [
+    'Key off. Sensor unplugged.',
+    'Meter on its highest ohms range.',
+    'One lead on a pin, the other on the bare body: OL.',
+  ],
   caution: null,
   predict: (bench) => shownOhm(bench.state, 1 / bench.state.leakBodyS),
 };

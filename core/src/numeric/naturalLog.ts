@@ -1,5 +1,7 @@
 /** 2^(1023 − biased exponent), so that x times it lies in [1, 2). */
-const SCALE = Float64Array.from({ length: 2047 }, (_, biased) => (biased === 0 ? NaN : Math.pow(2, 1023 - Math.min(biased, 2046))));
+const SCALE = Float64Array.from({ length: 2047 }, (_, biased) =>
+  biased === 0 ? NaN : Math.pow(2, 1023 - Math.min(biased, 2046)),
+);
 const PARTS = 128;
 /** Inverse and logarithm of the middle of each of 128 parts of [1, 2). */
 const INVERSE = Float64Array.from({ length: PARTS }, (_, k) => 1 / (1 + (k + 0.5) / PARTS));

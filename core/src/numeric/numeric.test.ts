@@ -29,7 +29,8 @@ test('Cholesky: factor, determinant and solution of random positive definite mat
       const matrix = new Float64Array(n * n);
       for (let i = 0; i < n; i++) {
         for (let j = 0; j < n; j++) {
-          matrix[i * n + j] = (i === j ? 0.5 : 0) + half.slice(i * n, i * n + n).reduce((s, x, k) => s + x * half[j * n + k], 0);
+          matrix[i * n + j] =
+            (i === j ? 0.5 : 0) + half.slice(i * n, i * n + n).reduce((s, x, k) => s + x * half[j * n + k], 0);
         }
       }
       const factor = new Float64Array(n * n);
@@ -85,7 +86,10 @@ test('naturalLog agrees with Math.log to 4e-16 of 1 + |ln x|, over all doubles (
     const exact = Math.log(x);
     expect(Math.abs(naturalLog(x) - exact)).toBeLessThanOrEqual(4e-16 * (1 + Math.abs(exact)));
   };
-  fc.assert(fc.property(fc.double({ min: 0, minExcluded: true, noNaN: true, noDefaultInfinity: true }), check), { seed: 12, numRuns: 3000 });
+  fc.assert(fc.property(fc.double({ min: 0, minExcluded: true, noNaN: true, noDefaultInfinity: true }), check), {
+    seed: 12,
+    numRuns: 3000,
+  });
   fc.assert(fc.property(fc.double({ min: 0.5, max: 2, noNaN: true }), check), { seed: 13, numRuns: 3000 });
   for (const x of [1, 0.1, Math.E, 1e-300, 5e-324, 2 - Number.EPSILON, Number.MAX_VALUE]) check(x);
   expect(naturalLog(0)).toBe(-Infinity);

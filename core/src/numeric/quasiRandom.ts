@@ -4,13 +4,15 @@
  * usual powers of a generalised golden ratio fail this badly: in nine dimensions one of their steps is 0.5998, next to 3/5.
  */
 const STEPS = [
-  0.581158906, 0.1773458766, 0.3131790091, 0.5527759525, 0.2642733254, 0.6907474301, 0.4566689134, 0.2966316859, 0.6403109531,
-  0.1504675387, 0.2688364219, 0.6106049451, 0.8410180162, 0.7840459535, 0.409554377, 0.1835037330, 0.2925710096, 0.377472546,
+  0.581158906, 0.1773458766, 0.3131790091, 0.5527759525, 0.2642733254, 0.6907474301, 0.4566689134, 0.2966316859,
+  0.6403109531, 0.1504675387, 0.2688364219, 0.6106049451, 0.8410180162, 0.7840459535, 0.409554377, 0.183503733,
+  0.2925710096, 0.377472546,
 ] as const;
 
 /** Low-discrepancy steps for up to 18 coordinates. Throws beyond: a longer list wants its own search. */
 export function quasiRandomSteps(dimension: number): Float64Array {
-  if (dimension > STEPS.length) throw new Error(`quasiRandomSteps: at most ${STEPS.length} dimensions, not ${dimension}`);
+  if (dimension > STEPS.length)
+    throw new Error(`quasiRandomSteps: at most ${STEPS.length} dimensions, not ${dimension}`);
   return Float64Array.from(STEPS.slice(0, dimension));
 }
 

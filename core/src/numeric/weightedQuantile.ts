@@ -3,7 +3,11 @@
  * beside an infinite value the step where the lower one's weight ends).
  * Weights need not sum to one. Returns NaN for each level when there is no weight at all.
  */
-export function weightedQuantile(values: ArrayLike<number>, weights: ArrayLike<number>, levels: readonly number[]): number[] {
+export function weightedQuantile(
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  levels: readonly number[],
+): number[] {
   const order = Array.from({ length: values.length }, (_, i) => i)
     .filter((i) => weights[i] > 0)
     .sort((a, b) => values[a] - values[b]);
@@ -24,6 +28,10 @@ export function weightedQuantile(values: ArrayLike<number>, weights: ArrayLike<n
     if (at === 0) return values[order[0]];
     const [low, high] = [values[order[at - 1]], values[order[at]]];
     const share = (level - middles[at - 1]) / (middles[at] - middles[at - 1]);
-    return Number.isFinite(low) && Number.isFinite(high) ? low + share * (high - low) : level < ends[at - 1] ? low : high;
+    return Number.isFinite(low) && Number.isFinite(high)
+      ? low + share * (high - low)
+      : level < ends[at - 1]
+        ? low
+        : high;
   });
 }

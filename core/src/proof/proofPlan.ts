@@ -15,14 +15,62 @@ const ALL: readonly MachineField[] = ['engine', 'climate', 'boiler'];
 const FANS = 'Engine running: hands, sleeves and leads clear of fans and belts.';
 
 export const PROOF_STEPS: readonly ProofStep[] = [
-  { id: 'codes-cleared', name: 'Codes cleared', how: 'Clear the codes, cycle the key or the supply.', caution: null, fields: ALL },
-  { id: 'codes-read-again', name: 'Codes read again', how: 'Read the codes again at once: none of them may be back.', caution: null, fields: ALL },
-  { id: 'cold-plausible', name: 'Plausible cold', how: 'Cold machine: the shown value agrees with the thermometer and with the other sensors.', caution: null, fields: ALL },
-  { id: 'warm-plausible', name: 'Plausible warm', how: 'It rises smoothly and settles where the thermostat holds it (about 85 … 95 °C on most engines); the fan comes and goes.', caution: FANS, fields: ['engine'] },
-  { id: 'road-test', name: 'Road test and second scan', how: 'Drive a mile or two, then scan again: some codes come back only then.', caution: null, fields: ['engine'] },
-  { id: 'cooling-cycle', name: 'A whole cooling cycle', how: 'Compressor in, coil down to its temperature, out again; no ice, no code.', caution: 'Refrigerant circuits: qualified persons only.', fields: ['climate'] },
-  { id: 'heating-cycle', name: 'A whole heating cycle', how: 'Heat up to the setting, burner off, and once more; the values follow the pipes.', caution: 'Covers on. Flue and gas parts are for licensed persons.', fields: ['boiler'] },
-  { id: 'waited', name: 'Damped display waited for', how: 'Outside-air and learned displays need half an hour of idling or a drive before they believe a new sensor.', caution: null, fields: ['engine', 'climate'] },
+  {
+    id: 'codes-cleared',
+    name: 'Codes cleared',
+    how: 'Clear the codes, cycle the key or the supply.',
+    caution: null,
+    fields: ALL,
+  },
+  {
+    id: 'codes-read-again',
+    name: 'Codes read again',
+    how: 'Read the codes again at once: none of them may be back.',
+    caution: null,
+    fields: ALL,
+  },
+  {
+    id: 'cold-plausible',
+    name: 'Plausible cold',
+    how: 'Cold machine: the shown value agrees with the thermometer and with the other sensors.',
+    caution: null,
+    fields: ALL,
+  },
+  {
+    id: 'warm-plausible',
+    name: 'Plausible warm',
+    how: 'It rises smoothly and settles where the thermostat holds it (about 85 … 95 °C on most engines); the fan comes and goes.',
+    caution: FANS,
+    fields: ['engine'],
+  },
+  {
+    id: 'road-test',
+    name: 'Road test and second scan',
+    how: 'Drive a mile or two, then scan again: some codes come back only then.',
+    caution: null,
+    fields: ['engine'],
+  },
+  {
+    id: 'cooling-cycle',
+    name: 'A whole cooling cycle',
+    how: 'Compressor in, coil down to its temperature, out again; no ice, no code.',
+    caution: 'Refrigerant circuits: qualified persons only.',
+    fields: ['climate'],
+  },
+  {
+    id: 'heating-cycle',
+    name: 'A whole heating cycle',
+    how: 'Heat up to the setting, burner off, and once more; the values follow the pipes.',
+    caution: 'Covers on. Flue and gas parts are for licensed persons.',
+    fields: ['boiler'],
+  },
+  {
+    id: 'waited',
+    name: 'Damped display waited for',
+    how: 'Outside-air and learned displays need half an hour of idling or a drive before they believe a new sensor.',
+    caution: null,
+    fields: ['engine', 'climate'],
+  },
 ];
 
 /** Tests whose healthy values prove a repair, in the order in which they are taken. */

@@ -6,7 +6,11 @@ import { PROOF_TESTS } from './proofPlan.ts';
 /** What sound readings of the repaired circuit are at this temperature (95 %), by measurement; tests that do not exist here are left out. */
 export function proofRanges(problem: Problem, temperatureC: number): Record<string, Interval> {
   const { steady } = problem.thermometers;
-  const at: Problem = { ...problem, readings: [], thermometers: { steady: { readC: temperatureC, sigmaK: steady?.sigmaK ?? 1 } } };
+  const at: Problem = {
+    ...problem,
+    readings: [],
+    thermometers: { steady: { readC: temperatureC, sigmaK: steady?.sigmaK ?? 1 } },
+  };
   const tests = plainTests(at).filter((t) => (PROOF_TESTS as readonly string[]).includes(t.measurement.id));
   return Object.fromEntries(healthyRanges(at, tests).map((range, i) => [tests[i].measurement.id, range]));
 }

@@ -41,7 +41,12 @@ export interface ReportOptions {
 }
 
 /** A job as a report: complaint, measured, expected, decided, why, done, proved. Sections without content are left out. */
-export function reportOf(job: Job, assessment: Assessment | null, proofHealthy: Readonly<Record<string, Interval>> | null, options: ReportOptions): Report {
+export function reportOf(
+  job: Job,
+  assessment: Assessment | null,
+  proofHealthy: Readonly<Record<string, Interval>> | null,
+  options: ReportOptions,
+): Report {
   const sections = [
     complaintSection(job, options),
     rightSensorSection(job),
@@ -57,7 +62,13 @@ export function reportOf(job: Job, assessment: Assessment | null, proofHealthy: 
   ].filter((s) => s.lines.length > 0 || (s.table?.rows.length ?? 0) > 0);
   return {
     title: job.title || 'Untitled check',
-    subtitle: [job.machine, `begun ${options.when(job.createdAt)}`, job.closed ? `closed ${options.when(job.closed.at)}, ${job.closed.how}` : 'open'].filter(Boolean).join(' · '),
+    subtitle: [
+      job.machine,
+      `begun ${options.when(job.createdAt)}`,
+      job.closed ? `closed ${options.when(job.closed.at)}, ${job.closed.how}` : 'open',
+    ]
+      .filter(Boolean)
+      .join(' · '),
     sections,
     cautions: cautionsOf(job),
   };
@@ -69,14 +80,24 @@ function complaintSection(job: Job, { unit }: ReportOptions): ReportSection {
   const { complaint: c } = job;
   const slope = curveSlope(job.circuit.curve);
   const states = { present: 'present', sporadic: 'sporadic', 'came-back': 'cleared, came back', past: 'from the past' };
-  const causes = Object.entries(c.causes).map(([id, state]) => `${OTHER_CAUSES.find((x) => x.id === id)?.name ?? id}: ${state === 'found' ? 'found' : 'ruled out'}`);
+  const causes = Object.entries(c.causes).map(
+    ([id, state]) =>
+      `${OTHER_CAUSES.find((x) => x.id === id)?.name ?? id}: ${state === 'found' ? 'found' : 'ruled out'}`,
+  );
   return {
     id: 'complaint',
     title: 'Complaint',
     lines: [
       ...say('Said', c.text),
-      ...say('Symptoms', SYMPTOMS.filter((s) => c.symptoms.includes(s.id)).map((s) => s.name).join('; ')),
-      ...c.codes.map(({ code, state }) => `Code ${code} (${states[state]}). ${codeText(code, job.circuit.layout, slope) ?? ''}`.trim()),
+      ...say(
+        'Symptoms',
+        SYMPTOMS.filter((s) => c.symptoms.includes(s.id))
+          .map((s) => s.name)
+          .join('; '),
+      ),
+      ...c.codes.map(({ code, state }) =>
+        `Code ${code} (${states[state]}). ${codeText(code, job.circuit.layout, slope) ?? ''}`.trim(),
+      ),
       ...say('Replaced before', c.replaced.join(', ')),
       ...say('Other causes', causes.join('; ')),
       ...say('Against the readings', complaintText(job, unit)?.text ?? ''),
@@ -85,13 +106,20 @@ function complaintSection(job: Job, { unit }: ReportOptions): ReportSection {
 }
 
 function rightSensorSection(job: Job): ReportSection {
-  const lines = job.rightSensor.trials.length === 0 ? [] : plugText(job.rightSensor, identifyPlugs(job.rightSensor)).map((l) => l.text);
+  const lines =
+    job.rightSensor.trials.length === 0
+      ? []
+      : plugText(job.rightSensor, identifyPlugs(job.rightSensor)).map((l) => l.text);
   return { id: 'right-sensor', title: 'Which sensor', lines };
 }
 
 function circuitSection(job: Job, { unit }: ReportOptions): ReportSection {
   const facts = circuitFacts(job.circuit, job.temperatureC, unit);
-  const layout = { 'pull-up': 'sensor to ground, pull-up in the module', 'pull-down': 'sensor to the reference, pull-down in the module', 'one-wire': 'one wire, return through the body' };
+  const layout = {
+    'pull-up': 'sensor to ground, pull-up in the module',
+    'pull-down': 'sensor to the reference, pull-down in the module',
+    'one-wire': 'one wire, return through the body',
+  };
   return {
     id: 'circuit',
     title: 'Circuit',
@@ -108,7 +136,13 @@ function readingsSection(job: Job, assessment: Assessment | null, { unit, when }
     const { title, quantity } = measurementById(r.measurement);
     const at = assessment?.readings.findIndex((x) => x.id === r.id) ?? -1;
     const view = at < 0 ? null : assessment!.readings[at];
-    const standing = r.voided ? `voided: ${r.voided.reason}` : !view ? 'not counted' : view.verdict === 'inside' ? 'as healthy' : view.verdict;
+    const standing = r.voided
+      ? `voided: ${r.voided.reason}`
+      : !view
+        ? 'not counted'
+        : view.verdict === 'inside'
+          ? 'as healthy'
+          : view.verdict;
     const leader = assessment?.suspects[0];
     const value = r.value === null ? r.text : formatQuantity(r.value === 'OL' ? Infinity : r.value, quantity, unit);
     return [
@@ -116,13 +150,20 @@ function readingsSection(job: Job, assessment: Assessment | null, { unit, when }
       value,
       view ? formatInterval(view.healthy, quantity, unit) : '',
       view && leader && leader.fault !== 'healthy' ? formatInterval(leader.predicts[at], quantity, unit) : '',
-      [standing, r.note, r.history.length > 0 ? `corrected from ${r.history.map((h) => h.text).join(', ')}` : ''].filter(Boolean).join('; '),
+      [standing, r.note, r.history.length > 0 ? `corrected from ${r.history.map((h) => h.text).join(', ')}` : '']
+        .filter(Boolean)
+        .join('; '),
       r.takenAt ? when(r.takenAt) : '',
     ];
   });
   const leader = assessment?.suspects[0];
   const suspect = leader && leader.fault !== 'healthy' ? `if ${leader.name}` : 'suspect';
-  return { id: 'readings', title: 'Measured and expected', lines: [], table: { head: ['Test', 'Measured', 'Healthy', suspect, 'Standing', 'Taken'], rows } };
+  return {
+    id: 'readings',
+    title: 'Measured and expected',
+    lines: [],
+    table: { head: ['Test', 'Measured', 'Healthy', suspect, 'Standing', 'Taken'], rows },
+  };
 }
 
 function comparisonSection(job: Job, { unit }: ReportOptions): ReportSection {
@@ -139,15 +180,28 @@ function verdictSection(job: Job, a: Assessment | null): ReportSection {
   if (!a || a.doubt.kind === 'no-readings') return { id: 'verdict', title: 'Verdict of the tool', lines: [] };
   const words = verdictText(a, (id) => readingNameById(job, id));
   const groups = a.groups.map((g) => `${groupName(g.group)} ${formatProbability(g.probability)}`).join(', ');
-  const suspects = a.suspects.slice(0, 3).map((s) => `${formatProbability(s.probability)} ${s.name}${suspectDetail(s) ? `, ${suspectDetail(s)}` : ''}`);
-  return { id: 'verdict', title: 'Verdict of the tool', lines: [`${words.title}. ${words.detail}`.trim(), groups, ...suspects] };
+  const suspects = a.suspects
+    .slice(0, 3)
+    .map((s) => `${formatProbability(s.probability)} ${s.name}${suspectDetail(s) ? `, ${suspectDetail(s)}` : ''}`);
+  return {
+    id: 'verdict',
+    title: 'Verdict of the tool',
+    lines: [`${words.title}. ${words.detail}`.trim(), groups, ...suspects],
+  };
 }
 
 function decisionSection(job: Job, { when }: ReportOptions): ReportSection {
   const d = job.decision;
   if (!d) return { id: 'decision', title: 'Decided', lines: [] };
-  const differs = d.group === d.toolGroup ? 'as the tool' : `the tool then said ${groupName(d.toolGroup).toLowerCase()}, ${formatProbability(d.toolProbability)}`;
-  return { id: 'decision', title: 'Decided', lines: [`${groupName(d.group)} (${differs}), ${when(d.decidedAt)}.`, ...say('Reason', d.reason)] };
+  const differs =
+    d.group === d.toolGroup
+      ? 'as the tool'
+      : `the tool then said ${groupName(d.toolGroup).toLowerCase()}, ${formatProbability(d.toolProbability)}`;
+  return {
+    id: 'decision',
+    title: 'Decided',
+    lines: [`${groupName(d.group)} (${differs}), ${when(d.decidedAt)}.`, ...say('Reason', d.reason)],
+  };
 }
 
 function repairSection(job: Job, { when }: ReportOptions): ReportSection {
@@ -160,31 +214,60 @@ function repairSection(job: Job, { when }: ReportOptions): ReportSection {
       ...say('Cause', cause),
       ...say('Work', done),
       ...(doneAt ? [`Repaired ${when(doneAt)}.`] : []),
-      ...(standIn ? [standIn.removedAt ? `A temporary stand-in (${standIn.what}) is out since ${when(standIn.removedAt)}.` : `TEMPORARY stand-in still fitted: ${standIn.what || 'not named'}, since ${when(standIn.fittedAt)}. Not a repair.`] : []),
+      ...(standIn
+        ? [
+            standIn.removedAt
+              ? `A temporary stand-in (${standIn.what}) is out since ${when(standIn.removedAt)}.`
+              : `TEMPORARY stand-in still fitted: ${standIn.what || 'not named'}, since ${when(standIn.fittedAt)}. Not a repair.`,
+          ]
+        : []),
     ],
   };
 }
 
-function proofSection(job: Job, healthy: Readonly<Record<string, Interval>> | null, { unit, when }: ReportOptions): ReportSection {
+function proofSection(
+  job: Job,
+  healthy: Readonly<Record<string, Interval>> | null,
+  { unit, when }: ReportOptions,
+): ReportSection {
   const { proof, closed } = job;
   const steps = PROOF_STEPS.flatMap((s) => {
     const done = proof.steps[s.id];
-    return done ? [`${s.name}: ${done.state.replace('-', ' ')}${done.note ? ` (${done.note})` : ''}, ${when(done.at)}.`] : [];
+    return done
+      ? [`${s.name}: ${done.state.replace('-', ' ')}${done.note ? ` (${done.note})` : ''}, ${when(done.at)}.`]
+      : [];
   });
   const rows = proof.readings.map(({ measurement, text, value }) => {
     const { name, quantity } = measurementById(measurement);
     const range = healthy?.[measurement];
     const number = value === 'OL' ? Infinity : value;
-    const standing = number === null || !range ? '' : { inside: 'as healthy', low: 'low', high: 'high' }[inside(range, number)];
-    return [name, number === null ? text : formatQuantity(number, quantity, unit), range ? formatInterval(range, quantity, unit) : '', standing];
+    const standing =
+      number === null || !range ? '' : { inside: 'as healthy', low: 'low', high: 'high' }[inside(range, number)];
+    return [
+      name,
+      number === null ? text : formatQuantity(number, quantity, unit),
+      range ? formatInterval(range, quantity, unit) : '',
+      standing,
+    ];
   });
   const end = closed ? [`Closed ${when(closed.at)}, ${closed.how}.${closed.reason ? ` ${closed.reason}` : ''}`] : [];
   const temperature = proof.temperatureC.text === '' ? [] : [`Thermometer at the proof: ${proof.temperatureC.text}`];
-  return { id: 'proof', title: 'Proved', lines: [...temperature, ...steps, ...end], table: { head: ['Read again', 'Measured', 'Healthy', 'Standing'], rows } };
+  return {
+    id: 'proof',
+    title: 'Proved',
+    lines: [...temperature, ...steps, ...end],
+    table: { head: ['Read again', 'Measured', 'Healthy', 'Standing'], rows },
+  };
 }
 
 function followUpSection(job: Job, { when }: ReportOptions): ReportSection {
-  return { id: 'follow-ups', title: 'Still to do', lines: job.followUps.map((f) => `${f.text || 'follow-up'}: ${f.doneAt ? `done ${when(f.doneAt)}` : `due ${f.dueOn}`}`) };
+  return {
+    id: 'follow-ups',
+    title: 'Still to do',
+    lines: job.followUps.map(
+      (f) => `${f.text || 'follow-up'}: ${f.doneAt ? `done ${when(f.doneAt)}` : `due ${f.dueOn}`}`,
+    ),
+  };
 }
 
 /** The cautions of the tests that were done, each once, and the one that always stands. */

@@ -38,7 +38,13 @@ export function identifyPlugs({ plugs, values, trials, wantedValueId, measuredPl
   const open = (list: { id: string }[], key: 'plugId' | 'valueId'): string[] =>
     list.map((x) => x.id).filter((id) => !pairs.some((p) => p[key] === id));
   let [openPlugs, openValues] = [open(plugs, 'plugId').filter((id) => !dead.includes(id)), open(values, 'valueId')];
-  if (plugs.length === values.length && openPlugs.length === 1 && openValues.length === 1 && conflicts.length === 0 && pairs.length > 0) {
+  if (
+    plugs.length === values.length &&
+    openPlugs.length === 1 &&
+    openValues.length === 1 &&
+    conflicts.length === 0 &&
+    pairs.length > 0
+  ) {
     pairs.push({ plugId: openPlugs[0], valueId: openValues[0], how: 'left-over' });
     [openPlugs, openValues] = [[], []];
   }

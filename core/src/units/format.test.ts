@@ -3,7 +3,15 @@ import { formatInterval, formatOhm, formatProbability, formatTemperature, format
 
 test('resistances are told in three figures', () => {
   expect([0.4, 99.96, 245, 999.6, 3600, 11883, 1.2e6, 1e9, Infinity].map(formatOhm)).toEqual([
-    '0.40 Ω', '100 Ω', '245 Ω', '1.00 kΩ', '3.60 kΩ', '11.9 kΩ', '1.20 MΩ', '1.00 GΩ', 'OL',
+    '0.40 Ω',
+    '100 Ω',
+    '245 Ω',
+    '1.00 kΩ',
+    '3.60 kΩ',
+    '11.9 kΩ',
+    '1.20 MΩ',
+    '1.00 GΩ',
+    'OL',
   ]);
 });
 
@@ -17,7 +25,14 @@ test('a range has one unit, and is one figure where both ends print alike', () =
 });
 
 test('probabilities are never 0 or 100 per cent', () => {
-  expect([0, 0.004, 0.5, 0.989, 0.9999, 1].map(formatProbability)).toEqual(['<1 %', '<1 %', '50 %', '99 %', '>99 %', '>99 %']);
+  expect([0, 0.004, 0.5, 0.989, 0.9999, 1].map(formatProbability)).toEqual([
+    '<1 %',
+    '<1 %',
+    '50 %',
+    '99 %',
+    '>99 %',
+    '>99 %',
+  ]);
 });
 
 test('volts and temperatures with a true minus', () => {

@@ -70,7 +70,10 @@ describe('what a technician types', () => {
         { text: '11883', value: 11883 },
       ],
     });
-    expect(parseReading('2,880k', 'ohms')).toMatchObject({ reason: 'ambiguous', choices: [{ value: 2880 }, { value: 2_880_000 }] });
+    expect(parseReading('2,880k', 'ohms')).toMatchObject({
+      reason: 'ambiguous',
+      choices: [{ value: 2880 }, { value: 2_880_000 }],
+    });
   });
 
   test.each([

@@ -78,9 +78,16 @@ export function parseReading(text: string, quantity: FieldQuantity, options: Par
   );
 }
 
-function judge(values: number[], quantity: FieldQuantity, unit: 'V' | 'Ω' | '°C' | '°F' | 'K' | '', texts: string[]): Parsed {
+function judge(
+  values: number[],
+  quantity: FieldQuantity,
+  unit: 'V' | 'Ω' | '°C' | '°F' | 'K' | '',
+  texts: string[],
+): Parsed {
   const [low, high] = RANGE[quantity];
-  const plausible = values.map((value, i) => ({ value, text: texts[i] })).filter(({ value }) => value >= low && value <= high);
+  const plausible = values
+    .map((value, i) => ({ value, text: texts[i] }))
+    .filter(({ value }) => value >= low && value <= high);
   if (plausible.length > 1) return { ok: false, reason: 'ambiguous', choices: plausible };
   if (plausible.length === 1) return { ok: true, value: plausible[0].value, unit };
   if (quantity === 'ohms' && values.every((v) => v < 0)) return { ok: false, reason: 'negative' };
@@ -99,7 +106,9 @@ function readNumber(text: string): number[] {
   // Spaces, apostrophes and underscores only ever group thousands.
   const groups = body.split(/[ '’_]/);
   if (groups.length > 1) {
-    const wholeGroups = groups.every((g, i) => (i === 0 ? /^\d{1,3}$/ : i < groups.length - 1 ? /^\d{3}$/ : /^\d{3}([.,]\d+)?$/).test(g));
+    const wholeGroups = groups.every((g, i) =>
+      (i === 0 ? /^\d{1,3}$/ : i < groups.length - 1 ? /^\d{3}$/ : /^\d{3}([.,]\d+)?$/).test(g),
+    );
     return wholeGroups ? done(sign + groups.join('').replace(',', '.')) : [];
   }
   const points = body.split('.').length - 1;

@@ -7,7 +7,11 @@
  * @example scanToolTemperatureC('05', [0x7b]) // 83
  */
 export function scanToolTemperatureC(pid: string, bytes: readonly number[]): number | null {
-  const id = pid.trim().toUpperCase().replace(/^0X/, '').replace(/^01(?=..$)/, '');
+  const id = pid
+    .trim()
+    .toUpperCase()
+    .replace(/^0X/, '')
+    .replace(/^01(?=..$)/, '');
   if (bytes.some((b) => !Number.isInteger(b) || b < 0 || b > 255)) return null;
   if (['05', '0F', '46', '5C'].includes(id)) return bytes.length >= 1 ? bytes[0] - 40 : null;
   if (['3C', '3D', '3E', '3F'].includes(id)) return bytes.length >= 2 ? (256 * bytes[0] + bytes[1]) / 10 - 40 : null;

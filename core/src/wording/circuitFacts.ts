@@ -17,7 +17,11 @@ export function circuitFacts(circuit: JobCircuit, temperatureC: Entry, unit: Tem
   return {
     reference: referenceV.value === null ? '? V' : `${referenceV.value.toFixed(2)} V`,
     pullUp: `${name} ${pullUpOhm.value === null ? 'not known' : formatOhm(pullUpOhm.value)}`,
-    temperature: temperatureC.value === null ? '' : formatTemperature(temperatureC.value, unit, Number.isInteger(temperatureC.value) ? 0 : 1),
-    wires: layout === 'pull-down' ? ['feed', 'signal'] : layout === 'one-wire' ? ['signal', 'body'] : ['signal', 'return'],
+    temperature:
+      temperatureC.value === null
+        ? ''
+        : formatTemperature(temperatureC.value, unit, Number.isInteger(temperatureC.value) ? 0 : 1),
+    wires:
+      layout === 'pull-down' ? ['feed', 'signal'] : layout === 'one-wire' ? ['signal', 'body'] : ['signal', 'return'],
   };
 }

@@ -11,7 +11,8 @@ export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc'): st
   const what = known.what.charAt(0).toUpperCase() + known.what.slice(1);
   if (known.kind === 'not-temperature') return `${what}: no temperature circuit.`;
   if (known.kind === 'condition') return `${what}: says how the machine is, not what is wrong with the circuit.`;
-  if (known.kind === 'reference') return `${what} ${known.says === 'open' ? 'open' : known.says}: what several circuits share.`;
+  if (known.kind === 'reference')
+    return `${what} ${known.says === 'open' ? 'open' : known.says}: what several circuits share.`;
   switch (known.says) {
     case 'low':
     case 'high': {
@@ -21,7 +22,7 @@ export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc'): st
       return `${what}: signal voltage too ${known.says}; in this circuit that reads ${reads}${moreOhm ? ', like an open' : ', like a short'}.`;
     }
     case 'open':
-      return `${what}: circuit open; in this circuit that reads ${(slope === 'ntc') ? 'cold' : 'hot'}.`;
+      return `${what}: circuit open; in this circuit that reads ${slope === 'ntc' ? 'cold' : 'hot'}.`;
     case 'range':
       return `${what}: believable but wrong; neither open nor short.`;
     case 'intermittent':

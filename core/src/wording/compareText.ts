@@ -2,14 +2,24 @@ import type { ComparisonView } from '../comparing/comparisonView.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
 
 /** What a comparison says, line by line; odd lines speak against the sensor. */
-export function compareText({ own, other, slope, pairs }: ComparisonView, unit: TemperatureUnit): { text: string; odd: boolean }[] {
+export function compareText(
+  { own, other, slope, pairs }: ComparisonView,
+  unit: TemperatureUnit,
+): { text: string; odd: boolean }[] {
   const lines: { text: string; odd: boolean }[] = [];
   const kind = slope === 'ntc' ? 'falls' : 'rises';
   if (own.direction === slope) lines.push({ text: `Resistance ${kind} as it warms, as it should.`, odd: false });
-  else if (own.direction === 'mixed') lines.push({ text: 'It turns round on the way: no sound sensor does.', odd: true });
-  else if (own.direction !== 'open') lines.push({ text: `Resistance ${kind === 'falls' ? 'rises' : 'falls'} as it warms: another kind of sensor, or the pairs are swapped.`, odd: true });
+  else if (own.direction === 'mixed')
+    lines.push({ text: 'It turns round on the way: no sound sensor does.', odd: true });
+  else if (own.direction !== 'open')
+    lines.push({
+      text: `Resistance ${kind === 'falls' ? 'rises' : 'falls'} as it warms: another kind of sensor, or the pairs are swapped.`,
+      odd: true,
+    });
   if (own.jumps.length > 0) {
-    const where = own.jumps.map((id) => pairs.find((p) => p.id === id)).flatMap((p) => (p ? [`${formatOhm(p.resistanceOhm)} at ${formatTemperature(p.temperatureC, unit)}`] : []));
+    const where = own.jumps
+      .map((id) => pairs.find((p) => p.id === id))
+      .flatMap((p) => (p ? [`${formatOhm(p.resistanceOhm)} at ${formatTemperature(p.temperatureC, unit)}`] : []));
     lines.push({ text: `Out of line: ${where.join(', ')}. Read again; if it stands, the sensor jumps.`, odd: true });
   }
   if (own.returned) {
@@ -17,14 +27,20 @@ export function compareText({ own, other, slope, pairs }: ComparisonView, unit: 
     lines.push(
       own.returned.ok
         ? { text: 'After the heat cycle it came back to where it was.', odd: false }
-        : { text: `After the heat cycle it did not come back (${ratio}): it passes cold and fails after heat. Replace it.`, odd: true },
+        : {
+            text: `After the heat cycle it did not come back (${ratio}): it passes cold and fails after heat. Replace it.`,
+            odd: true,
+          },
     );
   }
   if (other) {
     const percent = `${other.ratio > 1 ? '+' : '−'}${Math.abs(100 * (other.ratio - 1)).toFixed(0)} %`;
     lines.push(
       other.differs
-        ? { text: `It differs from the other sensor by ${percent} at the same temperature: more than both tolerances allow.`, odd: true }
+        ? {
+            text: `It differs from the other sensor by ${percent} at the same temperature: more than both tolerances allow.`,
+            odd: true,
+          }
         : { text: `It agrees with the other sensor (${percent}).`, odd: false },
     );
   }

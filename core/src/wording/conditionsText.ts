@@ -13,7 +13,10 @@ export function conditionsText({ substituteOhm, bathC, wire, position }: Conditi
 }
 
 /** A reading's conditions and the state of the machine, in words. */
-export function readingConditionsText({ conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>, unit: TemperatureUnit): string {
+export function readingConditionsText(
+  { conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>,
+  unit: TemperatureUnit,
+): string {
   const known: Conditions = {};
   if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
   if (typeof c.bathC?.value === 'number') known.bathC = c.bathC.value;

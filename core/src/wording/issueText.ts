@@ -9,7 +9,12 @@ const EXAMPLES: Record<FieldQuantity, string> = {
   celsius: '12, 64F, −40',
   number: '3600',
 };
-const UNITS: Record<FieldQuantity, string> = { volts: 'volts', ohms: 'ohms', celsius: 'a temperature', number: 'a plain number' };
+const UNITS: Record<FieldQuantity, string> = {
+  volts: 'volts',
+  ohms: 'ohms',
+  celsius: 'a temperature',
+  number: 'a plain number',
+};
 
 /** What is wrong with a field, in one short line. `quantity` is what the field asks for. */
 export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: TemperatureUnit): string {

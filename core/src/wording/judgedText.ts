@@ -1,24 +1,41 @@
 import type { MachineField } from '../catalogue/circuits.ts';
 import type { Judged } from '../judging/judgeResistance.ts';
-import { formatInterval, formatOhm, formatProbability, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import {
+  formatInterval,
+  formatOhm,
+  formatProbability,
+  formatTemperature,
+  type TemperatureUnit,
+} from '../units/format.ts';
 
 /** What a display that is off by so much does to the machine. Common practice, no source. */
 const EFFECT: Record<MachineField, { cold: string; hot: string }> = {
-  engine: { cold: 'it runs rich, starts badly when hot, fans come late or never', hot: 'it runs lean, fans run early, power may be cut' },
+  engine: {
+    cold: 'it runs rich, starts badly when hot, fans come late or never',
+    hot: 'it runs lean, fans run early, power may be cut',
+  },
   climate: { cold: 'the compressor is let in late or never', hot: 'the coil ices before it is noticed' },
   boiler: { cold: 'it heats too much', hot: 'it heats too little or stays off' },
 };
 
 /** A judged resistance in words, line by line; odd lines speak against the part. */
 export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit): { text: string; odd: boolean }[] {
-  if (!j.ok) return [{ text: `Outside this curve (${formatTemperature(j.minC, unit)} … ${formatTemperature(j.maxC, unit)}).`, odd: true }];
+  if (!j.ok)
+    return [
+      {
+        text: `Outside this curve (${formatTemperature(j.minC, unit)} … ${formatTemperature(j.maxC, unit)}).`,
+        odd: true,
+      },
+    ];
   const should = `Should be ${formatOhm(j.nominalOhm)} (${formatInterval(j.tolerance, 'ohms', unit)}).`;
   const inside = `Inside with ${formatProbability(j.probability)}.`;
   const empty = j.acceptance.low > j.acceptance.high;
   const rule = empty
     ? 'Meter and thermometer are too coarse to pass any part of this tolerance: use a stirred bath.'
     : `To pass at 95 % it must read ${formatInterval(j.acceptance, 'ohms', unit)}.`;
-  const decision = { accept: 'Passes.', reject: 'Fails.', open: 'Open: neither passed nor failed at 95 %.' }[j.decision];
+  const decision = { accept: 'Passes.', reject: 'Fails.', open: 'Open: neither passed nor failed at 95 %.' }[
+    j.decision
+  ];
   const off = Math.abs(j.errorK) * (unit === 'F' ? 1.8 : 1);
   const lines = [
     { text: `${decision} ${inside} ${should}`, odd: j.decision !== 'accept' },
@@ -28,7 +45,10 @@ export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit
   else {
     const way = j.errorK < 0 ? 'cold' : 'hot';
     const sure = Math.abs(j.errorK) > 2 * j.errorSigmaK;
-    lines.push({ text: `The display reads about ${off.toFixed(1)} °${unit} too ${way}${sure ? '' : ', within what meter and thermometer leave open'}${Math.abs(j.errorK) > 5 ? `: ${EFFECT[field][way]}` : ''}.`, odd: sure && Math.abs(j.errorK) > 5 });
+    lines.push({
+      text: `The display reads about ${off.toFixed(1)} °${unit} too ${way}${sure ? '' : ', within what meter and thermometer leave open'}${Math.abs(j.errorK) > 5 ? `: ${EFFECT[field][way]}` : ''}.`,
+      odd: sure && Math.abs(j.errorK) > 5,
+    });
   }
   return lines;
 }

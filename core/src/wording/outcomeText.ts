@@ -18,7 +18,12 @@ export function outcomeText(a: Assessment, readingId: string): OutcomeText | nul
   const leaves = a.suspects.filter((s) => s.fault !== 'healthy' && fits(s)).map((s) => s.name);
   const against = a.suspects.filter((s) => !fits(s)).map((s) => (s.fault === 'healthy' ? 'a healthy circuit' : s.name));
   const title = verdict === 'inside' ? 'As healthy.' : verdict === 'low' ? 'Low.' : 'High.';
-  if (blunder > 0.5) return { standing: 'doubtful', title, text: 'Nothing explains it: probably a bad contact, a wrong pin or a wrong unit. Repeat it.' };
+  if (blunder > 0.5)
+    return {
+      standing: 'doubtful',
+      title,
+      text: 'Nothing explains it: probably a bad contact, a wrong pin or a wrong unit. Repeat it.',
+    };
   const parts: string[] = [];
   if (against.length > 0) parts.push(`Speaks against ${list(against)}.`);
   if (verdict !== 'inside' && leaves.length > 0) parts.push(`Leaves ${list(leaves)}.`);

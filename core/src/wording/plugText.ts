@@ -16,12 +16,23 @@ export function plugText(record: RightSensor, map: PlugMap): { text: string; odd
   for (const c of map.conflicts) {
     lines.push(
       c.kind === 'two-values'
-        ? { text: `“${plug(c.plugIds[0])}” moved two values (${c.valueIds.map(value).join(', ')}): they share its wire or its return.`, odd: true }
-        : { text: `“${value(c.valueIds[0])}” moved with two plugs (${c.plugIds.map(plug).join(', ')}): a shared reference or return, or one was noted wrong.`, odd: true },
+        ? {
+            text: `“${plug(c.plugIds[0])}” moved two values (${c.valueIds.map(value).join(', ')}): they share its wire or its return.`,
+            odd: true,
+          }
+        : {
+            text: `“${value(c.valueIds[0])}” moved with two plugs (${c.plugIds.map(plug).join(', ')}): a shared reference or return, or one was noted wrong.`,
+            odd: true,
+          },
     );
   }
-  for (const p of map.pairs) lines.push({ text: `“${plug(p.plugId)}” is “${value(p.valueId)}”${p.how === 'left-over' ? ', as the one left over' : ''}.`, odd: false });
-  for (const id of map.dead) lines.push({ text: `“${plug(id)}” moved nothing: open or shorted already, or none of these values.`, odd: true });
+  for (const p of map.pairs)
+    lines.push({
+      text: `“${plug(p.plugId)}” is “${value(p.valueId)}”${p.how === 'left-over' ? ', as the one left over' : ''}.`,
+      odd: false,
+    });
+  for (const id of map.dead)
+    lines.push({ text: `“${plug(id)}” moved nothing: open or shorted already, or none of these values.`, odd: true });
   if (map.wrongPlug === false) lines.push({ text: 'The readings were taken on the right plug.', odd: false });
   return lines;
 }

@@ -4,7 +4,9 @@ import type { Settling } from '../baths/settling.ts';
 export function settlingText(s: Settling): string {
   if (!s.ok) {
     if (s.reason === 'too-few') return 'Three readings at least, at different minutes.';
-    return s.reason === 'same-times' ? 'The readings need three different minutes.' : 'It does not settle yet: it still runs almost straight. Wait and read again.';
+    return s.reason === 'same-times'
+      ? 'The readings need three different minutes.'
+      : 'It does not settle yet: it still runs almost straight. Wait and read again.';
   }
   const figure = (v: number): string => Number(v.toPrecision(4)).toString();
   if (s.settled) return `Settled at ${figure(s.final)} (± ${figure(Number(s.uncertainty.toPrecision(2)))}).`;

@@ -36,7 +36,10 @@ export function verdictText(a: Assessment, nameOfReading: (id: string) => string
   const state = contradiction ? 'doubt' : first.probability < 0.95 ? 'likely' : 'firm';
   return {
     state,
-    title: first.group === 'healthy' ? 'Nothing wrong with this circuit now' : titleOf(groupName(first.group), suspect, first.probability),
+    title:
+      first.group === 'healthy'
+        ? 'Nothing wrong with this circuit now'
+        : titleOf(groupName(first.group), suspect, first.probability),
     detail: `${suspect ? suspectDetail(suspect) : ''}${contradiction}`.trim(),
   };
 }
@@ -49,7 +52,11 @@ function titleOf(group: string, suspect: Suspect | undefined, probability: numbe
 
 /** Size, place and state of a suspect in one line. */
 export function suspectDetail(s: Suspect): string {
-  const parts = [s.size ? sizeText(s.size) : '', s.detail ?? '', s.onlyIn ? `only ${s.onlyIn === 'steady' ? 'while cold' : s.onlyIn}` : ''];
+  const parts = [
+    s.size ? sizeText(s.size) : '',
+    s.detail ?? '',
+    s.onlyIn ? `only ${s.onlyIn === 'steady' ? 'while cold' : s.onlyIn}` : '',
+  ];
   return parts.filter((p) => p !== '').join(', ');
 }
 

@@ -29,7 +29,8 @@ describe('every fault, put into words', () => {
     const { fault } = simulateCase(seed);
     if (!seeds.has(fault)) seeds.set(fault, seed);
   }
-  test('the simulator draws every fault', () => expect([...seeds.keys()].sort()).toEqual(FAULTS.map((f) => f.id).sort()));
+  test('the simulator draws every fault', () =>
+    expect([...seeds.keys()].sort()).toEqual(FAULTS.map((f) => f.id).sort()));
   test.each([...seeds])('%s: verdict, suspects and readings are whole sentences without a leaked figure', (_, seed) => {
     const simulated = simulateCase(seed);
     const tests = plainTests(simulated.problem).slice(0, 5);
@@ -47,23 +48,41 @@ describe('every fault, put into words', () => {
       if (o.standing !== 'doubtful') expect(o.standing).toBe(r.verdict === 'inside' ? 'fits' : 'off');
     }
   });
-  test.each(FAULTS.map((f) => [f.id, f] as const))('%s: its repair and part are told, capitalised, with a full stop', (_, fault) => {
-    expect(fault.repair).toMatch(/^[A-Z].*\.$/s);
-    expect(fault.part).not.toBe('');
-    expect(groupName(fault.group)).not.toBe('');
-  });
+  test.each(FAULTS.map((f) => [f.id, f] as const))(
+    '%s: its repair and part are told, capitalised, with a full stop',
+    (_, fault) => {
+      expect(fault.repair).toMatch(/^[A-Z].*\.$/s);
+      expect(fault.part).not.toBe('');
+      expect(groupName(fault.group)).not.toBe('');
+    },
+  );
 });
 
 describe('how surely a verdict is said', () => {
-  const base = assess(problemWith([['displayed', -40], ['sensor-ohms', Infinity]]));
+  const base = assess(
+    problemWith([
+      ['displayed', -40],
+      ['sensor-ohms', Infinity],
+    ]),
+  );
   const led = (probability: number, change: Partial<Assessment> = {}): Assessment => ({
     ...base,
-    groups: [{ group: 'sensor', probability }, { group: 'wiring', probability: 1 - probability }],
+    groups: [
+      { group: 'sensor', probability },
+      { group: 'wiring', probability: 1 - probability },
+    ],
     suspects: base.suspects.map((s, i) => (i === 0 ? { ...s, probability } : s)),
     doubt: { kind: 'none' },
     ...change,
   });
-  test.each([[0.5, 'open'], [0.699, 'open'], [0.7, 'likely'], [0.949, 'likely'], [0.95, 'firm'], [0.999, 'firm']] as const)('%d: %s', (p, state) => {
+  test.each([
+    [0.5, 'open'],
+    [0.699, 'open'],
+    [0.7, 'likely'],
+    [0.949, 'likely'],
+    [0.95, 'firm'],
+    [0.999, 'firm'],
+  ] as const)('%d: %s', (p, state) => {
     const v = verdictText(led(p), nameOf);
     expect(v.state).toBe(state);
     if (state === 'open') expect(v.detail).toContain('wiring');
@@ -75,13 +94,18 @@ describe('how surely a verdict is said', () => {
     expect(v.detail).toContain('reading r1. Repeat it.');
   });
   test('nothing fits: two faults are thought of, no part is named', () => {
-    const v = verdictText(led(0.99, { doubt: { kind: 'nothing-fits', readings: ['r0', 'r1', 'thermometer'] } }), nameOf);
+    const v = verdictText(
+      led(0.99, { doubt: { kind: 'nothing-fits', readings: ['r0', 'r1', 'thermometer'] } }),
+      nameOf,
+    );
     expect(v.title).toBe('No single fault explains this');
     expect(v.detail).toContain('look for two faults');
     expect(v.detail).not.toContain('sensor open');
   });
   test('a group without a leading kind says so', () => {
-    const split = led(0.9, { suspects: base.suspects.map((s) => ({ ...s, group: 'sensor' as const, probability: 0.3 })) });
+    const split = led(0.9, {
+      suspects: base.suspects.map((s) => ({ ...s, group: 'sensor' as const, probability: 0.3 })),
+    });
     expect(verdictText(split, nameOf).title).toContain('kind not settled yet');
   });
   test('before the first reading no size is claimed', () => {
@@ -110,7 +134,14 @@ describe('what is wrong with a figure', () => {
     { ok: false, reason: 'below-absolute-zero' },
     { ok: false, reason: 'out-of-range' },
     { ok: false, reason: 'overload-not-here' },
-    { ok: false, reason: 'ambiguous', choices: [{ text: '11.883', value: 11.883 }, { text: '11883', value: 11_883 }] },
+    {
+      ok: false,
+      reason: 'ambiguous',
+      choices: [
+        { text: '11.883', value: 11.883 },
+        { text: '11883', value: 11_883 },
+      ],
+    },
     { ok: false, reason: 'must-be-positive' },
     { ok: false, reason: 'too-low', limit: 0.5 },
     { ok: false, reason: 'too-high', limit: 30 },
@@ -122,23 +153,36 @@ describe('what is wrong with a figure', () => {
     { ok: false, reason: 'needs-condition' },
     { ok: false, reason: 'not-on-this-layout' },
   ];
-  test.each(issues.map((i) => [i.reason, i] as const))('%s: one short sentence in every quantity and unit', (_, issue) => {
-    for (const quantity of ['volts', 'ohms', 'celsius', 'number'] as const) {
-      for (const unit of ['C', 'F'] as const) {
-        const text = issueText(issue, quantity, unit);
-        expect(text).not.toMatch(LEAK);
-        expect(text).toMatch(/[.?]$/);
-        expect(text.length).toBeLessThan(110);
+  test.each(issues.map((i) => [i.reason, i] as const))(
+    '%s: one short sentence in every quantity and unit',
+    (_, issue) => {
+      for (const quantity of ['volts', 'ohms', 'celsius', 'number'] as const) {
+        for (const unit of ['C', 'F'] as const) {
+          const text = issueText(issue, quantity, unit);
+          expect(text).not.toMatch(LEAK);
+          expect(text).toMatch(/[.?]$/);
+          expect(text.length).toBeLessThan(110);
+        }
       }
-    }
-  });
+    },
+  );
   test('limits are said in the unit that is shown', () => {
-    expect(issueText({ ok: false, reason: 'outside-curve', minC: -40, maxC: 100 }, 'celsius', 'F')).toContain('−40 °F … 212 °F');
+    expect(issueText({ ok: false, reason: 'outside-curve', minC: -40, maxC: 100 }, 'celsius', 'F')).toContain(
+      '−40 °F … 212 °F',
+    );
     expect(issueText({ ok: false, reason: 'too-high', limit: 100 }, 'celsius', 'F')).toContain('212 °F');
     expect(issueText({ ok: false, reason: 'too-low', limit: 0.5 }, 'volts', 'F')).toContain('0.5 V');
   });
   test('every fault of a pasted line quotes the line', () => {
-    for (const reason of ['one-column', 'not-a-temperature', 'not-a-resistance', 'ambiguous', 'limits-swapped', 'same-temperature', 'too-many'] as const) {
+    for (const reason of [
+      'one-column',
+      'not-a-temperature',
+      'not-a-resistance',
+      'ambiguous',
+      'limits-swapped',
+      'same-temperature',
+      'too-many',
+    ] as const) {
       expect(pointFaultText({ line: 3, reason, text: 'the line' }), reason).toContain('the line');
     }
   });
@@ -163,13 +207,17 @@ describe('codes, conditions, one resistance', () => {
   test('a judged resistance tells pass, what it must read, and what the machine does with it', () => {
     const curve = curveModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 });
     const judge = (factor: number, sigmaK = 0.3): string =>
-      judgedText(judgeResistance(curve, 25, sigmaK, 2000 * factor, 5, 0.05), 'engine', 'C').map((l) => l.text).join(' ');
+      judgedText(judgeResistance(curve, 25, sigmaK, 2000 * factor, 5, 0.05), 'engine', 'C')
+        .map((l) => l.text)
+        .join(' ');
     expect(judge(1)).toMatch(/^Passes\..*not moved/);
     expect(judge(1.5)).toMatch(/^Fails\..*too cold.*rich/);
     expect(judge(0.6)).toMatch(/^Fails\..*too hot.*lean/);
     expect(judge(1.045)).toMatch(/^Open:/);
     expect(judge(1, 3)).toContain('too coarse');
-    expect(judgedText({ ok: false, reason: 'outside-curve', minC: -40, maxC: 150 }, 'boiler', 'C')).toEqual([{ text: 'Outside this curve (−40 °C … 150 °C).', odd: true }]);
+    expect(judgedText({ ok: false, reason: 'outside-curve', minC: -40, maxC: 150 }, 'boiler', 'C')).toEqual([
+      { text: 'Outside this curve (−40 °C … 150 °C).', odd: true },
+    ]);
   });
   test('every group has a name of its own', () => {
     expect(new Set(FAULT_GROUPS.map(groupName)).size).toBe(FAULT_GROUPS.length);

@@ -29,11 +29,24 @@ const put = (text: string): void => {
 const unread = computed((): FieldIssue | undefined => {
   const { text, value } = entry.value;
   if (value !== null || isUnknown(text)) return undefined;
-  const parsed = parseReading(text, props.quantity, { temperatureUnit: preferences.temperatureUnit, overload: props.overload });
+  const parsed = parseReading(text, props.quantity, {
+    temperatureUnit: preferences.temperatureUnit,
+    overload: props.overload,
+  });
   return parsed.ok ? undefined : parsed;
 });
 </script>
 
 <template>
-  <FigureField :label="label" :quantity="quantity" :issue="issue ?? unread" :placeholder="placeholder" :hint="hint" :about="about" :text="entry.text" @type="put" @choose="put" />
+  <FigureField
+    :label="label"
+    :quantity="quantity"
+    :issue="issue ?? unread"
+    :placeholder="placeholder"
+    :hint="hint"
+    :about="about"
+    :text="entry.text"
+    @type="put"
+    @choose="put"
+  />
 </template>

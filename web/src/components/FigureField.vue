@@ -38,7 +38,9 @@ const id = useId();
 const unit = computed(
   () => ({ volts: 'V', ohms: 'Ω', celsius: `°${preferences.temperatureUnit}`, number: '' })[props.quantity],
 );
-const wrong = computed(() => props.issue !== undefined && !(props.issue.reason === 'empty' && props.text.trim() === ''));
+const wrong = computed(
+  () => props.issue !== undefined && !(props.issue.reason === 'empty' && props.text.trim() === ''),
+);
 const choices = computed(() => (props.issue?.reason === 'ambiguous' ? props.issue.choices : []));
 const message = computed(() => {
   if (wrong.value && props.issue) return issueText(props.issue, props.quantity, preferences.temperatureUnit);
@@ -62,7 +64,9 @@ function goOn(event: KeyboardEvent): void {
     return emit('enter');
   }
   const here = event.target as HTMLInputElement;
-  const fields = [...(here.closest('main, [role="dialog"]')?.querySelectorAll<HTMLInputElement>('.figure input') ?? [])];
+  const fields = [
+    ...(here.closest('main, [role="dialog"]')?.querySelectorAll<HTMLInputElement>('.figure input') ?? []),
+  ];
   fields[(fields.indexOf(here) + 1) % fields.length]?.focus();
 }
 </script>
@@ -100,11 +104,17 @@ function goOn(event: KeyboardEvent): void {
     <div :id="`${id}-under`" class="under">
       <span v-if="message" class="message" role="alert">{{ message }}</span>
       <template v-else>
-        <span v-if="healthy" class="range"><span class="word">healthy </span><span class="mono">{{ healthy }}</span></span>
+        <span v-if="healthy" class="range"
+          ><span class="word">healthy </span><span class="mono">{{ healthy }}</span></span
+        >
         <span v-else-if="hint">{{ hint }}</span>
-        <span v-if="predicted" class="second">suspect <span class="mono">{{ predicted }}</span></span>
+        <span v-if="predicted" class="second"
+          >suspect <span class="mono">{{ predicted }}</span></span
+        >
       </template>
-      <span v-if="meant && !wrong" class="asked">{{ text.trim() }}{{ /\d$/.test(text) ? ` ${unit}` : '' }}? Healthy would be about {{ healthy }}.</span>
+      <span v-if="meant && !wrong" class="asked"
+        >{{ text.trim() }}{{ /\d$/.test(text) ? ` ${unit}` : '' }}? Healthy would be about {{ healthy }}.</span
+      >
       <div v-if="choices.length > 0 || meant" class="choices">
         <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
           {{ choice.text }}

@@ -4,7 +4,13 @@ import type { Quantity } from '@mellow-probe/core/measurements/measurement';
 import { computed } from 'vue';
 
 /** A measured value as a tick over one predicted interval, on a scale that holds all intervals of the row. OL stands at the right end. */
-const props = defineProps<{ interval: Interval; value: number; all: readonly Interval[]; quantity: Quantity; words: string }>();
+const props = defineProps<{
+  interval: Interval;
+  value: number;
+  all: readonly Interval[];
+  quantity: Quantity;
+  words: string;
+}>();
 
 const place = computed(() => {
   const { interval, value, all, quantity } = props;
@@ -25,7 +31,13 @@ const place = computed(() => {
 </script>
 
 <template>
-  <div class="strip" :class="{ off: place.off }" role="img" :aria-label="`predicted ${words}, ${place.off ? 'does not fit' : 'fits'}`" :title="words">
+  <div
+    class="strip"
+    :class="{ off: place.off }"
+    role="img"
+    :aria-label="`predicted ${words}, ${place.off ? 'does not fit' : 'fits'}`"
+    :title="words"
+  >
     <span class="span" :style="{ left: `${place.left}%`, width: `${place.width}%` }"></span>
     <span class="tick" :style="{ left: `${place.middle}%` }"></span>
     <span v-if="place.off" class="cross">✕</span>

@@ -20,7 +20,12 @@ let observer: ResizeObserver | null = null;
 function draw(): void {
   drawSoon(host, () => {
     if (!host.value) return;
-    void Plotly.react(host.value, props.figure.data, { ...props.figure.layout, autosize: true }, { displayModeBar: false, responsive: false });
+    void Plotly.react(
+      host.value,
+      props.figure.data,
+      { ...props.figure.layout, autosize: true },
+      { displayModeBar: false, responsive: false },
+    );
   });
 }
 
@@ -33,7 +38,10 @@ const path = computed(() => {
   const [x0, x1] = xaxis.range.map(Number);
   const [y0, y1] = yaxis.range.map(Number);
   const [w, h] = [size.value.width - l - r, size.value.height - t - b];
-  const points = overlay.x.map((x, i) => `${(l + ((x - x0) / (x1 - x0)) * w).toFixed(1)} ${(t + ((y1 - overlay.y[i]) / (y1 - y0)) * h).toFixed(1)}`);
+  const points = overlay.x.map(
+    (x, i) =>
+      `${(l + ((x - x0) / (x1 - x0)) * w).toFixed(1)} ${(t + ((y1 - overlay.y[i]) / (y1 - y0)) * h).toFixed(1)}`,
+  );
   return `M${points.join('L')}`;
 });
 
@@ -55,7 +63,9 @@ onBeforeUnmount(() => {
 <template>
   <div class="frame">
     <div ref="host" class="plot" role="img" :aria-label="label"></div>
-    <svg v-if="overlay" class="overlay" aria-hidden="true"><path :d="path" :stroke="overlay.colour" data-test="overlay" /></svg>
+    <svg v-if="overlay" class="overlay" aria-hidden="true">
+      <path :d="path" :stroke="overlay.colour" data-test="overlay" />
+    </svg>
   </div>
 </template>
 

@@ -37,7 +37,11 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
   background: var(--spruce);
 }
 .leading .fill {
-  background: repeating-linear-gradient(135deg, var(--amber) 0 6px, color-mix(in srgb, var(--amber) 70%, var(--ink)) 6px 9px);
+  background: repeating-linear-gradient(
+    135deg,
+    var(--amber) 0 6px,
+    color-mix(in srgb, var(--amber) 70%, var(--ink)) 6px 9px
+  );
 }
 .figure {
   text-align: right;

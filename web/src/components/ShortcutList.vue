@@ -38,13 +38,14 @@ onKeyStroke('?', () => (open.value = true));
       <dd>this list</dd>
     </dl>
     <p>
-      Figures are typed as they are spoken: <span class="mono">4k7</span>, <span class="mono">2.88k</span>, <span class="mono">11 883</span>,
-      <span class="mono">OL</span>, <span class="mono">1880 mV</span>, <span class="mono">64F</span>, <span class="mono">3,28</span>. What can be
-      read in two ways is asked. The unit typed wins.
+      Figures are typed as they are spoken: <span class="mono">4k7</span>, <span class="mono">2.88k</span>,
+      <span class="mono">11 883</span>, <span class="mono">OL</span>, <span class="mono">1880 mV</span>,
+      <span class="mono">64F</span>, <span class="mono">3,28</span>. What can be read in two ways is asked. The unit
+      typed wins.
     </p>
     <p>
-      The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep clear of fans; bridge no
-      wire you have not identified; never leave a substitute resistor in.
+      The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep
+      clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.
     </p>
   </Modal>
 </template>

@@ -17,10 +17,17 @@ const help = ref(false);
     <span v-if="workshop === 'demo'" class="demo">Demo workshop<span class="long">: made-up data</span></span>
     <slot />
     <span class="right">
-      <button class="act quiet" type="button" :aria-label="`Temperatures in °${preferences.temperatureUnit}, switch`" @click="preferences.toggleUnit()">
+      <button
+        class="act quiet"
+        type="button"
+        :aria-label="`Temperatures in °${preferences.temperatureUnit}, switch`"
+        @click="preferences.toggleUnit()"
+      >
         °{{ preferences.temperatureUnit }}
       </button>
-      <button class="act quiet" type="button" @click="preferences.toggleTheme()">{{ preferences.dark ? 'Light' : 'Dark' }}</button>
+      <button class="act quiet" type="button" @click="preferences.toggleTheme()">
+        {{ preferences.dark ? 'Light' : 'Dark' }}
+      </button>
       <button class="act quiet" type="button" aria-label="Help and shortcuts" @click="help = true">?</button>
     </span>
     <ShortcutList v-model:open="help" />

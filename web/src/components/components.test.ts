@@ -11,7 +11,8 @@ import ProbabilityBar from './ProbabilityBar.vue';
 beforeEach(() => setActivePinia(createPinia()));
 
 describe('a figure field', () => {
-  const field = (props: object) => mount(FigureField, { props: { label: 'Sensor ohms', text: '', quantity: 'ohms', ...props } });
+  const field = (props: object) =>
+    mount(FigureField, { props: { label: 'Sensor ohms', text: '', quantity: 'ohms', ...props } });
   test('label and input belong together; what is typed goes out as it is', async () => {
     const wrapper = field({});
     const input = wrapper.get('input');
@@ -20,19 +21,39 @@ describe('a figure field', () => {
     expect(wrapper.emitted('type')).toEqual([['4k7']]);
   });
   test('an ambiguous figure is asked: both readings as buttons, an alert, nothing chosen', async () => {
-    const wrapper = field({ text: '11,883', issue: { ok: false, reason: 'ambiguous', choices: [{ text: '11.883', value: 11.883 }, { text: '11883', value: 11883 }] } });
+    const wrapper = field({
+      text: '11,883',
+      issue: {
+        ok: false,
+        reason: 'ambiguous',
+        choices: [
+          { text: '11.883', value: 11.883 },
+          { text: '11883', value: 11883 },
+        ],
+      },
+    });
     expect(wrapper.get('[role="alert"]').text()).toContain('Two ways to read this');
     expect(wrapper.get('input').attributes('aria-invalid')).toBe('true');
     await wrapper.findAll('.choices button')[1].trigger('click');
     expect(wrapper.emitted('choose')).toEqual([['11883']]);
   });
   test('a missed k is asked about beside the healthy range', () => {
-    const wrapper = field({ text: '2', healthy: '2.20 … 2.40 kΩ', meant: '2.00 kΩ', standing: 'off', standingText: 'Low' });
+    const wrapper = field({
+      text: '2',
+      healthy: '2.20 … 2.40 kΩ',
+      meant: '2.00 kΩ',
+      standing: 'off',
+      standingText: 'Low',
+    });
     expect(wrapper.text()).toContain('2 Ω? Healthy would be about 2.20 … 2.40 kΩ.');
     expect(wrapper.get('.choices button').text()).toBe('Meant 2.00 kΩ?');
   });
   test('an empty field is no fault; the sign tells the standing by shape', () => {
-    expect(field({ issue: { ok: false, reason: 'empty' }, standing: 'none' }).find('[role="alert"]').exists()).toBe(false);
+    expect(
+      field({ issue: { ok: false, reason: 'empty' }, standing: 'none' })
+        .find('[role="alert"]')
+        .exists(),
+    ).toBe(false);
     expect(field({ text: '3k', standing: 'fits' }).get('.sign').text()).toBe('●');
     expect(field({ text: '3k', standing: 'off' }).get('.sign').text()).toBe('◆');
   });
@@ -48,7 +69,15 @@ describe('a figure field', () => {
 
 describe('evidence as a picture', () => {
   const strip = (interval: { low: number; high: number }, value: number) =>
-    mount(IntervalStrip, { props: { interval, value, all: [interval, { low: 2, high: 3 }], quantity: 'volts', words: `${interval.low} … ${interval.high} V` } });
+    mount(IntervalStrip, {
+      props: {
+        interval,
+        value,
+        all: [interval, { low: 2, high: 3 }],
+        quantity: 'volts',
+        words: `${interval.low} … ${interval.high} V`,
+      },
+    });
   test('a value inside fits, outside does not, said in words as well', () => {
     expect(strip({ low: 4, high: 4.5 }, 4.4).get('[role="img"]').attributes('aria-label')).toContain('fits');
     const off = strip({ low: 4, high: 4.5 }, 2.5);
@@ -56,7 +85,18 @@ describe('evidence as a picture', () => {
     expect(off.text()).toContain('✕');
   });
   test('OL stands at the right end and breaks nothing', () => {
-    const wrapper = mount(IntervalStrip, { props: { interval: { low: Infinity, high: Infinity }, value: Infinity, all: [{ low: Infinity, high: Infinity }, { low: 3000, high: 4000 }], quantity: 'ohms', words: 'OL' } });
+    const wrapper = mount(IntervalStrip, {
+      props: {
+        interval: { low: Infinity, high: Infinity },
+        value: Infinity,
+        all: [
+          { low: Infinity, high: Infinity },
+          { low: 3000, high: 4000 },
+        ],
+        quantity: 'ohms',
+        words: 'OL',
+      },
+    });
     expect(wrapper.get('.tick').attributes('style')).toContain('96%');
     expect(wrapper.html()).not.toContain('NaN');
   });
@@ -69,7 +109,21 @@ test('a probability is never 0 or 100 per cent, and leads by more than colour', 
 });
 
 test('a list goes back to its prompt, and picks by value', async () => {
-  const wrapper = mount(PickList, { props: { label: 'Curve', groups: [{ label: 'g', options: [{ value: 'a', label: 'A' }, { value: 'b', label: 'B' }] }], value: 'a' } });
+  const wrapper = mount(PickList, {
+    props: {
+      label: 'Curve',
+      groups: [
+        {
+          label: 'g',
+          options: [
+            { value: 'a', label: 'A' },
+            { value: 'b', label: 'B' },
+          ],
+        },
+      ],
+      value: 'a',
+    },
+  });
   await wrapper.get('select').setValue('b');
   expect(wrapper.emitted('pick')).toEqual([['b']]);
 });

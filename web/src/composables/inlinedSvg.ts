@@ -1,4 +1,13 @@
-const STYLES = ['fill', 'stroke', 'stroke-width', 'stroke-dasharray', 'opacity', 'font-size', 'font-weight', 'text-anchor'] as const;
+const STYLES = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'opacity',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+] as const;
 
 /** An SVG of the page as a text that stands alone: what its style sheets say is written into every element. */
 export function inlinedSvg(svg: SVGSVGElement): string {

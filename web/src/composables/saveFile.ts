@@ -16,6 +16,10 @@ export function saveBlob(name: string, blob: Blob): void {
 
 /** A file name from a title: letters and digits of any script, the rest hyphens. */
 export function fileName(title: string, ending: string): string {
-  const base = title.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60);
+  const base = title
+    .normalize('NFKC')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
   return `${base || 'check'}.${ending}`;
 }

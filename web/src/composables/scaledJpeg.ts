@@ -7,7 +7,10 @@ export async function scaledJpeg(file: Blob): Promise<string | null> {
     const bitmap = await createImageBitmap(file);
     const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
     const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))];
+    [canvas.width, canvas.height] = [
+      Math.max(1, Math.round(bitmap.width * scale)),
+      Math.max(1, Math.round(bitmap.height * scale)),
+    ];
     canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     bitmap.close();
     return canvas.toDataURL('image/jpeg', QUALITY);

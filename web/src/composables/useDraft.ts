@@ -6,7 +6,11 @@ import { onShelfChangedElsewhere, readShelf, writeShelf } from '../storage/shelf
  * What is typed into a tool of the shelf, kept through reloads under a key. What is stored and no longer fits the schema is left alone and
  * the tool starts empty. `fault` says when the browser does not keep it.
  */
-export function useDraft<T extends object>(key: string, schema: z.ZodType<T>, initial: () => T): { draft: Ref<T>; fault: Ref<'full' | 'blocked' | null>; ready: Promise<void> } {
+export function useDraft<T extends object>(
+  key: string,
+  schema: z.ZodType<T>,
+  initial: () => T,
+): { draft: Ref<T>; fault: Ref<'full' | 'blocked' | null>; ready: Promise<void> } {
   const draft = ref(initial()) as Ref<T>;
   const fault = ref<'full' | 'blocked' | null>(null);
   let own = '';

@@ -80,7 +80,8 @@ export function useReadings() {
   }
 
   /** What a proof reading of this test was read as. */
-  const readProof = (measurement: string, text: string): number | 'OL' | null => read(text, measurementById(measurement).quantity, true);
+  const readProof = (measurement: string, text: string): number | 'OL' | null =>
+    read(text, measurementById(measurement).quantity, true);
 
   return { entryOf, readProof, find, first, typeInto, retype, add, remember, voidReading, unvoid };
 }

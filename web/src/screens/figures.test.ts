@@ -11,14 +11,35 @@ import { fileName } from '../composables/saveFile.ts';
 import { curveFigures } from './bench/curveFigure.ts';
 import { lineFigure } from './shelf/lineFigure.ts';
 
-type Line = { x: number[]; y: number[]; mode: string; marker?: { symbol?: string; color: string }; line?: { dash?: string; color?: string } };
+type Line = {
+  x: number[];
+  y: number[];
+  mode: string;
+  marker?: { symbol?: string; color: string };
+  line?: { dash?: string; color?: string };
+};
 
 /** The chart of a circuit with a sensor that is far too high. */
 function linesOf(id: string): ChartLines {
-  const job = newJob('x', '2026-01-02T03:04:05.000Z', CATALOGUE_CIRCUITS.find((c) => c.id === id));
+  const job = newJob(
+    'x',
+    '2026-01-02T03:04:05.000Z',
+    CATALOGUE_CIRCUITS.find((c) => c.id === id),
+  );
   job.temperatureC = { text: '20 °C', value: 20 };
   const model = checkJob(job).problem!.circuit.curve;
-  const reading = (measurement: string, value: number) => ({ id: measurement, measurement, text: String(value), value, conditions: {}, state: 'steady' as const, note: '', takenAt: null, voided: null, history: [] });
+  const reading = (measurement: string, value: number) => ({
+    id: measurement,
+    measurement,
+    text: String(value),
+    value,
+    conditions: {},
+    state: 'steady' as const,
+    note: '',
+    takenAt: null,
+    voided: null,
+    history: [],
+  });
   job.readings = [reading('sensor-ohms', 1.6 * model.resistanceOhm(20)), reading('loaded-voltage', 1)];
   const { problem } = checkJob(job);
   return chartLines(problem!, assess(problem!));
@@ -66,10 +87,15 @@ describe('charts of the shelf', () => {
   });
   test('ink and ground of either theme differ enough to be read (WCAG 2.1: 4.5 to 1)', () => {
     const luminance = (hex: string): number => {
-      const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255).map((v) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4));
+      const [r, g, b] = [1, 3, 5]
+        .map((i) => parseInt(hex.slice(i, i + 2), 16) / 255)
+        .map((v) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4));
       return 0.2126 * r + 0.7152 * g + 0.0722 * b;
     };
-    for (const [dark, ground] of [[false, '#fffdf8'], [true, '#1b2927']] as const) {
+    for (const [dark, ground] of [
+      [false, '#fffdf8'],
+      [true, '#1b2927'],
+    ] as const) {
       const contrast = (c: string): number => {
         const [a, b] = [luminance(c), luminance(ground)].sort((x, y) => y - x);
         return (a + 0.05) / (b + 0.05);

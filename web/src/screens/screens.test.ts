@@ -27,7 +27,12 @@ vi.mock('../workers/engineClient.ts', async () => {
 });
 vi.mock('../components/LazyPlot.ts', async () => {
   const { defineComponent, h } = await import('vue');
-  return { default: defineComponent({ props: { figure: Object, label: String, overlay: Object }, setup: (p) => () => h('div', { role: 'img', 'aria-label': p.label }) }) };
+  return {
+    default: defineComponent({
+      props: { figure: Object, label: String, overlay: Object },
+      setup: (p) => () => h('div', { role: 'img', 'aria-label': p.label }),
+    }),
+  };
 });
 vi.mock('../storage/jobStorage.ts', () => ({
   saveJob: (job: Job) => {
@@ -40,7 +45,11 @@ vi.mock('../storage/jobStorage.ts', () => ({
   onJobsChangedElsewhere: () => () => undefined,
   askToKeep: () => Promise.resolve(),
 }));
-vi.mock('../storage/photoStorage.ts', () => ({ putPhoto: () => Promise.resolve('kept'), getPhoto: () => Promise.resolve(null), removePhoto: () => Promise.resolve() }));
+vi.mock('../storage/photoStorage.ts', () => ({
+  putPhoto: () => Promise.resolve('kept'),
+  getPhoto: () => Promise.resolve(null),
+  removePhoto: () => Promise.resolve(),
+}));
 vi.mock('../storage/shelfStorage.ts', () => ({
   readShelf: (key: string) => Promise.resolve(structuredClone(memory.shelf.get(key) ?? null)),
   writeShelf: (key: string, data: unknown) => {
@@ -62,7 +71,8 @@ const { default: CircuitDrawing } = await import('./bench/CircuitDrawing.vue');
 const { default: JobsScreen } = await import('./jobs/JobsScreen.vue');
 const { default: ReportScreen } = await import('./report/ReportScreen.vue');
 const TOOLS: Record<string, Component> = {};
-for (const [path, load] of Object.entries(import.meta.glob<{ default: Component }>('./shelf/*Tool.vue'))) TOOLS[path.replace(/.*\/|Tool\.vue/g, '')] = (await load()).default;
+for (const [path, load] of Object.entries(import.meta.glob<{ default: Component }>('./shelf/*Tool.vue')))
+  TOOLS[path.replace(/.*\/|Tool\.vue/g, '')] = (await load()).default;
 
 const NOW = '2026-01-02T03:04:05.000Z';
 const DEMO = readdirSync('examples/demo').map((name): Job => {
@@ -83,9 +93,19 @@ async function onBench(job: Job): Promise<void> {
 const mounted: VueWrapper[] = [];
 async function show(component: Component, options: { props?: object; path?: string } = {}): Promise<VueWrapper> {
   const nothing = { template: '<div />' };
-  const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/check/:id/report', component: nothing }, { path: '/:rest(.*)*', component: nothing }] });
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/check/:id/report', component: nothing },
+      { path: '/:rest(.*)*', component: nothing },
+    ],
+  });
   await router.push(options.path ?? '/');
-  const wrapper = mount(component, { attachTo: document.body, global: { plugins: [router] }, ...(options.props ? { props: options.props } : {}) }) as VueWrapper;
+  const wrapper = mount(component, {
+    attachTo: document.body,
+    global: { plugins: [router] },
+    ...(options.props ? { props: options.props } : {}),
+  }) as VueWrapper;
   mounted.push(wrapper);
   await flushPromises();
   return wrapper;
@@ -94,14 +114,30 @@ async function show(component: Component, options: { props?: object; path?: stri
 /** What a screen reader would say of a control: label by id, label around it, aria-label, title or its own text. */
 function nameOf(control: DOMWrapper<Element>): string {
   const el = control.element;
-  const by = el.getAttribute('aria-labelledby')?.split(' ').map((id) => document.getElementById(id)?.textContent ?? '').join(' ');
+  const by = el
+    .getAttribute('aria-labelledby')
+    ?.split(' ')
+    .map((id) => document.getElementById(id)?.textContent ?? '')
+    .join(' ');
   const forId = el.id ? document.querySelector(`label[for="${el.id}"]`)?.textContent : '';
-  return [by, el.getAttribute('aria-label'), forId, el.closest('label')?.textContent, el.getAttribute('title'), el.tagName === 'BUTTON' ? el.textContent : ''].map((t) => t?.trim() ?? '').find((t) => t !== '') ?? '';
+  return (
+    [
+      by,
+      el.getAttribute('aria-label'),
+      forId,
+      el.closest('label')?.textContent,
+      el.getAttribute('title'),
+      el.tagName === 'BUTTON' ? el.textContent : '',
+    ]
+      .map((t) => t?.trim() ?? '')
+      .find((t) => t !== '') ?? ''
+  );
 }
 
 /** Holds for everything on screen: each control has a name, and no figure leaks that the computation did not have. */
 function expectSound(wrapper: VueWrapper): void {
-  for (const control of wrapper.findAll('input, select, textarea, button')) expect(nameOf(control), control.html()).not.toBe('');
+  for (const control of wrapper.findAll('input, select, textarea, button'))
+    expect(nameOf(control), control.html()).not.toBe('');
   expect(wrapper.text()).not.toMatch(/\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/);
 }
 
@@ -132,34 +168,54 @@ describe.each(JOBS)('on the bench: %s', (_, job) => {
     await onBench(job);
     const wrapper = await show(ReportScreen, { path: `/check/${job.id}/report` });
     expectSound(wrapper);
-    for (const r of job.readings) expect(wrapper.text()).toContain(MEASUREMENTS.find((m) => m.id === r.measurement)!.title);
+    for (const r of job.readings)
+      expect(wrapper.text()).toContain(MEASUREMENTS.find((m) => m.id === r.measurement)!.title);
   });
 });
 
 describe('the card of every test', () => {
-  const layouts = ['engine-coolant-2k', 'boiler-10k-mirrored', 'gauge-sender'].map((id) => CATALOGUE_CIRCUITS.find((c) => c.id === id)!);
-  test.each(layouts.map((c) => [c.layout, c] as const))('layout %s: steps, caution and one large field; a figure typed there is in the job', async (_, circuit) => {
-    await onBench({ ...newJob('x', NOW, circuit), circuit: { ...newJob('x', NOW, circuit).circuit, connectors: 2 }, temperatureC: { text: '12', value: 12 } });
-    const work = useWorkOrder();
-    for (const id of stationsFor('proposal', circuit.layout, 2).flatMap((s) => s.tests)) {
-      work.goTest(id);
-      const card = await show(TestCard);
-      expectSound(card);
-      const about = MEASUREMENTS.find((m) => m.id === id)!;
-      expect(card.findAll('ol li').map((li) => li.text()), id).toEqual([...about.steps]);
-      if (about.caution) expect(card.get('.caution').text()).toContain(about.caution);
-      const typed = { volts: '4.4', ohms: '3k6', celsius: '14' }[about.quantity];
-      await card.get('.large input').setValue(typed);
-      await flushPromises();
-      expect(card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')), id).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC'));
-      for (const need of card.findAll('.row input').filter((i) => /resistor|water/.test(nameOf(i)))) await need.setValue('60');
-      await flushPromises();
-      expect(useOpenJob().job!.readings.find((r) => r.measurement === id), id).toMatchObject({ text: typed, value: { volts: 4.4, ohms: 3600, celsius: 14 }[about.quantity] });
-      expect(card.get('[data-test="outcome"]').text(), id).not.toBe('');
-      card.unmount();
-      mounted.pop();
-    }
-  });
+  const layouts = ['engine-coolant-2k', 'boiler-10k-mirrored', 'gauge-sender'].map((id) =>
+    CATALOGUE_CIRCUITS.find((c) => c.id === id)!,
+  );
+  test.each(layouts.map((c) => [c.layout, c] as const))(
+    'layout %s: steps, caution and one large field; a figure typed there is in the job',
+    async (_, circuit) => {
+      await onBench({
+        ...newJob('x', NOW, circuit),
+        circuit: { ...newJob('x', NOW, circuit).circuit, connectors: 2 },
+        temperatureC: { text: '12', value: 12 },
+      });
+      const work = useWorkOrder();
+      for (const id of stationsFor('proposal', circuit.layout, 2).flatMap((s) => s.tests)) {
+        work.goTest(id);
+        const card = await show(TestCard);
+        expectSound(card);
+        const about = MEASUREMENTS.find((m) => m.id === id)!;
+        expect(
+          card.findAll('ol li').map((li) => li.text()),
+          id,
+        ).toEqual([...about.steps]);
+        if (about.caution) expect(card.get('.caution').text()).toContain(about.caution);
+        const typed = { volts: '4.4', ohms: '3k6', celsius: '14' }[about.quantity];
+        await card.get('.large input').setValue(typed);
+        await flushPromises();
+        expect(
+          card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')),
+          id,
+        ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC'));
+        for (const need of card.findAll('.row input').filter((i) => /resistor|water/.test(nameOf(i))))
+          await need.setValue('60');
+        await flushPromises();
+        expect(
+          useOpenJob().job!.readings.find((r) => r.measurement === id),
+          id,
+        ).toMatchObject({ text: typed, value: { volts: 4.4, ohms: 3600, celsius: 14 }[about.quantity] });
+        expect(card.get('[data-test="outcome"]').text(), id).not.toBe('');
+        card.unmount();
+        mounted.pop();
+      }
+    },
+  );
 });
 
 describe('the shelf', () => {

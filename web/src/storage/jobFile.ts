@@ -11,7 +11,9 @@ export async function exportJobFile(job: Job): Promise<string> {
 /** Takes the photos out of a job that came from a file and puts them into their store; what that store refuses stays in the job. */
 export async function settlePhotos(job: Job): Promise<Job> {
   const photos = await Promise.all(
-    job.photos.map(async (p) => (p.image !== null && (await putPhoto(p.id, p.image)) === 'kept' ? { ...p, image: null } : p)),
+    job.photos.map(async (p) =>
+      p.image !== null && (await putPhoto(p.id, p.image)) === 'kept' ? { ...p, image: null } : p,
+    ),
   );
   return { ...job, photos };
 }

@@ -50,10 +50,25 @@ export const useCurves = defineStore('curves', () => {
   onShelfChangedElsewhere((key) => key === KEY && void load());
 
   const all = computed<ShelfCurve[]>(() => [
-    ...own.value.map((c) => ({ id: c.id, name: c.name, source: c.source || 'own', curve: c.curve, model: curveModel(c.curve), own: true })),
-    ...CATALOGUE_CURVES.map((c) => ({ id: c.id, name: c.name, source: c.source, curve: c.curve, model: curveModel(c.curve), own: false })),
+    ...own.value.map((c) => ({
+      id: c.id,
+      name: c.name,
+      source: c.source || 'own',
+      curve: c.curve,
+      model: curveModel(c.curve),
+      own: true,
+    })),
+    ...CATALOGUE_CURVES.map((c) => ({
+      id: c.id,
+      name: c.name,
+      source: c.source,
+      curve: c.curve,
+      model: curveModel(c.curve),
+      own: false,
+    })),
   ]);
-  const byId = (id: string): ShelfCurve => all.value.find((c) => c.id === id) ?? all.value[all.value.length - CATALOGUE_CURVES.length];
+  const byId = (id: string): ShelfCurve =>
+    all.value.find((c) => c.id === id) ?? all.value[all.value.length - CATALOGUE_CURVES.length];
 
   return { own, all, byId, fault, removed, keep, remove, undoRemove };
 });

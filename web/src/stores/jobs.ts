@@ -9,7 +9,14 @@ import { newId, nowIso } from '../composables/newId.ts';
 import { settlePhotos } from '../storage/jobFile.ts';
 import { getPhoto, putPhoto } from '../storage/photoStorage.ts';
 import { useKit } from './kit.ts';
-import { onJobsChangedElsewhere, readAllJobs, readJob, removeJob, saveJob, type StorageFault } from '../storage/jobStorage.ts';
+import {
+  onJobsChangedElsewhere,
+  readAllJobs,
+  readJob,
+  removeJob,
+  saveJob,
+  type StorageFault,
+} from '../storage/jobStorage.ts';
 
 /** A stored record that cannot be opened, as the list shows it. */
 export interface DamagedRecord {
@@ -93,15 +100,35 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   /** Adds the job of a file; an id that is taken already gets a new one, so nothing is overwritten. */
-  async function importFile(file: File): Promise<{ ok: true; job: Job } | ({ ok: false } & (OpenFault | { reason: 'not-kept' }))> {
+  async function importFile(
+    file: File,
+  ): Promise<{ ok: true; job: Job } | ({ ok: false } & (OpenFault | { reason: 'not-kept' }))> {
     if (file.size > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: file.size, limit: MAX_FILE_BYTES };
     const opened = openJob(await file.text());
     if (!opened.ok) return opened;
     const taken = jobs.value.some((j) => j.id === opened.job.id) || damaged.value.some((d) => d.key === opened.job.id);
-    const job = await settlePhotos(taken ? { ...opened.job, id: newId(), photos: opened.job.photos.map((p) => ({ ...p, id: newId() })) } : opened.job);
+    const job = await settlePhotos(
+      taken
+        ? { ...opened.job, id: newId(), photos: opened.job.photos.map((p) => ({ ...p, id: newId() })) }
+        : opened.job,
+    );
     return (await keep(job)) ? { ok: true, job } : { ok: false, reason: 'not-kept' };
   }
 
   onJobsChangedElsewhere(() => void load());
-  return { jobs, damaged, loaded, fault, removed, load, create, copy, startLike, setArchived, remove, undoRemove, importFile };
+  return {
+    jobs,
+    damaged,
+    loaded,
+    fault,
+    removed,
+    load,
+    create,
+    copy,
+    startLike,
+    setArchived,
+    remove,
+    undoRemove,
+    importFile,
+  };
 });

@@ -23,7 +23,10 @@ export const useKit = defineStore('kit', () => {
   watch(
     kit,
     () => {
-      if (!quiet) void writeShelf(KEY, JSON.parse(JSON.stringify(toRaw(kit.value)))).then((done) => (fault.value = done === 'kept' ? null : done));
+      if (!quiet)
+        void writeShelf(KEY, JSON.parse(JSON.stringify(toRaw(kit.value)))).then(
+          (done) => (fault.value = done === 'kept' ? null : done),
+        );
     },
     { deep: true, flush: 'sync' },
   );

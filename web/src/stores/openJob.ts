@@ -6,7 +6,8 @@ import { ref, shallowRef, watch } from 'vue';
 import { nowIso } from '../composables/newId.ts';
 import { askToKeep, onJobsChangedElsewhere, readJob, saveJob, type StorageFault } from '../storage/jobStorage.ts';
 
-type OpenState = { kind: 'loading' } | { kind: 'open' } | { kind: 'missing' } | { kind: 'unreadable'; fault: OpenFault };
+type OpenState =
+  { kind: 'loading' } | { kind: 'open' } | { kind: 'missing' } | { kind: 'unreadable'; fault: OpenFault };
 
 /**
  * The one job on the bench. Every change is written at once; while a write is under way the next changes gather for the one after it.

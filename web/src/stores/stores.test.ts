@@ -63,7 +63,8 @@ const put = (id: string, change: (job: Job) => void = () => undefined): Job => {
   return job;
 };
 const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 15));
-const file = (job: unknown, name = 'x.json'): File => new File([typeof job === 'string' ? job : jobText(job as Job)], name, { type: 'application/json' });
+const file = (job: unknown, name = 'x.json'): File =>
+  new File([typeof job === 'string' ? job : jobText(job as Job)], name, { type: 'application/json' });
 
 beforeEach(() => {
   memory.jobs.clear();
@@ -86,7 +87,9 @@ describe('the ledger', () => {
     expect(memory.jobs.has('broken')).toBe(true);
   });
   test('a job of the first format is brought up to date when it is read', async () => {
-    const fixture = JSON.parse(readFileSync('core/src/job/migrations/fixtures/0002-before.json', 'utf8')) as { id: string };
+    const fixture = JSON.parse(readFileSync('core/src/job/migrations/fixtures/0002-before.json', 'utf8')) as {
+      id: string;
+    };
     memory.jobs.set(fixture.id, fixture);
     const jobs = useJobs();
     await jobs.load();
@@ -141,7 +144,9 @@ describe('the ledger', () => {
     expect(result.job.photos[0].image).toBeNull();
     expect(memory.photos.get(result.job.photos[0].id)).toBe(IMAGE);
     expect(await jobs.importFile(file('{'))).toMatchObject({ ok: false, reason: 'not-json' });
-    expect(await jobs.importFile(file({ ...withPhoto, photos: [{ ...withPhoto.photos[0], image: 'data:text/html,<b>' }] }))).toMatchObject({ ok: false, reason: 'bad-field' });
+    expect(
+      await jobs.importFile(file({ ...withPhoto, photos: [{ ...withPhoto.photos[0], image: 'data:text/html,<b>' }] })),
+    ).toMatchObject({ ok: false, reason: 'bad-field' });
     expect(jobs.jobs).toHaveLength(2);
   });
   test('a full store is said, and an import that is not kept says so', async () => {
@@ -227,7 +232,9 @@ describe('readings', () => {
   test('typed into being, kept as typed, gone when emptied', async () => {
     const { bench, readings } = await openBench();
     readings.typeInto('sensor-ohms', '4k7');
-    expect(bench.job!.readings).toMatchObject([{ measurement: 'sensor-ohms', text: '4k7', value: 4700, state: 'steady', voided: null, history: [] }]);
+    expect(bench.job!.readings).toMatchObject([
+      { measurement: 'sensor-ohms', text: '4k7', value: 4700, state: 'steady', voided: null, history: [] },
+    ]);
     readings.typeInto('sensor-ohms', 'OL');
     expect(bench.job!.readings[0].value).toBe('OL');
     readings.typeInto('sensor-ohms', '11,883');
@@ -272,7 +279,16 @@ describe('the shelf', () => {
   });
   test('own curves come first, are deleted with undo, and an unknown id falls back to the catalogue', async () => {
     const curves = useCurves();
-    const own = { format: 'mellow-probe/curve' as const, formatVersion: 1 as const, id: 'mine', name: 'Crane', source: 'p. 12', note: '', createdAt: NOW, curve: { kind: 'beta' as const, r25Ohm: 2000, betaK: 3600 } };
+    const own = {
+      format: 'mellow-probe/curve' as const,
+      formatVersion: 1 as const,
+      id: 'mine',
+      name: 'Crane',
+      source: 'p. 12',
+      note: '',
+      createdAt: NOW,
+      curve: { kind: 'beta' as const, r25Ohm: 2000, betaK: 3600 },
+    };
     expect(await curves.keep(own)).toBe(true);
     expect(curves.all[0]).toMatchObject({ id: 'mine', own: true });
     expect(curves.byId('mine').model.resistanceOhm(25)).toBeCloseTo(2000, 9);

@@ -46,7 +46,8 @@ export const useWorkOrder = defineStore('workOrder', () => {
     station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
     test.value = measurement;
     const mine = readingsOf(measurement).filter((r) => !r.voided);
-    readingId.value = conditions && measurementById(measurement).needs.length > 0 ? null : (mine[mine.length - 1]?.id ?? null);
+    readingId.value =
+      conditions && measurementById(measurement).needs.length > 0 ? null : (mine[mine.length - 1]?.id ?? null);
     draft.value = conditions ? asTyped(conditions) : {};
   }
 
@@ -92,10 +93,27 @@ export const useWorkOrder = defineStore('workOrder', () => {
 
   watch(
     () => bench.job?.id,
-    () => [station.value, test.value, readingId.value, draft.value] = ['quick', null, null, {}],
+    () => ([station.value, test.value, readingId.value, draft.value] = ['quick', null, null, {}]),
   );
 
-  return { station, test, readingId, draft, stations, current, doneTests, proposed, readingsOf, goStation, goTest, goReading, again, goProposed, goNext, step };
+  return {
+    station,
+    test,
+    readingId,
+    draft,
+    stations,
+    current,
+    doneTests,
+    proposed,
+    readingsOf,
+    goStation,
+    goTest,
+    goReading,
+    again,
+    goProposed,
+    goNext,
+    step,
+  };
 });
 
 function asTyped({ substituteOhm, bathC, wire, position }: Conditions): JobConditions {

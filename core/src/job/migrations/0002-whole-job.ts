@@ -12,7 +12,9 @@ export const wholeJob: Migration = {
       ...data,
       formatVersion: 2,
       circuit: { ...circuit, cableM: empty(), cableMm2: empty() },
-      readings: readings.map((r: unknown) => (typeof r === 'object' && r !== null ? { ...r, voided: null, history: [] } : r)),
+      readings: readings.map((r: unknown) =>
+        typeof r === 'object' && r !== null ? { ...r, voided: null, history: [] } : r,
+      ),
       complaint: { text: '', symptoms: [], codes: [], replaced: [], causes: {} },
       rightSensor: { plugs: [], values: [], trials: [], wantedValueId: null, measuredPlugId: null },
       kit: {

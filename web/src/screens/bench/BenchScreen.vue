@@ -40,11 +40,15 @@ watch(
 );
 
 const unreadable = computed(() => (bench.state.kind === 'unreadable' ? openFaultText(bench.state.fault) : ''));
-const form = computed(() => (work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null));
+const form = computed(() =>
+  work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null,
+);
 
 async function focusCard(): Promise<void> {
   await nextTick();
-  middle.value?.querySelector<HTMLElement>('.large input, .quick .measured input, .form input, .form textarea')?.focus();
+  middle.value
+    ?.querySelector<HTMLElement>('.large input, .quick .measured input, .form input, .form textarea')
+    ?.focus();
 }
 function toProposed(): void {
   work.goProposed();
@@ -72,7 +76,13 @@ function exportCsv(): void {
   <div class="bench">
     <TopBar back>
       <template v-if="bench.job">
-        <input v-model="bench.job.title" class="title" placeholder="Machine and sensor" aria-label="Title of this check" maxlength="400" />
+        <input
+          v-model="bench.job.title"
+          class="title"
+          placeholder="Machine and sensor"
+          aria-label="Title of this check"
+          maxlength="400"
+        />
         <SaveState @export="exportJson" />
         <button class="act quiet" type="button" @click="exportCsv">CSV</button>
         <button class="act quiet" type="button" @click="exportJson">Export</button>

@@ -22,7 +22,8 @@ const reading = computed(() => (work.readingId ? readings.find(work.readingId) :
 const view = computed(() => viewOf(about.value.id, reading.value));
 const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${reading.value.id}`) : undefined));
 const conditions = computed<JobConditions>(() => reading.value?.conditions ?? work.draft);
-const conditionIssue = (what: string) => (reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined);
+const conditionIssue = (what: string) =>
+  reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined;
 const asks = (what: 'substituteOhm' | 'bathC' | 'position'): boolean => about.value.needs.includes(what);
 /** The healthy value hangs on the temperature beside the sensor. */
 const needsAir = computed(() => !asks('bathC') && ['scan', 'plugged', 'key-off', 'bench'].includes(about.value.setup));
@@ -79,9 +80,14 @@ function where(text: string): void {
       />
       <label v-if="asks('position')" class="choose">
         where
-        <select :value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`" @change="where(($event.target as HTMLSelectElement).value)">
+        <select
+          :value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`"
+          @change="where(($event.target as HTMLSelectElement).value)"
+        >
           <template v-for="wire in ['signal', 'return']" :key="wire">
-            <option v-for="n in bench.job!.circuit.connectors" :key="n" :value="`${wire} ${n}`">{{ wire }}, connector {{ n }}</option>
+            <option v-for="n in bench.job!.circuit.connectors" :key="n" :value="`${wire} ${n}`">
+              {{ wire }}, connector {{ n }}
+            </option>
           </template>
         </select>
       </label>

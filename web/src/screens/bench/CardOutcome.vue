@@ -15,7 +15,9 @@ const verdict = useVerdict();
 const readings = useReadings();
 const preferences = usePreferences();
 const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
-const outcome = computed(() => (reading.value && verdict.result ? outcomeText(verdict.result.assessment, reading.value.id) : null));
+const outcome = computed(() =>
+  reading.value && verdict.result ? outcomeText(verdict.result.assessment, reading.value.id) : null,
+);
 /** Before the reading: what each suspect would make it. */
 const ahead = computed(() => {
   const p = verdict.advice?.proposals.find((x) => x.measurement === work.test);
@@ -24,7 +26,11 @@ const ahead = computed(() => {
   return p.predicts
     .filter((x) => x.probability > 0.02)
     .slice(0, 3)
-    .map((x) => ({ name: x.name, p: formatProbability(x.probability), range: formatInterval(x.interval, quantity, preferences.temperatureUnit) }));
+    .map((x) => ({
+      name: x.name,
+      p: formatProbability(x.probability),
+      range: formatInterval(x.interval, quantity, preferences.temperatureUnit),
+    }));
 });
 const reason = ref('');
 const voiding = ref(false);
@@ -37,20 +43,38 @@ function voidIt(): void {
 <template>
   <div class="outcome">
     <p v-if="reading?.voided" class="box voided">
-      Voided: {{ reading.voided.reason }} <button class="act quiet" type="button" @click="readings.unvoid(reading.id)">Take it back in</button>
+      Voided: {{ reading.voided.reason }}
+      <button class="act quiet" type="button" @click="readings.unvoid(reading.id)">Take it back in</button>
     </p>
-    <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status"><b>{{ outcome.title }}</b> {{ outcome.text }}</p>
+    <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status">
+      <b>{{ outcome.title }}</b> {{ outcome.text }}
+    </p>
     <div v-else-if="ahead.length > 0" class="box ahead">
-      <div v-for="a in ahead" :key="a.name" class="line"><span>{{ a.name }} <span class="soft">{{ a.p }}</span></span><span class="mono">{{ a.range }}</span></div>
+      <div v-for="a in ahead" :key="a.name" class="line">
+        <span
+          >{{ a.name }} <span class="soft">{{ a.p }}</span></span
+        ><span class="mono">{{ a.range }}</span>
+      </div>
     </div>
     <div v-if="reading && !reading.voided" class="acts">
       <form v-if="voiding" class="voiding" @submit.prevent="voidIt">
-        <input v-model="reason" aria-label="Why it is voided" placeholder="Why? bad contact, wrong pin…" maxlength="400" />
+        <input
+          v-model="reason"
+          aria-label="Why it is voided"
+          placeholder="Why? bad contact, wrong pin…"
+          maxlength="400"
+        />
         <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
         <button class="act quiet" type="button" @click="voiding = false">Keep</button>
       </form>
       <template v-else>
-        <input v-model="reading.note" class="note" aria-label="Note on this reading" placeholder="Note" maxlength="2000" />
+        <input
+          v-model="reading.note"
+          class="note"
+          aria-label="Note on this reading"
+          placeholder="Note"
+          maxlength="2000"
+        />
         <button class="act quiet" type="button" @click="work.again()">Repeat</button>
         <button class="act quiet" type="button" @click="voiding = true">Void…</button>
       </template>

@@ -31,8 +31,16 @@ function chooseCircuit(id: string): void {
 }
 
 const curves = computed(() => [
-  ...(circuit.value.curve.source === 'given' ? [{ label: 'From the file', options: [{ value: 'given', label: circuit.value.curve.name }] }] : []),
-  { label: 'Typed', options: [{ value: 'r25b', label: 'Type R25 and B' }, { value: 'points', label: 'Type points of a table' }] },
+  ...(circuit.value.curve.source === 'given'
+    ? [{ label: 'From the file', options: [{ value: 'given', label: circuit.value.curve.name }] }]
+    : []),
+  {
+    label: 'Typed',
+    options: [
+      { value: 'r25b', label: 'Type R25 and B' },
+      { value: 'points', label: 'Type points of a table' },
+    ],
+  },
   { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
 ]);
 const r25b = computed(() => (circuit.value.curve.source === 'r25b' ? circuit.value.curve : null));
@@ -47,7 +55,10 @@ function chooseCurve(id: string): void {
     id === 'r25b'
       ? { source: 'r25b', r25Ohm: blank(), betaK: blank() }
       : id === 'points'
-        ? { source: 'points', points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })) }
+        ? {
+            source: 'points',
+            points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
+          }
         : { source: 'catalogue', id };
   circuit.value.curve = next;
   if (id === 'points') emit('details');
@@ -57,7 +68,13 @@ function chooseCurve(id: string): void {
 <template>
   <div class="choice">
     <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
-    <PickList :class="r25b ? 'short' : 'wide'" label="Sensor curve" :groups="curves" :value="chosenCurve" @pick="chooseCurve" />
+    <PickList
+      :class="r25b ? 'short' : 'wide'"
+      label="Sensor curve"
+      :groups="curves"
+      :value="chosenCurve"
+      @pick="chooseCurve"
+    />
     <template v-if="r25b">
       <EntryField
         class="narrow"

@@ -27,13 +27,59 @@ interface Line {
 const lines = computed<Line[]>(() => {
   const c = circuit.value;
   return [
-    { label: 'Supply (battery)', path: 'circuit.supplyV', quantity: 'volts', get: () => c.supplyV, set: (e) => (c.supplyV = e) },
-    { label: 'Second pull-up, when hot', path: 'circuit.hotPullUpOhm', quantity: 'ohms', get: () => c.hotPullUpOhm, set: (e) => (c.hotPullUpOhm = e), placeholder: 'none' },
-    { label: 'Long cable, one way (m)', path: 'circuit.cableM', quantity: 'number', get: () => c.cableM, set: (e) => (c.cableM = e), placeholder: 'no' },
-    { label: 'Its copper (mm²)', path: 'circuit.cableMm2', quantity: 'number', get: () => c.cableMm2, set: (e) => (c.cableMm2 = e), placeholder: '0.75' },
-    { label: 'Display: coldest', path: 'circuit.display.minC', quantity: 'celsius', get: () => c.display.minC, set: (e) => (c.display.minC = e) },
-    { label: 'Display: hottest', path: 'circuit.display.maxC', quantity: 'celsius', get: () => c.display.maxC, set: (e) => (c.display.maxC = e) },
-    { label: 'Default shown at a fault', path: 'circuit.display.substituteC', quantity: 'celsius', get: () => c.display.substituteC, set: (e) => (c.display.substituteC = e), placeholder: 'none' },
+    {
+      label: 'Supply (battery)',
+      path: 'circuit.supplyV',
+      quantity: 'volts',
+      get: () => c.supplyV,
+      set: (e) => (c.supplyV = e),
+    },
+    {
+      label: 'Second pull-up, when hot',
+      path: 'circuit.hotPullUpOhm',
+      quantity: 'ohms',
+      get: () => c.hotPullUpOhm,
+      set: (e) => (c.hotPullUpOhm = e),
+      placeholder: 'none',
+    },
+    {
+      label: 'Long cable, one way (m)',
+      path: 'circuit.cableM',
+      quantity: 'number',
+      get: () => c.cableM,
+      set: (e) => (c.cableM = e),
+      placeholder: 'no',
+    },
+    {
+      label: 'Its copper (mm²)',
+      path: 'circuit.cableMm2',
+      quantity: 'number',
+      get: () => c.cableMm2,
+      set: (e) => (c.cableMm2 = e),
+      placeholder: '0.75',
+    },
+    {
+      label: 'Display: coldest',
+      path: 'circuit.display.minC',
+      quantity: 'celsius',
+      get: () => c.display.minC,
+      set: (e) => (c.display.minC = e),
+    },
+    {
+      label: 'Display: hottest',
+      path: 'circuit.display.maxC',
+      quantity: 'celsius',
+      get: () => c.display.maxC,
+      set: (e) => (c.display.maxC = e),
+    },
+    {
+      label: 'Default shown at a fault',
+      path: 'circuit.display.substituteC',
+      quantity: 'celsius',
+      get: () => c.display.substituteC,
+      set: (e) => (c.display.substituteC = e),
+      placeholder: 'none',
+    },
   ];
 });
 const ratiometric = computed({
@@ -70,7 +116,9 @@ const ratiometric = computed({
           />
         </div>
         <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
-        <button class="act" type="button" @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })">Another point</button>
+        <button class="act" type="button" @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })">
+          Another point
+        </button>
       </template>
       <h3>Supply and display</h3>
       <div class="grid">

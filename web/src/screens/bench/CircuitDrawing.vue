@@ -56,7 +56,9 @@ function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number
       return { x: 596 + sensorX.value, y: colour === 'red' ? SIGNAL_Y : RETURN_Y };
   }
 }
-const leads = computed(() => probes.value && { red: placeOf(probes.value.red, 'red'), black: placeOf(probes.value.black, 'black') });
+const leads = computed(
+  () => probes.value && { red: placeOf(probes.value.red, 'red'), black: placeOf(probes.value.black, 'black') },
+);
 const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.value?.black === probe;
 </script>
 
@@ -93,23 +95,37 @@ const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.va
         <text v-if="layout !== 'one-wire'" x="226" y="194">{{ facts.wires[1] }}</text>
         <text x="548" y="97" text-anchor="middle">plug</text>
         <text v-if="moduleFree" x="226" y="164">module unplugged</text>
-        <text v-if="facts.temperature" x="752" y="252" text-anchor="end">thermometer <tspan class="figure">{{ facts.temperature }}</tspan></text>
+        <text v-if="facts.temperature" x="752" y="252" text-anchor="end">
+          thermometer
+          <tspan class="figure">{{ facts.temperature }}</tspan>
+        </text>
       </g>
-      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines"><path d="M486 232v6M472 238h28M478 244h16M483 250h6" /></g>
+      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines">
+        <path d="M486 232v6M472 238h28M478 244h16M483 250h6" />
+      </g>
       <text v-if="uses('chassis')" x="506" y="246">battery −</text>
       <text v-if="uses('supply')" x="418" y="240">battery +</text>
       <g v-if="uses('reference')" class="lines"><path d="M40 40H238" /></g>
       <text v-if="uses('reference')" x="250" y="44">at the neighbour</text>
-      <g v-if="returnBridged" class="lines bridge"><path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" /></g>
+      <g v-if="returnBridged" class="lines bridge">
+        <path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" />
+      </g>
       <DrawingMarks :marks="marks" />
       <g v-if="leads" class="leads">
-        <g :transform="`translate(${leads.red.x},${leads.red.y})`"><circle r="9" class="red" /><text x="-12" y="-10" text-anchor="end" class="strong">red</text></g>
+        <g :transform="`translate(${leads.red.x},${leads.red.y})`">
+          <circle r="9" class="red" />
+          <text x="-12" y="-10" text-anchor="end" class="strong">red</text>
+        </g>
         <g :transform="`translate(${leads.black.x},${leads.black.y})`">
-          <path d="M0-10L10 0 0 10-10 0Z" class="black" /><text x="-13" y="16" text-anchor="end" class="strong">black</text>
+          <path d="M0-10L10 0 0 10-10 0Z" class="black" />
+          <text x="-13" y="16" text-anchor="end" class="strong">black</text>
         </g>
       </g>
       <g v-if="suspect && sign" class="suspicion">
-        <g :transform="`translate(${sign.x},${sign.y})`"><path d="M0-13L13 0 0 13-13 0Z" /><text y="5" text-anchor="middle" class="bang">!</text></g>
+        <g :transform="`translate(${sign.x},${sign.y})`">
+          <path d="M0-13L13 0 0 13-13 0Z" />
+          <text y="5" text-anchor="middle" class="bang">!</text>
+        </g>
         <text x="12" y="255">{{ suspect.text }}</text>
       </g>
     </svg>

@@ -8,7 +8,9 @@ import { curveFigures } from './curveFigure.ts';
 /** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
 const props = defineProps<{ lines: ChartLines | null }>();
 const preferences = usePreferences();
-const figures = computed(() => (props.lines ? curveFigures(props.lines, preferences.temperatureUnit, preferences.dark) : null));
+const figures = computed(() =>
+  props.lines ? curveFigures(props.lines, preferences.temperatureUnit, preferences.dark) : null,
+);
 </script>
 
 <template>

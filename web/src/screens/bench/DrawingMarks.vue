@@ -24,21 +24,42 @@ const placed = computed(() => {
     count.set(m.place, n + 1);
     const spot = SPOTS[m.place];
     const [first, ...rest] = m.beside.split(' ');
-    return { ...m, x: spot.x + n * spot.dx, y: spot.y + n * spot.dy, word: first, range: rest.join(' '), oneLine: /Wire/.test(m.place) };
+    return {
+      ...m,
+      x: spot.x + n * spot.dx,
+      y: spot.y + n * spot.dy,
+      word: first,
+      range: rest.join(' '),
+      oneLine: /Wire/.test(m.place),
+    };
   });
 });
 </script>
 
 <template>
   <g class="marks">
-    <g v-for="m in placed" :key="m.measurement" :transform="`translate(${m.x},${m.y})`" @click="work.goTest(m.measurement)">
+    <g
+      v-for="m in placed"
+      :key="m.measurement"
+      :transform="`translate(${m.x},${m.y})`"
+      @click="work.goTest(m.measurement)"
+    >
       <template v-if="m.place === 'display'">
-        <text class="value"><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</text>
+        <text class="value"
+          ><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</text
+        >
         <text y="13" class="small">{{ m.label }}</text>
       </template>
       <template v-else>
-        <text class="label">{{ m.label }} <tspan class="value"><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</tspan></text>
-        <text v-if="!m.oneLine" y="15" class="small">{{ m.word }} <tspan class="range">{{ m.range }}</tspan></text>
+        <text class="label"
+          >{{ m.label }}
+          <tspan class="value"
+            ><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</tspan
+          ></text
+        >
+        <text v-if="!m.oneLine" y="15" class="small"
+          >{{ m.word }} <tspan class="range">{{ m.range }}</tspan></text
+        >
       </template>
     </g>
   </g>

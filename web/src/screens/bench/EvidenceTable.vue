@@ -17,7 +17,8 @@ const preferences = usePreferences();
 const columns = computed(() => {
   const { suspects, readings } = props.assessment;
   const named = suspects.slice(0, 2).map((s) => ({ key: s.fault, name: s.name, predicts: s.predicts }));
-  if (named.length < 2) named.push({ key: 'prior', name: 'if nothing were wrong', predicts: readings.map((r) => r.healthy) });
+  if (named.length < 2)
+    named.push({ key: 'prior', name: 'if nothing were wrong', predicts: readings.map((r) => r.healthy) });
   return named;
 });
 const rows = computed(() =>
@@ -50,7 +51,9 @@ const rows = computed(() =>
 
 <template>
   <table data-test="evidence">
-    <caption class="small-head">Measured ❙ against what each suspect predicts</caption>
+    <caption class="small-head">
+      Measured ❙ against what each suspect predicts
+    </caption>
     <thead>
       <tr>
         <td></td>
@@ -64,7 +67,13 @@ const rows = computed(() =>
           <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
         </th>
         <td v-for="(interval, k) in row.intervals" :key="k">
-          <IntervalStrip :interval="interval" :value="row.value" :all="row.all" :quantity="row.quantity" :words="row.words[k]" />
+          <IntervalStrip
+            :interval="interval"
+            :value="row.value"
+            :all="row.all"
+            :quantity="row.quantity"
+            :words="row.words[k]"
+          />
         </td>
       </tr>
     </tbody>

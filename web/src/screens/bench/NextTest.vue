@@ -38,11 +38,15 @@ const tests = computed(() =>
   }),
 );
 const school = computed(() => SCHOOLS.find((s) => s.id === bench.job?.school));
-const schoolNext = computed(() => (school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : ''));
+const schoolNext = computed(() =>
+  school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : '',
+);
 const pair = computed(() => {
   const first = props.advice.undecided[0];
   if (!first) return '';
-  const how = first.test ? `${nameOf(first.test.measurement, first.test.conditions)} would tell.` : 'No test at hand would tell.';
+  const how = first.test
+    ? `${nameOf(first.test.measurement, first.test.conditions)} would tell.`
+    : 'No test at hand would tell.';
   return `Not told apart yet: ${first.names.join(' and ')}. ${how}`;
 });
 
@@ -54,16 +58,21 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
 <template>
   <section v-if="enough && !schoolNext" class="next" data-test="next" aria-label="Next test">
     <h3 class="enough">Enough measured</h3>
-    <p>No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.</p>
+    <p>
+      No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.
+    </p>
     <p class="others">If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
   </section>
   <section v-else class="next" data-test="next" aria-label="Next test">
     <h3>
       <button type="button" @click="$emit('go')">
-        <span>Next: {{ schoolNext || tests[0].name }}</span> <span v-if="!schoolNext" class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
+        <span>Next: {{ schoolNext || tests[0].name }}</span>
+        <span v-if="!schoolNext" class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
       </button>
     </h3>
-    <p v-if="schoolNext">By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).</p>
+    <p v-if="schoolNext">
+      By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
+    </p>
     <p v-else>{{ tests[0].title }}.</p>
     <p v-for="o in tests[0].outcomes" :key="o.name" class="outcome">
       <span>{{ o.name }}</span> <span class="mono">{{ o.range }}</span>
@@ -74,7 +83,9 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
       or
       <template v-for="(t, i) in tests.slice(1)" :key="t.name">
         <template v-if="i > 0">, </template>
-        <button type="button" class="link" @click="work.goTest(t.measurement, t.conditions)">{{ t.name }} ({{ t.minutesText }})</button>
+        <button type="button" class="link" @click="work.goTest(t.measurement, t.conditions)">
+          {{ t.name }} ({{ t.minutesText }})
+        </button>
       </template>
     </p>
   </section>

@@ -45,7 +45,11 @@ const layout = computed(() => job.value.circuit.layout);
       <ReadingField class="ohms" measurement="sensor-ohms" label="Sensor ohms" />
       <ReadingField measurement="open-voltage" label="Volts, unplugged" />
       <ReadingField measurement="loaded-voltage" label="Volts, plugged in" />
-      <ReadingField v-if="layout !== 'one-wire'" measurement="return-drop" :label="layout === 'pull-down' ? 'Feed volts' : 'Return drop'" />
+      <ReadingField
+        v-if="layout !== 'one-wire'"
+        measurement="return-drop"
+        :label="layout === 'pull-down' ? 'Feed volts' : 'Return drop'"
+      />
     </div>
   </section>
 </template>

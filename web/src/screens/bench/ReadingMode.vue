@@ -24,7 +24,9 @@ const figure = computed(() => {
   const text = reading.value?.text ?? '—';
   return about.value?.quantity === 'volts' && /\d$/.test(text) ? `${text} V` : text;
 });
-const words = computed(() => (verdict.result ? verdictText(verdict.result.assessment, (id) => readingNameById(bench.job, id)) : null));
+const words = computed(() =>
+  verdict.result ? verdictText(verdict.result.assessment, (id) => readingNameById(bench.job, id)) : null,
+);
 const leave = (): void => emit('close');
 onMounted(() => {
   window.addEventListener('keydown', leave);
@@ -38,7 +40,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', leave));
     <template v-if="about">
       <p class="name">{{ about.title }}</p>
       <p class="figure mono">{{ figure }}</p>
-      <p v-if="view" class="range"><b v-if="view.standingText">◆ {{ view.standingText }}. </b><span v-if="view.healthy">healthy <span class="mono">{{ view.healthy }}</span></span></p>
+      <p v-if="view" class="range">
+        <b v-if="view.standingText">◆ {{ view.standingText }}. </b
+        ><span v-if="view.healthy"
+          >healthy <span class="mono">{{ view.healthy }}</span></span
+        >
+      </p>
     </template>
     <p v-if="words" class="verdict">{{ words.title }}</p>
     <p v-if="words" class="detail">{{ words.detail }}</p>

@@ -14,7 +14,14 @@ const value = computed(() => (SCHOOLS.some((s) => s.id === bench.job!.school) ? 
 </script>
 
 <template>
-  <PickList class="school" label="Way of working" hide-label :groups="groups" :value="value" @pick="bench.job!.school = $event" />
+  <PickList
+    class="school"
+    label="Way of working"
+    hide-label
+    :groups="groups"
+    :value="value"
+    @pick="bench.job!.school = $event"
+  />
 </template>
 
 <style scoped>

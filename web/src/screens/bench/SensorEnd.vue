@@ -7,12 +7,19 @@ defineProps<{ plug: PlugView; shift: number; marked: boolean }>();
 
 <template>
   <g>
-    <g :transform="`translate(${shift},0)`" :class="['lines', { away: plug.kind === 'bridge' || plug.kind === 'resistor' }]">
+    <g
+      :transform="`translate(${shift},0)`"
+      :class="['lines', { away: plug.kind === 'bridge' || plug.kind === 'resistor' }]"
+    >
       <rect x="555" y="102" width="13" height="116" rx="4" class="part" />
       <path d="M568 120H640V139M640 181V200H568" />
       <rect x="630" y="139" width="20" height="42" :class="['part', { suspect: marked }]" />
       <path d="M622 188L658 132M658 132h-10" />
-      <path v-if="plug.kind === 'aside'" d="M606 112V216Q606 224 614 224H668Q676 224 676 216V112M606 132q9-6 18 0t18 0 18 0 16 0" class="water" />
+      <path
+        v-if="plug.kind === 'aside'"
+        d="M606 112V216Q606 224 614 224H668Q676 224 676 216V112M606 132q9-6 18 0t18 0 18 0 16 0"
+        class="water"
+      />
     </g>
     <g v-if="plug.kind === 'bridge'" class="lines bridge"><path d="M553 120H590V200H553" /></g>
     <g v-if="plug.kind === 'resistor'" class="lines bridge">

@@ -17,7 +17,9 @@ const about = computed(() => measurementById(work.test!));
 const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
 const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
-const bits = computed(() => (proposal.value && proposal.value.bits > 0.005 ? `tells ${proposal.value.bits.toFixed(2)} bit` : ''));
+const bits = computed(() =>
+  proposal.value && proposal.value.bits > 0.005 ? `tells ${proposal.value.bits.toFixed(2)} bit` : '',
+);
 
 watch(
   () => [work.test, work.readingId],
@@ -33,7 +35,15 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
   <section ref="root" class="sheet card" aria-label="The test on the card" :data-card="work.test">
     <div class="how">
       <div v-if="siblings.length > 1" class="siblings" role="group" aria-label="Tests of this station">
-        <button v-for="id in siblings" :key="id" type="button" :class="{ on: id === work.test }" @click="work.goTest(id)">{{ measurementById(id).name }}</button>
+        <button
+          v-for="id in siblings"
+          :key="id"
+          type="button"
+          :class="{ on: id === work.test }"
+          @click="work.goTest(id)"
+        >
+          {{ measurementById(id).name }}
+        </button>
       </div>
       <div class="small-head">{{ about.name }} · {{ about.minutes }} min{{ bits ? ` · ${bits}` : '' }}</div>
       <h2>{{ about.title }}</h2>
@@ -43,11 +53,27 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
       <p v-if="about.caution" class="caution"><span aria-hidden="true">▲</span> {{ about.caution }}</p>
     </div>
     <div class="entry">
-      <div v-if="taken.length > 1 || about.needs.length > 0 || taken.some((r) => r.voided)" class="taken" role="group" aria-label="Readings of this test">
-        <button v-for="r in taken" :key="r.id" type="button" :class="{ on: r.id === work.readingId, voided: r.voided }" @click="work.goReading(r.id)">
-          {{ r.text || '—' }} <span v-if="readingConditionsText(r, preferences.temperatureUnit)">{{ readingConditionsText(r, preferences.temperatureUnit) }}</span>
+      <div
+        v-if="taken.length > 1 || about.needs.length > 0 || taken.some((r) => r.voided)"
+        class="taken"
+        role="group"
+        aria-label="Readings of this test"
+      >
+        <button
+          v-for="r in taken"
+          :key="r.id"
+          type="button"
+          :class="{ on: r.id === work.readingId, voided: r.voided }"
+          @click="work.goReading(r.id)"
+        >
+          {{ r.text || '—' }}
+          <span v-if="readingConditionsText(r, preferences.temperatureUnit)">{{
+            readingConditionsText(r, preferences.temperatureUnit)
+          }}</span>
         </button>
-        <button type="button" :class="{ on: work.readingId === null }" @click="work.again()">{{ taken.length === 0 ? 'First' : 'Another' }}</button>
+        <button type="button" :class="{ on: work.readingId === null }" @click="work.again()">
+          {{ taken.length === 0 ? 'First' : 'Another' }}
+        </button>
       </div>
       <CardEntry :key="work.test!" />
       <CardOutcome />
@@ -121,7 +147,7 @@ li {
 }
 @media (pointer: coarse) {
   .siblings button,
-.taken button {
+  .taken button {
     min-height: 44px;
   }
 }

@@ -18,9 +18,17 @@ const verdict = useVerdict();
 const why = ref(false);
 const pulledUp = ref(false);
 const assessment = computed(() => verdict.result?.assessment ?? null);
-const words = computed(() => (assessment.value ? verdictText(assessment.value, (id) => readingNameById(bench.job, id)) : null));
+const words = computed(() =>
+  assessment.value ? verdictText(assessment.value, (id) => readingNameById(bench.job, id)) : null,
+);
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆' } as const;
-const STATES = { 'nothing-yet': 'before any reading', open: 'open', likely: 'likely', firm: 'firm', doubt: 'in doubt' } as const;
+const STATES = {
+  'nothing-yet': 'before any reading',
+  open: 'open',
+  likely: 'likely',
+  firm: 'firm',
+  doubt: 'in doubt',
+} as const;
 const leader = computed(() => {
   const first = assessment.value?.suspects[0];
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
@@ -32,17 +40,23 @@ const decision = computed(() => bench.job?.decision ?? null);
 <template>
   <aside class="verdict" :class="{ up: pulledUp }" aria-label="Verdict" aria-live="polite">
     <button class="act pull" type="button" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
-      <span class="short">{{ words ? `${SIGNS[words.state]} ${words.title}` : 'Verdict' }}</span> <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
+      <span class="short">{{ words ? `${SIGNS[words.state]} ${words.title}` : 'Verdict' }}</span>
+      <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
     </button>
     <div v-if="words && assessment" data-test="verdict">
       <div class="small-head top">
-        <span>Verdict so far · <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span>
+        <span
+          >Verdict so far ·
+          <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
+        >
         <button class="why" type="button" @click="why = true">Why, in figures</button>
       </div>
       <h2>{{ words.title }}</h2>
       <p class="detail">{{ words.detail }}</p>
       <p v-if="leader" class="repair">{{ leader.repair }}</p>
-      <p v-if="decision" class="repair"><b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}</p>
+      <p v-if="decision" class="repair">
+        <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
+      </p>
     </div>
     <div v-else-if="verdict.fault" role="alert">
       <h2>The computation failed</h2>
@@ -64,9 +78,15 @@ const decision = computed(() => bench.job?.decision ?? null);
         :leading="i === 0 && assessment.doubt.kind !== 'no-readings'"
       />
     </div>
-    <p v-if="learned" class="learned">Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})</p>
+    <p v-if="learned" class="learned">
+      Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
+    </p>
     <EvidenceTable v-if="assessment && assessment.readings.length > 0" :assessment="assessment" />
-    <NextTest v-if="verdict.advice && verdict.advice.proposals.length > 0" :advice="verdict.advice" @go="($emit('next'), (pulledUp = false))" />
+    <NextTest
+      v-if="verdict.advice && verdict.advice.proposals.length > 0"
+      :advice="verdict.advice"
+      @go="($emit('next'), (pulledUp = false))"
+    />
     <WhyDrawer v-model:open="why" />
   </aside>
 </template>

@@ -33,7 +33,9 @@ watch(
   async ([isOpen]) => {
     hangs.value = [];
     if (!isOpen || !bench.job) return;
-    hangs.value = await askWithoutEach(JSON.parse(JSON.stringify({ ...toRaw(bench.job), photos: [] })) as NonNullable<typeof bench.job>);
+    hangs.value = await askWithoutEach(
+      JSON.parse(JSON.stringify({ ...toRaw(bench.job), photos: [] })) as NonNullable<typeof bench.job>,
+    );
   },
   { immediate: true },
 );
@@ -50,28 +52,55 @@ function weigh(fault: string, text: string): void {
   <Drawer v-model:open="open" title="The verdict in figures" width="640">
     <template v-if="assessment">
       <h3>How much hangs on each reading</h3>
-      <p v-if="hangs.length === 0" class="soft">{{ assessment.readings.length === 0 ? 'No reading yet.' : 'Ranking again without each reading…' }}</p>
+      <p v-if="hangs.length === 0" class="soft">
+        {{ assessment.readings.length === 0 ? 'No reading yet.' : 'Ranking again without each reading…' }}
+      </p>
       <ul v-else>
         <li v-for="h in hangs" :key="h.id">
-          Without {{ readingNameById(bench.job, h.id) }}: {{ groupName(assessment.groups[0].group).toLowerCase() }} {{ formatProbability(h.ofPresentLeader) }}
-          <template v-if="h.leader !== assessment.groups[0].group">, {{ groupName(h.leader).toLowerCase() }} would lead with {{ formatProbability(h.probability) }}</template>
+          Without {{ readingNameById(bench.job, h.id) }}: {{ groupName(assessment.groups[0].group).toLowerCase() }}
+          {{ formatProbability(h.ofPresentLeader) }}
+          <template v-if="h.leader !== assessment.groups[0].group"
+            >, {{ groupName(h.leader).toLowerCase() }} would lead with {{ formatProbability(h.probability) }}</template
+          >
         </li>
       </ul>
       <h3>Every fault</h3>
       <table>
         <thead>
-          <tr><th scope="col">Fault</th><th scope="col">before</th><th scope="col">now</th><th scope="col">your factor</th></tr>
+          <tr>
+            <th scope="col">Fault</th>
+            <th scope="col">before</th>
+            <th scope="col">now</th>
+            <th scope="col">your factor</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="r in rows" :key="r.fault">
-            <td>{{ r.name }}<div v-if="r.moved" class="soft">{{ r.moved }}</div></td>
+            <td>
+              {{ r.name }}
+              <div v-if="r.moved" class="soft">{{ r.moved }}</div>
+            </td>
             <td class="mono">{{ formatProbability(r.prior) }}</td>
-            <td class="mono"><b>{{ formatProbability(r.probability) }}</b></td>
-            <td><input class="mono" :value="r.byHand ?? ''" placeholder="× 1" :aria-label="`Your factor on ${r.name}`" inputmode="decimal" @change="weigh(r.fault, ($event.target as HTMLInputElement).value)" /></td>
+            <td class="mono">
+              <b>{{ formatProbability(r.probability) }}</b>
+            </td>
+            <td>
+              <input
+                class="mono"
+                :value="r.byHand ?? ''"
+                placeholder="× 1"
+                :aria-label="`Your factor on ${r.name}`"
+                inputmode="decimal"
+                @change="weigh(r.fault, ($event.target as HTMLInputElement).value)"
+              />
+            </td>
           </tr>
         </tbody>
       </table>
-      <p class="soft">“before” is the default weight with codes, complaint, history and findings; those factors are common practice without a source. “now” adds every reading.</p>
+      <p class="soft">
+        “before” is the default weight with codes, complaint, history and findings; those factors are common practice
+        without a source. “now” adds every reading.
+      </p>
     </template>
     <p v-else class="soft">The circuit is not complete.</p>
   </Drawer>

@@ -35,7 +35,12 @@ function testRows(station: Station): TestRow[] {
   });
 }
 const rows = computed(() =>
-  work.stations.map((s) => ({ ...s, ...stateOf(s), open: s.id === work.station, rows: s.tests.length > 1 ? testRows(s) : [] })),
+  work.stations.map((s) => ({
+    ...s,
+    ...stateOf(s),
+    open: s.id === work.station,
+    rows: s.tests.length > 1 ? testRows(s) : [],
+  })),
 );
 </script>
 
@@ -47,7 +52,13 @@ const rows = computed(() =>
     </div>
     <ol>
       <li v-for="s in rows" :key="s.id" :class="{ open: s.open }">
-        <button type="button" class="station" :data-station="s.id" :aria-current="s.open ? 'step' : undefined" @click="work.goStation(s.id)">
+        <button
+          type="button"
+          class="station"
+          :data-station="s.id"
+          :aria-current="s.open ? 'step' : undefined"
+          @click="work.goStation(s.id)"
+        >
           <span class="sign" :class="s.state" :title="WORDS[s.state]">{{ SIGNS[s.state] }}</span>
           <span class="name">{{ s.name }}</span>
           <span class="last mono">{{ s.last }}</span>

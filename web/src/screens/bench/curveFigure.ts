@@ -10,14 +10,25 @@ export interface Figure {
 }
 
 /** The two charts of a check: the sensor's resistance (logarithmic), and the loaded voltage; null while no pull-up is known. */
-export function curveFigures(lines: ChartLines, unit: TemperatureUnit, dark: boolean): { resistance: Figure; voltage: Figure | null } {
+export function curveFigures(
+  lines: ChartLines,
+  unit: TemperatureUnit,
+  dark: boolean,
+): { resistance: Figure; voltage: Figure | null } {
   const colour = chartColours(dark);
   const inKilo = Math.max(...lines.resistance.middle) > 2000;
   const kilo = inKilo ? 1000 : 1;
-  const layoutOf = (title: string, yaxis: Partial<Layout['yaxis']>): Partial<Layout> => chartLayout(title, colour, { l: 36, r: 10, t: 22, b: 24 }, {}, yaxis);
+  const layoutOf = (title: string, yaxis: Partial<Layout['yaxis']>): Partial<Layout> =>
+    chartLayout(title, colour, { l: 36, r: 10, t: 22, b: 24 }, {}, yaxis);
   const resistance: Figure = {
-    data: [...band(lines.resistance, kilo, unit, colour), ...(lines.resistancePoint ? [point(lines.resistancePoint, kilo, unit, colour)] : [])],
-    layout: layoutOf(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, { type: 'log', ...decades(lines.resistance, kilo) }),
+    data: [
+      ...band(lines.resistance, kilo, unit, colour),
+      ...(lines.resistancePoint ? [point(lines.resistancePoint, kilo, unit, colour)] : []),
+    ],
+    layout: layoutOf(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, {
+      type: 'log',
+      ...decades(lines.resistance, kilo),
+    }),
   };
   if (!lines.voltage) return { resistance, voltage: null };
   const suspect: Data[] = lines.suspect
@@ -38,7 +49,9 @@ export function curveFigures(lines: ChartLines, unit: TemperatureUnit, dark: boo
     resistance,
     voltage: {
       data: [...band(lines.voltage, 1, unit, colour), ...suspect, ...measured],
-      layout: layoutOf(`Plugged in, V over °${unit}${suspect.length > 0 ? ' · dashed: suspect' : ''}`, { rangemode: 'tozero' }),
+      layout: layoutOf(`Plugged in, V over °${unit}${suspect.length > 0 ? ' · dashed: suspect' : ''}`, {
+        rangemode: 'tozero',
+      }),
     },
   };
 }

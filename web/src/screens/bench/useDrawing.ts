@@ -93,8 +93,19 @@ export function useDrawing() {
       const bare = /\d\s*$/.test(r.text);
       const unit = quantity === 'volts' ? ' V' : ` °${preferences.temperatureUnit}`;
       const value = quantity === 'ohms' ? view.readAs.replace('= ', '') : `${r.text}${bare ? unit : ''}`;
-      const beside = view.standing === 'off' && view.predicted ? `suspect ${view.predicted}` : view.healthy ? `healthy ${view.healthy}` : '';
-      list.push({ ...at, measurement: r.measurement, value, sign: view.standing === 'fits' ? '●' : view.standing === 'off' ? '◆' : '○', beside });
+      const beside =
+        view.standing === 'off' && view.predicted
+          ? `suspect ${view.predicted}`
+          : view.healthy
+            ? `healthy ${view.healthy}`
+            : '';
+      list.push({
+        ...at,
+        measurement: r.measurement,
+        value,
+        sign: view.standing === 'fits' ? '●' : view.standing === 'off' ? '◆' : '○',
+        beside,
+      });
     }
     return list.reverse();
   });
@@ -102,7 +113,8 @@ export function useDrawing() {
   const suspect = computed(() => {
     const assessment = verdict.result?.assessment;
     const first = assessment?.suspects[0];
-    if (!first || first.fault === 'healthy' || ['no-readings', 'nothing-fits'].includes(assessment.doubt.kind)) return null;
+    if (!first || first.fault === 'healthy' || ['no-readings', 'nothing-fits'].includes(assessment.doubt.kind))
+      return null;
     if (first.probability < 0.5) return null;
     const size = first.size ? sizeText(first.size).replace(/ \(.*/, '') : '';
     return { part: first.part, text: `suspect: ${first.name}${size && !size.startsWith('size') ? `, ${size}` : ''}` };

@@ -58,7 +58,11 @@ export function useStationState(): (station: Station) => StationState {
     },
     decision: () => {
       const { decision } = bench.job!;
-      if (decision) return { state: decision.group === decision.toolGroup ? 'settled' : 'odd', last: groupName(decision.group).split(' ')[0] };
+      if (decision)
+        return {
+          state: decision.group === decision.toolGroup ? 'settled' : 'odd',
+          last: groupName(decision.group).split(' ')[0],
+        };
       const first = verdict.result?.assessment.groups[0];
       const any = verdict.result?.assessment.doubt.kind !== 'no-readings';
       return first && any ? { state: 'todo', last: formatProbability(first.probability) } : todo;
@@ -81,6 +85,9 @@ export function useStationState(): (station: Station) => StationState {
     const readings = station.tests.flatMap((t) => work.readingsOf(t)).filter((r) => !r.voided && r.value !== null);
     if (readings.length === 0) return todo;
     const odd = readings.some((r) => viewOf(r.measurement, r).standing === 'off');
-    return { state: odd ? 'odd' : 'settled', last: station.tests.length === 1 ? readings[readings.length - 1].text : '' };
+    return {
+      state: odd ? 'odd' : 'settled',
+      last: station.tests.length === 1 ? readings[readings.length - 1].text : '',
+    };
   };
 }

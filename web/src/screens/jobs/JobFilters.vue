@@ -14,15 +14,27 @@ const on = (event: Event): boolean => (event.target as HTMLInputElement).checked
 
 <template>
   <div class="filters" role="search">
-    <input class="search" type="search" :value="filter.words" placeholder="Machine, sensor, code, part" aria-label="Search checks" @input="set({ words: text($event) })" />
+    <input
+      class="search"
+      type="search"
+      :value="filter.words"
+      placeholder="Machine, sensor, code, part"
+      aria-label="Search checks"
+      @input="set({ words: text($event) })"
+    />
     <select :value="filter.field" aria-label="Field" @change="set({ field: text($event) as JobFilter['field'] })">
-      <option value="">every field</option><option value="engine">engines</option><option value="climate">climate</option><option value="boiler">boilers</option>
+      <option value="">every field</option>
+      <option value="engine">engines</option>
+      <option value="climate">climate</option>
+      <option value="boiler">boilers</option>
     </select>
     <select :value="filter.state" aria-label="State" @change="set({ state: text($event) as JobFilter['state'] })">
-      <option value="">every state</option><option v-for="s in JOB_STATES" :key="s" :value="s">{{ s }}</option>
+      <option value="">every state</option>
+      <option v-for="s in JOB_STATES" :key="s" :value="s">{{ s }}</option>
     </select>
     <select :value="filter.group" aria-label="Decided" @change="set({ group: text($event) as JobFilter['group'] })">
-      <option value="">every decision</option><option value="undecided">undecided</option>
+      <option value="">every decision</option>
+      <option value="undecided">undecided</option>
       <option v-for="g in FAULT_GROUPS" :key="g" :value="g">{{ groupName(g).toLowerCase() }}</option>
     </select>
     <label><input type="checkbox" :checked="filter.dueOnly" @change="set({ dueOnly: on($event) })" />due</label>

@@ -20,7 +20,9 @@ const line = computed(() => props.job.complaint.text || props.job.note);
   <tr data-test="job">
     <td>
       <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || 'Untitled check' }}</RouterLink>
-      <div class="soft">{{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template></div>
+      <div class="soft">
+        {{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template>
+      </div>
       <div v-if="due.standIn" class="due">◆ temporary stand-in still fitted</div>
       <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
         {{ due.due > 0 ? '◆' : '○' }} {{ due.open }} follow-up{{ due.open > 1 ? 's' : '' }}, next {{ due.next }}
@@ -41,7 +43,9 @@ const line = computed(() => props.job.complaint.text || props.job.note);
           <button class="act quiet" type="button" @click="$emit('copy')">Copy</button>
           <button class="act quiet" type="button" @click="$emit('like')">New check like this</button>
           <button class="act quiet" type="button" @click="$emit('export')">Export</button>
-          <button class="act quiet" type="button" @click="$emit('archive')">{{ job.archivedAt ? 'Take out of the archive' : 'Archive' }}</button>
+          <button class="act quiet" type="button" @click="$emit('archive')">
+            {{ job.archivedAt ? 'Take out of the archive' : 'Archive' }}
+          </button>
         </div>
       </details>
       <button class="act quiet" type="button" @click="$emit('remove')">Delete</button>

@@ -81,7 +81,11 @@ onKeyStroke('c', () => void start());
       </div>
       <JobFilters v-if="jobs.jobs.length > 0" v-model="filter" />
       <p v-if="jobs.fault" class="note bad" role="alert">
-        {{ jobs.fault === 'full' ? 'The browser’s storage is full: delete or export a check first.' : 'The browser blocks its storage for this page: nothing can be kept here.' }}
+        {{
+          jobs.fault === 'full'
+            ? 'The browser’s storage is full: delete or export a check first.'
+            : 'The browser blocks its storage for this page: nothing can be kept here.'
+        }}
       </p>
       <div v-if="importNote" class="note" role="status">
         <span class="lines">{{ importNote }}</span>
@@ -118,7 +122,9 @@ onKeyStroke('c', () => void start());
         </tbody>
       </table>
       <section v-else-if="jobs.loaded && jobs.jobs.length > 0" class="empty">
-        <p>No check is like this. <button class="act" type="button" @click="filter = { ...NO_FILTER }">Show all</button></p>
+        <p>
+          No check is like this. <button class="act" type="button" @click="filter = { ...NO_FILTER }">Show all</button>
+        </p>
       </section>
       <section v-else-if="jobs.loaded" class="empty sheet">
         <h1>Sensor, supply or wiring?</h1>
@@ -129,7 +135,9 @@ onKeyStroke('c', () => void start());
           <li>the volts at the plug, unplugged</li>
           <li>the volts at the plug, plugged in</li>
         </ol>
-        <p>Type them in any order. After each one the verdict says what is suspect, how surely, and what to measure next.</p>
+        <p>
+          Type them in any order. After each one the verdict says what is suspect, how surely, and what to measure next.
+        </p>
         <p class="soft">Checks are kept in this browser and nowhere else. Export them to keep a copy.</p>
         <button class="act main" type="button" @click="start">Start the first check</button>
       </section>
@@ -138,7 +146,13 @@ onKeyStroke('c', () => void start());
         <h2>Kept, but cannot be opened</h2>
         <p v-for="d in jobs.damaged" :key="d.key">
           {{ openFaultText(d.fault) }}
-          <button class="act" type="button" @click="saveFile(`${d.key}.json`, 'application/json', JSON.stringify(d.data, null, 2))">Export as it is</button>
+          <button
+            class="act"
+            type="button"
+            @click="saveFile(`${d.key}.json`, 'application/json', JSON.stringify(d.data, null, 2))"
+          >
+            Export as it is
+          </button>
         </p>
       </section>
     </main>

@@ -36,7 +36,12 @@ onMounted(async () => {
 watch(
   () => bench.job?.photos.map((p) => `${p.id}${p.caption}`).join(),
   async () => {
-    const list = await Promise.all((bench.job?.photos ?? []).map(async (p) => ({ image: p.image ?? (await getPhoto(p.id)) ?? '', caption: p.caption })));
+    const list = await Promise.all(
+      (bench.job?.photos ?? []).map(async (p) => ({
+        image: p.image ?? (await getPhoto(p.id)) ?? '',
+        caption: p.caption,
+      })),
+    );
     photos.value = list.filter((p) => p.image !== '');
   },
   { immediate: true },
@@ -81,12 +86,19 @@ const print = (): void => window.print();
     <TopBar class="no-print" back>
       <RouterLink v-if="bench.job" class="act quiet" :to="`/check/${bench.job.id}`">‹ Bench</RouterLink>
       <span class="tools">
-        <select v-model="paper" aria-label="Paper"><option value="A4">A4</option><option value="LETTER">Letter</option></select>
-        <button class="act" type="button" :disabled="!report || making" @click="makePdf">{{ making ? 'Making…' : 'PDF' }}</button>
+        <select v-model="paper" aria-label="Paper">
+          <option value="A4">A4</option>
+          <option value="LETTER">Letter</option>
+        </select>
+        <button class="act" type="button" :disabled="!report || making" @click="makePdf">
+          {{ making ? 'Making…' : 'PDF' }}
+        </button>
         <button class="act main" type="button" :disabled="!report" @click="print">Print</button>
       </span>
     </TopBar>
-    <p v-if="fault" class="fault no-print" role="alert">The PDF could not be made: {{ fault }}. Print works without it.</p>
+    <p v-if="fault" class="fault no-print" role="alert">
+      The PDF could not be made: {{ fault }}. Print works without it.
+    </p>
     <main v-if="report && bench.job" ref="sheet" class="light paper" aria-label="Report">
       <h1>{{ report.title }}</h1>
       <p class="soft">{{ report.subtitle }}</p>
@@ -94,26 +106,49 @@ const print = (): void => window.print();
         <h2>{{ s.title }}</h2>
         <p v-for="line in s.lines" :key="line">{{ line }}</p>
         <table v-if="s.table && s.table.rows.length > 0">
-          <thead><tr><th v-for="h in s.table.head" :key="h" scope="col">{{ h }}</th></tr></thead>
+          <thead>
+            <tr>
+              <th v-for="h in s.table.head" :key="h" scope="col">{{ h }}</th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="(row, i) in s.table.rows" :key="i"><td v-for="(cell, k) in row" :key="k">{{ cell }}</td></tr>
+            <tr v-for="(row, i) in s.table.rows" :key="i">
+              <td v-for="(cell, k) in row" :key="k">{{ cell }}</td>
+            </tr>
           </tbody>
         </table>
         <CircuitDrawing v-if="s.id === 'circuit'" class="picture" />
-        <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart"><PlotFigure v-for="(c, i) in charts" :key="i" :figure="c" :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'" /></div>
+        <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart">
+          <PlotFigure
+            v-for="(c, i) in charts"
+            :key="i"
+            :figure="c"
+            :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'"
+          />
+        </div>
       </section>
       <section v-if="photos.length > 0">
         <h2>Photos</h2>
-        <div class="photos"><figure v-for="p in photos" :key="p.image"><img :src="p.image" :alt="p.caption" /><figcaption>{{ p.caption }}</figcaption></figure></div>
+        <div class="photos">
+          <figure v-for="p in photos" :key="p.image">
+            <img :src="p.image" :alt="p.caption" />
+            <figcaption>{{ p.caption }}</figcaption>
+          </figure>
+        </div>
       </section>
       <section class="cautions">
         <h2>Cautions</h2>
-        <ul><li v-for="c in report.cautions" :key="c">{{ c }}</li></ul>
+        <ul>
+          <li v-for="c in report.cautions" :key="c">{{ c }}</li>
+        </ul>
       </section>
     </main>
     <main v-else class="nothing">
       <p v-if="bench.state.kind === 'loading'" class="soft">Opening…</p>
-      <template v-else><h1>This check is not here</h1><RouterLink class="act" to="/">All checks</RouterLink></template>
+      <template v-else
+        ><h1>This check is not here</h1>
+        <RouterLink class="act" to="/">All checks</RouterLink></template
+      >
     </main>
   </div>
 </template>

@@ -14,7 +14,12 @@ export interface ReportPictures {
 export async function reportPdf(report: Report, pictures: ReportPictures, paper: 'A4' | 'LETTER'): Promise<Blob> {
   const { default: pdfMake } = await import('pdfmake/build/pdfmake.min.js');
   const address = (path: string): string => new URL(path, window.location.href).href;
-  const fonts = { normal: address(regular), bold: address(medium), italics: address(regular), bolditalics: address(medium) };
+  const fonts = {
+    normal: address(regular),
+    bold: address(medium),
+    italics: address(regular),
+    bolditalics: address(medium),
+  };
   pdfMake.addFonts({ Roboto: fonts });
   return pdfMake.createPdf(definition(report, pictures, paper)).getBlob();
 }
@@ -22,9 +27,14 @@ export async function reportPdf(report: Report, pictures: ReportPictures, paper:
 const INK = '#22302d';
 const SOFT = '#5a655e';
 /** Roboto lacks some signs. */
-const printable = (text: string): string => text.replace(/◆/g, '!').replace(/●/g, '•').replace(/○/g, '–').replace(/▲/g, '').replace(/→/g, '-');
+const printable = (text: string): string =>
+  text.replace(/◆/g, '!').replace(/●/g, '•').replace(/○/g, '–').replace(/▲/g, '').replace(/→/g, '-');
 
-function definition(report: Report, { drawing, charts, photos }: ReportPictures, paper: 'A4' | 'LETTER'): TDocumentDefinitions {
+function definition(
+  report: Report,
+  { drawing, charts, photos }: ReportPictures,
+  paper: 'A4' | 'LETTER',
+): TDocumentDefinitions {
   const content: Content[] = [
     { text: printable(report.title), style: 'title' },
     { text: printable(report.subtitle), style: 'soft', margin: [0, 0, 0, 8] },
@@ -33,12 +43,18 @@ function definition(report: Report, { drawing, charts, photos }: ReportPictures,
     content.push({ text: section.title, style: 'heading' });
     for (const line of section.lines) content.push({ text: printable(line), margin: [0, 1, 0, 1] });
     if (section.table && section.table.rows.length > 0) content.push(table(section.table));
-    if (section.id === 'circuit' && drawing) content.push({ svg: printable(drawing), width: 500, margin: [0, 6, 0, 4] });
-    if (section.id === 'readings' && charts.length > 0) content.push({ columns: charts.map((image) => ({ image, width: 250 })), margin: [0, 6, 0, 4] });
+    if (section.id === 'circuit' && drawing)
+      content.push({ svg: printable(drawing), width: 500, margin: [0, 6, 0, 4] });
+    if (section.id === 'readings' && charts.length > 0)
+      content.push({ columns: charts.map((image) => ({ image, width: 250 })), margin: [0, 6, 0, 4] });
   }
   if (photos.length > 0) {
     content.push({ text: 'Photos', style: 'heading' });
-    for (const p of photos) content.push({ image: p.image, fit: [380, 260], margin: [0, 4, 0, 2] }, { text: printable(p.caption), style: 'soft' });
+    for (const p of photos)
+      content.push(
+        { image: p.image, fit: [380, 260], margin: [0, 4, 0, 2] },
+        { text: printable(p.caption), style: 'soft' },
+      );
   }
   content.push({ text: 'Cautions', style: 'heading' }, { ul: report.cautions.map(printable), style: 'soft' });
   return {
@@ -46,7 +62,13 @@ function definition(report: Report, { drawing, charts, photos }: ReportPictures,
     pageMargins: [40, 40, 40, 48],
     info: { title: report.title },
     content,
-    footer: (page, pages) => ({ text: `${printable(report.title)} · ${page} / ${pages}`, alignment: 'center', fontSize: 8, color: SOFT, margin: [0, 14, 0, 0] }),
+    footer: (page, pages) => ({
+      text: `${printable(report.title)} · ${page} / ${pages}`,
+      alignment: 'center',
+      fontSize: 8,
+      color: SOFT,
+      margin: [0, 14, 0, 0],
+    }),
     defaultStyle: { font: 'Roboto', fontSize: 9.5, color: INK, lineHeight: 1.15 },
     styles: {
       title: { fontSize: 17, bold: true },

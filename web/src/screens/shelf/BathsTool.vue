@@ -23,19 +23,40 @@ const schema = z.strictObject({
   pressureHPa: entrySchema,
   rows: z.array(z.strictObject({ id: z.string(), minute: entrySchema, value: entrySchema })).max(40),
 });
-const { draft } = useDraft('baths', schema, () => ({ altitudeM: { text: '0', value: 0 }, pressureHPa: blank, rows: [timed(), timed(), timed()] }));
-const pressureKPa = computed(() => (draft.value.pressureHPa.value === null ? pressureAtAltitudeKPa(draft.value.altitudeM.value ?? 0) : draft.value.pressureHPa.value / 10));
-const altitudeBad = computed(() => draft.value.altitudeM.value !== null && (draft.value.altitudeM.value < -500 || draft.value.altitudeM.value > 11_000));
+const { draft } = useDraft('baths', schema, () => ({
+  altitudeM: { text: '0', value: 0 },
+  pressureHPa: blank,
+  rows: [timed(), timed(), timed()],
+}));
+const pressureKPa = computed(() =>
+  draft.value.pressureHPa.value === null
+    ? pressureAtAltitudeKPa(draft.value.altitudeM.value ?? 0)
+    : draft.value.pressureHPa.value / 10,
+);
+const altitudeBad = computed(
+  () =>
+    draft.value.altitudeM.value !== null &&
+    (draft.value.altitudeM.value < -500 || draft.value.altitudeM.value > 11_000),
+);
 const boils = computed(() => boilingPointC(pressureKPa.value));
 const temperature = (c: number, digits = 1): string => formatTemperature(c, preferences.temperatureUnit, digits);
 const settled = computed(() => {
-  const readings = draft.value.rows.flatMap((r) => (r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }]));
+  const readings = draft.value.rows.flatMap((r) =>
+    r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }],
+  );
   if (readings.length === 0) return '';
   return settlingText(settle(readings, Math.max(Math.max(...readings.map((r) => Math.abs(r.value))) * 1e-3, 1e-3)));
 });
 function addBath(celsius: number): (job: Job) => void {
   const value = Number(celsius.toFixed(1));
-  return (job) => void job.comparison.pairs.push({ id: newId(), sensor: 'this', phase: 'heating', temperatureC: { text: `${value} °C`, value }, resistanceOhm: { text: '', value: null } });
+  return (job) =>
+    void job.comparison.pairs.push({
+      id: newId(),
+      sensor: 'this',
+      phase: 'heating',
+      temperatureC: { text: `${value} °C`, value },
+      resistanceOhm: { text: '', value: null },
+    });
 }
 </script>
 
@@ -43,24 +64,48 @@ function addBath(celsius: number): (job: Job) => void {
   <div class="two">
     <div>
       <h2>Ice bath</h2>
-      <p>Crushed ice, just covered with water, stirred, in an insulated cup: <b>{{ temperature(0) }}</b> within a tenth. Salt or pure water without ice is no bath. Wait until the reading stands still, two minutes at least.</p>
+      <p>
+        Crushed ice, just covered with water, stirred, in an insulated cup: <b>{{ temperature(0) }}</b> within a tenth.
+        Salt or pure water without ice is no bath. Wait until the reading stands still, two minutes at least.
+      </p>
       <UseOnJob what="Ice bath as a pair on a check" :change="addBath(0)" />
       <h2>Boiling water</h2>
       <div class="fields">
         <EntryField label="Altitude (m)" quantity="number" v-model="draft.altitudeM" />
-        <EntryField label="or pressure today (hPa)" quantity="number" placeholder="at the place" v-model="draft.pressureHPa" />
+        <EntryField
+          label="or pressure today (hPa)"
+          quantity="number"
+          placeholder="at the place"
+          v-model="draft.pressureHPa"
+        />
       </div>
       <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">Altitude from −500 to 11 000 m.</p>
-      <p v-else-if="Number.isNaN(boils)" class="told odd">Water does not boil at that pressure: 7 hPa to 220 640 hPa.</p>
-      <p v-else class="told" data-test="boils">Water boils at <b>{{ temperature(boils) }}</b> ({{ (10 * pressureKPa).toFixed(0) }} hPa). Not 100 °C, unless the sea is near and the weather plain.</p>
-      <p class="soft">The pressure must be the one at the place, not the one reduced to sea level of a weather report.</p>
+      <p v-else-if="Number.isNaN(boils)" class="told odd">
+        Water does not boil at that pressure: 7 hPa to 220 640 hPa.
+      </p>
+      <p v-else class="told" data-test="boils">
+        Water boils at <b>{{ temperature(boils) }}</b> ({{ (10 * pressureKPa).toFixed(0) }} hPa). Not 100 °C, unless the
+        sea is near and the weather plain.
+      </p>
+      <p class="soft">
+        The pressure must be the one at the place, not the one reduced to sea level of a weather report.
+      </p>
       <UseOnJob what="Boiling water as a pair on a check" :disabled="Number.isNaN(boils)" :change="addBath(boils)" />
-      <p class="caution">▲ Boiling water and steam burn. Eye protection; tongs; no naked flame on a sensor; never a pressurised cooling system.</p>
+      <p class="caution">
+        ▲ Boiling water and steam burn. Eye protection; tongs; no naked flame on a sensor; never a pressurised cooling
+        system.
+      </p>
     </div>
     <div>
       <h2>What thermometers are good for</h2>
       <table>
-        <tbody><tr v-for="t in THERMOMETERS" :key="t.name"><th scope="row">{{ t.name }}</th><td class="mono limit">± {{ t.limitK }} K</td><td>{{ t.mind }}</td></tr></tbody>
+        <tbody>
+          <tr v-for="t in THERMOMETERS" :key="t.name">
+            <th scope="row">{{ t.name }}</th>
+            <td class="mono limit">± {{ t.limitK }} K</td>
+            <td>{{ t.mind }}</td>
+          </tr>
+        </tbody>
       </table>
       <p class="soft">Common practice, no source.</p>
       <h2>Where will it settle?</h2>
@@ -68,7 +113,9 @@ function addBath(celsius: number): (job: Job) => void {
         <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
         <EntryField :label="`Reading ${i + 1}`" quantity="number" v-model="r.value" />
       </div>
-      <button class="act" type="button" :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())">Another reading</button>
+      <button class="act" type="button" :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())">
+        Another reading
+      </button>
       <p v-if="settled" class="told" data-test="settled">{{ settled }}</p>
     </div>
   </div>

@@ -21,10 +21,18 @@ const circuitId = ref(known.find((c) => c.curveId === curve.value.id)?.id ?? kno
 const MOST_LINES = 42;
 const lines = computed(() => {
   const circuit = { ...catalogueCircuit(circuitId.value), curve: curve.value.model };
-  const [from, to] = [Math.max(curve.value.model.minC, circuit.display.minC), Math.min(curve.value.model.maxC, circuit.display.maxC)];
+  const [from, to] = [
+    Math.max(curve.value.model.minC, circuit.display.minC),
+    Math.min(curve.value.model.maxC, circuit.display.maxC),
+  ];
   const step = [1, 2, 5, 10, 20, 50].find((s) => (to - from) / s < MOST_LINES) ?? 100;
   const table = curveTable(curve.value.model, from, to, step);
-  const desk = deskCurve(circuit, circuit.pullUpOhm!, table.map((l) => l.temperatureC), NO_DESK_FAULTS);
+  const desk = deskCurve(
+    circuit,
+    circuit.pullUpOhm!,
+    table.map((l) => l.temperatureC),
+    NO_DESK_FAULTS,
+  );
   return table.map((l, i) => ({ ...l, volts: desk[i].volts, shownC: desk[i].shownC }));
 });
 const print = (): void => window.print();
@@ -34,26 +42,44 @@ const print = (): void => window.print();
   <div>
     <TopBar class="no-print" back>
       <RouterLink class="act quiet" to="/shelf/curves">‹ Shelf</RouterLink>
-      <label class="pick">in circuit <select v-model="circuitId"><option v-for="c in known" :key="c.id" :value="c.id">{{ c.name }}</option></select></label>
+      <label class="pick"
+        >in circuit
+        <select v-model="circuitId">
+          <option v-for="c in known" :key="c.id" :value="c.id">{{ c.name }}</option>
+        </select></label
+      >
       <button class="act main" type="button" @click="print">Print</button>
     </TopBar>
     <main class="light card" aria-label="Pocket card">
       <h1>{{ curve.name }}</h1>
       <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
       <table>
-        <thead><tr><th scope="col">°C</th><th scope="col">°F</th><th scope="col">ohms</th><th scope="col">low … high</th><th scope="col">volts, plugged in</th><th scope="col">shown</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">°C</th>
+            <th scope="col">°F</th>
+            <th scope="col">ohms</th>
+            <th scope="col">low … high</th>
+            <th scope="col">volts, plugged in</th>
+            <th scope="col">shown</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="l in lines" :key="l.temperatureC">
             <td>{{ formatTemperature(l.temperatureC, 'C').replace(' °C', '') }}</td>
             <td>{{ formatTemperature(l.temperatureC, 'F').replace(' °F', '') }}</td>
-            <td><b>{{ formatOhm(l.resistanceOhm) }}</b></td>
+            <td>
+              <b>{{ formatOhm(l.resistanceOhm) }}</b>
+            </td>
             <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
             <td>{{ formatVolt(l.volts) }}</td>
             <td>{{ formatTemperature(l.shownC, preferences.temperatureUnit) }}</td>
           </tr>
         </tbody>
       </table>
-      <p class="soft foot">Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.</p>
+      <p class="soft foot">
+        Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.
+      </p>
     </main>
   </div>
 </template>

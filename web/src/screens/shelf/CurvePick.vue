@@ -9,7 +9,10 @@ withDefaults(defineProps<{ label?: string }>(), { label: 'Curve' });
 const curves = useCurves();
 const groups = computed(() => {
   const of = (own: boolean) => curves.all.filter((c) => c.own === own).map((c) => ({ value: c.id, label: c.name }));
-  return [{ label: 'Own', options: of(true) }, { label: 'Generic', options: of(false) }].filter((g) => g.options.length > 0);
+  return [
+    { label: 'Own', options: of(true) },
+    { label: 'Generic', options: of(false) },
+  ].filter((g) => g.options.length > 0);
 });
 </script>
 

@@ -57,7 +57,16 @@ const facts = computed(() => {
 });
 function exportCurve(): void {
   const { id, name, source } = curve.value;
-  const file = { format: 'mellow-probe/curve', formatVersion: 1, id, name, source, note: '', createdAt: nowIso(), curve: curve.value.curve };
+  const file = {
+    format: 'mellow-probe/curve',
+    formatVersion: 1,
+    id,
+    name,
+    source,
+    note: '',
+    createdAt: nowIso(),
+    curve: curve.value.curve,
+  };
   saveFile(fileName(name, 'json'), 'application/json', `${JSON.stringify(file, null, 2)}\n`);
 }
 </script>
@@ -65,7 +74,17 @@ function exportCurve(): void {
 <template>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <EntryField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" v-model="draft[key]" />
+    <EntryField
+      v-for="[key, label] in [
+        ['from', 'From'],
+        ['to', 'To'],
+      ] as const"
+      :key="key"
+      class="short"
+      :label="label"
+      quantity="celsius"
+      v-model="draft[key]"
+    />
     <EntryField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" v-model="draft.step" />
   </div>
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
@@ -73,10 +92,24 @@ function exportCurve(): void {
     <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
     <div class="scroll" tabindex="0" role="region" aria-label="Table of the curve">
       <table data-test="curve-table">
-        <thead><tr><th scope="col">°{{ preferences.temperatureUnit }}</th><th scope="col">nominal</th><th scope="col">low … high</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">°{{ preferences.temperatureUnit }}</th>
+            <th scope="col">nominal</th>
+            <th scope="col">low … high</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="l in lines" :key="l.temperatureC" class="mono">
-            <td>{{ formatTemperature(l.temperatureC, preferences.temperatureUnit, Number.isInteger(shownTemperature(l.temperatureC, preferences.temperatureUnit)) ? 0 : 1) }}</td>
+            <td>
+              {{
+                formatTemperature(
+                  l.temperatureC,
+                  preferences.temperatureUnit,
+                  Number.isInteger(shownTemperature(l.temperatureC, preferences.temperatureUnit)) ? 0 : 1,
+                )
+              }}
+            </td>
             <td>{{ formatOhm(l.resistanceOhm) }}</td>
             <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
           </tr>
@@ -86,12 +119,23 @@ function exportCurve(): void {
   </div>
   <div class="row">
     <RouterLink class="act" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</RouterLink>
-    <button class="act" type="button" @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))">CSV</button>
+    <button
+      class="act"
+      type="button"
+      @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))"
+    >
+      CSV
+    </button>
     <button class="act" type="button" @click="exportCurve">JSON</button>
     <button v-if="curve.own" class="act quiet" type="button" @click="curves.remove(curve.id)">Delete this curve</button>
-    <UseOnJob what="Use on this check" :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })" />
+    <UseOnJob
+      what="Use on this check"
+      :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })"
+    />
   </div>
-  <p v-if="curves.removed" class="told">Deleted “{{ curves.removed.name }}”. <button class="act" type="button" @click="curves.undoRemove()">Undo</button></p>
+  <p v-if="curves.removed" class="told">
+    Deleted “{{ curves.removed.name }}”. <button class="act" type="button" @click="curves.undoRemove()">Undo</button>
+  </p>
 </template>
 
 <style scoped>

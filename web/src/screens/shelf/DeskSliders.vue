@@ -15,11 +15,29 @@ const leak = (ohm: number): string => (ohm === Infinity ? 'none' : formatOhm(ohm
 
 <template>
   <div class="sliders">
-    <label>wire, one way <input v-model.number="wireM" type="range" min="0" max="200" step="1" aria-label="Wire length" /> <span class="mono">{{ wireM }} m = {{ formatOhm(faults.wireOhm) }}</span></label>
-    <label>copper <input v-model.number="wireMm2" type="range" min="0.1" max="2.5" step="0.05" aria-label="Wire size" /> <span class="mono">{{ wireMm2.toFixed(2) }} mm²</span></label>
-    <label>joint in the signal <input v-model.number="series" type="range" min="0" max="1" step="0.01" aria-label="Series resistance" /> <span class="mono">{{ faults.seriesOhm === 0 ? 'none' : formatOhm(faults.seriesOhm) }}</span></label>
-    <label>leak to ground <input v-model.number="leakGround" type="range" min="0" max="1" step="0.01" aria-label="Leak to ground" /> <span class="mono">{{ leak(faults.leakGroundOhm) }}</span></label>
-    <label>leak across the plug <input v-model.number="leakAcross" type="range" min="0" max="1" step="0.01" aria-label="Leak across the plug" /> <span class="mono">{{ leak(faults.leakAcrossOhm) }}</span></label>
+    <label
+      >wire, one way <input v-model.number="wireM" type="range" min="0" max="200" step="1" aria-label="Wire length" />
+      <span class="mono">{{ wireM }} m = {{ formatOhm(faults.wireOhm) }}</span></label
+    >
+    <label
+      >copper <input v-model.number="wireMm2" type="range" min="0.1" max="2.5" step="0.05" aria-label="Wire size" />
+      <span class="mono">{{ wireMm2.toFixed(2) }} mm²</span></label
+    >
+    <label
+      >joint in the signal
+      <input v-model.number="series" type="range" min="0" max="1" step="0.01" aria-label="Series resistance" />
+      <span class="mono">{{ faults.seriesOhm === 0 ? 'none' : formatOhm(faults.seriesOhm) }}</span></label
+    >
+    <label
+      >leak to ground
+      <input v-model.number="leakGround" type="range" min="0" max="1" step="0.01" aria-label="Leak to ground" />
+      <span class="mono">{{ leak(faults.leakGroundOhm) }}</span></label
+    >
+    <label
+      >leak across the plug
+      <input v-model.number="leakAcross" type="range" min="0" max="1" step="0.01" aria-label="Leak across the plug" />
+      <span class="mono">{{ leak(faults.leakAcrossOhm) }}</span></label
+    >
     <label class="check"><input v-model="meterOn" type="checkbox" />meter on the pin (10 MΩ)</label>
   </div>
 </template>

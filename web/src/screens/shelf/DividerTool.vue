@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { wireOhm } from '@mellow-probe/core/circuit/wireOhm';
 import type { SensorCircuit } from '@mellow-probe/core/circuit/sensorCircuit';
-import { bestPullUp, deskCurve, NO_DESK_FAULTS, pullUpFromPair, sensitivityAt } from '@mellow-probe/core/divider/divider';
+import {
+  bestPullUp,
+  deskCurve,
+  NO_DESK_FAULTS,
+  pullUpFromPair,
+  sensitivityAt,
+} from '@mellow-probe/core/divider/divider';
 import { entrySchema, figure as written } from '@mellow-probe/core/job/entrySchema';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
@@ -39,25 +45,57 @@ const schema = z.strictObject({
   meterOn: z.boolean(),
 });
 const { draft } = useDraft('divider', schema, () => ({
-  curve: 'ntc-2k8', layout: 'pull-up' as const, referenceV: written(5), pullUpOhm: written(2490), pairOhm: blank, pairV: blank,
-  from: { text: '-20 °C', value: -20 }, to: { text: '120 °C', value: 120 }, at: { text: '20 °C', value: 20 },
-  wireM: 5, wireMm2: 0.75, series: 0, leakGround: 0, leakAcross: 0, meterOn: false,
+  curve: 'ntc-2k8',
+  layout: 'pull-up' as const,
+  referenceV: written(5),
+  pullUpOhm: written(2490),
+  pairOhm: blank,
+  pairV: blank,
+  from: { text: '-20 °C', value: -20 },
+  to: { text: '120 °C', value: 120 },
+  at: { text: '20 °C', value: 20 },
+  wireM: 5,
+  wireMm2: 0.75,
+  series: 0,
+  leakGround: 0,
+  leakAcross: 0,
+  meterOn: false,
 }));
 const unit = computed(() => preferences.temperatureUnit);
 const learned = computed(() => {
   const { pairOhm, pairV, referenceV } = draft.value;
   if (!(pairOhm.value! > 0) || pairV.value === null || referenceV.value === null) return null;
-  return pullUpFromPair({ value: pairOhm.value!, sigma: 0.008 * pairOhm.value! }, { value: pairV.value, sigma: 0.005 * pairV.value + 0.003 }, { value: referenceV.value, sigma: 0.01 * referenceV.value });
+  return pullUpFromPair(
+    { value: pairOhm.value!, sigma: 0.008 * pairOhm.value! },
+    { value: pairV.value, sigma: 0.005 * pairV.value + 0.003 },
+    { value: referenceV.value, sigma: 0.01 * referenceV.value },
+  );
 });
-const pullUp = computed(() => (draft.value.pullUpOhm.value! > 0 ? draft.value.pullUpOhm.value! : learned.value?.ok ? learned.value.value : null));
+const pullUp = computed(() =>
+  draft.value.pullUpOhm.value! > 0 ? draft.value.pullUpOhm.value! : learned.value?.ok ? learned.value.value : null,
+);
 const circuit = computed<SensorCircuit | null>(() => {
   const { referenceV, layout } = draft.value;
   if (!(referenceV.value! > 0) || pullUp.value === null) return null;
   const { model } = curves.byId(draft.value.curve);
   return {
-    layout, referenceV: referenceV.value!, pullUpOhm: pullUp.value, hotPullUpOhm: null, switchRatio: 0, curve: model,
-    display: { minC: Math.max(-50, model.minC), maxC: model.maxC, resolutionC: 1, substituteC: null, ratiometric: true },
-    supplyV: 12, wireMinOhm: 0.05, wireMaxOhm: 1.5, connectors: 0,
+    layout,
+    referenceV: referenceV.value!,
+    pullUpOhm: pullUp.value,
+    hotPullUpOhm: null,
+    switchRatio: 0,
+    curve: model,
+    display: {
+      minC: Math.max(-50, model.minC),
+      maxC: model.maxC,
+      resolutionC: 1,
+      substituteC: null,
+      ratiometric: true,
+    },
+    supplyV: 12,
+    wireMinOhm: 0.05,
+    wireMaxOhm: 1.5,
+    connectors: 0,
   };
 });
 /** 0 … 1 of a slider as ohms: a joint up to 100 kΩ, a leak down to 10 Ω; 0 is none. */
@@ -75,16 +113,28 @@ const range = computed(() => {
   const [low, high] = [Math.max(minC, draft.value.from.value ?? -20), Math.min(maxC, draft.value.to.value ?? 120)];
   return high > low ? { low, high } : { low: minC, high: maxC };
 });
-const temperatures = computed(() => Array.from({ length: 71 }, (_, i) => range.value.low + ((range.value.high - range.value.low) * i) / 70));
-const healthy = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : []));
-const faulty = computed(() => (circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : []));
+const temperatures = computed(() =>
+  Array.from({ length: 71 }, (_, i) => range.value.low + ((range.value.high - range.value.low) * i) / 70),
+);
+const healthy = computed(() =>
+  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : [],
+);
+const faulty = computed(() =>
+  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : [],
+);
 const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.value)));
 const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
 const voltChart = computed(() =>
-  lineFigure(`V at the pin over °${unit.value}, dashed: as set`, [{ name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) }], preferences.dark, false, {
-    x: ends.value,
-    y: [0, 1.04 * (draft.value.referenceV.value ?? 5)],
-  }),
+  lineFigure(
+    `V at the pin over °${unit.value}, dashed: as set`,
+    [{ name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) }],
+    preferences.dark,
+    false,
+    {
+      x: ends.value,
+      y: [0, 1.04 * (draft.value.referenceV.value ?? 5)],
+    },
+  ),
 );
 const errors = computed(() => faulty.value.map((p) => p.shownC - p.temperatureC));
 /** Half the height of the error chart, K: in steps, so that the axis stands still while a slider moves. */
@@ -93,13 +143,22 @@ const errorHeight = computed(() => {
   return [1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => s >= most) ?? 1000;
 });
 const errorChart = computed(() =>
-  lineFigure(`Shown minus true, K, over °${unit.value}`, [{ name: 'none', x: ends.value, y: [0, 0] }], preferences.dark, false, { x: ends.value, y: [-errorHeight.value, errorHeight.value] }),
+  lineFigure(
+    `Shown minus true, K, over °${unit.value}`,
+    [{ name: 'none', x: ends.value, y: [0, 0] }],
+    preferences.dark,
+    false,
+    { x: ends.value, y: [-errorHeight.value, errorHeight.value] },
+  ),
 );
 const overlayOf = (y: readonly number[]) => ({ x: x.value, y, colour: overlayColour(preferences.dark) });
 const at = computed(() => {
   const t = draft.value.at.value;
   if (!circuit.value || t === null) return null;
-  const [sound, set] = [deskCurve(circuit.value, pullUp.value!, [t], NO_DESK_FAULTS)[0], deskCurve(circuit.value, pullUp.value!, [t], faults.value)[0]];
+  const [sound, set] = [
+    deskCurve(circuit.value, pullUp.value!, [t], NO_DESK_FAULTS)[0],
+    deskCurve(circuit.value, pullUp.value!, [t], faults.value)[0],
+  ];
   return { sound, set, ...sensitivityAt(circuit.value, pullUp.value!, t) };
 });
 const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
@@ -118,35 +177,84 @@ function apply(job: Job): void {
 <template>
   <div class="row top">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <label class="line">Layout <select v-model="draft.layout"><option value="pull-up">pull-up</option><option value="pull-down">mirrored</option></select></label>
+    <label class="line"
+      >Layout
+      <select v-model="draft.layout">
+        <option value="pull-up">pull-up</option>
+        <option value="pull-down">mirrored</option>
+      </select></label
+    >
     <EntryField class="short" label="Reference" quantity="volts" v-model="draft.referenceV" />
     <EntryField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" v-model="draft.pullUpOhm" />
     <EntryField class="short" label="Good pair: ohms" quantity="ohms" v-model="draft.pairOhm" />
     <EntryField class="short" label="and volts" quantity="volts" v-model="draft.pairV" />
   </div>
   <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
-    <template v-if="learned.ok">That pair says a pull-up of about {{ formatOhm(learned.value) }} ± {{ formatOhm(2 * learned.sigma) }}. Empty the field to use it.</template>
+    <template v-if="learned.ok"
+      >That pair says a pull-up of about {{ formatOhm(learned.value) }} ± {{ formatOhm(2 * learned.sigma) }}. Empty the
+      field to use it.</template
+    >
     <template v-else>Those volts are not between 0 and the reference: no pull-up follows.</template>
   </p>
   <div class="two desk">
     <div>
-      <div class="chart"><LazyPlot :figure="voltChart" :overlay="overlayOf(faulty.map((p) => p.volts))" label="Volts over temperature" /></div>
-      <div class="chart small"><LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" label="Error of the shown value" /></div>
+      <div class="chart">
+        <LazyPlot :figure="voltChart" :overlay="overlayOf(faulty.map((p) => p.volts))" label="Volts over temperature" />
+      </div>
+      <div class="chart small">
+        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" label="Error of the shown value" />
+      </div>
     </div>
     <div>
-      <DeskSliders v-model:wire-m="draft.wireM" v-model:wire-mm2="draft.wireMm2" v-model:series="draft.series" v-model:leak-ground="draft.leakGround" v-model:leak-across="draft.leakAcross" v-model:meter-on="draft.meterOn" :faults="faults" />
+      <DeskSliders
+        v-model:wire-m="draft.wireM"
+        v-model:wire-mm2="draft.wireMm2"
+        v-model:series="draft.series"
+        v-model:leak-ground="draft.leakGround"
+        v-model:leak-across="draft.leakAcross"
+        v-model:meter-on="draft.meterOn"
+        :faults="faults"
+      />
       <button class="act" type="button" @click="unset">All sound again</button>
       <div class="fields">
-        <EntryField v-for="[key, label] in ([['at', 'At'], ['from', 'Range from'], ['to', 'to']] as const)" :key="key" :label="label" quantity="celsius" v-model="draft[key]" />
+        <EntryField
+          v-for="[key, label] in [
+            ['at', 'At'],
+            ['from', 'Range from'],
+            ['to', 'to'],
+          ] as const"
+          :key="key"
+          :label="label"
+          quantity="celsius"
+          v-model="draft[key]"
+        />
       </div>
       <table v-if="at" data-test="desk-at">
         <tbody class="mono">
-          <tr><th scope="row">sensor</th><td>{{ formatOhm(at.sound.sensorOhm) }}</td></tr>
-          <tr><th scope="row">volts, sound → as set</th><td>{{ formatVolt(at.sound.volts) }} → {{ formatVolt(at.set.volts) }}</td></tr>
-          <tr><th scope="row">shown, as set</th><td>{{ formatTemperature(at.set.shownC, unit, 1) }}</td></tr>
-          <tr><th scope="row">sensitivity</th><td>{{ at.milliVoltPerK.toFixed(1).replace('-', '−') }} mV/K</td></tr>
-          <tr><th scope="row">1 Ω of wire</th><td>{{ at.kelvinPerOhm.toPrecision(2).replace('-', '−') }} K</td></tr>
-          <tr v-if="best"><th scope="row">best pull-up for the range</th><td>{{ formatOhm(best.ohm) }} ({{ best.worstMilliVoltPerK.toFixed(1) }} mV/K at worst)</td></tr>
+          <tr>
+            <th scope="row">sensor</th>
+            <td>{{ formatOhm(at.sound.sensorOhm) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">volts, sound → as set</th>
+            <td>{{ formatVolt(at.sound.volts) }} → {{ formatVolt(at.set.volts) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">shown, as set</th>
+            <td>{{ formatTemperature(at.set.shownC, unit, 1) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">sensitivity</th>
+            <td>{{ at.milliVoltPerK.toFixed(1).replace('-', '−') }} mV/K</td>
+          </tr>
+          <tr>
+            <th scope="row">1 Ω of wire</th>
+            <td>{{ at.kelvinPerOhm.toPrecision(2).replace('-', '−') }} K</td>
+          </tr>
+          <tr v-if="best">
+            <th scope="row">best pull-up for the range</th>
+            <td>{{ formatOhm(best.ohm) }} ({{ best.worstMilliVoltPerK.toFixed(1) }} mV/K at worst)</td>
+          </tr>
         </tbody>
       </table>
       <p v-else class="soft">Reference and pull-up are needed.</p>

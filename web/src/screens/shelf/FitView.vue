@@ -14,22 +14,39 @@ const props = defineProps<{ read: PointsRead; fit: ChosenFit | null; curve: Curv
 defineEmits<{ leaveOut: [line: number] }>();
 const preferences = usePreferences();
 const FORMS = { beta: 'R25 and B', 'steinhart-hart': 'Steinhart–Hart', table: 'table, ln R over 1/T' } as const;
-const faults = computed(() => (props.isTable && !(props.read.rows.length === 0 && props.read.faults[0]?.reason === 'no-rows') ? props.read.faults : []));
+const faults = computed(() =>
+  props.isTable && !(props.read.rows.length === 0 && props.read.faults[0]?.reason === 'no-rows')
+    ? props.read.faults
+    : [],
+);
 const mistyped = computed(() =>
   (props.fit?.mistyped ?? []).map((m) => {
     const row = props.read.rows[m.row];
-    return { line: row.line, text: `Line ${row.line}: ${formatOhm(row.resistanceOhm)} at ${formatTemperature(row.temperatureC, preferences.temperatureUnit, 1)} sticks out; its neighbours say about ${formatOhm(m.meantOhm)}. Mistyped?` };
+    return {
+      line: row.line,
+      text: `Line ${row.line}: ${formatOhm(row.resistanceOhm)} at ${formatTemperature(row.temperatureC, preferences.temperatureUnit, 1)} sticks out; its neighbours say about ${formatOhm(m.meantOhm)}. Mistyped?`,
+    };
   }),
 );
 const refusal = computed(() => {
   if (!props.fit || props.fit.ok) return '';
   if (props.fit.reason === 'too-few-points') return 'Two points at least make a curve.';
-  return props.fit.row === null ? 'The resistance turns round: no sensor does.' : `Line ${props.read.rows[props.fit.row].line}: the resistance turns round here: no sensor does. Correct it or leave it out.`;
+  return props.fit.row === null
+    ? 'The resistance turns round: no sensor does.'
+    : `Line ${props.read.rows[props.fit.row].line}: the resistance turns round here: no sensor does. Correct it or leave it out.`;
 });
 const words = computed(() => {
   if (!props.fit?.ok) return '';
-  const tried = props.fit.tried.map((t) => `${FORMS[t.form]} ${t.worstK.toFixed(2)} K${Number.isNaN(t.leftOutK) ? '' : `, left-out points ${t.leftOutK.toFixed(2)} K`}`).join('; ');
-  const tolerance = props.fit.toleranceShare === null ? '' : ` Tolerance from min and max: ± ${(100 * props.fit.toleranceShare).toFixed(1)} %.`;
+  const tried = props.fit.tried
+    .map(
+      (t) =>
+        `${FORMS[t.form]} ${t.worstK.toFixed(2)} K${Number.isNaN(t.leftOutK) ? '' : `, left-out points ${t.leftOutK.toFixed(2)} K`}`,
+    )
+    .join('; ');
+  const tolerance =
+    props.fit.toleranceShare === null
+      ? ''
+      : ` Tolerance from min and max: ± ${(100 * props.fit.toleranceShare).toFixed(1)} %.`;
   return `${FORMS[props.fit.form]}; worst miss ${props.fit.worstK.toFixed(2)} K.${tolerance} Tried: ${tried}.`;
 });
 const figure = computed(() => {
@@ -37,26 +54,44 @@ const figure = computed(() => {
   const model = curveModel(props.curve);
   const unit = preferences.temperatureUnit;
   const { rows } = props.read;
-  const [low, high] = props.isTable && rows.length > 1 ? [rows[0].temperatureC, rows[rows.length - 1].temperatureC] : [Math.max(-40, model.minC), Math.min(125, model.maxC)];
+  const [low, high] =
+    props.isTable && rows.length > 1
+      ? [rows[0].temperatureC, rows[rows.length - 1].temperatureC]
+      : [Math.max(-40, model.minC), Math.min(125, model.maxC)];
   const t = Array.from({ length: 100 }, (_, i) => low + ((high - low) * i) / 99);
   const shown = (x: number): number => shownTemperature(x, unit);
   return lineFigure(
     `Ω over °${unit}`,
     [
       { name: 'curve', x: t.map(shown), y: t.map((x) => model.resistanceOhm(x)) },
-      ...(props.isTable ? [{ name: 'points', x: rows.map((r) => shown(r.temperatureC)), y: rows.map((r) => r.resistanceOhm), kind: 'points' as const }] : []),
+      ...(props.isTable
+        ? [
+            {
+              name: 'points',
+              x: rows.map((r) => shown(r.temperatureC)),
+              y: rows.map((r) => r.resistanceOhm),
+              kind: 'points' as const,
+            },
+          ]
+        : []),
     ],
     preferences.dark,
     true,
   );
 });
-const residuals = computed(() => (props.fit?.ok ? props.fit.residualsK.map((k, i) => ({ k, row: props.read.rows[i] })) : []));
+const residuals = computed(() =>
+  props.fit?.ok ? props.fit.residualsK.map((k, i) => ({ k, row: props.read.rows[i] })) : [],
+);
 </script>
 
 <template>
   <div class="view">
-    <p v-for="f in faults" :key="`${f.line}${f.reason}`" class="told odd" data-test="point-fault">Line {{ f.line }}: {{ pointFaultText(f) }}</p>
-    <p v-for="m in mistyped" :key="m.line" class="told odd" data-test="mistyped">{{ m.text }} <button class="act" type="button" @click="$emit('leaveOut', m.line)">Leave it out</button></p>
+    <p v-for="f in faults" :key="`${f.line}${f.reason}`" class="told odd" data-test="point-fault">
+      Line {{ f.line }}: {{ pointFaultText(f) }}
+    </p>
+    <p v-for="m in mistyped" :key="m.line" class="told odd" data-test="mistyped">
+      {{ m.text }} <button class="act" type="button" @click="$emit('leaveOut', m.line)">Leave it out</button>
+    </p>
     <p v-if="refusal" class="told odd" role="alert">{{ refusal }}</p>
     <p v-if="words" class="told" data-test="fit">{{ words }}</p>
     <div v-if="figure" class="chart"><LazyPlot :figure="figure" label="The curve through its points" /></div>
@@ -64,11 +99,18 @@ const residuals = computed(() => (props.fit?.ok ? props.fit.residualsK.map((k, i
       <summary>What is left over at each point</summary>
       <table>
         <tbody>
-          <tr v-for="r in residuals" :key="r.row.line" class="mono"><td>{{ formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1) }}</td><td>{{ formatOhm(r.row.resistanceOhm) }}</td><td>{{ r.k.toFixed(2).replace('-', '−') }} K</td></tr>
+          <tr v-for="r in residuals" :key="r.row.line" class="mono">
+            <td>{{ formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1) }}</td>
+            <td>{{ formatOhm(r.row.resistanceOhm) }}</td>
+            <td>{{ r.k.toFixed(2).replace('-', '−') }} K</td>
+          </tr>
         </tbody>
       </table>
     </details>
-    <p v-if="!figure && faults.length === 0 && !refusal" class="soft">The curve appears with the second point. Commas and points, °C and °F, kΩ and Ω may be mixed; what can be read in two ways is asked.</p>
+    <p v-if="!figure && faults.length === 0 && !refusal" class="soft">
+      The curve appears with the second point. Commas and points, °C and °F, kΩ and Ω may be mixed; what can be read in
+      two ways is asked.
+    </p>
   </div>
 </template>
 

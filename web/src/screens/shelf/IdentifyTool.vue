@@ -19,8 +19,15 @@ import { usePreferences } from '../../stores/preferences.ts';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const blankPair = () => ({ id: newId(), temperatureC: { text: '', value: null }, resistanceOhm: { text: '', value: null } });
-const schema = z.strictObject({ pairs: z.array(z.strictObject({ id: z.string(), temperatureC: entrySchema, resistanceOhm: entrySchema })).max(20), bath: z.boolean() });
+const blankPair = () => ({
+  id: newId(),
+  temperatureC: { text: '', value: null },
+  resistanceOhm: { text: '', value: null },
+});
+const schema = z.strictObject({
+  pairs: z.array(z.strictObject({ id: z.string(), temperatureC: entrySchema, resistanceOhm: entrySchema })).max(20),
+  bath: z.boolean(),
+});
 const { draft } = useDraft('identify', schema, () => ({ pairs: [blankPair(), blankPair()], bath: false }));
 const range = { lowC: 0, highC: 95 };
 const chosen = ref('');
@@ -30,7 +37,14 @@ const result = computed(() => {
   const pairs = draft.value.pairs.flatMap((p) => {
     if (p.temperatureC.value === null || !(p.resistanceOhm.value! > 0)) return [];
     const resistanceOhm = p.resistanceOhm.value!;
-    return [{ temperatureC: p.temperatureC.value, temperatureSigmaK: draft.value.bath ? instruments.bathK : thermometerSigmaK(kit.kit), resistanceOhm, resistanceSigmaOhm: noise.sigma(resistanceOhm) }];
+    return [
+      {
+        temperatureC: p.temperatureC.value,
+        temperatureSigmaK: draft.value.bath ? instruments.bathK : thermometerSigmaK(kit.kit),
+        resistanceOhm,
+        resistanceSigmaOhm: noise.sigma(resistanceOhm),
+      },
+    ];
   });
   if (pairs.length === 0) return null;
   return identifySensor(pairs, curves.all, range);
@@ -51,21 +65,57 @@ const separation = computed(() => {
       <div v-for="(p, i) in draft.pairs" :key="p.id" class="pair">
         <EntryField :label="`Temperature ${i + 1}`" quantity="celsius" v-model="p.temperatureC" />
         <EntryField :label="`Ohms ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" />
-        <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)">✕</button>
+        <button
+          class="act quiet"
+          type="button"
+          :aria-label="`Remove pair ${i + 1}`"
+          @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)"
+        >
+          ✕
+        </button>
       </div>
       <div class="row">
-        <button class="act" type="button" :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">Another pair</button>
+        <button class="act" type="button" :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">
+          Another pair
+        </button>
         <label class="bath"><input v-model="draft.bath" type="checkbox" />in a stirred bath</label>
       </div>
       <p class="soft">Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.</p>
     </div>
     <div aria-live="polite" class="answers">
       <template v-if="result">
-        <p v-if="result.noneFits" class="told odd">None of the shelf fits these pairs: another part, or a pair was read wrong.</p>
-        <ProbabilityBar v-for="(c, i) in likely" :key="c.id" :label="c.name" :probability="c.probability" :leading="i === 0" data-test="candidate" />
+        <p v-if="result.noneFits" class="told odd">
+          None of the shelf fits these pairs: another part, or a pair was read wrong.
+        </p>
+        <ProbabilityBar
+          v-for="(c, i) in likely"
+          :key="c.id"
+          :label="c.name"
+          :probability="c.probability"
+          :leading="i === 0"
+          data-test="candidate"
+        />
         <table v-if="likely.length > 0">
-          <thead><tr><th scope="col">curve</th><th scope="col">misses by</th></tr></thead>
-          <tbody><tr v-for="c in likely" :key="c.id"><td>{{ c.name }} <span class="soft">{{ formatProbability(c.probability) }}</span></td><td class="mono">{{ c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far')).join(', ') }}</td></tr></tbody>
+          <thead>
+            <tr>
+              <th scope="col">curve</th>
+              <th scope="col">misses by</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="c in likely" :key="c.id">
+              <td>
+                {{ c.name }} <span class="soft">{{ formatProbability(c.probability) }}</span>
+              </td>
+              <td class="mono">
+                {{
+                  c.missK
+                    .map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far'))
+                    .join(', ')
+                }}
+              </td>
+            </tr>
+          </tbody>
         </table>
         <p v-if="separation" class="told" data-test="separate">{{ separation }}</p>
       </template>
@@ -73,8 +123,14 @@ const separation = computed(() => {
     </div>
   </div>
   <div v-if="result" class="row">
-    <select v-model="chosen" aria-label="Curve to use"><option value="">{{ likely[0]?.name }}</option><option v-for="c in likely.slice(1)" :key="c.id" :value="c.id">{{ c.name }}</option></select>
-    <UseOnJob what="Use on this check" :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })" />
+    <select v-model="chosen" aria-label="Curve to use">
+      <option value="">{{ likely[0]?.name }}</option>
+      <option v-for="c in likely.slice(1)" :key="c.id" :value="c.id">{{ c.name }}</option>
+    </select>
+    <UseOnJob
+      what="Use on this check"
+      :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"
+    />
   </div>
 </template>
 

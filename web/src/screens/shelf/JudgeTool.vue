@@ -20,17 +20,46 @@ import CurvePick from './CurvePick.vue';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const schema = z.strictObject({ curve: z.string(), temperatureC: entrySchema, ohm: entrySchema, tolerancePercent: entrySchema, bath: z.boolean(), field: z.enum(['engine', 'climate', 'boiler']) });
-const { draft } = useDraft('judge', schema, () => ({ curve: 'ntc-2k8', temperatureC: { text: '20 °C', value: 20 }, ohm: { text: '', value: null }, tolerancePercent: { text: '5', value: 5 }, bath: true, field: 'engine' as const }));
+const schema = z.strictObject({
+  curve: z.string(),
+  temperatureC: entrySchema,
+  ohm: entrySchema,
+  tolerancePercent: entrySchema,
+  bath: z.boolean(),
+  field: z.enum(['engine', 'climate', 'boiler']),
+});
+const { draft } = useDraft('judge', schema, () => ({
+  curve: 'ntc-2k8',
+  temperatureC: { text: '20 °C', value: 20 },
+  ohm: { text: '', value: null },
+  tolerancePercent: { text: '5', value: 5 },
+  bath: true,
+  field: 'engine' as const,
+}));
 const judged = computed(() => {
   const { temperatureC, ohm, tolerancePercent, bath } = draft.value;
   if (temperatureC.value === null || !(ohm.value! > 0) || !(tolerancePercent.value! > 0)) return null;
   const instruments = instrumentsOf(kit.kit);
-  return judgeResistance(curves.byId(draft.value.curve).model, temperatureC.value, bath ? instruments.bathK : thermometerSigmaK(kit.kit), ohm.value!, ohmsNoise(instruments).sigma(ohm.value!), tolerancePercent.value! / 100);
+  return judgeResistance(
+    curves.byId(draft.value.curve).model,
+    temperatureC.value,
+    bath ? instruments.bathK : thermometerSigmaK(kit.kit),
+    ohm.value!,
+    ohmsNoise(instruments).sigma(ohm.value!),
+    tolerancePercent.value! / 100,
+  );
 });
-const lines = computed(() => (judged.value ? judgedText(judged.value, draft.value.field, preferences.temperatureUnit) : []));
+const lines = computed(() =>
+  judged.value ? judgedText(judged.value, draft.value.field, preferences.temperatureUnit) : [],
+);
 function put(job: Job): void {
-  job.comparison.pairs.push({ id: newId(), sensor: 'this', phase: 'heating', temperatureC: draft.value.temperatureC, resistanceOhm: draft.value.ohm });
+  job.comparison.pairs.push({
+    id: newId(),
+    sensor: 'this',
+    phase: 'heating',
+    temperatureC: draft.value.temperatureC,
+    resistanceOhm: draft.value.ohm,
+  });
   job.updatedAt = nowIso();
 }
 </script>
@@ -41,11 +70,27 @@ function put(job: Job): void {
     <EntryField class="short" label="Temperature" quantity="celsius" v-model="draft.temperatureC" />
     <EntryField class="short" label="Ohms" quantity="ohms" v-model="draft.ohm" />
     <EntryField class="short" label="Tolerance ± %" quantity="number" v-model="draft.tolerancePercent" />
-    <label class="line">taken <select v-model="draft.bath"><option :value="true">in a stirred bath</option><option :value="false">at the machine</option></select></label>
-    <label class="line">in <select v-model="draft.field"><option value="engine">an engine</option><option value="climate">a climate system</option><option value="boiler">a boiler</option></select></label>
+    <label class="line"
+      >taken
+      <select v-model="draft.bath">
+        <option :value="true">in a stirred bath</option>
+        <option :value="false">at the machine</option>
+      </select></label
+    >
+    <label class="line"
+      >in
+      <select v-model="draft.field">
+        <option value="engine">an engine</option>
+        <option value="climate">a climate system</option>
+        <option value="boiler">a boiler</option>
+      </select></label
+    >
   </div>
   <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="judged">{{ l.text }}</p>
-  <p v-if="lines.length === 0" class="soft">Temperature, ohms and the part’s tolerance: the answer says how surely it is inside. A limit is only passed or failed where meter and thermometer are good enough for it (decision rule with guard band, after JCGM 106).</p>
+  <p v-if="lines.length === 0" class="soft">
+    Temperature, ohms and the part’s tolerance: the answer says how surely it is inside. A limit is only passed or
+    failed where meter and thermometer are good enough for it (decision rule with guard band, after JCGM 106).
+  </p>
   <UseOnJob what="Add as a pair to a check" :disabled="!judged?.ok" :change="put" />
 </template>
 

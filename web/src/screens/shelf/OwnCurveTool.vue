@@ -33,12 +33,27 @@ const schema = z.strictObject({
   b: entrySchema,
   c: entrySchema,
 });
-const { draft, fault } = useDraft('own', schema, () => ({ way: 'table' as const, text: '', name: '', source: '', form: 'best' as const, r25: blank, beta: blank, a: blank, b: blank, c: blank }));
+const { draft, fault } = useDraft('own', schema, () => ({
+  way: 'table' as const,
+  text: '',
+  name: '',
+  source: '',
+  form: 'best' as const,
+  r25: blank,
+  beta: blank,
+  a: blank,
+  b: blank,
+  c: blank,
+}));
 const picker = ref<HTMLInputElement>();
 const note = ref('');
 
 const read = computed(() => readPoints(draft.value.text));
-const fit = computed(() => (draft.value.way !== 'table' || read.value.rows.length === 0 ? null : chooseFit(read.value.rows, draft.value.form === 'best' ? undefined : draft.value.form)));
+const fit = computed(() =>
+  draft.value.way !== 'table' || read.value.rows.length === 0
+    ? null
+    : chooseFit(read.value.rows, draft.value.form === 'best' ? undefined : draft.value.form),
+);
 const typed = computed<Curve | null>(() => {
   const { way, r25, beta, a, b, c } = draft.value;
   const candidate =
@@ -51,10 +66,21 @@ const typed = computed<Curve | null>(() => {
   const at25 = curveModel(parsed.data).resistanceOhm(25);
   return at25 > 0.1 && at25 < 1e8 ? parsed.data : null;
 });
-const curve = computed<Curve | null>(() => (draft.value.way === 'table' ? (fit.value?.ok ? fit.value.curve : null) : typed.value));
+const curve = computed<Curve | null>(() =>
+  draft.value.way === 'table' ? (fit.value?.ok ? fit.value.curve : null) : typed.value,
+);
 
 function record(): OwnCurve {
-  return { format: 'mellow-probe/curve', formatVersion: 1, id: newId(), name: draft.value.name.trim() || 'Own curve', source: draft.value.source, note: '', createdAt: nowIso(), curve: curve.value! };
+  return {
+    format: 'mellow-probe/curve',
+    formatVersion: 1,
+    id: newId(),
+    name: draft.value.name.trim() || 'Own curve',
+    source: draft.value.source,
+    note: '',
+    createdAt: nowIso(),
+    curve: curve.value!,
+  };
 }
 async function keep(): Promise<void> {
   const own = record();
@@ -66,7 +92,9 @@ async function keep(): Promise<void> {
 const tooLong = (text: string): boolean => text.length > MOST_TEXT || readPoints(text).faults[0]?.reason === 'too-many';
 function told(text: string): string {
   const [first] = readPoints(text).faults;
-  return first?.reason === 'too-many' ? pointFaultText(first) : `${(text.length / 1000).toFixed(0)} kB of text are too much for a table of points.`;
+  return first?.reason === 'too-many'
+    ? pointFaultText(first)
+    : `${(text.length / 1000).toFixed(0)} kB of text are too much for a table of points.`;
 }
 function pasted(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text') ?? '';
@@ -77,40 +105,80 @@ function pasted(event: ClipboardEvent): void {
 async function load(files: FileList | null): Promise<void> {
   const file = files?.[0];
   if (!file) return;
-  if (file.size > 2_000_000) note.value = `${file.name}: ${(file.size / 1e6).toFixed(0)} MB is too large for a table of points.`;
+  if (file.size > 2_000_000)
+    note.value = `${file.name}: ${(file.size / 1e6).toFixed(0)} MB is too large for a table of points.`;
   else {
     const text = await file.text();
     if (/^\s*\{/.test(text)) {
       const opened = openCurve(text);
-      note.value = opened.ok ? ((await curves.keep({ ...opened.curve, id: newId() })) ? `“${opened.curve.name}” stands on the shelf now.` : 'The browser’s storage does not take it.') : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
+      note.value = opened.ok
+        ? (await curves.keep({ ...opened.curve, id: newId() }))
+          ? `“${opened.curve.name}” stands on the shelf now.`
+          : 'The browser’s storage does not take it.'
+        : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
     } else if (tooLong(text)) note.value = `${file.name} is left as it is. ${told(text)}`;
-    else draft.value = { ...draft.value, text, way: 'table', name: draft.value.name || file.name.replace(/\.\w+$/, '') };
+    else
+      draft.value = { ...draft.value, text, way: 'table', name: draft.value.name || file.name.replace(/\.\w+$/, '') };
   }
   if (picker.value) picker.value.value = '';
 }
 function leaveOut(line: number): void {
-  draft.value.text = draft.value.text.split(/\r\n|\r|\n/).map((l, i) => (i + 1 === line ? `# ${l}` : l)).join('\n');
+  draft.value.text = draft.value.text
+    .split(/\r\n|\r|\n/)
+    .map((l, i) => (i + 1 === line ? `# ${l}` : l))
+    .join('\n');
 }
 </script>
 
 <template>
   <div class="row" role="radiogroup" aria-label="How the curve is given">
-    <label v-for="[way, name] in ([['table', 'Table of points'], ['r25b', 'R25 and B'], ['coefficients', 'Steinhart–Hart coefficients']] as const)" :key="way" class="way">
+    <label
+      v-for="[way, name] in [
+        ['table', 'Table of points'],
+        ['r25b', 'R25 and B'],
+        ['coefficients', 'Steinhart–Hart coefficients'],
+      ] as const"
+      :key="way"
+      class="way"
+    >
       <input v-model="draft.way" type="radio" :value="way" />{{ name }}
     </label>
     <button class="act" type="button" @click="picker?.click()">From a file…</button>
-    <input ref="picker" class="visually-hidden" type="file" accept=".csv,.txt,.json,text/csv,application/json" aria-label="Curve file" tabindex="-1" @change="load(($event.target as HTMLInputElement).files)" />
+    <input
+      ref="picker"
+      class="visually-hidden"
+      type="file"
+      accept=".csv,.txt,.json,text/csv,application/json"
+      aria-label="Curve file"
+      tabindex="-1"
+      @change="load(($event.target as HTMLInputElement).files)"
+    />
   </div>
   <p v-if="note" class="told" role="status">{{ note }}</p>
   <p v-if="fault" class="told odd" role="alert">What you type is not kept: the browser’s storage is {{ fault }}.</p>
   <div class="two">
     <div>
       <template v-if="draft.way === 'table'">
-        <label class="line">Temperature and ohms, a line each
-          <textarea v-model="draft.text" class="text points mono" rows="14" :maxlength="MOST_TEXT" @paste="pasted" spellcheck="false" placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"></textarea>
+        <label class="line"
+          >Temperature and ohms, a line each
+          <textarea
+            v-model="draft.text"
+            class="text points mono"
+            rows="14"
+            :maxlength="MOST_TEXT"
+            @paste="pasted"
+            spellcheck="false"
+            placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
+          ></textarea>
         </label>
-        <label class="line">Form
-          <select v-model="draft.form"><option value="best">what the points bear</option><option value="beta">R25 and B</option><option value="steinhart-hart">Steinhart–Hart</option><option value="table">table, ln R over 1/T</option></select>
+        <label class="line"
+          >Form
+          <select v-model="draft.form">
+            <option value="best">what the points bear</option>
+            <option value="beta">R25 and B</option>
+            <option value="steinhart-hart">Steinhart–Hart</option>
+            <option value="table">table, ln R over 1/T</option>
+          </select>
         </label>
       </template>
       <div v-else-if="draft.way === 'r25b'" class="fields">
@@ -118,20 +186,36 @@ function leaveOut(line: number): void {
         <EntryField label="B (K)" quantity="number" v-model="draft.beta" />
       </div>
       <div v-else class="fields">
-        <EntryField v-for="k in (['a', 'b', 'c'] as const)" :key="k" :label="k.toUpperCase()" quantity="number" v-model="draft[k]" />
+        <EntryField
+          v-for="k in ['a', 'b', 'c'] as const"
+          :key="k"
+          :label="k.toUpperCase()"
+          quantity="number"
+          v-model="draft[k]"
+        />
         <p class="soft">1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.</p>
       </div>
-      <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.</p>
+      <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">
+        These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.
+      </p>
     </div>
     <FitView :read="read" :fit="fit" :curve="curve" :is-table="draft.way === 'table'" @leave-out="leaveOut" />
   </div>
   <div class="row">
-    <label class="line name">Name <input v-model="draft.name" class="text" maxlength="400" placeholder="machine, part number" /></label>
-    <label class="line name">Where the figures are from <input v-model="draft.source" class="text" maxlength="400" placeholder="manual, page" /></label>
+    <label class="line name"
+      >Name <input v-model="draft.name" class="text" maxlength="400" placeholder="machine, part number"
+    /></label>
+    <label class="line name"
+      >Where the figures are from <input v-model="draft.source" class="text" maxlength="400" placeholder="manual, page"
+    /></label>
   </div>
   <div class="row">
     <button class="act main" type="button" :disabled="!curve" @click="keep">Put it on the shelf</button>
-    <UseOnJob what="Use on this check" :disabled="!curve" :change="(job) => (job.circuit.curve = { source: 'given', name: record().name, curve: curve! })" />
+    <UseOnJob
+      what="Use on this check"
+      :disabled="!curve"
+      :change="(job) => (job.circuit.curve = { source: 'given', name: record().name, curve: curve! })"
+    />
   </div>
 </template>
 

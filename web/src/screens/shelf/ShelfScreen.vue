@@ -18,7 +18,14 @@ onKeyStroke('u', () => preferences.toggleUnit());
     <TopBar back><b class="title">Shelf</b></TopBar>
     <main>
       <nav aria-label="Tools of the shelf">
-        <RouterLink v-for="t in TOOLS" :key="t.id" :to="`/shelf/${t.id}`" :class="{ on: t.id === current.id }" :aria-current="t.id === current.id ? 'page' : undefined">{{ t.name }}</RouterLink>
+        <RouterLink
+          v-for="t in TOOLS"
+          :key="t.id"
+          :to="`/shelf/${t.id}`"
+          :class="{ on: t.id === current.id }"
+          :aria-current="t.id === current.id ? 'page' : undefined"
+          >{{ t.name }}</RouterLink
+        >
       </nav>
       <section class="sheet tool" :aria-label="current.name" :data-tool="current.id">
         <header>
@@ -175,9 +182,9 @@ h1 {
     margin: 0 8px 8px;
   }
   .tool > :deep(*) {
-  flex: none;
-}
-.tool :deep(.two) {
+    flex: none;
+  }
+  .tool :deep(.two) {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -20,43 +20,117 @@ import CurvePick from './CurvePick.vue';
 const curves = useCurves();
 const kit = useKit();
 const preferences = usePreferences();
-const schema = z.strictObject({ curve: z.string(), wanted: entrySchema, from: entrySchema, to: entrySchema, steps: z.number().int().min(2).max(24) });
-const { draft } = useDraft('substitutes', schema, () => ({ curve: 'ntc-2k8', wanted: { text: '25 °C', value: 25 }, from: { text: '-20 °C', value: -20 }, to: { text: '110 °C', value: 110 }, steps: 8 }));
+const schema = z.strictObject({
+  curve: z.string(),
+  wanted: entrySchema,
+  from: entrySchema,
+  to: entrySchema,
+  steps: z.number().int().min(2).max(24),
+});
+const { draft } = useDraft('substitutes', schema, () => ({
+  curve: 'ntc-2k8',
+  wanted: { text: '25 °C', value: 25 },
+  from: { text: '-20 °C', value: -20 },
+  to: { text: '110 °C', value: 110 },
+  steps: 8,
+}));
 const drawer = computed(() => ownResistors(kit.kit.resistors));
 const tolerance = computed(() => (kit.kit.resistors.tolerancePercent.value ?? 1) / 100);
 const model = computed(() => curves.byId(draft.value.curve).model);
-const inside = computed(() => draft.value.wanted.value !== null && draft.value.wanted.value >= model.value.minC && draft.value.wanted.value <= model.value.maxC);
-const list = computed(() => (inside.value && drawer.value.ohms.length > 0 ? substitutesFor(draft.value.wanted.value!, model.value, drawer.value.ohms, tolerance.value, 6) : []));
-const steps = computed(() => sweepSteps(draft.value.from.value ?? 0, draft.value.to.value ?? 100, draft.value.steps, model.value, drawer.value.ohms));
+const inside = computed(
+  () =>
+    draft.value.wanted.value !== null &&
+    draft.value.wanted.value >= model.value.minC &&
+    draft.value.wanted.value <= model.value.maxC,
+);
+const list = computed(() =>
+  inside.value && drawer.value.ohms.length > 0
+    ? substitutesFor(draft.value.wanted.value!, model.value, drawer.value.ohms, tolerance.value, 6)
+    : [],
+);
+const steps = computed(() =>
+  sweepSteps(
+    draft.value.from.value ?? 0,
+    draft.value.to.value ?? 100,
+    draft.value.steps,
+    model.value,
+    drawer.value.ohms,
+  ),
+);
 const temperature = (c: number, digits = 1): string => formatTemperature(c, preferences.temperatureUnit, digits);
 const kelvin = (k: number): string => `${k >= 0.05 ? '+' : k <= -0.05 ? '−' : ''}${Math.abs(k).toFixed(1)} K`;
-const parts = (s: { parts: number[]; how: string }): string => s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
+const parts = (s: { parts: number[]; how: string }): string =>
+  s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
 function addReading(job: Job): void {
   const [best] = list.value;
   const ohm = Number(best.ohm.toPrecision(4));
-  job.readings.push({ id: newId(), measurement: 'displayed-substituted', text: '', value: null, conditions: { substituteOhm: written(ohm) }, state: 'steady', note: parts(best), takenAt: null, voided: null, history: [] });
+  job.readings.push({
+    id: newId(),
+    measurement: 'displayed-substituted',
+    text: '',
+    value: null,
+    conditions: { substituteOhm: written(ohm) },
+    state: 'steady',
+    note: parts(best),
+    takenAt: null,
+    voided: null,
+    history: [],
+  });
 }
 </script>
 
 <template>
-  <p class="caution">▲ A substitute resistor must come out again: left in, it disables frost, overheat or icing protection. Never a repair.</p>
+  <p class="caution">
+    ▲ A substitute resistor must come out again: left in, it disables frost, overheat or icing protection. Never a
+    repair.
+  </p>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
     <EntryField class="short" label="To be shown" quantity="celsius" v-model="draft.wanted" />
-    <label class="line">My drawer
-      <select v-model="kit.kit.resistors.series"><option v-for="s in (['E6', 'E12', 'E24', 'E48', 'E96'] as const)" :key="s" :value="s">{{ s }}, 10 Ω … 1 MΩ</option><option value="own">what I own</option></select>
+    <label class="line"
+      >My drawer
+      <select v-model="kit.kit.resistors.series">
+        <option v-for="s in ['E6', 'E12', 'E24', 'E48', 'E96'] as const" :key="s" :value="s">
+          {{ s }}, 10 Ω … 1 MΩ
+        </option>
+        <option value="own">what I own</option>
+      </select>
     </label>
-    <label v-if="kit.kit.resistors.series === 'own'" class="line own">Resistors I own <input v-model="kit.kit.resistors.own" class="text" maxlength="2000" placeholder="100, 220, 1k, 4k7, 10k" /></label>
+    <label v-if="kit.kit.resistors.series === 'own'" class="line own"
+      >Resistors I own
+      <input v-model="kit.kit.resistors.own" class="text" maxlength="2000" placeholder="100, 220, 1k, 4k7, 10k"
+    /></label>
   </div>
-  <p v-if="drawer.unread.length > 0" class="told odd">Not read: {{ drawer.unread.join(', ') }}. Type like 4k7, 220, 1.5k.</p>
-  <p v-if="!inside" class="told odd">Outside this curve ({{ temperature(model.minC, 0) }} … {{ temperature(model.maxC, 0) }}).</p>
+  <p v-if="drawer.unread.length > 0" class="told odd">
+    Not read: {{ drawer.unread.join(', ') }}. Type like 4k7, 220, 1.5k.
+  </p>
+  <p v-if="!inside" class="told odd">
+    Outside this curve ({{ temperature(model.minC, 0) }} … {{ temperature(model.maxC, 0) }}).
+  </p>
   <div class="two">
     <div>
-      <h2>For {{ draft.wanted.value === null ? '?' : temperature(draft.wanted.value) }} the sensor has {{ inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?' }}</h2>
+      <h2>
+        For {{ draft.wanted.value === null ? '?' : temperature(draft.wanted.value) }} the sensor has
+        {{ inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?' }}
+      </h2>
       <table data-test="substitutes">
-        <thead><tr><th scope="col">resistors</th><th scope="col">together</th><th scope="col">shown</th><th scope="col">off by</th><th scope="col">tolerance</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">resistors</th>
+            <th scope="col">together</th>
+            <th scope="col">shown</th>
+            <th scope="col">off by</th>
+            <th scope="col">tolerance</th>
+          </tr>
+        </thead>
         <tbody class="mono">
-          <tr v-for="s in list" :key="`${s.how}${s.parts.join()}`"><td>{{ parts(s) }}</td><td>{{ formatOhm(s.ohm) }}</td><td>{{ temperature(s.shownC) }}</td><td>{{ kelvin(s.errorK) }}</td><td class="soft">± {{ s.toleranceK.toFixed(1) }} K</td></tr>
+          <tr v-for="s in list" :key="`${s.how}${s.parts.join()}`">
+            <td>{{ parts(s) }}</td>
+            <td>{{ formatOhm(s.ohm) }}</td>
+            <td>{{ temperature(s.shownC) }}</td>
+            <td>{{ kelvin(s.errorK) }}</td>
+            <td class="soft">± {{ s.toleranceK.toFixed(1) }} K</td>
+          </tr>
         </tbody>
       </table>
       <UseOnJob what="Put the best on a check as a test" :disabled="list.length === 0" :change="addReading" />
@@ -64,12 +138,37 @@ function addReading(job: Job): void {
     <div>
       <h2>Steps for a sweep</h2>
       <div class="row">
-        <EntryField v-for="[key, label] in ([['from', 'From'], ['to', 'To']] as const)" :key="key" class="short" :label="label" quantity="celsius" v-model="draft[key]" />
-        <label class="line">Steps <select v-model.number="draft.steps"><option v-for="n in [4, 6, 8, 10, 12, 16]" :key="n" :value="n">{{ n }}</option></select></label>
+        <EntryField
+          v-for="[key, label] in [
+            ['from', 'From'],
+            ['to', 'To'],
+          ] as const"
+          :key="key"
+          class="short"
+          :label="label"
+          quantity="celsius"
+          v-model="draft[key]"
+        />
+        <label class="line"
+          >Steps
+          <select v-model.number="draft.steps">
+            <option v-for="n in [4, 6, 8, 10, 12, 16]" :key="n" :value="n">{{ n }}</option>
+          </select></label
+        >
       </div>
       <table data-test="steps">
-        <thead><tr><th scope="col">resistor</th><th scope="col">should show</th></tr></thead>
-        <tbody class="mono"><tr v-for="s in steps" :key="s.ohm"><td>{{ formatOhm(s.ohm) }}</td><td>{{ temperature(s.shownC, 0) }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th scope="col">resistor</th>
+            <th scope="col">should show</th>
+          </tr>
+        </thead>
+        <tbody class="mono">
+          <tr v-for="s in steps" :key="s.ohm">
+            <td>{{ formatOhm(s.ohm) }}</td>
+            <td>{{ temperature(s.shownC, 0) }}</td>
+          </tr>
+        </tbody>
       </table>
     </div>
   </div>

@@ -22,11 +22,29 @@ const curves = useCurves();
 const preferences = usePreferences();
 const blank = { text: '', value: null };
 const blankRow = () => ({ id: newId(), ohm: blank, shownC: blank, volts: blank });
-const schema = z.strictObject({ rows: z.array(z.strictObject({ id: z.string(), ohm: entrySchema, shownC: entrySchema, volts: entrySchema })).max(60), referenceV: entrySchema, sensor: z.string() });
-const { draft } = useDraft('sweep', schema, () => ({ rows: Array.from({ length: 5 }, blankRow), referenceV: written(5), sensor: 'ntc-2k8' }));
-const rows = computed(() => draft.value.rows.flatMap((r) => (r.ohm.value! > 0 && r.shownC.value !== null ? [{ ohm: r.ohm.value!, shownC: r.shownC.value, volts: r.volts.value }] : [])));
+const schema = z.strictObject({
+  rows: z.array(z.strictObject({ id: z.string(), ohm: entrySchema, shownC: entrySchema, volts: entrySchema })).max(60),
+  referenceV: entrySchema,
+  sensor: z.string(),
+});
+const { draft } = useDraft('sweep', schema, () => ({
+  rows: Array.from({ length: 5 }, blankRow),
+  referenceV: written(5),
+  sensor: 'ntc-2k8',
+}));
+const rows = computed(() =>
+  draft.value.rows.flatMap((r) =>
+    r.ohm.value! > 0 && r.shownC.value !== null
+      ? [{ ohm: r.ohm.value!, shownC: r.shownC.value, volts: r.volts.value }]
+      : [],
+  ),
+);
 const sensor = computed(() => curves.byId(draft.value.sensor));
-const view = computed(() => (rows.value.length === 0 ? null : moduleSweep(rows.value, draft.value.referenceV.value ?? 5, curves.all, sensor.value.model)));
+const view = computed(() =>
+  rows.value.length === 0
+    ? null
+    : moduleSweep(rows.value, draft.value.referenceV.value ?? 5, curves.all, sensor.value.model),
+);
 const unit = computed(() => preferences.temperatureUnit);
 const temperature = (c: number): string => formatTemperature(c, unit.value);
 const lines = computed(() => {
@@ -35,14 +53,35 @@ const lines = computed(() => {
   const list: { text: string; odd: boolean }[] = [];
   if (v.minC !== null) list.push({ text: `Cold end of the scale: ${temperature(v.minC)}.`, odd: false });
   if (v.maxC !== null) list.push({ text: `Hot end of the scale: ${temperature(v.maxC)}.`, odd: false });
-  if (v.pullUp) list.push({ text: `Pull-up about ${formatOhm(v.pullUp.value)} ± ${formatOhm(2 * v.pullUp.sigma)}, from ${v.pullUp.rows} row${v.pullUp.rows > 1 ? 's' : ''} with volts.`, odd: false });
-  if (v.fit) list.push({ text: `Own curve through ${v.against.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`, odd: false });
+  if (v.pullUp)
+    list.push({
+      text: `Pull-up about ${formatOhm(v.pullUp.value)} ± ${formatOhm(2 * v.pullUp.sigma)}, from ${v.pullUp.rows} row${v.pullUp.rows > 1 ? 's' : ''} with volts.`,
+      odd: false,
+    });
+  if (v.fit)
+    list.push({
+      text: `Own curve through ${v.against.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`,
+      odd: false,
+    });
   const [first] = v.expects.candidates;
-  if (rows.value.length > 1) list.push({ text: v.expects.noneFits ? 'No curve of the shelf is what this module expects: use its own.' : `The module expects ${first.name} (${formatProbability(first.probability)}).`, odd: v.expects.noneFits });
-  const worst = v.against.length > 0 ? v.against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a)) : null;
-  if (worst) list.push(Math.abs(worst.errorK) > 5
-    ? { text: `With ${sensor.value.name} it shows up to ${worst.errorK.toFixed(0).replace('-', '−')} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`, odd: true }
-    : { text: `${sensor.value.name} suits it: at most ${Math.abs(worst.errorK).toFixed(1)} K apart.`, odd: false });
+  if (rows.value.length > 1)
+    list.push({
+      text: v.expects.noneFits
+        ? 'No curve of the shelf is what this module expects: use its own.'
+        : `The module expects ${first.name} (${formatProbability(first.probability)}).`,
+      odd: v.expects.noneFits,
+    });
+  const worst =
+    v.against.length > 0 ? v.against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a)) : null;
+  if (worst)
+    list.push(
+      Math.abs(worst.errorK) > 5
+        ? {
+            text: `With ${sensor.value.name} it shows up to ${worst.errorK.toFixed(0).replace('-', '−')} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`,
+            odd: true,
+          }
+        : { text: `${sensor.value.name} suits it: at most ${Math.abs(worst.errorK).toFixed(1)} K apart.`, odd: false },
+    );
   return list;
 });
 const chart = computed(() => {
@@ -52,11 +91,21 @@ const chart = computed(() => {
   const [low, high] = [Math.min(...shown), Math.max(...shown)];
   const t = Array.from({ length: 80 }, (_, i) => low + ((high - low) * i) / 79);
   const x = t.map((c) => shownTemperature(c, unit.value));
-  return lineFigure(`Ω over °${unit.value}: module, dashed: ${sensor.value.name}`, [
-    { name: 'module', x, y: t.map((c) => model.resistanceOhm(c)) },
-    { name: sensor.value.name, x, y: t.map((c) => sensor.value.model.resistanceOhm(c)), kind: 'dashed' },
-    { name: 'rows', x: rows.value.map((r) => shownTemperature(r.shownC, unit.value)), y: rows.value.map((r) => r.ohm), kind: 'points' },
-  ], preferences.dark, true);
+  return lineFigure(
+    `Ω over °${unit.value}: module, dashed: ${sensor.value.name}`,
+    [
+      { name: 'module', x, y: t.map((c) => model.resistanceOhm(c)) },
+      { name: sensor.value.name, x, y: t.map((c) => sensor.value.model.resistanceOhm(c)), kind: 'dashed' },
+      {
+        name: 'rows',
+        x: rows.value.map((r) => shownTemperature(r.shownC, unit.value)),
+        y: rows.value.map((r) => r.ohm),
+        kind: 'points',
+      },
+    ],
+    preferences.dark,
+    true,
+  );
 });
 function apply(job: Job): void {
   const v = view.value!;
@@ -68,16 +117,31 @@ function apply(job: Job): void {
 </script>
 
 <template>
-  <p class="caution">▲ Key on, sensor unplugged, the resistor across the two cavities of its plug. Take the last one out again: left in, it defeats frost, overheat or icing protection.</p>
+  <p class="caution">
+    ▲ Key on, sensor unplugged, the resistor across the two cavities of its plug. Take the last one out again: left in,
+    it defeats frost, overheat or icing protection.
+  </p>
   <div class="two">
     <div>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="sweep" data-test="sweep-row">
         <EntryField :label="i === 0 ? 'Resistor' : ''" :about="`Resistor ${i + 1}`" quantity="ohms" v-model="r.ohm" />
-        <EntryField :label="i === 0 ? 'Displayed' : ''" :about="`Displayed ${i + 1}`" quantity="celsius" v-model="r.shownC" />
-        <EntryField :label="i === 0 ? 'Volts, if read' : ''" :about="`Volts ${i + 1}`" quantity="volts" v-model="r.volts" />
+        <EntryField
+          :label="i === 0 ? 'Displayed' : ''"
+          :about="`Displayed ${i + 1}`"
+          quantity="celsius"
+          v-model="r.shownC"
+        />
+        <EntryField
+          :label="i === 0 ? 'Volts, if read' : ''"
+          :about="`Volts ${i + 1}`"
+          quantity="volts"
+          v-model="r.volts"
+        />
       </div>
       <div class="row">
-        <button class="act" type="button" :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">Another row</button>
+        <button class="act" type="button" :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">
+          Another row
+        </button>
         <EntryField class="ref" label="Reference" quantity="volts" v-model="draft.referenceV" />
       </div>
     </div>

@@ -11,12 +11,14 @@ const props = defineProps<{ state: ProofState }>();
 const bench = useOpenJob();
 const reason = ref('');
 const closed = computed(() => bench.job!.closed);
-const names = (ids: readonly string[]): string => ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');
+const names = (ids: readonly string[]): string =>
+  ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');
 const lacks = computed(() => {
   const { missing, failed, outside, inside, standInFitted } = props.state;
   const list: string[] = [];
   if (inside + outside.length === 0) list.push('no value read again');
-  if (outside.length > 0) list.push(`outside what is healthy: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
+  if (outside.length > 0)
+    list.push(`outside what is healthy: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
   if (failed.length > 0) list.push(`failed: ${names(failed)}`);
   if (missing.length > 0) list.push(`still to do: ${names(missing)}`);
   if (standInFitted) list.push('a temporary stand-in is still fitted');
@@ -44,8 +46,12 @@ function close(how: 'proved' | 'unproved'): void {
     </template>
     <template v-else>
       <p class="told odd">Not proved yet: {{ lacks.join('; ') }}.</p>
-      <label class="line">To close it all the same, say why <textarea v-model="reason" rows="2" maxlength="20000"></textarea></label>
-      <button class="act" type="button" :disabled="reason.trim() === ''" @click="close('unproved')">Close without proof</button>
+      <label class="line"
+        >To close it all the same, say why <textarea v-model="reason" rows="2" maxlength="20000"></textarea>
+      </label>
+      <button class="act" type="button" :disabled="reason.trim() === ''" @click="close('unproved')">
+        Close without proof
+      </button>
     </template>
   </div>
 </template>

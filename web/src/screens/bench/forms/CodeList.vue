@@ -10,12 +10,21 @@ import { useOpenJob } from '../../../stores/openJob.ts';
 const bench = useOpenJob();
 const codes = computed(() => bench.job!.complaint.codes);
 const text = ref('');
-const STATES = { present: 'present', sporadic: 'sporadic', 'came-back': 'cleared, came back', past: 'from the past' } as const;
+const STATES = {
+  present: 'present',
+  sporadic: 'sporadic',
+  'came-back': 'cleared, came back',
+  past: 'from the past',
+} as const;
 const meaning = (code: string): string =>
-  codeText(code, bench.job!.circuit.layout, curveSlope(bench.job!.circuit.curve)) ?? 'Not a code known here: a maker’s own? Note what the scan tool says.';
+  codeText(code, bench.job!.circuit.layout, curveSlope(bench.job!.circuit.curve)) ??
+  'Not a code known here: a maker’s own? Note what the scan tool says.';
 
 function add(): void {
-  for (const code of text.value.split(/[,;\n]+/).map((c) => c.trim()).filter(Boolean)) {
+  for (const code of text.value
+    .split(/[,;\n]+/)
+    .map((c) => c.trim())
+    .filter(Boolean)) {
     codes.value.push({ id: newId(), code: code.toUpperCase().slice(0, 400), state: 'present' });
   }
   text.value = '';
@@ -28,11 +37,21 @@ function add(): void {
     <div v-for="c in codes" :key="c.id" class="code" data-test="code">
       <span class="mono">{{ c.code }}</span>
       <span class="soft">{{ meaning(c.code) }}</span>
-      <select v-model="c.state" :aria-label="`State of ${c.code}`"><option v-for="s in CODE_STATES" :key="s" :value="s">{{ STATES[s] }}</option></select>
-      <button class="act quiet" type="button" @click="bench.job!.complaint.codes = codes.filter((x) => x.id !== c.id)">Remove</button>
+      <select v-model="c.state" :aria-label="`State of ${c.code}`">
+        <option v-for="s in CODE_STATES" :key="s" :value="s">{{ STATES[s] }}</option>
+      </select>
+      <button class="act quiet" type="button" @click="bench.job!.complaint.codes = codes.filter((x) => x.id !== c.id)">
+        Remove
+      </button>
     </div>
     <form class="row" @submit.prevent="add">
-      <input v-model="text" class="text add" aria-label="Add a code" placeholder="P0118, or SPN 110 FMI 3" maxlength="400" />
+      <input
+        v-model="text"
+        class="text add"
+        aria-label="Add a code"
+        placeholder="P0118, or SPN 110 FMI 3"
+        maxlength="400"
+      />
       <button class="act" type="submit" :disabled="text.trim() === ''">Add code</button>
     </form>
   </div>

@@ -39,13 +39,43 @@ const issueOf = (id: string, what: string) => {
 </script>
 
 <template>
-  <FormSheet title="Compare" purpose="Old against new or neighbour at the same temperature, and the same sensor heated and cooled: it must move one way, smoothly, and come back.">
-    <p class="caution">▲ Hot water burns; eye protection; no naked flame on a sensor. Do not hold it in the hand. Give it two minutes in stirred water beside the thermometer.</p>
+  <FormSheet
+    title="Compare"
+    purpose="Old against new or neighbour at the same temperature, and the same sensor heated and cooled: it must move one way, smoothly, and come back."
+  >
+    <p class="caution">
+      ▲ Hot water burns; eye protection; no naked flame on a sensor. Do not hold it in the hand. Give it two minutes in
+      stirred water beside the thermometer.
+    </p>
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
-      <EntryField :label="`Water at, ${i + 1}`" quantity="celsius" v-model="p.temperatureC" :issue="issueOf(p.id, 'temperatureC')" />
-      <EntryField :label="`Ohms, ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" overload :issue="issueOf(p.id, 'resistanceOhm')" />
-      <label class="line">sensor <select v-model="p.sensor"><option value="this">this one</option><option value="other">new or neighbour</option></select></label>
-      <label class="line">while <select v-model="p.phase"><option value="heating">heating</option><option value="cooling">cooling</option><option value="after">after heat</option></select></label>
+      <EntryField
+        :label="`Water at, ${i + 1}`"
+        quantity="celsius"
+        v-model="p.temperatureC"
+        :issue="issueOf(p.id, 'temperatureC')"
+      />
+      <EntryField
+        :label="`Ohms, ${i + 1}`"
+        quantity="ohms"
+        v-model="p.resistanceOhm"
+        overload
+        :issue="issueOf(p.id, 'resistanceOhm')"
+      />
+      <label class="line"
+        >sensor
+        <select v-model="p.sensor">
+          <option value="this">this one</option>
+          <option value="other">new or neighbour</option>
+        </select></label
+      >
+      <label class="line"
+        >while
+        <select v-model="p.phase">
+          <option value="heating">heating</option>
+          <option value="cooling">cooling</option>
+          <option value="after">after heat</option>
+        </select></label
+      >
       <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>
     </div>
     <button class="act add" type="button" @click="add">Add a pair</button>

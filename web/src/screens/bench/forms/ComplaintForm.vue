@@ -37,21 +37,45 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
 </script>
 
 <template>
-  <FormSheet title="Complaint" purpose="What is wrong, in the words of whoever runs the machine, and what the machine itself says.">
+  <FormSheet
+    title="Complaint"
+    purpose="What is wrong, in the words of whoever runs the machine, and what the machine itself says."
+  >
     <div class="two">
-      <label class="line">Machine <input v-model="job.machine" class="text" maxlength="400" placeholder="Which machine, where" /></label>
-      <label class="line">Field
-        <select v-model="job.field"><option value="engine">Engine</option><option value="climate">Climate system</option><option value="boiler">Boiler</option></select>
+      <label class="line"
+        >Machine <input v-model="job.machine" class="text" maxlength="400" placeholder="Which machine, where"
+      /></label>
+      <label class="line"
+        >Field
+        <select v-model="job.field">
+          <option value="engine">Engine</option>
+          <option value="climate">Climate system</option>
+          <option value="boiler">Boiler</option>
+        </select>
       </label>
     </div>
-    <label class="line">Complaint <textarea v-model="complaint.text" maxlength="20000" rows="2" placeholder="Since when, when cold or hot, what was done already"></textarea></label>
+    <label class="line"
+      >Complaint
+      <textarea
+        v-model="complaint.text"
+        maxlength="20000"
+        rows="2"
+        placeholder="Since when, when cold or hot, what was done already"
+      ></textarea>
+    </label>
     <p v-if="told" :class="['told', { odd: told.odd }]" data-test="complaint-told">{{ told.text }}</p>
     <div role="group" aria-label="Symptoms">
       <h3>Symptoms</h3>
       <div class="two">
         <label v-for="s in symptoms" :key="s.id" class="check">
-          <input type="checkbox" :checked="complaint.symptoms.includes(s.id)" @change="complaint.symptoms = toggle(complaint.symptoms, s.id, checked($event))" />
-          <span>{{ s.name }} <span v-if="READS[s.reads]" class="soft">· {{ READS[s.reads] }}</span></span>
+          <input
+            type="checkbox"
+            :checked="complaint.symptoms.includes(s.id)"
+            @change="complaint.symptoms = toggle(complaint.symptoms, s.id, checked($event))"
+          />
+          <span
+            >{{ s.name }} <span v-if="READS[s.reads]" class="soft">· {{ READS[s.reads] }}</span></span
+          >
         </label>
       </div>
     </div>
@@ -60,7 +84,11 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
       <h3>Replaced already, and did not help</h3>
       <div class="row">
         <label v-for="[id, name] in PARTS" :key="id" class="check">
-          <input type="checkbox" :checked="complaint.replaced.includes(id)" @change="complaint.replaced = toggle(complaint.replaced, id, checked($event))" />{{ name }}
+          <input
+            type="checkbox"
+            :checked="complaint.replaced.includes(id)"
+            @change="complaint.replaced = toggle(complaint.replaced, id, checked($event))"
+          />{{ name }}
         </label>
       </div>
     </div>
@@ -71,7 +99,11 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
           <b>{{ c.name }}</b> <span class="soft">{{ c.check }}</span>
           <span v-if="c.caution" class="caution"> ▲ {{ c.caution }}</span>
         </div>
-        <select :value="complaint.causes[c.id] ?? ''" :aria-label="c.name" @change="setCause(c.id, ($event.target as HTMLSelectElement).value)">
+        <select
+          :value="complaint.causes[c.id] ?? ''"
+          :aria-label="c.name"
+          @change="setCause(c.id, ($event.target as HTMLSelectElement).value)"
+        >
           <option value="">not looked at</option>
           <option value="ruled-out">ruled out</option>
           <option value="found">found</option>

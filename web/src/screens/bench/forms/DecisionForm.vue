@@ -35,29 +35,48 @@ function decide(): void {
 </script>
 
 <template>
-  <FormSheet title="Decision" purpose="The tool advises; you decide, by the maker’s data and local codes. Where you decide otherwise, say why: the report shows both.">
+  <FormSheet
+    title="Decision"
+    purpose="The tool advises; you decide, by the maker’s data and local codes. Where you decide otherwise, say why: the report shows both."
+  >
     <div v-if="first">
       <h3>{{ unmeasured ? 'Nothing measured yet: the usual odds' : 'The tool says' }}</h3>
       <p>{{ groupName(first.group) }}, {{ formatProbability(first.probability) }}.</p>
       <ul>
-        <li v-for="s in suspects" :key="s.fault">{{ formatProbability(s.probability) }} {{ s.name }}<template v-if="suspectDetail(s)">, {{ suspectDetail(s) }}</template></li>
+        <li v-for="s in suspects" :key="s.fault">
+          {{ formatProbability(s.probability) }} {{ s.name
+          }}<template v-if="suspectDetail(s)">, {{ suspectDetail(s) }}</template>
+        </li>
       </ul>
     </div>
     <div v-if="decision" class="told" data-test="decision">
-      <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }} {{ formatProbability(decision.toolProbability) }}).
+      <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }}
+      {{ formatProbability(decision.toolProbability) }}).
       {{ decision.reason }}
       <button class="act quiet" type="button" @click="bench.job!.decision = null">Undo</button>
     </div>
     <div role="radiogroup" aria-label="Your decision">
       <h3>You decide</h3>
       <div class="row">
-        <label v-for="g in GROUPS" :key="g" class="check choice"><input v-model="chosen" type="radio" name="decision" :value="g" />{{ groupName(g) }}</label>
+        <label v-for="g in GROUPS" :key="g" class="check choice"
+          ><input v-model="chosen" type="radio" name="decision" :value="g" />{{ groupName(g) }}</label
+        >
       </div>
     </div>
-    <label v-if="chosen" class="line">{{ differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like' }}
+    <label v-if="chosen" class="line"
+      >{{ differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like' }}
       <textarea v-model="reason" rows="2" maxlength="20000"></textarea>
     </label>
-    <div><button class="act main" type="button" :disabled="!chosen || !first || (differs && reason.trim() === '')" @click="decide">Record the decision</button></div>
+    <div>
+      <button
+        class="act main"
+        type="button"
+        :disabled="!chosen || !first || (differs && reason.trim() === '')"
+        @click="decide"
+      >
+        Record the decision
+      </button>
+    </div>
   </FormSheet>
 </template>
 

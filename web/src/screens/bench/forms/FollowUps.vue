@@ -18,10 +18,36 @@ function setDay(id: string, day: string): void {
   <div>
     <h3>Follow-ups</h3>
     <div v-for="f in bench.job!.followUps" :key="f.id" class="item" data-test="follow-up">
-      <label class="check"><input type="checkbox" :checked="f.doneAt !== null" @change="f.doneAt = ($event.target as HTMLInputElement).checked ? nowIso() : null" /><span class="visually-hidden">Done</span></label>
-      <input v-model="f.text" class="text" :class="{ done: f.doneAt }" aria-label="What to do" placeholder="what to do" maxlength="400" />
-      <input :value="f.dueOn" class="text" type="date" aria-label="Due on" @change="setDay(f.id, ($event.target as HTMLInputElement).value)" />
-      <button class="act quiet" type="button" aria-label="Remove this follow-up" @click="bench.job!.followUps = bench.job!.followUps.filter((x) => x.id !== f.id)">✕</button>
+      <label class="check"
+        ><input
+          type="checkbox"
+          :checked="f.doneAt !== null"
+          @change="f.doneAt = ($event.target as HTMLInputElement).checked ? nowIso() : null"
+        /><span class="visually-hidden">Done</span></label
+      >
+      <input
+        v-model="f.text"
+        class="text"
+        :class="{ done: f.doneAt }"
+        aria-label="What to do"
+        placeholder="what to do"
+        maxlength="400"
+      />
+      <input
+        :value="f.dueOn"
+        class="text"
+        type="date"
+        aria-label="Due on"
+        @change="setDay(f.id, ($event.target as HTMLInputElement).value)"
+      />
+      <button
+        class="act quiet"
+        type="button"
+        aria-label="Remove this follow-up"
+        @click="bench.job!.followUps = bench.job!.followUps.filter((x) => x.id !== f.id)"
+      >
+        ✕
+      </button>
     </div>
     <button class="act" type="button" @click="add">Add a follow-up</button>
   </div>

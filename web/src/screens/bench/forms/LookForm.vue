@@ -24,21 +24,39 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
 </script>
 
 <template>
-  <FormSheet title="Look" purpose="Corrosion, bent pins, oil or water on the plug, a chafed loom. Note the cause, not only the part: a new sensor under the same drip fails again.">
-    <p class="caution">▲ Cold system only: never open a hot cooling system. Covers of boilers and electrical boards: isolate first; mains and gas are for licensed persons.</p>
+  <FormSheet
+    title="Look"
+    purpose="Corrosion, bent pins, oil or water on the plug, a chafed loom. Note the cause, not only the part: a new sensor under the same drip fails again."
+  >
+    <p class="caution">
+      ▲ Cold system only: never open a hot cooling system. Covers of boilers and electrical boards: isolate first; mains
+      and gas are for licensed persons.
+    </p>
     <div class="two">
       <div v-for="g in groups" :key="g.label" role="group" :aria-label="g.label">
         <h3>{{ g.label }}</h3>
         <template v-for="f in g.list" :key="f.id">
           <label class="check">
-            <input type="checkbox" :checked="chosen.includes(f.id)" @change="toggle(f.id, ($event.target as HTMLInputElement).checked)" />
+            <input
+              type="checkbox"
+              :checked="chosen.includes(f.id)"
+              @change="toggle(f.id, ($event.target as HTMLInputElement).checked)"
+            />
             {{ f.name }}
           </label>
           <p v-if="chosen.includes(f.id)" class="factors">{{ factors(f.ratios) }}</p>
         </template>
       </div>
     </div>
-    <label class="line">Note <textarea v-model="bench.job!.note" rows="2" maxlength="20000" placeholder="What caused it, where the water comes from"></textarea></label>
+    <label class="line"
+      >Note
+      <textarea
+        v-model="bench.job!.note"
+        rows="2"
+        maxlength="20000"
+        placeholder="What caused it, where the water comes from"
+      ></textarea>
+    </label>
     <PhotoStrip />
   </FormSheet>
 </template>

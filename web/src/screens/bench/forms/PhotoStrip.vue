@@ -15,7 +15,8 @@ const MOST = 12;
 watch(
   () => bench.job!.photos.map((p) => p.id).join(),
   async () => {
-    for (const p of bench.job!.photos) if (!images.value[p.id]) images.value[p.id] = p.image ?? (await getPhoto(p.id)) ?? '';
+    for (const p of bench.job!.photos)
+      if (!images.value[p.id]) images.value[p.id] = p.image ?? (await getPhoto(p.id)) ?? '';
   },
   { immediate: true },
 );
@@ -35,7 +36,10 @@ async function add(files: FileList | null): Promise<void> {
     const id = newId();
     const kept = await putPhoto(id, image);
     if (kept !== 'kept') {
-      fault.value = kept === 'full' ? 'The browser’s storage is full: this photo was not kept.' : 'The browser blocks its storage: this photo was not kept.';
+      fault.value =
+        kept === 'full'
+          ? 'The browser’s storage is full: this photo was not kept.'
+          : 'The browser blocks its storage: this photo was not kept.';
       continue;
     }
     images.value[id] = image;
@@ -60,7 +64,16 @@ async function remove(id: string): Promise<void> {
         <button class="act quiet" type="button" @click="remove(p.id)">Remove</button>
       </figure>
       <button class="act" type="button" @click="picker?.click()">Add a photo…</button>
-      <input ref="picker" class="visually-hidden" type="file" accept="image/*" multiple aria-label="Add photos" tabindex="-1" @change="add(($event.target as HTMLInputElement).files)" />
+      <input
+        ref="picker"
+        class="visually-hidden"
+        type="file"
+        accept="image/*"
+        multiple
+        aria-label="Add photos"
+        tabindex="-1"
+        @change="add(($event.target as HTMLInputElement).files)"
+      />
     </div>
     <p v-if="fault" class="told odd" role="alert">{{ fault }}</p>
   </div>

@@ -43,7 +43,8 @@ const tests = computed(() =>
 );
 function put(id: string, text: string): void {
   const others = proof.value.readings.filter((r) => r.measurement !== id);
-  proof.value.readings = text.trim() === '' ? others : [...others, { measurement: id, text, value: readProof(id, text) }];
+  proof.value.readings =
+    text.trim() === '' ? others : [...others, { measurement: id, text, value: readProof(id, text) }];
 }
 function setStep(id: string, value: string): void {
   const next = { ...proof.value.steps };
@@ -54,7 +55,10 @@ function setStep(id: string, value: string): void {
 </script>
 
 <template>
-  <FormSheet title="Proof" purpose="Read again what was wrong, at today’s temperature, and see it behave. Only then the job is done.">
+  <FormSheet
+    title="Proof"
+    purpose="Read again what was wrong, at today’s temperature, and see it behave. Only then the job is done."
+  >
     <div>
       <h3>Values of the repaired circuit</h3>
       <div class="values">
@@ -80,13 +84,24 @@ function setStep(id: string, value: string): void {
           <b>{{ s.name }}</b> <span class="soft">{{ s.how }}</span>
           <span v-if="s.caution" class="caution"> ▲ {{ s.caution }}</span>
         </div>
-        <select :value="proof.steps[s.id]?.state ?? ''" :aria-label="s.name" @change="setStep(s.id, ($event.target as HTMLSelectElement).value)">
+        <select
+          :value="proof.steps[s.id]?.state ?? ''"
+          :aria-label="s.name"
+          @change="setStep(s.id, ($event.target as HTMLSelectElement).value)"
+        >
           <option value="">to do</option>
           <option value="passed">passed</option>
           <option value="failed">failed</option>
           <option value="not-possible">not possible here</option>
         </select>
-        <input v-if="proof.steps[s.id]" v-model="proof.steps[s.id].note" class="text" :aria-label="`Note on ${s.name}`" placeholder="note" maxlength="400" />
+        <input
+          v-if="proof.steps[s.id]"
+          v-model="proof.steps[s.id].note"
+          class="text"
+          :aria-label="`Note on ${s.name}`"
+          placeholder="note"
+          maxlength="400"
+        />
       </div>
     </div>
     <CloseJob :state="state" />

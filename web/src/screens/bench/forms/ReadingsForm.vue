@@ -44,11 +44,22 @@ function voidIt(id: string): void {
 </script>
 
 <template>
-  <FormSheet title="All readings" purpose="The record: what was read, when, under which conditions. A voided reading stays here with its reason and is left out of the verdict.">
-    <p v-if="rows.length === 0" class="soft">No reading yet. The quick check takes the common ones; every other test has its card.</p>
+  <FormSheet
+    title="All readings"
+    purpose="The record: what was read, when, under which conditions. A voided reading stays here with its reason and is left out of the verdict."
+  >
+    <p v-if="rows.length === 0" class="soft">
+      No reading yet. The quick check takes the common ones; every other test has its card.
+    </p>
     <table v-else>
       <thead>
-        <tr><th scope="col">Test</th><th scope="col">Reading</th><th scope="col">Healthy</th><th scope="col">Taken</th><th scope="col"><span class="visually-hidden">Actions</span></th></tr>
+        <tr>
+          <th scope="col">Test</th>
+          <th scope="col">Reading</th>
+          <th scope="col">Healthy</th>
+          <th scope="col">Taken</th>
+          <th scope="col"><span class="visually-hidden">Actions</span></th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.r.id" :class="{ voided: row.r.voided }" data-test="record">
@@ -56,22 +67,27 @@ function voidIt(id: string): void {
             <button class="name" type="button" @click="work.goReading(row.r.id)">{{ row.name }}</button>
             <div class="soft">{{ row.conditions }}</div>
             <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
-            <div v-if="row.r.history.length > 0" class="soft">corrected from {{ row.r.history.map((h) => h.text).join(', ') }}</div>
+            <div v-if="row.r.history.length > 0" class="soft">
+              corrected from {{ row.r.history.map((h) => h.text).join(', ') }}
+            </div>
             <div v-if="row.r.voided" class="reason">voided: {{ row.r.voided.reason }}</div>
           </td>
           <td class="mono">
-            <span :class="['sign', row.view.standing]">{{ SIGNS[row.view.standing] }}</span> <span class="value">{{ row.r.text || '—' }}</span>
+            <span :class="['sign', row.view.standing]">{{ SIGNS[row.view.standing] }}</span>
+            <span class="value">{{ row.r.text || '—' }}</span>
             <div v-if="row.issue" class="reason">{{ row.issue }}</div>
           </td>
           <td class="mono soft">{{ row.view.healthy }}</td>
           <td class="mono soft">{{ row.when }}</td>
           <td class="acts">
-            <button v-if="row.r.voided" class="act quiet" type="button" @click="readings.unvoid(row.r.id)">Take back in</button>
+            <button v-if="row.r.voided" class="act quiet" type="button" @click="readings.unvoid(row.r.id)">
+              Take back in
+            </button>
             <form v-else-if="voiding === row.r.id" class="why" @submit.prevent="voidIt(row.r.id)">
               <input v-model="reason" class="text" aria-label="Why it is voided" placeholder="Why?" maxlength="400" />
               <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
             </form>
-            <button v-else class="act quiet" type="button" @click="(voiding = row.r.id), (reason = '')">Void…</button>
+            <button v-else class="act quiet" type="button" @click="((voiding = row.r.id), (reason = ''))">Void…</button>
           </td>
         </tr>
       </tbody>

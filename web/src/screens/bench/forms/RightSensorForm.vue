@@ -18,7 +18,11 @@ function trialOf(plugId: string) {
 function tried(plugId: string, movedId: string): void {
   const rest = record.value.trials.filter((t) => t.plugId !== plugId);
   if (movedId === '') record.value.trials = rest;
-  else record.value.trials = [...rest, { id: newId(), plugId, how: trialOf(plugId)?.how ?? 'unplugged', movedId: movedId === 'none' ? null : movedId }];
+  else
+    record.value.trials = [
+      ...rest,
+      { id: newId(), plugId, how: trialOf(plugId)?.how ?? 'unplugged', movedId: movedId === 'none' ? null : movedId },
+    ];
 }
 function how(plugId: string, value: string): void {
   const trial = trialOf(plugId);
@@ -41,25 +45,68 @@ function removeValue(id: string): void {
     title="The right sensor"
     purpose="Machines carry look-alikes: gauge sender and controller sensor, coolant 1 and 2, three exhaust sensors. Pull one plug, see which value jumps."
   >
-    <p class="caution">▲ Key on, engine off. A bridge only across the two cavities of an identified sensor plug; never airbag or high-voltage plugs. Hot exhaust: let it cool.</p>
+    <p class="caution">
+      ▲ Key on, engine off. A bridge only across the two cavities of an identified sensor plug; never airbag or
+      high-voltage plugs. Hot exhaust: let it cool.
+    </p>
     <div class="lists">
       <div>
         <h3>Displayed values</h3>
         <div v-for="v in record.values" :key="v.id" class="item">
-          <input v-model="v.name" class="text" aria-label="Name of a displayed value" maxlength="400" placeholder="as the scan tool names it" />
-          <label class="pick"><input type="radio" name="wanted" :checked="record.wantedValueId === v.id" @change="record.wantedValueId = v.id" />complained of</label>
+          <input
+            v-model="v.name"
+            class="text"
+            aria-label="Name of a displayed value"
+            maxlength="400"
+            placeholder="as the scan tool names it"
+          />
+          <label class="pick"
+            ><input
+              type="radio"
+              name="wanted"
+              :checked="record.wantedValueId === v.id"
+              @change="record.wantedValueId = v.id"
+            />complained of</label
+          >
           <button class="act quiet" type="button" :aria-label="`Remove ${v.name}`" @click="removeValue(v.id)">✕</button>
         </div>
-        <button class="act" type="button" :disabled="record.values.length >= 12" @click="record.values.push({ id: newId(), name: '' })">Add a value</button>
+        <button
+          class="act"
+          type="button"
+          :disabled="record.values.length >= 12"
+          @click="record.values.push({ id: newId(), name: '' })"
+        >
+          Add a value
+        </button>
       </div>
       <div>
         <h3>Plugs</h3>
         <div v-for="p in record.plugs" :key="p.id" class="item">
-          <input v-model="p.name" class="text" aria-label="Name of a plug" maxlength="400" placeholder="where it sits, its colour" />
-          <label class="pick"><input type="radio" name="measured" :checked="record.measuredPlugId === p.id" @change="record.measuredPlugId = p.id" />measured here</label>
+          <input
+            v-model="p.name"
+            class="text"
+            aria-label="Name of a plug"
+            maxlength="400"
+            placeholder="where it sits, its colour"
+          />
+          <label class="pick"
+            ><input
+              type="radio"
+              name="measured"
+              :checked="record.measuredPlugId === p.id"
+              @change="record.measuredPlugId = p.id"
+            />measured here</label
+          >
           <button class="act quiet" type="button" :aria-label="`Remove ${p.name}`" @click="removePlug(p.id)">✕</button>
         </div>
-        <button class="act" type="button" :disabled="record.plugs.length >= 12" @click="record.plugs.push({ id: newId(), name: '' })">Add a plug</button>
+        <button
+          class="act"
+          type="button"
+          :disabled="record.plugs.length >= 12"
+          @click="record.plugs.push({ id: newId(), name: '' })"
+        >
+          Add a plug
+        </button>
       </div>
     </div>
     <div v-if="record.plugs.length > 0 && record.values.length > 0">
@@ -67,14 +114,26 @@ function removeValue(id: string): void {
       <table>
         <tbody>
           <tr v-for="p in record.plugs" :key="p.id" :class="{ next: map.next === p.id }">
-            <th scope="row">{{ p.name || 'unnamed plug' }}<span v-if="map.next === p.id" class="soft"> · pull this next</span></th>
+            <th scope="row">
+              {{ p.name || 'unnamed plug' }}<span v-if="map.next === p.id" class="soft"> · pull this next</span>
+            </th>
             <td>
-              <select :value="trialOf(p.id)?.how ?? 'unplugged'" :aria-label="`How ${p.name} was tried`" :disabled="!trialOf(p.id)" @change="how(p.id, ($event.target as HTMLSelectElement).value)">
-                <option value="unplugged">unplugged</option><option value="bridged">bridged</option>
+              <select
+                :value="trialOf(p.id)?.how ?? 'unplugged'"
+                :aria-label="`How ${p.name} was tried`"
+                :disabled="!trialOf(p.id)"
+                @change="how(p.id, ($event.target as HTMLSelectElement).value)"
+              >
+                <option value="unplugged">unplugged</option>
+                <option value="bridged">bridged</option>
               </select>
             </td>
             <td>
-              <select :value="trialOf(p.id) ? (trialOf(p.id)!.movedId ?? 'none') : ''" :aria-label="`What moved with ${p.name}`" @change="tried(p.id, ($event.target as HTMLSelectElement).value)">
+              <select
+                :value="trialOf(p.id) ? (trialOf(p.id)!.movedId ?? 'none') : ''"
+                :aria-label="`What moved with ${p.name}`"
+                @change="tried(p.id, ($event.target as HTMLSelectElement).value)"
+              >
                 <option value="">not tried</option>
                 <option v-for="v in record.values" :key="v.id" :value="v.id">{{ v.name || 'unnamed value' }}</option>
                 <option value="none">nothing moved</option>

@@ -10,7 +10,9 @@ import { useOpenJob } from '../../../stores/openJob.ts';
 const bench = useOpenJob();
 const rows = computed(() => bench.job!.comparison.settling);
 const told = computed(() => {
-  const readings = rows.value.flatMap((r) => (r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }]));
+  const readings = rows.value.flatMap((r) =>
+    r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }],
+  );
   if (readings.length === 0) return '';
   const size = Math.max(...readings.map((r) => Math.abs(r.value)));
   return settlingText(settle(readings, Math.max(size * 1e-3, 1e-3)));
@@ -18,18 +20,31 @@ const told = computed(() => {
 function add(): void {
   const last = rows.value[rows.value.length - 1]?.minute.value;
   const minute = typeof last === 'number' ? last + 1 : 0;
-  bench.job!.comparison.settling.push({ id: newId(), minute: { text: String(minute), value: minute }, value: { text: '', value: null } });
+  bench.job!.comparison.settling.push({
+    id: newId(),
+    minute: { text: String(minute), value: minute },
+    value: { text: '', value: null },
+  });
 }
 </script>
 
 <template>
   <div>
     <h3>Settling</h3>
-    <p class="soft">Not settled yet? Three or more readings with their minute tell where it will end. Any unit, the same for all.</p>
+    <p class="soft">
+      Not settled yet? Three or more readings with their minute tell where it will end. Any unit, the same for all.
+    </p>
     <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
       <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
       <EntryField :label="`Value ${i + 1}`" quantity="number" v-model="r.value" />
-      <button class="act quiet" type="button" :aria-label="`Remove timed reading ${i + 1}`" @click="bench.job!.comparison.settling = rows.filter((x) => x.id !== r.id)">✕</button>
+      <button
+        class="act quiet"
+        type="button"
+        :aria-label="`Remove timed reading ${i + 1}`"
+        @click="bench.job!.comparison.settling = rows.filter((x) => x.id !== r.id)"
+      >
+        ✕
+      </button>
     </div>
     <button class="act" type="button" @click="add">Add a timed reading</button>
     <p v-if="told" class="told" data-test="settling-told">{{ told }}</p>
