@@ -1,7 +1,8 @@
-import { candidateTests, EVERYTHING_AT_HAND } from '../core/src/diagnosis/nextTest.ts';
-import type { Problem } from '../core/src/diagnosis/problem.ts';
+import { candidateTests } from '../core/src/advice/nextTest.ts';
+import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
+import type { Problem } from '../core/src/model/problem.ts';
 import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
-import { simulateCase, type SimulatedCase, withReadings } from '../core/src/diagnosis/simulate.ts';
+import { simulateCase, type SimulatedCase, withReadings } from '../core/src/simulation/simulateCase.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';
 
 const OTHER_LAYOUTS = ['gauge-sender', 'boiler-10k-mirrored'];

@@ -1,6 +1,6 @@
-import { hypothesesOf, settingOf, weightedFaults } from '../core/src/diagnosis/hypotheses.ts';
-import { Predictor } from '../core/src/diagnosis/predictor.ts';
-import type { Problem } from '../core/src/diagnosis/problem.ts';
+import { hypothesesOf, settingOf, weightedFaults } from '../core/src/model/hypotheses.ts';
+import { Predictor } from '../core/src/model/predictor.ts';
+import type { Problem } from '../core/src/model/problem.ts';
 import type { Fault } from '../core/src/faults/fault.ts';
 import { normalQuantile } from '../core/src/numeric/normal.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';

@@ -1,7 +1,7 @@
 import { checkJob } from '@mellow-probe/core/job/checkJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { openJob } from '@mellow-probe/core/job/openJob';
-import type { Problem } from '@mellow-probe/core/diagnosis/problem';
+import type { Problem } from '@mellow-probe/core/model/problem';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { issueText, openFaultText } from '@mellow-probe/core/wording/issueText';
 import { readFileSync } from 'node:fs';

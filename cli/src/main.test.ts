@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test } from 'vitest';
-import { assess } from '@mellow-probe/core/diagnosis/assessment';
+import { assess } from '@mellow-probe/core/verdict/assessment';
 import { checkJob } from '@mellow-probe/core/job/checkJob';
 import { openJob } from '@mellow-probe/core/job/openJob';
 

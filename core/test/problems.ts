@@ -1,6 +1,7 @@
 import type { SensorCircuit } from '../src/circuit/sensorCircuit.ts';
 import { betaModel } from '../src/curves/beta.ts';
-import { GENERIC_INSTRUMENTS, type Problem, type ReadingInput } from '../src/diagnosis/problem.ts';
+import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
+import { type Problem, type ReadingInput } from '../src/model/problem.ts';
 
 /** A 5 V circuit with a 2.49 kΩ pull-up and a 2 kΩ (25 °C), B 3600 sensor. */
 export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircuit {

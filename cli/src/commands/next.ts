@@ -1,7 +1,8 @@
-import { EVERYTHING_AT_HAND, proposeTests } from '@mellow-probe/core/diagnosis/nextTest';
-import { posteriorOf } from '@mellow-probe/core/diagnosis/posterior';
+import { EVERYTHING_AT_HAND } from '@mellow-probe/core/kit/access';
+import { proposeTests } from '@mellow-probe/core/advice/nextTest';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Tool } from '@mellow-probe/core/measurements/measurement';
+import type { Tool } from '@mellow-probe/core/units/vocabulary';
 import { formatInterval, formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
 import { type Command, parse, readProblem, toJson, UsageError, wholeNumber } from '../command.ts';
 

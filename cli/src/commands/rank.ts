@@ -1,4 +1,4 @@
-import { assess } from '@mellow-probe/core/diagnosis/assessment';
+import { assess } from '@mellow-probe/core/verdict/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';

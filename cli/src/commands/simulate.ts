@@ -1,4 +1,4 @@
-import { simulateCase, withReadings } from '@mellow-probe/core/diagnosis/simulate';
+import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
 import { isMeasurementId, measurementById } from '@mellow-probe/core/measurements/list';
 import { type Command, parse, toJson, UsageError, wholeNumber } from '../command.ts';
 

@@ -1,6 +1,6 @@
-import type { FaultGroup } from '@mellow-probe/core/faults/fault';
-import type { PlannedTest } from '@mellow-probe/core/diagnosis/healthyRange';
-import type { Problem } from '@mellow-probe/core/diagnosis/problem';
+import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
+import type { Problem } from '@mellow-probe/core/model/problem';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 
 /** A rule of thumb of the trade: the readings it asks for and the group it then blames. Source: common practice, no source. */

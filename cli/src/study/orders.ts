@@ -1,10 +1,11 @@
-import { groupProbabilities } from '@mellow-probe/core/diagnosis/assessment';
-import type { PlannedTest } from '@mellow-probe/core/diagnosis/healthyRange';
-import { candidateTests, EVERYTHING_AT_HAND, proposeTests } from '@mellow-probe/core/diagnosis/nextTest';
-import { type Posterior, posteriorOf } from '@mellow-probe/core/diagnosis/posterior';
-import type { Problem } from '@mellow-probe/core/diagnosis/problem';
-import { schoolOrder, SCHOOLS } from '@mellow-probe/core/diagnosis/schools';
-import { simulateCase } from '@mellow-probe/core/diagnosis/simulate';
+import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
+import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
+import { candidateTests, proposeTests } from '@mellow-probe/core/advice/nextTest';
+import { EVERYTHING_AT_HAND } from '@mellow-probe/core/kit/access';
+import { type Posterior, posteriorOf } from '@mellow-probe/core/inference/posterior';
+import type { Problem } from '@mellow-probe/core/model/problem';
+import { schoolOrder, SCHOOLS } from '@mellow-probe/core/advice/schools';
+import { simulateCase } from '@mellow-probe/core/simulation/simulateCase';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 
 /** How one way of choosing tests fared. */

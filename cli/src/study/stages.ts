@@ -1,7 +1,7 @@
-import type { PlannedTest } from '@mellow-probe/core/diagnosis/healthyRange';
-import { groupProbabilities } from '@mellow-probe/core/diagnosis/assessment';
-import { posteriorOf } from '@mellow-probe/core/diagnosis/posterior';
-import { simulateCase, withReadings } from '@mellow-probe/core/diagnosis/simulate';
+import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
+import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior';
+import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { HAND_RULES } from './handRules.ts';
 

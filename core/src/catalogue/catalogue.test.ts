@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { FAULT_GROUPS } from '../faults/fault.ts';
+import { FAULT_GROUPS } from '../units/vocabulary.ts';
 import { FAULTS } from '../faults/list.ts';
 import { curveModel } from '../curves/curve.ts';
-import { posteriorOf } from '../diagnosis/posterior.ts';
+import { posteriorOf } from '../inference/posterior.ts';
 import { problemWith } from '../../test/problems.ts';
 import { catalogueCircuit } from './catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from './circuits.ts';

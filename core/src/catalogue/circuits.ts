@@ -1,6 +1,4 @@
-import type { Layout } from '../circuit/sensorCircuit.ts';
-
-export type MachineField = 'engine' | 'climate' | 'boiler';
+import type { Layout, MachineField } from '../units/vocabulary.ts';
 
 /** A generic circuit to start from. Every figure can be changed afterwards. V, Ω, °C. Source: common practice, no source. */
 export interface CatalogueCircuit {

@@ -1,4 +1,4 @@
-import type { MachineField } from './circuits.ts';
+import type { MachineField } from '../units/vocabulary.ts';
 
 /** A cause of the same complaint that is no electrical fault, and how it is ruled out. Source: common practice, no source. */
 export interface OtherCause {

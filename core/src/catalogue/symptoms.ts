@@ -1,4 +1,4 @@
-import type { MachineField } from './circuits.ts';
+import type { MachineField } from '../units/vocabulary.ts';
 
 /** A complaint of the trade, and which way it says that the reading lies. */
 export interface Symptom {

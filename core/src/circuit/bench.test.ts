@@ -5,7 +5,8 @@ import { coolantCircuit } from '../../test/problems.ts';
 import { reference } from '../../test/reference.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { Bench, type Plug, type Probe } from './bench.ts';
-import { type CircuitState, copyState, type Layout, METER_INPUT_OHM, nominalState } from './sensorCircuit.ts';
+import { type CircuitState, copyState, METER_INPUT_OHM, nominalState } from './sensorCircuit.ts';
+import { type Layout } from '../units/vocabulary.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 const LAYOUTS: Layout[] = ['pull-up', 'pull-down', 'one-wire'];

@@ -1,10 +1,5 @@
+import type { Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
-
-/**
- * pull-up: sensor to sensor ground, fixed resistor to the reference. pull-down: the mirror image, sensor fed from the reference, fixed
- * resistor to module ground. one-wire: as pull-up, the return is the body the sensor is screwed into.
- */
-export type Layout = 'pull-up' | 'pull-down' | 'one-wire';
 
 /** How the module turns its pin voltage into a displayed temperature. Temperatures in °C. */
 export interface DisplayScale {

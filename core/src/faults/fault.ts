@@ -1,17 +1,6 @@
-import type { CircuitState, Layout } from '../circuit/sensorCircuit.ts';
+import type { CircuitState } from '../circuit/sensorCircuit.ts';
+import type { FaultGroup, Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
-
-/** What a technician would replace or repair. */
-export type FaultGroup = 'healthy' | 'sensor' | 'wiring' | 'reference' | 'module' | 'installation';
-
-export const FAULT_GROUPS: readonly FaultGroup[] = [
-  'sensor',
-  'wiring',
-  'reference',
-  'module',
-  'installation',
-  'healthy',
-];
 
 /** The unit in which a fault's size is told: Ω, a factor on the healthy value, V, or K. */
 export type SizeUnit = 'ohm' | 'factor' | 'volt' | 'kelvin';
@@ -54,8 +43,6 @@ export interface Fault {
   readonly repair: string;
   branches(setting: Setting): readonly Branch[];
 }
-
-export const ALL_LAYOUTS: readonly Layout[] = ['pull-up', 'pull-down', 'one-wire'];
 
 /** A size between two bounds, log-uniform; the bounds may depend on the circuit (a leak matters relative to the pull-up). */
 export function logSized(

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, evenSized, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { evenSized, type Fault } from './fault.ts';
 
 export const groundOffset: Fault = {
   id: 'ground-offset',
@@ -6,7 +7,7 @@ export const groundOffset: Fault = {
   name: 'module ground lifted',
   weight: 0.03,
   unit: 'volt',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'ground',
   repair: 'Clean and tighten the ground point of the module; measure its drop with the loads on.',
   branches: () => [evenSized(0.15, 2, (c, volt) => (c.groundOffsetV += volt))],

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault } from './fault.ts';
 
 export const healthy: Fault = {
   id: 'healthy',
@@ -6,7 +7,7 @@ export const healthy: Fault = {
   name: 'nothing wrong now',
   weight: 0.1,
   unit: null,
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'none',
   repair: 'Nothing to replace. Clear old codes, repeat hot and while wiggling the loom before handing over.',
   branches: () => [{ share: 1, sized: false, apply: () => NaN }],

@@ -1,5 +1,6 @@
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
-import { ALL_LAYOUTS, evenSized, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { evenSized, type Fault } from './fault.ts';
 
 const offset = (c: CircuitState, kelvin: number): void => {
   c.displayOffsetC = kelvin;
@@ -11,7 +12,7 @@ export const inputConversion: Fault = {
   name: 'module shows a wrong value for a right voltage',
   weight: 0.02,
   unit: 'kelvin',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'module',
   repair: 'Check for a substituted default and for another fault that makes the module show it; then the module.',
   branches: () => [

@@ -1,5 +1,6 @@
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
-import { ALL_LAYOUTS, evenSized, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { evenSized, type Fault } from './fault.ts';
 
 const put = (c: CircuitState, kelvin: number): void => {
   c.sensorOffsetC = kelvin;
@@ -11,7 +12,7 @@ export const placement: Fault = {
   name: 'sensor sits at another temperature',
   weight: 0.08,
   unit: 'kelvin',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'place',
   repair: 'Look where the tip sits: trapped air, sun, a vent, no contact. Compare the thermometer at the very tip.',
   branches: () => [evenSized(-40, -6, put, 0.5), evenSized(6, 40, put, 0.5)],

@@ -1,5 +1,6 @@
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
-import { ALL_LAYOUTS, type Fault, fixed, logSized } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized } from './fault.ts';
 
 const put = (c: CircuitState, factor: number): void => {
   c.pullUpOhm *= factor;
@@ -12,7 +13,7 @@ export const pullUpDrift: Fault = {
   name: 'pull-up in the module changed',
   weight: 0.02,
   unit: 'factor',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'pullUp',
   repair: 'Prove it with a known resistor in place of the sensor, then the module is for repair or exchange.',
   branches: () => [logSized(fixed(0.3), fixed(0.85), put, 0.4), logSized(fixed(1.18), fixed(5), put, 0.6)],

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, evenSized, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { evenSized, type Fault } from './fault.ts';
 
 export const referenceHigh: Fault = {
   id: 'reference-high',
@@ -6,7 +7,7 @@ export const referenceHigh: Fault = {
   name: 'reference high',
   weight: 0.01,
   unit: 'factor',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'reference',
   repair: 'Look for supply on the reference at a neighbour; a regulator that fails high is a module fault.',
   branches: () => [evenSized(1.07, 1.5, (c, factor) => (c.referenceV *= factor))],

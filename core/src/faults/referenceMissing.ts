@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, evenSized, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { evenSized, type Fault } from './fault.ts';
 
 export const referenceMissing: Fault = {
   id: 'reference-missing',
@@ -6,7 +7,7 @@ export const referenceMissing: Fault = {
   name: 'reference missing',
   weight: 0.03,
   unit: 'factor',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'reference',
   repair: 'Check the supply and ground of the module, then the neighbours on this reference for a short.',
   branches: () => [evenSized(0, 0.04, (c, factor) => (c.referenceV *= factor))],

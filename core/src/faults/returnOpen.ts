@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, openInEachSegment } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, openInEachSegment } from './fault.ts';
 
 export const returnOpen: Fault = {
   id: 'return-open',
@@ -6,7 +7,7 @@ export const returnOpen: Fault = {
   name: 'return wire open',
   weight: 0.05,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'return',
   repair: 'Find the break by halving the run; a shared return explains several codes at once.',
   branches: (setting) => openInEachSegment(setting, 'return'),

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
 
 export const returnResistive: Fault = {
   id: 'return-resistive',
@@ -6,7 +7,7 @@ export const returnResistive: Fault = {
   name: 'resistance in the return',
   weight: 0.05,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'return',
   repair: 'Clean or replace the bad joint in the return; check the ground point it ends on.',
   branches: (setting) => inEachSegment(setting, 'return', timesPullUp(0.02), fixed(1e6)),

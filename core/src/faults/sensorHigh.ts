@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, logSized } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized } from './fault.ts';
 
 export const sensorHigh: Fault = {
   id: 'sensor-high',
@@ -6,7 +7,7 @@ export const sensorHigh: Fault = {
   name: 'sensor drifted high',
   weight: 0.11,
   unit: 'factor',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'sensor',
   repair: 'Replace the sensor. Check it at two temperatures first if the part is dear.',
   branches: () => [logSized(fixed(1.12), fixed(30), (c, factor) => (c.sensorFactor *= factor))],

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, logSized } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized } from './fault.ts';
 
 export const sensorOpen: Fault = {
   id: 'sensor-open',
@@ -6,7 +7,7 @@ export const sensorOpen: Fault = {
   name: 'sensor open',
   weight: 0.12,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'sensor',
   repair: 'Replace the sensor by part number; check pins and seal of the plug before it goes back.',
   branches: () => [logSized(fixed(2e6), fixed(1e9), (c, ohm) => (c.sensorFixedOhm = ohm))],

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, logSized } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized } from './fault.ts';
 
 export const sensorShort: Fault = {
   id: 'sensor-short',
@@ -6,7 +7,7 @@ export const sensorShort: Fault = {
   name: 'sensor shorted',
   weight: 0.05,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'sensor',
   repair: 'Replace the sensor by part number; look for liquid in the plug that would do it again.',
   branches: () => [logSized(fixed(0.1), fixed(20), (c, ohm) => (c.sensorFixedOhm = ohm))],

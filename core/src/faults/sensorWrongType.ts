@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault } from './fault.ts';
 
 export const sensorWrongType: Fault = {
   id: 'sensor-wrong-type',
@@ -6,7 +7,7 @@ export const sensorWrongType: Fault = {
   name: 'sensor of another type fitted',
   weight: 0.03,
   unit: null,
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'sensor',
   repair: 'Fit the type this module expects; check the part number, and that it is not the gauge sender.',
   branches: ({ otherCurves }) =>

@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, openInEachSegment } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, openInEachSegment } from './fault.ts';
 
 export const signalOpen: Fault = {
   id: 'signal-open',
@@ -6,7 +7,7 @@ export const signalOpen: Fault = {
   name: 'signal wire open',
   weight: 0.07,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find the break by halving the run, repair the wire or terminal, route it away from what broke it.',
   branches: (setting) => openInEachSegment(setting, 'signal'),

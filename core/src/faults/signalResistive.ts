@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, inEachSegment, timesPullUp } from './fault.ts';
 
 export const signalResistive: Fault = {
   id: 'signal-resistive',
@@ -6,7 +7,7 @@ export const signalResistive: Fault = {
   name: 'resistance in the signal wire',
   weight: 0.07,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'signal',
   repair: 'Clean or replace the bad joint; tug each terminal; note what corroded it.',
   branches: (setting) => inEachSegment(setting, 'signal', timesPullUp(0.02), fixed(1e6)),

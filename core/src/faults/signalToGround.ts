@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
 
 export const signalToGround: Fault = {
   id: 'signal-to-ground',
@@ -6,7 +7,7 @@ export const signalToGround: Fault = {
   name: 'signal leaks to ground',
   weight: 0.06,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find where the loom touches metal or water; repair the insulation and secure the run.',
   branches: () => [logSized(fixed(0.1), timesPullUp(10), (c, ohm) => (c.leakGroundS = 1 / ohm))],

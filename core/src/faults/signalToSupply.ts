@@ -1,4 +1,5 @@
-import { ALL_LAYOUTS, type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
 
 export const signalToSupply: Fault = {
   id: 'signal-to-supply',
@@ -6,7 +7,7 @@ export const signalToSupply: Fault = {
   name: 'signal leaks to the supply',
   weight: 0.04,
   unit: 'ohm',
-  layouts: ALL_LAYOUTS,
+  layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find the neighbour wire that carries supply; repair before plugging the module in again.',
   branches: () => [logSized(fixed(0.1), timesPullUp(20), (c, ohm) => (c.leakSupplyS = 1 / ohm))],

@@ -1,13 +1,14 @@
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { wireOhm } from '../circuit/wireOhm.ts';
-import type { Problem, ReadingInput } from '../diagnosis/problem.ts';
+import type { Problem, ReadingInput } from '../model/problem.ts';
 import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
-import type { FieldQuantity } from '../units/parseReading.ts';
+import type { FieldQuantity } from '../units/quantity.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
-import type { Entry, Job, JobCircuit, JobReading } from './jobSchema.ts';
+import type { Entry } from '../units/entry.ts';
+import type { Job, JobCircuit, JobReading } from './jobSchema.ts';
 import { multiplied, priorFactors } from './priorFactors.ts';
 import { isUnknown, pairOhm, readFigure, valueOf } from './readFigure.ts';
 

@@ -2,9 +2,9 @@ import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import { type Curve, curveModel } from '../curves/curve.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
 import { tableFault } from '../curves/table.ts';
-import type { FieldQuantity } from '../units/parseReading.ts';
+import type { FieldQuantity } from '../units/quantity.ts';
 import type { CurveChoice } from './circuitSchema.ts';
-import type { Entry } from './entrySchema.ts';
+import type { Entry } from '../units/entry.ts';
 import type { Issue } from './fieldIssue.ts';
 import { readFigure } from './readFigure.ts';
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { LAYOUTS } from '../units/vocabulary.ts';
 import { curveSchema } from '../curves/curve.ts';
-import { entrySchema, identifier, line } from './entrySchema.ts';
+import { entrySchema, identifier, line } from '../units/entry.ts';
 
 export const curveChoiceSchema = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('catalogue'), id: identifier }),
@@ -14,7 +15,7 @@ export const curveChoiceSchema = z.discriminatedUnion('source', [
 
 export const circuitSchema = z.strictObject({
   name: line,
-  layout: z.enum(['pull-up', 'pull-down', 'one-wire']),
+  layout: z.enum(LAYOUTS),
   referenceV: entrySchema,
   /** An empty text or the word "unknown" means: to be learned from the readings. */
   pullUpOhm: entrySchema,

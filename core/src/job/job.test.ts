@@ -7,7 +7,7 @@ import { FINDINGS } from '../catalogue/findings.ts';
 import { FAULTS } from '../faults/list.ts';
 import { issueText, openFaultText } from '../wording/issueText.ts';
 import { checkJob } from './checkJob.ts';
-import { figure } from './entrySchema.ts';
+import { figure } from '../units/entry.ts';
 import type { FieldIssue } from './fieldIssue.ts';
 import type { Job } from './jobSchema.ts';
 import { mergeThreeWay } from './mergeJobs.ts';

@@ -1,11 +1,6 @@
-import type { MachineField } from '../catalogue/circuits.ts';
-import type { FaultGroup } from '../faults/fault.ts';
+import type { FaultGroup, JobState, MachineField } from '../units/vocabulary.ts';
 import type { Job } from './jobSchema.ts';
 import { emptyRecord } from './newJob.ts';
-
-/** How far a job has come. */
-export type JobState = 'measuring' | 'decided' | 'repaired' | 'closed';
-export const JOB_STATES: readonly JobState[] = ['measuring', 'decided', 'repaired', 'closed'];
 
 export function jobStateOf(job: Job): JobState {
   if (job.closed) return 'closed';

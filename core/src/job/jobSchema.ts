@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { FIELDS } from '../units/vocabulary.ts';
 import { kitSchema } from '../kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
-import { entrySchema, identifier, line, paragraph, timestamp } from './entrySchema.ts';
+import { entrySchema, identifier, line, paragraph, timestamp } from '../units/entry.ts';
 import { readingSchema } from './readingSchema.ts';
 import * as record from './recordSchemas.ts';
 
@@ -14,7 +15,7 @@ export const jobSchema = z.strictObject({
   updatedAt: timestamp,
   title: line,
   machine: line,
-  field: z.enum(['engine', 'climate', 'boiler']),
+  field: z.enum(FIELDS),
   note: paragraph,
   complaint: record.complaintSchema,
   rightSensor: record.rightSensorSchema,
@@ -42,6 +43,5 @@ export const jobSchema = z.strictObject({
 });
 
 export type Job = z.infer<typeof jobSchema>;
-export type { Entry } from './entrySchema.ts';
 export type { CurveChoice, JobCircuit } from './circuitSchema.ts';
 export type { JobConditions, JobReading } from './readingSchema.ts';

@@ -1,6 +1,6 @@
 import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../catalogue/circuits.ts';
 import { genericKit, type Kit } from '../kit/kitSchema.ts';
-import { blank, figure } from './entrySchema.ts';
+import { blank, figure } from '../units/entry.ts';
 import type { Job, JobCircuit } from './jobSchema.ts';
 
 /** The circuit of a job, filled in from the catalogue. */

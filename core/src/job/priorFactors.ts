@@ -2,7 +2,7 @@ import { FINDINGS } from '../catalogue/findings.ts';
 import { directionOf } from '../catalogue/symptoms.ts';
 import { findingsOfCodes } from '../catalogue/troubleCodes.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
-import { symptomFactors } from '../diagnosis/symptomFactors.ts';
+import { symptomFactors } from '../model/symptomFactors.ts';
 import type { Job } from './jobSchema.ts';
 
 /** One thing that moves the odds before any reading: what it is, and its factor on each fault. */

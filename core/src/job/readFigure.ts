@@ -1,5 +1,6 @@
-import { type FieldQuantity, parseReading, type ParseOptions } from '../units/parseReading.ts';
-import type { Entry } from './entrySchema.ts';
+import { type FieldQuantity } from '../units/quantity.ts';
+import { parseReading, type ParseOptions } from '../units/parseReading.ts';
+import type { Entry } from '../units/entry.ts';
 import type { FieldIssue } from './fieldIssue.ts';
 
 /** The value of a figure within bounds (V, Ω or °C), or what is wrong with it. */

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { MACHINE_STATES, WIRES } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import { entrySchema, figureText, identifier, line, paragraph, textBehindValue, timestamp } from './entrySchema.ts';
+import { entrySchema, figureText, identifier, line, paragraph, textBehindValue, timestamp } from '../units/entry.ts';
 
 export const conditionsSchema = z.strictObject({
   substituteOhm: entrySchema.optional(),
   bathC: entrySchema.optional(),
-  wire: z.enum(['signal', 'return']).optional(),
+  wire: z.enum(WIRES).optional(),
   position: z.number().int().min(1).max(8).optional(),
 });
 
@@ -17,7 +18,7 @@ export const readingSchema = z
     /** V, Ω or °C by the measurement's quantity; "OL"; null while the text cannot be read. */
     value: z.union([z.number(), z.literal('OL')]).nullable(),
     conditions: conditionsSchema,
-    state: z.enum(['steady', 'hot', 'wiggling']),
+    state: z.enum(MACHINE_STATES),
     note: paragraph,
     takenAt: timestamp.nullable(),
     /** Taken back, with the reason: kept in the record, left out of the verdict. */

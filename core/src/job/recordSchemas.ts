@@ -1,19 +1,28 @@
 import { z } from 'zod';
+import {
+  CAUSE_STATES,
+  CLOSINGS,
+  CODE_STATES,
+  COMPARED_SENSORS,
+  FAULT_GROUPS,
+  PHASES,
+  PLUG_TRIALS,
+  PROOF_OUTCOMES,
+  REPLACEABLE_PARTS,
+} from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import { entrySchema, figureText, identifier, line, paragraph, timestamp } from './entrySchema.ts';
+import { entrySchema, figureText, identifier, line, paragraph, timestamp } from '../units/entry.ts';
 
 /** The parts of a job that are no circuit and no reading: what was complained of, seen, decided, done and proved. */
-
-export const CODE_STATES = ['present', 'sporadic', 'came-back', 'past'] as const;
 
 export const complaintSchema = z.strictObject({
   text: paragraph,
   /** Ids of `catalogue/symptoms`. */
   symptoms: z.array(identifier).max(50),
   codes: z.array(z.strictObject({ id: identifier, code: line, state: z.enum(CODE_STATES) })).max(50),
-  replaced: z.array(z.enum(['sensor', 'connector', 'wiring', 'module'])).max(4),
+  replaced: z.array(z.enum(REPLACEABLE_PARTS)).max(4),
   /** Causes that are no electrical fault (ids of `catalogue/otherCauses`), as far as they were looked at. */
-  causes: z.record(identifier, z.enum(['ruled-out', 'found'])),
+  causes: z.record(identifier, z.enum(CAUSE_STATES)),
 });
 
 const named = z.strictObject({ id: identifier, name: line });
@@ -27,7 +36,7 @@ export const rightSensorSchema = z.strictObject({
       z.strictObject({
         id: identifier,
         plugId: identifier,
-        how: z.enum(['unplugged', 'bridged']),
+        how: z.enum(PLUG_TRIALS),
         movedId: identifier.nullable(),
       }),
     )
@@ -55,8 +64,8 @@ export const comparisonSchema = z.strictObject({
     .array(
       z.strictObject({
         id: identifier,
-        sensor: z.enum(['this', 'other']),
-        phase: z.enum(['heating', 'cooling', 'after']),
+        sensor: z.enum(COMPARED_SENSORS),
+        phase: z.enum(PHASES),
         temperatureC: entrySchema,
         resistanceOhm: entrySchema,
       }),
@@ -66,12 +75,10 @@ export const comparisonSchema = z.strictObject({
   settling: z.array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema })).max(100),
 });
 
-export const GROUPS = ['sensor', 'wiring', 'reference', 'module', 'installation', 'healthy'] as const;
-
 export const decisionSchema = z.strictObject({
-  group: z.enum(GROUPS),
+  group: z.enum(FAULT_GROUPS),
   /** What the tool said then, and how surely. */
-  toolGroup: z.enum(GROUPS),
+  toolGroup: z.enum(FAULT_GROUPS),
   toolProbability: z.number().min(0).max(1),
   reason: paragraph,
   decidedAt: timestamp,
@@ -98,10 +105,7 @@ export const proofSchema = z.strictObject({
     )
     .max(40),
   /** Steps of the proof by id: how each came out. */
-  steps: z.record(
-    identifier,
-    z.strictObject({ state: z.enum(['passed', 'failed', 'not-possible']), note: line, at: timestamp }),
-  ),
+  steps: z.record(identifier, z.strictObject({ state: z.enum(PROOF_OUTCOMES), note: line, at: timestamp })),
 });
 
 export const followUpSchema = z.strictObject({
@@ -111,7 +115,7 @@ export const followUpSchema = z.strictObject({
   doneAt: timestamp.nullable(),
 });
 
-export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(['proved', 'unproved']), reason: paragraph });
+export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(CLOSINGS), reason: paragraph });
 
 export type Complaint = z.infer<typeof complaintSchema>;
 export type RightSensor = z.infer<typeof rightSensorSchema>;

@@ -6,7 +6,7 @@ import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import { directionOf, SYMPTOMS } from '../catalogue/symptoms.ts';
 import { awgAreaMm2, wireOhm } from '../circuit/wireOhm.ts';
 import { curveModel } from '../curves/curve.ts';
-import { assess } from '../diagnosis/assessment.ts';
+import { assess } from '../verdict/assessment.ts';
 import { MEASUREMENTS } from '../measurements/list.ts';
 import { PROOF_STEPS, proofStateOf, proofStepsFor } from '../proof/proofPlan.ts';
 import { proofRanges } from '../proof/proofRanges.ts';

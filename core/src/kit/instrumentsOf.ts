@@ -1,17 +1,17 @@
-import type { Access } from '../diagnosis/nextTest.ts';
-import { type Accuracy, GENERIC_INSTRUMENTS, type Instruments, THERMOMETER_SIGMA_K } from '../diagnosis/problem.ts';
+import { type Accuracy, GENERIC_INSTRUMENTS, type Instruments, THERMOMETER_SIGMA_K } from './instruments.ts';
 import type { Kit, MeterRange } from './kitSchema.ts';
+import type { ThermometerKind } from '../units/vocabulary.ts';
 
 /** A limit ±a is taken for an even spread: its 1σ is a/√3 (JCGM 100, 4.3.7). */
 const LIMIT = Math.sqrt(3);
 
 /** What is realistic for a thermometer held to a machine, 1σ in K. Common practice, no source. */
-export const THERMOMETER_KINDS = {
+const REALISTIC_SIGMA_K: Readonly<Record<ThermometerKind, number>> = {
   'infra-red': 2,
   thermocouple: THERMOMETER_SIGMA_K,
   glass: 0.8,
   other: THERMOMETER_SIGMA_K,
-} as const;
+};
 
 /** 1σ of the instruments of a kit. Ranges that are not complete are passed over; an empty kit gives the generic figures. */
 export function instrumentsOf(kit: Kit): Instruments {
@@ -32,26 +32,7 @@ export function instrumentsOf(kit: Kit): Instruments {
 /** 1σ of the kit's thermometer at the machine, K. */
 export function thermometerSigmaK(kit: Kit): number {
   const limit = kit.thermometerK.value;
-  return limit !== null && limit > 0 ? limit / LIMIT : THERMOMETER_KINDS[kit.thermometer];
-}
-
-/** Which tests the kit allows, and what they cost at this machine. */
-export function accessOf(kit: Kit): Access {
-  const factor = { easy: 0.6, usual: 1, hard: 3 };
-  const [plug, module, sensor] = [factor[kit.access.plug], factor[kit.access.module], factor[kit.access.sensor]];
-  return {
-    tools: kit.tools,
-    effort: {
-      plugged: plug,
-      unplugged: plug,
-      bridged: plug,
-      substituted: plug,
-      'key-off': plug,
-      'both-ends-free': Math.max(plug, module),
-      bench: sensor,
-    },
-    riskMinutes: 1,
-  };
+  return limit !== null && limit > 0 ? limit / LIMIT : REALISTIC_SIGMA_K[kit.thermometer];
 }
 
 function positive(value: number | null, fallback: number): number {

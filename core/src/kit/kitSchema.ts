@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { blank, entrySchema, line } from '../job/entrySchema.ts';
+import { REACHES, RESISTOR_SERIES, THERMOMETER_KINDS, TOOLS } from '../units/vocabulary.ts';
+import { blank, entrySchema, line } from '../units/entry.ts';
 
 /** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
 export const rangeSchema = z.strictObject({
@@ -8,18 +9,6 @@ export const rangeSchema = z.strictObject({
   digits: entrySchema,
   digit: entrySchema,
 });
-
-export const TOOLS = [
-  'meter',
-  'thermometer',
-  'live-data',
-  'resistors',
-  'jumper',
-  'module-access',
-  'bath',
-  'second-sensor',
-] as const;
-export const SERIES = ['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const;
 
 /** What a technician measures with. Empty figures mean the generic ones; nobody has to fill anything in. */
 export const kitSchema = z.strictObject({
@@ -33,17 +22,21 @@ export const kitSchema = z.strictObject({
     overloadOhm: entrySchema,
     leadOhm: entrySchema,
   }),
-  thermometer: z.enum(['infra-red', 'thermocouple', 'glass', 'other']),
+  thermometer: z.enum(THERMOMETER_KINDS),
   /** Limit of the thermometer, ± K; empty: what is realistic for its kind. */
   thermometerK: entrySchema,
   /** Limit of the displayed value of scan tool or module, ± K. */
   displayedK: entrySchema,
-  resistors: z.strictObject({ series: z.enum(SERIES), own: z.string().max(2000), tolerancePercent: entrySchema }),
+  resistors: z.strictObject({
+    series: z.enum(RESISTOR_SERIES),
+    own: z.string().max(2000),
+    tolerancePercent: entrySchema,
+  }),
   /** How much work the places of this machine are. */
   access: z.strictObject({
-    plug: z.enum(['easy', 'usual', 'hard']),
-    module: z.enum(['easy', 'usual', 'hard']),
-    sensor: z.enum(['easy', 'usual', 'hard']),
+    plug: z.enum(REACHES),
+    module: z.enum(REACHES),
+    sensor: z.enum(REACHES),
   }),
 });
 

@@ -1,5 +1,6 @@
 import { shownOhm } from '../circuit/bench.ts';
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const connectorOhms: Measurement = {
   id: 'connector-ohms',
@@ -11,7 +12,7 @@ export const connectorOhms: Measurement = {
   setup: 'both-ends-free',
   tools: ['meter'],
   needs: ['wire', 'position'],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Key off. Sensor unplugged, the connector (counted from the module) parted.',

@@ -1,4 +1,5 @@
-import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
 
 export const connectorVoltage: Measurement = {
   id: 'connector-voltage',
@@ -10,7 +11,7 @@ export const connectorVoltage: Measurement = {
   setup: 'plugged',
   tools: ['meter'],
   needs: ['wire', 'position'],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Key on, engine off. Everything plugged in.',

@@ -1,5 +1,6 @@
 import { METER_INPUT_OHM } from '../circuit/sensorCircuit.ts';
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const deadWireVoltage: Measurement = {
   id: 'dead-wire-voltage',
@@ -11,7 +12,7 @@ export const deadWireVoltage: Measurement = {
   setup: 'both-ends-free',
   tools: ['meter', 'module-access'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
   steps: [
     'Sensor and module unplugged. Key on, so that neighbours are live.',

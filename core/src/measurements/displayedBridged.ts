@@ -1,4 +1,5 @@
-import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
 
 export const displayedBridged: Measurement = {
   id: 'displayed-bridged',
@@ -11,7 +12,7 @@ export const displayedBridged: Measurement = {
   risky: true,
   tools: ['live-data', 'jumper'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Key on. Sensor unplugged.',

@@ -1,4 +1,5 @@
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const displayedPluggedIn: Measurement = {
   id: 'displayed',
@@ -10,7 +11,7 @@ export const displayedPluggedIn: Measurement = {
   setup: 'scan',
   tools: ['live-data'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: ['Key on. Sensor plugged in.', 'Read the live value from the display or scan tool.'],
   caution: null,

@@ -1,4 +1,5 @@
-import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
 
 export const displayedSubstituted: Measurement = {
   id: 'displayed-substituted',
@@ -10,7 +11,7 @@ export const displayedSubstituted: Measurement = {
   setup: 'substituted',
   tools: ['live-data', 'resistors'],
   needs: ['substituteOhm'],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Sensor unplugged. Put the resistor across the two cavities of the plug.',

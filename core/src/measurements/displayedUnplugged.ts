@@ -1,4 +1,5 @@
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const displayedUnplugged: Measurement = {
   id: 'displayed-unplugged',
@@ -10,7 +11,7 @@ export const displayedUnplugged: Measurement = {
   setup: 'unplugged',
   tools: ['live-data'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: ['Key on. Unplug the sensor.', 'Read the live value: it must go to the open end of the scale.'],
   caution: null,

@@ -1,5 +1,6 @@
 import { shownOhm } from '../circuit/bench.ts';
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const isolationSignalGround: Measurement = {
   id: 'isolation-ground',
@@ -11,7 +12,7 @@ export const isolationSignalGround: Measurement = {
   setup: 'both-ends-free',
   tools: ['meter', 'module-access'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
   steps: [
     'Key off. Sensor and module unplugged.',

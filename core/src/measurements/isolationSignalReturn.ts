@@ -1,5 +1,6 @@
 import { shownOhm } from '../circuit/bench.ts';
-import { TWO_WIRE, type Measurement } from './measurement.ts';
+import { TWO_WIRE } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const isolationSignalReturn: Measurement = {
   id: 'isolation-return',

@@ -1,6 +1,7 @@
 import { shownOhm } from '../circuit/bench.ts';
 import { realOhm } from '../circuit/sensorCircuit.ts';
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const knownGoodOhms: Measurement = {
   id: 'known-good-ohms',
@@ -13,7 +14,7 @@ export const knownGoodOhms: Measurement = {
   ofAnotherSensor: true,
   tools: ['meter', 'second-sensor'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Lay the good sensor beside the suspect one until both have the same temperature.',

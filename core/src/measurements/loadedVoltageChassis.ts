@@ -1,4 +1,5 @@
-import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
 
 export const loadedVoltageChassis: Measurement = {
   id: 'loaded-voltage',
@@ -10,7 +11,7 @@ export const loadedVoltageChassis: Measurement = {
   setup: 'plugged',
   tools: ['meter'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
   steps: [
     'Key on, engine off. Plug seated.',

@@ -1,4 +1,5 @@
-import { CAUTION, TWO_WIRE, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { TWO_WIRE } from '../units/vocabulary.ts';
 
 export const loadedVoltageReturn: Measurement = {
   id: 'loaded-voltage-return',

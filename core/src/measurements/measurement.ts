@@ -1,17 +1,12 @@
 import type { Bench, Probe } from '../circuit/bench.ts';
-import type { Layout } from '../circuit/sensorCircuit.ts';
-
-/** What the figure is: volts (V), ohms (Ω, may be OL) or a displayed temperature (°C). */
-export type Quantity = 'volts' | 'ohms' | 'celsius';
-
-export type Tool =
-  'meter' | 'thermometer' | 'live-data' | 'resistors' | 'jumper' | 'module-access' | 'bath' | 'second-sensor';
+import type { Quantity } from '../units/quantity.ts';
+import type { Layout, Tool, Wire } from '../units/vocabulary.ts';
 
 /** What a reading of this kind needs to know beside its figure. Ω, °C, connector number from the module. */
 export interface Conditions {
   substituteOhm?: number;
   bathC?: number;
-  wire?: 'signal' | 'return';
+  wire?: Wire;
   position?: number;
 }
 
@@ -42,9 +37,6 @@ export interface Measurement {
   /** What an ideal meter shows on this bench, in V, Ω (Infinity is OL) or °C. */
   predict(bench: Bench, conditions: Conditions): number;
 }
-
-export const EVERY_LAYOUT: readonly Layout[] = ['pull-up', 'pull-down', 'one-wire'];
-export const TWO_WIRE: readonly Layout[] = ['pull-up', 'pull-down'];
 
 export const CAUTION = {
   fan: 'Keep leads and sleeves clear of fans and belts: a fan may start on its own.',

@@ -1,4 +1,5 @@
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const neighbourReference: Measurement = {
   id: 'neighbour-reference',
@@ -10,7 +11,7 @@ export const neighbourReference: Measurement = {
   setup: 'scan',
   tools: ['meter'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: { red: 'reference', black: 'chassis' },
   steps: [
     'Key on, engine off. Find in the diagram a sensor fed by the same reference.',

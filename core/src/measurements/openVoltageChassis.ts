@@ -1,4 +1,5 @@
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const openVoltageChassis: Measurement = {
   id: 'open-voltage',
@@ -10,7 +11,7 @@ export const openVoltageChassis: Measurement = {
   setup: 'unplugged',
   tools: ['meter'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
   steps: [
     'Key on, engine off. Sensor unplugged.',

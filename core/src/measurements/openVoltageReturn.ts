@@ -1,4 +1,5 @@
-import { TWO_WIRE, type Measurement } from './measurement.ts';
+import { TWO_WIRE } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const openVoltageReturn: Measurement = {
   id: 'open-voltage-return',

@@ -1,6 +1,7 @@
 import { shownOhm } from '../circuit/bench.ts';
 import { sensorOhm } from '../circuit/sensorCircuit.ts';
-import { CAUTION, EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
 
 export const sensorOhmsInBath: Measurement = {
   id: 'bench-ohms',
@@ -12,7 +13,7 @@ export const sensorOhmsInBath: Measurement = {
   setup: 'bench',
   tools: ['meter', 'thermometer', 'bath'],
   needs: ['bathC'],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Sensor off, tip in stirred water with the thermometer beside it.',

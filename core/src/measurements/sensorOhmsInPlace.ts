@@ -1,5 +1,6 @@
 import { parallelOhm, shownOhm } from '../circuit/bench.ts';
-import { EVERY_LAYOUT, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../units/vocabulary.ts';
+import { type Measurement } from './measurement.ts';
 
 export const sensorOhmsInPlace: Measurement = {
   id: 'sensor-ohms',
@@ -11,7 +12,7 @@ export const sensorOhmsInPlace: Measurement = {
   setup: 'key-off',
   tools: ['meter'],
   needs: [],
-  layouts: EVERY_LAYOUT,
+  layouts: LAYOUTS,
   probes: null,
   steps: [
     'Key off. Sensor unplugged: never ohms on a live circuit.',

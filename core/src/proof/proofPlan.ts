@@ -1,5 +1,5 @@
-import type { MachineField } from '../catalogue/circuits.ts';
-import { inside, type Interval } from '../diagnosis/interval.ts';
+import { FIELDS, type MachineField } from '../units/vocabulary.ts';
+import { inside, type Interval } from '../numeric/interval.ts';
 import type { Job } from '../job/jobSchema.ts';
 
 /** One step of proving a repair. Source: common practice, no source. */
@@ -11,7 +11,6 @@ export interface ProofStep {
   fields: readonly MachineField[];
 }
 
-const ALL: readonly MachineField[] = ['engine', 'climate', 'boiler'];
 const FANS = 'Engine running: hands, sleeves and leads clear of fans and belts.';
 
 export const PROOF_STEPS: readonly ProofStep[] = [
@@ -20,21 +19,21 @@ export const PROOF_STEPS: readonly ProofStep[] = [
     name: 'Codes cleared',
     how: 'Clear the codes, cycle the key or the supply.',
     caution: null,
-    fields: ALL,
+    fields: FIELDS,
   },
   {
     id: 'codes-read-again',
     name: 'Codes read again',
     how: 'Read the codes again at once: none of them may be back.',
     caution: null,
-    fields: ALL,
+    fields: FIELDS,
   },
   {
     id: 'cold-plausible',
     name: 'Plausible cold',
     how: 'Cold machine: the shown value agrees with the thermometer and with the other sensors.',
     caution: null,
-    fields: ALL,
+    fields: FIELDS,
   },
   {
     id: 'warm-plausible',

@@ -1,6 +1,6 @@
-import { healthyRanges, plainTests } from '../diagnosis/healthyRange.ts';
-import type { Interval } from '../diagnosis/interval.ts';
-import type { Problem } from '../diagnosis/problem.ts';
+import { healthyRanges, plainTests } from '../model/healthyRanges.ts';
+import type { Interval } from '../numeric/interval.ts';
+import type { Problem } from '../model/problem.ts';
 import { PROOF_TESTS } from './proofPlan.ts';
 
 /** What sound readings of the repaired circuit are at this temperature (95 %), by measurement; tests that do not exist here are left out. */

@@ -1,8 +1,8 @@
 import { FINDINGS } from '../catalogue/findings.ts';
 import { OTHER_CAUSES } from '../catalogue/otherCauses.ts';
 import { SYMPTOMS } from '../catalogue/symptoms.ts';
-import type { Assessment } from '../diagnosis/assessment.ts';
-import { inside, type Interval } from '../diagnosis/interval.ts';
+import type { Assessment } from '../verdict/assessment.ts';
+import { inside, type Interval } from '../numeric/interval.ts';
 import { comparePairsOf, curveName } from '../job/comparePairsOf.ts';
 import { curveSlope } from '../job/curveSlope.ts';
 import type { Job } from '../job/jobSchema.ts';

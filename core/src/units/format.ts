@@ -1,5 +1,5 @@
-import type { Interval } from '../diagnosis/interval.ts';
-import type { Quantity } from '../measurements/measurement.ts';
+import type { Interval } from '../numeric/interval.ts';
+import type { Quantity } from './quantity.ts';
 
 export type TemperatureUnit = 'C' | 'F';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { type FieldQuantity, parseReading } from './parseReading.ts';
+import { type FieldQuantity } from './quantity.ts';
+import { parseReading } from './parseReading.ts';
 
 const value = (text: string, quantity: FieldQuantity, unit?: 'C' | 'F'): number | string => {
   const parsed = parseReading(text, quantity, { temperatureUnit: unit });

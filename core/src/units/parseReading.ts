@@ -1,7 +1,4 @@
-import type { Quantity } from '../measurements/measurement.ts';
-
-/** What a field asks for: a reading's quantity, or a bare number with no unit (a B value). */
-export type FieldQuantity = Quantity | 'number';
+import type { FieldQuantity } from './quantity.ts';
 
 export type ParseReason =
   | 'empty'

@@ -1,4 +1,5 @@
-import type { Entry, JobCircuit } from '../job/jobSchema.ts';
+import type { Entry } from '../units/entry.ts';
+import type { JobCircuit } from '../job/jobSchema.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
 
 /** What is known of a circuit, in words for a drawing or a report. */

@@ -1,5 +1,5 @@
 import { decodeCode } from '../catalogue/troubleCodes.ts';
-import type { Layout } from '../circuit/sensorCircuit.ts';
+import type { Layout } from '../units/vocabulary.ts';
 
 /**
  * What a code means in this circuit: "low" and "high" are the signal's voltage, so which way the value reads hangs on layout and curve.

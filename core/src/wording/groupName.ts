@@ -1,4 +1,4 @@
-import type { FaultGroup } from '../faults/fault.ts';
+import type { FaultGroup } from '../units/vocabulary.ts';
 
 const NAMES: Record<FaultGroup, string> = {
   sensor: 'Sensor',

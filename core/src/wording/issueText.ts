@@ -1,7 +1,7 @@
 import type { FieldIssue } from '../job/fieldIssue.ts';
 import type { OpenFault } from '../job/openJob.ts';
 import { formatTemperature, type TemperatureUnit } from '../units/format.ts';
-import type { FieldQuantity } from '../units/parseReading.ts';
+import type { FieldQuantity } from '../units/quantity.ts';
 
 const EXAMPLES: Record<FieldQuantity, string> = {
   volts: '4.40, 1880 mV',

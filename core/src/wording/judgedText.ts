@@ -1,4 +1,4 @@
-import type { MachineField } from '../catalogue/circuits.ts';
+import type { MachineField } from '../units/vocabulary.ts';
 import type { Judged } from '../judging/judgeResistance.ts';
 import {
   formatInterval,

@@ -1,5 +1,5 @@
-import type { Assessment, Suspect } from '../diagnosis/assessment.ts';
-import { inside } from '../diagnosis/interval.ts';
+import type { Assessment, Suspect } from '../verdict/assessment.ts';
+import { inside } from '../numeric/interval.ts';
 
 /** What one reading says, in a line: how it stands, whom it clears and whom it leaves. */
 export interface OutcomeText {

@@ -1,4 +1,4 @@
-import type { SizeEstimate } from '../diagnosis/assessment.ts';
+import type { SizeEstimate } from '../verdict/assessment.ts';
 import { formatInterval, formatOhm } from '../units/format.ts';
 
 /** Above this no meter of the trade tells a resistance from none, Ω. */

@@ -1,5 +1,5 @@
-import type { Assessment, Suspect } from '../diagnosis/assessment.ts';
-import { THERMOMETER } from '../diagnosis/problem.ts';
+import type { Assessment, Suspect } from '../verdict/assessment.ts';
+import { THERMOMETER } from '../model/problem.ts';
 import { formatProbability } from '../units/format.ts';
 import { groupName } from './groupName.ts';
 import { sizeText } from './sizeText.ts';

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { problemWith } from '../../test/problems.ts';
 import { curveModel } from '../curves/curve.ts';
-import { assess, type Assessment } from '../diagnosis/assessment.ts';
-import { plainTests } from '../diagnosis/healthyRange.ts';
-import { simulateCase, withReadings } from '../diagnosis/simulate.ts';
-import { FAULT_GROUPS } from '../faults/fault.ts';
+import { assess, type Assessment } from '../verdict/assessment.ts';
+import { plainTests } from '../model/healthyRanges.ts';
+import { simulateCase, withReadings } from '../simulation/simulateCase.ts';
+import { FAULT_GROUPS } from '../units/vocabulary.ts';
 import { FAULTS } from '../faults/list.ts';
 import type { FieldIssue } from '../job/fieldIssue.ts';
 import { judgeResistance } from '../judging/judgeResistance.ts';

@@ -1,6 +1,6 @@
-import { schoolOrder, SCHOOLS } from '../diagnosis/schools.ts';
+import { schoolOrder, SCHOOLS } from '../advice/schools.ts';
 import { MEASUREMENTS } from '../measurements/list.ts';
-import type { Layout } from '../circuit/sensorCircuit.ts';
+import type { Layout } from '../units/vocabulary.ts';
 
 /** One stop of the order of work: a form, or a group of tests that share a place and a set-up. */
 export interface Station {

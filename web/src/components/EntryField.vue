@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { Entry } from '@mellow-probe/core/job/entrySchema';
+import type { Entry } from '@mellow-probe/core/units/entry';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import { isUnknown } from '@mellow-probe/core/job/readFigure';
-import { type FieldQuantity, parseReading } from '@mellow-probe/core/units/parseReading';
+import { type FieldQuantity } from '@mellow-probe/core/units/quantity';
+import { parseReading } from '@mellow-probe/core/units/parseReading';
 import { computed } from 'vue';
 import { useReadings } from '../composables/useReadings.ts';
 import { usePreferences } from '../stores/preferences.ts';

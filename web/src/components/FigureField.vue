@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
-import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
+import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { issueText } from '@mellow-probe/core/wording/issueText';
 import { computed, useId } from 'vue';
 import { usePreferences } from '../stores/preferences.ts';

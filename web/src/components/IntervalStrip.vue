@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Interval } from '@mellow-probe/core/diagnosis/interval';
-import type { Quantity } from '@mellow-probe/core/measurements/measurement';
+import type { Interval } from '@mellow-probe/core/numeric/interval';
+import type { Quantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
 
 /** A measured value as a tick over one predicted interval, on a scale that holds all intervals of the row. OL stands at the right end. */

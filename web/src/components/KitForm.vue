@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type Kit, TOOLS } from '@mellow-probe/core/kit/kitSchema';
+import { type Kit } from '@mellow-probe/core/kit/kitSchema';
+import { TOOLS } from '@mellow-probe/core/units/vocabulary';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
-import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
-import type { Entry } from '@mellow-probe/core/job/entrySchema';
-import { blank } from '@mellow-probe/core/job/entrySchema';
+import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
+import type { Entry } from '@mellow-probe/core/units/entry';
+import { blank } from '@mellow-probe/core/units/entry';
 import { computed } from 'vue';
 import EntryField from './EntryField.vue';
 

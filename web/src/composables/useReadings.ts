@@ -1,6 +1,8 @@
-import type { Entry, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
+import type { Entry } from '@mellow-probe/core/units/entry';
+import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { type FieldQuantity, parseReading } from '@mellow-probe/core/units/parseReading';
+import { type FieldQuantity } from '@mellow-probe/core/units/quantity';
+import { parseReading } from '@mellow-probe/core/units/parseReading';
 import { useOpenJob } from '../stores/openJob.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import { newId, nowIso } from './newId.ts';

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { assess } from '@mellow-probe/core/diagnosis/assessment';
-import { chartLines, type ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
+import { assess } from '@mellow-probe/core/verdict/assessment';
+import { chartLines, type ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { checkJob } from '@mellow-probe/core/job/checkJob';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { describe, expect, test, vi } from 'vitest';

@@ -1,6 +1,6 @@
 import { nextOfSchool, stationsFor } from '@mellow-probe/core/workOrder/stations';
 import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
-import { figure } from '@mellow-probe/core/job/entrySchema';
+import { figure } from '@mellow-probe/core/units/entry';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
 import { defineStore } from 'pinia';

@@ -1,9 +1,9 @@
-import type { Assessment } from '@mellow-probe/core/diagnosis/assessment';
-import type { ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
-import type { Interval } from '@mellow-probe/core/diagnosis/interval';
-import type { Proposal } from '@mellow-probe/core/diagnosis/nextTest';
-import type { Undecided } from '@mellow-probe/core/diagnosis/separation';
-import type { WithoutReading } from '@mellow-probe/core/diagnosis/withoutReading';
+import type { Assessment } from '@mellow-probe/core/verdict/assessment';
+import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import type { Interval } from '@mellow-probe/core/numeric/interval';
+import type { Proposal } from '@mellow-probe/core/advice/nextTest';
+import type { Undecided } from '@mellow-probe/core/advice/separation';
+import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import type { Issue } from '@mellow-probe/core/job/fieldIssue';
 import type { PriorFactor } from '@mellow-probe/core/job/priorFactors';
 import type { Job } from '@mellow-probe/core/job/jobSchema';

@@ -1,4 +1,4 @@
-import type { WithoutReading } from '@mellow-probe/core/diagnosis/withoutReading';
+import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import * as Comlink from 'comlink';
 import type { Advice, Engine, EngineAnswer } from './engineAnswer.ts';

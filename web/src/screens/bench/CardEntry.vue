@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { blank } from '@mellow-probe/core/job/entrySchema';
+import { blank } from '@mellow-probe/core/units/entry';
 import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';

@@ -2,7 +2,7 @@
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
 import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
-import { blank } from '@mellow-probe/core/job/entrySchema';
+import { blank } from '@mellow-probe/core/units/entry';
 import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Entry } from '@mellow-probe/core/job/jobSchema';
-import { blank } from '@mellow-probe/core/job/entrySchema';
-import type { FieldQuantity } from '@mellow-probe/core/units/parseReading';
+import type { Entry } from '@mellow-probe/core/units/entry';
+import { blank } from '@mellow-probe/core/units/entry';
+import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { Drawer } from 'ant-design-vue';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';

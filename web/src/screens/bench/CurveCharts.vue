@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChartLines } from '@mellow-probe/core/diagnosis/chartLines';
+import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { computed } from 'vue';
 import PlotFigure from '../../components/LazyPlot.ts';
 import { usePreferences } from '../../stores/preferences.ts';

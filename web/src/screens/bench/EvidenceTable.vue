@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Assessment } from '@mellow-probe/core/diagnosis/assessment';
+import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';

@@ -2,7 +2,7 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval } from '@mellow-probe/core/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
-import { SCHOOLS } from '@mellow-probe/core/diagnosis/schools';
+import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import { useOpenJob } from '../../stores/openJob.ts';
 import { usePreferences } from '../../stores/preferences.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SCHOOLS } from '@mellow-probe/core/diagnosis/schools';
+import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import PickList from '../../components/PickList.vue';
 import { useOpenJob } from '../../stores/openJob.ts';

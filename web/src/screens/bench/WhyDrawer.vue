@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FAULTS } from '@mellow-probe/core/faults/list';
-import type { WithoutReading } from '@mellow-probe/core/diagnosis/withoutReading';
+import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { groupName } from '@mellow-probe/core/wording/groupName';

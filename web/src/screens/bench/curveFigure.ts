@@ -1,4 +1,4 @@
-import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/diagnosis/chartLines';
+import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/verdict/chartLines';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from '../../components/chartLook.ts';

@@ -1,4 +1,4 @@
-import { probablyMeant } from '@mellow-probe/core/diagnosis/magnitude';
+import { probablyMeant } from '@mellow-probe/core/verdict/probablyMeant';
 import type { JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatOhm, formatQuantity } from '@mellow-probe/core/units/format';

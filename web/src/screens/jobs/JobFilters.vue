@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { type JobFilter, JOB_STATES } from '@mellow-probe/core/job/jobList';
-import { FAULT_GROUPS } from '@mellow-probe/core/faults/fault';
+import type { JobFilter } from '@mellow-probe/core/job/jobList';
+import { JOB_STATES } from '@mellow-probe/core/units/vocabulary';
+import { FAULT_GROUPS } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 
 /** What the ledger is narrowed to. */

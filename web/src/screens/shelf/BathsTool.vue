@@ -2,7 +2,7 @@
 import { boilingPointC, pressureAtAltitudeKPa } from '@mellow-probe/core/baths/boilingPoint';
 import { settle } from '@mellow-probe/core/baths/settling';
 import { THERMOMETERS } from '@mellow-probe/core/catalogue/thermometers';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatTemperature } from '@mellow-probe/core/units/format';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';

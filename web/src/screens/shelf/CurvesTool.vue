@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';

@@ -8,7 +8,7 @@ import {
   pullUpFromPair,
   sensitivityAt,
 } from '@mellow-probe/core/divider/divider';
-import { entrySchema, figure as written } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema, figure as written } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';

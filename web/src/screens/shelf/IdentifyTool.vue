@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { identifySensor } from '@mellow-probe/core/identify/identifySensor';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
-import { ohmsNoise } from '@mellow-probe/core/diagnosis/likelihood';
+import { ohmsNoise } from '@mellow-probe/core/model/noise';
 import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
 import { z } from 'zod';

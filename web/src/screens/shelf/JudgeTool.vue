@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ohmsNoise } from '@mellow-probe/core/diagnosis/likelihood';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { ohmsNoise } from '@mellow-probe/core/model/noise';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { judgeResistance } from '@mellow-probe/core/judging/judgeResistance';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { judgedText } from '@mellow-probe/core/wording/judgedText';

@@ -4,7 +4,7 @@ import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/c
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
 import { readPoints } from '@mellow-probe/core/curves/readPoints';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';

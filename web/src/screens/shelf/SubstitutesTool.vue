@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { substitutesFor, sweepSteps } from '@mellow-probe/core/divider/substitutes';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
@@ -8,7 +8,7 @@ import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { figure as written } from '@mellow-probe/core/job/entrySchema';
+import { figure as written } from '@mellow-probe/core/units/entry';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';
 import { useCurves } from '../../stores/curves.ts';

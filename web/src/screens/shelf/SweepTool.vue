@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { curveModel } from '@mellow-probe/core/curves/curve';
 import { moduleSweep } from '@mellow-probe/core/identify/moduleSweep';
-import { entrySchema } from '@mellow-probe/core/job/entrySchema';
+import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatProbability, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
-import { figure as written } from '@mellow-probe/core/job/entrySchema';
+import { figure as written } from '@mellow-probe/core/units/entry';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newId } from '../../composables/newId.ts';
 import { useDraft } from '../../composables/useDraft.ts';

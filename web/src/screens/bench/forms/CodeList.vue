@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CODE_STATES } from '@mellow-probe/core/job/recordSchemas';
+import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
 import { codeText } from '@mellow-probe/core/wording/codeText';
 import { curveSlope } from '@mellow-probe/core/job/curveSlope';
 import { computed, ref } from 'vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FaultGroup } from '@mellow-probe/core/faults/fault';
+import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { suspectDetail } from '@mellow-probe/core/wording/verdictText';

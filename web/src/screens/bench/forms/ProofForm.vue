@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { inside } from '@mellow-probe/core/diagnosis/interval';
+import { inside } from '@mellow-probe/core/numeric/interval';
 import { PROOF_TESTS, proofStateOf, proofStepsFor } from '@mellow-probe/core/proof/proofPlan';
 import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';

@@ -1,11 +1,13 @@
-import { FAULT_GROUPS, type FaultGroup, type SizeUnit } from '../faults/fault.ts';
+import { FAULT_GROUPS, type FaultGroup } from '../units/vocabulary.ts';
+import { type SizeUnit } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
 import { weightedQuantile } from '../numeric/weightedQuantile.ts';
-import { healthyRanges, plainTests } from './healthyRange.ts';
-import { inside, type Interval, predictiveInterval } from './interval.ts';
-import { type FaultPosterior, type Posterior, posteriorOf } from './posterior.ts';
-import type { Predictor } from './predictor.ts';
-import { type Problem, THERMOMETER } from './problem.ts';
+import { healthyRanges, plainTests } from '../model/healthyRanges.ts';
+import { inside, type Interval } from '../numeric/interval.ts';
+import { predictiveInterval } from '../model/predictiveInterval.ts';
+import { type FaultPosterior, type Posterior, posteriorOf } from '../inference/posterior.ts';
+import type { Predictor } from '../model/predictor.ts';
+import { type Problem, THERMOMETER } from '../model/problem.ts';
 
 /** Size of a fault: middle and 95 % range, in its unit. */
 export interface SizeEstimate extends Interval {

@@ -4,8 +4,8 @@ import { logSumExp } from '../numeric/logSumExp.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { quasiRandomPoint, quasiRandomSteps } from '../numeric/quasiRandom.ts';
 import { type Cell, type NodeLayout, toCells } from './cells.ts';
-import type { Conditional } from './conditional.ts';
-import type { Hypothesis, Predictor } from './predictor.ts';
+import type { Conditional } from './conditionalFit.ts';
+import type { Hypothesis, Predictor } from '../model/predictor.ts';
 
 /** One weighted draw from the posterior of a fault. */
 export interface Draw {

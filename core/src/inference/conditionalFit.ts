@@ -1,5 +1,5 @@
 import { choleskyFactor, solveLower, solveUpper } from '../numeric/cholesky.ts';
-import type { Hypothesis, Predictor } from './predictor.ts';
+import type { Hypothesis, Predictor } from '../model/predictor.ts';
 
 /** Normal approximation of what the readings say of the unknowns u when the fault and its size are given. */
 export interface Conditional {

@@ -1,6 +1,6 @@
 import type { DisplayScale } from '../circuit/sensorCircuit.ts';
 import { normalCdf } from '../numeric/normal.ts';
-import type { Accuracy, Instruments } from './problem.ts';
+import type { Accuracy, Instruments } from '../kit/instruments.ts';
 
 /**
  * How one reading of one quantity scatters about what the bench predicts. `value` and `predicted` in V, Ω (Infinity is OL) or °C.

@@ -1,13 +1,8 @@
+import type { Interval } from '../numeric/interval.ts';
 import { weightedQuantile } from '../numeric/weightedQuantile.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import type { NoiseModel } from './likelihood.ts';
-
-/** A range of readings, low … high, in V, Ω (Infinity is OL) or °C. */
-export interface Interval {
-  low: number;
-  high: number;
-}
+import type { NoiseModel } from './noise.ts';
 
 /** Probability that an interval of this kind holds a sound reading. */
 export const COVERAGE = 0.95;
@@ -46,12 +41,4 @@ function shuffledNormal(count: number): Float64Array {
   }
   shuffled.set(count, z);
   return z;
-}
-
-/** Is a value inside, allowing for the last digit of the display? */
-export function inside(interval: Interval, value: number): 'inside' | 'low' | 'high' {
-  const slack = 1e-9 * (1 + Math.abs(value === Infinity ? 0 : value));
-  if (value < interval.low - slack) return 'low';
-  if (value > interval.high + slack) return 'high';
-  return 'inside';
 }

@@ -4,7 +4,8 @@ import type { Fault, Setting } from '../faults/fault.ts';
 import { FAULTS } from '../faults/list.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Hypothesis } from './predictor.ts';
-import { MACHINE_STATES, type Problem } from './problem.ts';
+import { MACHINE_STATES } from '../units/vocabulary.ts';
+import { type Problem } from './problem.ts';
 
 /** Share of a fault's weight that is intermittent, where readings in more than one machine state could tell. */
 export const INTERMITTENT_SHARE = 0.2;

@@ -3,10 +3,10 @@ import { nominalState } from '../circuit/sensorCircuit.ts';
 import { faultById } from '../faults/list.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Assessment } from './assessment.ts';
-import { settingOf } from './hypotheses.ts';
-import { inside, type Interval } from './interval.ts';
-import { noiseOf } from './predictor.ts';
-import type { Problem } from './problem.ts';
+import { settingOf } from '../model/hypotheses.ts';
+import { inside, type Interval } from '../numeric/interval.ts';
+import { noiseOf } from '../model/predictor.ts';
+import type { Problem } from '../model/problem.ts';
 
 /** One line of a chart: same length everywhere; °C, and Ω or V. */
 export interface BandLine {

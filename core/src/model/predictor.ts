@@ -4,8 +4,9 @@ import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { LatentSpace } from './latent.ts';
-import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './likelihood.ts';
-import { MACHINE_STATES, type MachineState, type Problem } from './problem.ts';
+import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
+import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
+import { type Problem } from './problem.ts';
 
 /** One definite way to be wrong: a branch of a fault, present always or only in one machine state, with one kind of converter. */
 export interface Hypothesis {

@@ -4,9 +4,11 @@ import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { quasiRandomPoint, quasiRandomSteps } from '../numeric/quasiRandom.ts';
 import { hypothesesOf, settingOf } from './hypotheses.ts';
-import { type Interval, predictiveInterval } from './interval.ts';
+import { type Interval } from '../numeric/interval.ts';
+import { predictiveInterval } from './predictiveInterval.ts';
 import { noiseOf, Predictor } from './predictor.ts';
-import type { MachineState, Problem } from './problem.ts';
+import type { MachineState } from '../units/vocabulary.ts';
+import type { Problem } from './problem.ts';
 
 const DRAWS = 256;
 

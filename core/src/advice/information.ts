@@ -1,7 +1,7 @@
 import { normalCdf } from '../numeric/normal.ts';
-import type { PlannedTest } from './healthyRange.ts';
-import type { NoiseModel } from './likelihood.ts';
-import type { FaultPosterior, Posterior } from './posterior.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
+import type { NoiseModel } from '../model/noise.ts';
+import type { FaultPosterior, Posterior } from '../inference/posterior.ts';
 
 const DRAWS_PER_FAULT = 64;
 const BINS = 96;

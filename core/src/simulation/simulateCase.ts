@@ -1,13 +1,14 @@
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
-import type { FaultGroup } from '../faults/fault.ts';
+import type { FaultGroup } from '../units/vocabulary.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform, type Uniform } from '../numeric/random.ts';
-import type { PlannedTest } from './healthyRange.ts';
-import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
-import { type Hypothesis, noiseOf, Predictor } from './predictor.ts';
-import { GENERIC_INSTRUMENTS, type Problem, THERMOMETER_SIGMA_K } from './problem.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
+import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
+import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
+import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../kit/instruments.ts';
+import { type Problem } from '../model/problem.ts';
 
 /** A made-up case whose truth is known: a circuit with one fault, on which any test can be taken. */
 export interface SimulatedCase {

@@ -1,9 +1,10 @@
-import type { PlannedTest } from './healthyRange.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
 import { mutualInformation, predictAll, thinned } from './information.ts';
-import { type Access, candidateTests, minutesOf } from './nextTest.ts';
-import type { Posterior } from './posterior.ts';
-import { noiseOf } from './predictor.ts';
-import type { Problem } from './problem.ts';
+import { type Access } from '../kit/access.ts';
+import { candidateTests, minutesOf } from './nextTest.ts';
+import type { Posterior } from '../inference/posterior.ts';
+import { noiseOf } from '../model/predictor.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 
 /** Two suspects that the readings do not tell apart yet, and the test that would do it soonest; null where none at hand would. */

@@ -1,7 +1,8 @@
 import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { copyState, nominalState } from '../circuit/sensorCircuit.ts';
 import { logNormalDensity, normalCdf } from '../numeric/normal.ts';
-import { MACHINE_STATES, type MachineState, type Problem, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
+import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
+import { type Problem, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
 
 /** Bounds of a pull-up nobody knows, Ω. */
 export const UNKNOWN_PULL_UP = { minOhm: 300, maxOhm: 100_000 } as const;

@@ -3,19 +3,22 @@ import { coolantCircuit, problemWith } from '../../test/problems.ts';
 import { platinumModel } from '../curves/platinum.ts';
 import { FAULTS } from '../faults/list.ts';
 import { genericKit } from '../kit/kitSchema.ts';
-import { accessOf, instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
+import { accessOf } from '../kit/access.ts';
+import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
 import { MEASUREMENTS } from '../measurements/list.ts';
 import { outcomeText } from '../wording/outcomeText.ts';
-import { assess } from './assessment.ts';
-import { healthyRanges } from './healthyRange.ts';
-import { candidateTests, EVERYTHING_AT_HAND, minutesOf, proposeTests } from './nextTest.ts';
-import { posteriorOf } from './posterior.ts';
-import { GENERIC_INSTRUMENTS, type Problem } from './problem.ts';
+import { assess } from '../verdict/assessment.ts';
+import { healthyRanges } from '../model/healthyRanges.ts';
+import { candidateTests, minutesOf, proposeTests } from './nextTest.ts';
+import { EVERYTHING_AT_HAND } from '../kit/access.ts';
+import { posteriorOf } from '../inference/posterior.ts';
+import { GENERIC_INSTRUMENTS } from '../kit/instruments.ts';
+import { type Problem } from '../model/problem.ts';
 import { undecidedPairs } from './separation.ts';
-import { symptomFactors } from './symptomFactors.ts';
+import { symptomFactors } from '../model/symptomFactors.ts';
 import { schoolOrder, SCHOOLS } from './schools.ts';
-import { voltsNoise } from './likelihood.ts';
-import { withoutEach } from './withoutReading.ts';
+import { voltsNoise } from '../model/noise.ts';
+import { withoutEach } from '../verdict/withoutReading.ts';
 
 const OPEN_QUESTION = problemWith([
   ['displayed', -10],

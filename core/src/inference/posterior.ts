@@ -1,11 +1,11 @@
 import type { Fault } from '../faults/fault.ts';
 import { logSumExp } from '../numeric/logSumExp.ts';
 import { type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
-import { ConditionalFit } from './conditional.ts';
-import { type FaultEvidence, outlineFault, sampleFault } from './evidence.ts';
-import { hypothesesOf, settingOf, weightedFaults } from './hypotheses.ts';
-import { Predictor } from './predictor.ts';
-import type { Problem } from './problem.ts';
+import { ConditionalFit } from './conditionalFit.ts';
+import { type FaultEvidence, outlineFault, sampleFault } from './sampleFault.ts';
+import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
+import { Predictor } from '../model/predictor.ts';
+import type { Problem } from '../model/problem.ts';
 import { type Survey, surveyHypothesis } from './survey.ts';
 
 /** What is believed of one fault after all readings. */

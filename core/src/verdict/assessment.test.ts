@@ -4,9 +4,9 @@ import { coolantCircuit, problemWith } from '../../test/problems.ts';
 import { platinumModel } from '../curves/platinum.ts';
 import { verdictText } from '../wording/verdictText.ts';
 import { assess } from './assessment.ts';
-import { probablyMeant } from './magnitude.ts';
-import { posteriorOf } from './posterior.ts';
-import type { Problem } from './problem.ts';
+import { probablyMeant } from './probablyMeant.ts';
+import { posteriorOf } from '../inference/posterior.ts';
+import type { Problem } from '../model/problem.ts';
 
 const probabilityOf = (problem: Problem, fault: string): number =>
   posteriorOf(problem).faults.find((f) => f.fault.id === fault)!.probability;

@@ -1,6 +1,6 @@
 import { logSumExp } from '../numeric/logSumExp.ts';
-import type { Conditional, ConditionalFit } from './conditional.ts';
-import type { Hypothesis } from './predictor.ts';
+import type { Conditional, ConditionalFit } from './conditionalFit.ts';
+import type { Hypothesis } from '../model/predictor.ts';
 import type { Survey } from './survey.ts';
 
 /** A stretch [low, high] of the positions of one hypothesis, with the fits at its node. */

@@ -1,7 +1,7 @@
 import { groupProbabilities } from './assessment.ts';
-import { posteriorOf } from './posterior.ts';
-import type { Problem } from './problem.ts';
-import type { FaultGroup } from '../faults/fault.ts';
+import { posteriorOf } from '../inference/posterior.ts';
+import type { Problem } from '../model/problem.ts';
+import type { FaultGroup } from '../units/vocabulary.ts';
 
 /** What a verdict would be had one reading not been taken: how much hangs on it. */
 export interface WithoutReading {

@@ -1,26 +1,13 @@
 import { measurementById, MEASUREMENTS } from '../measurements/list.ts';
-import type { Conditions, Tool } from '../measurements/measurement.ts';
-import type { PlannedTest } from './healthyRange.ts';
-import { type Interval, predictiveInterval } from './interval.ts';
+import type { Conditions } from '../measurements/measurement.ts';
+import type { Access } from '../kit/access.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
+import { type Interval } from '../numeric/interval.ts';
+import { predictiveInterval } from '../model/predictiveInterval.ts';
 import { mutualInformation, predictAll, thinned } from './information.ts';
-import type { Posterior } from './posterior.ts';
-import { noiseOf } from './predictor.ts';
-import type { Problem } from './problem.ts';
-
-/** What the technician has and how much work the places are. */
-export interface Access {
-  tools: readonly Tool[];
-  /** Factors on the default minutes by set-up: 2 where the plug is behind the bumper. */
-  effort: Readonly<Partial<Record<PlannedTest['measurement']['setup'], number>>>;
-  /** Minutes by which a risky test counts as dearer than it is. */
-  riskMinutes: number;
-}
-
-export const EVERYTHING_AT_HAND: Access = {
-  tools: ['meter', 'thermometer', 'live-data', 'resistors', 'jumper', 'module-access', 'bath', 'second-sensor'],
-  effort: {},
-  riskMinutes: 1,
-};
+import type { Posterior } from '../inference/posterior.ts';
+import { noiseOf } from '../model/predictor.ts';
+import type { Problem } from '../model/problem.ts';
 
 /** One proposed test: what it would tell and cost, and what each leading suspect predicts for it. */
 export interface Proposal {

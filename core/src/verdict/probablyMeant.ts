@@ -1,4 +1,4 @@
-import type { Interval } from './interval.ts';
+import type { Interval } from '../numeric/interval.ts';
 
 /**
  * A reading that is off by a power of a thousand from what a healthy circuit gives is more often a missed k than a fault. Returns the value

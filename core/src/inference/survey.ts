@@ -1,5 +1,5 @@
-import type { ConditionalFit } from './conditional.ts';
-import type { Hypothesis } from './predictor.ts';
+import type { ConditionalFit } from './conditionalFit.ts';
+import type { Hypothesis } from '../model/predictor.ts';
 
 /** A first, cheap look at one hypothesis: where along its sizes could the readings be met at all? */
 export interface Survey {
