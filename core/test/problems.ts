@@ -1,5 +1,5 @@
 import type { SensorCircuit } from '../src/circuit/sensorCircuit.ts';
-import { betaModel } from '../src/curves/beta.ts';
+import { beta } from '../src/curves/beta.ts';
 import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
 import { type Problem, type ReadingInput } from '../src/model/problem.ts';
 
@@ -11,7 +11,7 @@ export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircu
     pullUpOhm: 2490,
     hotPullUpOhm: null,
     switchRatio: 0,
-    curve: betaModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 }),
+    curve: beta.model({ kind: 'beta', r25Ohm: 2000, betaK: 3600 }),
     display: { minC: -40, maxC: 150, resolutionC: 1, substituteC: null, ratiometric: null },
     supplyV: 12.6,
     wireMinOhm: 0.05,

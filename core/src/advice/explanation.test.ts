@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit, problemWith } from '../../test/problems.ts';
-import { platinumModel } from '../curves/platinum.ts';
+import { platinum } from '../curves/platinum.ts';
 import { FAULTS } from '../faults/list.ts';
 import { genericKit } from '../kit/kitSchema.ts';
 import { accessOf } from '../kit/access.ts';
@@ -98,7 +98,7 @@ describe('why', () => {
     expect(cold['sensor-short']).toBeCloseTo(0.5, 6);
     expect(cold.healthy).toBeCloseTo(1, 6);
     const platinum = symptomFactors(
-      coolantCircuit({ curve: platinumModel({ kind: 'platinum', r0Ohm: 200 }), pullUpOhm: 1000 }),
+      coolantCircuit({ curve: platinum.model({ kind: 'platinum', r0Ohm: 200 }), pullUpOhm: 1000 }),
       'cold',
       20,
     );

@@ -1,4 +1,4 @@
-import { type CircuitState, sensorOhm, signedFormErrorLog } from './sensorCircuit.ts';
+import { type CircuitState, sensorOhm, formErrorLogAt } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -80,7 +80,7 @@ export class Bench {
     let shown = s.moduleCurve.temperatureC(ohm);
     if (s.formError !== 0 && Number.isFinite(shown) && ohm > 0) {
       // Module and sensor follow the same real curve; one correction step is enough for an error of a few per cent.
-      shown = s.moduleCurve.temperatureC(ohm * Math.exp(-s.formError * signedFormErrorLog(s.moduleCurve, shown)));
+      shown = s.moduleCurve.temperatureC(ohm * Math.exp(-formErrorLogAt(s.moduleCurve, s.formError, shown)));
     }
     shown += s.displayOffsetC;
     if (shown > display.minC && shown < display.maxC) return shown;

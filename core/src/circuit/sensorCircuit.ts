@@ -177,20 +177,41 @@ export function copyState(from: CircuitState, into: CircuitState): void {
   into.leadOhm = from.leadOhm;
 }
 
-/** Resistance of the sensor element when it is at `temperatureC`, Ω: curve, tolerance, drift, opens and shorts. */
+/**
+ * Nothing that a circuit holds conducts better or worse than this, Ω. Far outside the range of a curve its formula runs to 0 or Infinity, and
+ * a conductance of 1/0 is no circuit: the bounds are beyond what any meter tells from a wire or from nothing.
+ */
+export const ELEMENT_OHM = { least: 1e-4, most: 1e13 } as const;
+/** Largest |ln| by which the form of a curve may be off: a factor of some 10 000 either way. */
+const MOST_FORM_ERROR_LOG = 9;
+
+/** Resistance of the sensor element when it is at `temperatureC`, Ω: curve, tolerance, drift, opens and shorts. Within `ELEMENT_OHM`. */
 export function sensorOhm(state: CircuitState, temperatureC: number): number {
-  if (!Number.isNaN(state.sensorFixedOhm)) return state.sensorFixedOhm;
-  return realOhm(state.sensorCurve, state.formError, temperatureC) * state.sensorFactor;
+  const { sensorFixedOhm: fixed } = state;
+  return bounded(
+    Number.isNaN(fixed) ? realOhm(state.sensorCurve, state.formError, temperatureC) * state.sensorFactor : fixed,
+  );
 }
 
-/** A curve as it really is where its form is only an approximation, Ω. `formError` in 1σ. */
+/** A curve as it really is where its form is only an approximation, Ω, within `ELEMENT_OHM`. `formError` in 1σ. */
 export function realOhm(curve: CurveModel, formError: number, temperatureC: number): number {
-  const ohm = curve.resistanceOhm(temperatureC);
-  return formError === 0 ? ohm : ohm * Math.exp(formError * signedFormErrorLog(curve, temperatureC));
+  const ohm = bounded(curve.resistanceOhm(temperatureC));
+  return formError === 0 ? ohm : bounded(ohm * Math.exp(formErrorLogAt(curve, formError, temperatureC)));
+}
+
+function bounded(ohm: number): number {
+  if (ohm > ELEMENT_OHM.most) return ELEMENT_OHM.most;
+  return ohm > ELEMENT_OHM.least ? ohm : ELEMENT_OHM.least;
+}
+
+/** ln of the factor by which the real curve differs from its formula, bounded. `formError` in 1σ. */
+export function formErrorLogAt(curve: CurveModel, formError: number, temperatureC: number): number {
+  const log = formError * signedFormErrorLog(curve, temperatureC);
+  return log > MOST_FORM_ERROR_LOG ? MOST_FORM_ERROR_LOG : log < -MOST_FORM_ERROR_LOG ? -MOST_FORM_ERROR_LOG : log;
 }
 
 /** The form error as a bend through 25 °C: one sign below, the other above. */
-export function signedFormErrorLog(curve: CurveModel, temperatureC: number): number {
+function signedFormErrorLog(curve: CurveModel, temperatureC: number): number {
   const error = curve.formErrorLog(temperatureC);
   return temperatureC < 25 ? error : -error;
 }

@@ -1,14 +1,15 @@
 import { z } from 'zod';
+import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 /** NTC by two numbers: resistance at 25 °C (Ω) and B (K). R = R25·exp(B(1/T − 1/298.15)). */
-export const betaSchema = z.strictObject({
+const betaSchema = z.strictObject({
   kind: z.literal('beta'),
   r25Ohm: z.number().positive(),
   betaK: z.number().min(500).max(10000),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
-export type BetaCurve = z.infer<typeof betaSchema>;
+type BetaCurve = z.infer<typeof betaSchema>;
 
 const T25 = 25 + KELVIN;
 
@@ -16,7 +17,7 @@ const T25 = 25 + KELVIN;
  * A single B is only roughly true: against the tables of real parts it is off by up to 4.4 K over −40…125 °C and 1.2 K over 0…100 °C.
  * `formErrorLog` carries that: B·|x|·(0.012 + 20·|x|), x = 1/T − 1/T25, fitted so that those worst cases lie within 3σ.
  */
-export function betaModel(curve: BetaCurve): CurveModel {
+function betaModel(curve: BetaCurve): CurveModel {
   const { r25Ohm, betaK } = curve;
   return {
     minC: -55,
@@ -34,3 +35,22 @@ export function betaModel(curve: BetaCurve): CurveModel {
     },
   };
 }
+
+export const beta: CurveKind<typeof betaSchema> = {
+  kind: 'beta',
+  name: 'NTC, R25 and B',
+  schema: betaSchema,
+  model: betaModel,
+  examples: [
+    { kind: 'beta', r25Ohm: 2000, betaK: 3600 },
+    { kind: 'beta', r25Ohm: 1e5, betaK: 4800, toleranceLog: 0.03 },
+  ],
+  typed: [
+    {
+      id: '',
+      name: 'NTC by R25 and B',
+      figures: [baseOhm('r25Ohm', 'R25'), { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 }],
+      fixed: {},
+    },
+  ],
+};

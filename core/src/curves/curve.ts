@@ -1,39 +1,41 @@
 import { z } from 'zod';
-import { betaModel, betaSchema } from './beta.ts';
+import { beta } from './beta.ts';
+import type { CurveKind, TypedForm } from './curveKind.ts';
 import type { CurveModel } from './curveModel.ts';
-import { nickelModel, nickelSchema } from './nickel.ts';
-import { platinumModel, platinumSchema } from './platinum.ts';
-import { siliconPtcModel, siliconPtcSchema } from './siliconPtc.ts';
-import { steinhartHartModel, steinhartHartSchema } from './steinhartHart.ts';
-import { tableModel, tableSchema } from './table.ts';
+import { nickel } from './nickel.ts';
+import { platinum } from './platinum.ts';
+import { siliconPtc } from './siliconPtc.ts';
+import { steinhartHart } from './steinhartHart.ts';
+import { table } from './table.ts';
 
-/** Every kind of sensor curve, as data. A new kind is one file, one line here and one in `curveModel`. */
-export const curveSchema = z.discriminatedUnion('kind', [
-  betaSchema,
-  steinhartHartSchema,
-  tableSchema,
-  platinumSchema,
-  nickelSchema,
-  siliconPtcSchema,
-]);
-export type Curve = z.infer<typeof curveSchema>;
+/** Every kind of sensor curve. A new one is one file and one line here. */
+export const CURVE_KINDS = [beta, steinhartHart, table, platinum, nickel, siliconPtc] as const;
 
-/** The working model of a curve. */
+/** Schema of any curve, as data. */
+export const curveSchema = z.discriminatedUnion(
+  'kind',
+  CURVE_KINDS.map((k) => k.schema) as unknown as Schemas<typeof CURVE_KINDS>,
+);
+type Schemas<K> = { [I in keyof K]: K[I] extends { schema: infer S } ? S : never };
+export type Curve = z.infer<(typeof CURVE_KINDS)[number]['schema']>;
+
+const byKind = new Map<string, CurveKind>(CURVE_KINDS.map((k) => [k.kind, k as unknown as CurveKind]));
+
+/** The working model of a curve. Throws on a kind that is not in the list (files are checked at the door). */
 export function curveModel(curve: Curve): CurveModel {
-  switch (curve.kind) {
-    case 'beta':
-      return betaModel(curve);
-    case 'steinhart-hart':
-      return steinhartHartModel(curve);
-    case 'table':
-      return tableModel(curve);
-    case 'platinum':
-      return platinumModel(curve);
-    case 'nickel':
-      return nickelModel(curve);
-    case 'silicon-ptc':
-      return siliconPtcModel(curve);
-  }
+  const kind = byKind.get(curve.kind);
+  if (!kind) throw new Error(`curveModel: no curve kind "${String(curve.kind)}"`);
+  return kind.model(curve);
+}
+
+/** Every form in which a curve can be typed, with its kind. */
+export const TYPED_FORMS: readonly (TypedForm & { kind: string })[] = CURVE_KINDS.flatMap((k) =>
+  k.typed.map((form) => ({ ...form, kind: k.kind })),
+);
+
+/** The typed form of a kind, or null where there is none of that name. */
+export function typedForm(kind: string, id: string): (TypedForm & { kind: string }) | null {
+  return TYPED_FORMS.find((form) => form.kind === kind && form.id === id) ?? null;
 }
 
 export type Converted =

@@ -1,14 +1,15 @@
 import { z } from 'zod';
+import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel, invertMonotone } from './curveModel.ts';
 
 /** Nickel: 'din43760' (6180 ppm/K, handbook polynomial) or 'tk5000' (5000 ppm/K); r0Ohm at 0 °C. */
-export const nickelSchema = z.strictObject({
+const nickelSchema = z.strictObject({
   kind: z.literal('nickel'),
   r0Ohm: z.number().positive(),
   grade: z.enum(['din43760', 'tk5000']),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
-export type NickelCurve = z.infer<typeof nickelSchema>;
+type NickelCurve = z.infer<typeof nickelSchema>;
 
 /** Coefficients of t, t², … of R/R0 − 1. Sources: DIN 43760 and handbook polynomial, both from memory; tested on their tables. */
 const POLYNOMIALS = {
@@ -16,7 +17,7 @@ const POLYNOMIALS = {
   tk5000: [4.427e-3, 5.172e-6, 5.585e-9],
 } as const;
 
-export function nickelModel(curve: NickelCurve): CurveModel {
+function nickelModel(curve: NickelCurve): CurveModel {
   const coefficients = POLYNOMIALS[curve.grade];
   const ratioAt = (t: number): number => {
     let sum = 0;
@@ -39,3 +40,28 @@ export function nickelModel(curve: NickelCurve): CurveModel {
     formErrorLog: () => 0,
   };
 }
+
+export const nickel: CurveKind<typeof nickelSchema> = {
+  kind: 'nickel',
+  name: 'Nickel',
+  schema: nickelSchema,
+  model: nickelModel,
+  examples: [
+    { kind: 'nickel', r0Ohm: 100, grade: 'din43760' },
+    { kind: 'nickel', r0Ohm: 1000, grade: 'tk5000' },
+  ],
+  typed: [
+    {
+      id: 'din43760',
+      name: 'Nickel, 6180 ppm/K, by R at 0 °C',
+      figures: [baseOhm('r0Ohm', 'R at 0 °C')],
+      fixed: { grade: 'din43760' },
+    },
+    {
+      id: 'tk5000',
+      name: 'Nickel, 5000 ppm/K, by R at 0 °C',
+      figures: [baseOhm('r0Ohm', 'R at 0 °C')],
+      fixed: { grade: 'tk5000' },
+    },
+  ],
+};

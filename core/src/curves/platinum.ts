@@ -1,18 +1,19 @@
 import { z } from 'zod';
+import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel, invertMonotone } from './curveModel.ts';
 
 /** Platinum by Callendar–Van Dusen with the coefficients of IEC 60751; r0Ohm at 0 °C (100, 200, 500, 1000 or any other). */
-export const platinumSchema = z.strictObject({
+const platinumSchema = z.strictObject({
   kind: z.literal('platinum'),
   r0Ohm: z.number().positive(),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
-export type PlatinumCurve = z.infer<typeof platinumSchema>;
+type PlatinumCurve = z.infer<typeof platinumSchema>;
 
 const [A, B, C] = [3.9083e-3, -5.775e-7, -4.183e-12];
 
 /** W = 1 + A·t + B·t² above 0 °C, plus C·(t − 100)·t³ below; −200…1000 °C (the standard ends at 850 °C, exhaust sensors go on). */
-export function platinumModel(curve: PlatinumCurve): CurveModel {
+function platinumModel(curve: PlatinumCurve): CurveModel {
   const ratioAt = (t: number): number => 1 + A * t + B * t * t + (t < 0 ? C * (t - 100) * t * t * t : 0);
   return {
     minC: -200,
@@ -29,3 +30,15 @@ export function platinumModel(curve: PlatinumCurve): CurveModel {
     formErrorLog: () => 0,
   };
 }
+
+export const platinum: CurveKind<typeof platinumSchema> = {
+  kind: 'platinum',
+  name: 'Platinum',
+  schema: platinumSchema,
+  model: platinumModel,
+  examples: [
+    { kind: 'platinum', r0Ohm: 100 },
+    { kind: 'platinum', r0Ohm: 200, toleranceLog: 0.01 },
+  ],
+  typed: [{ id: '', name: 'Platinum by R at 0 °C', figures: [baseOhm('r0Ohm', 'R at 0 °C')], fixed: {} }],
+};

@@ -1,18 +1,19 @@
 import { z } from 'zod';
+import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel } from './curveModel.ts';
 
 /** Silicon spreading-resistance PTC: R = R25·(1 + α·Δ + β·Δ²), Δ = t − 25 °C, α = 7.88e-3, β = 1.937e-5 (handbook, from memory). */
-export const siliconPtcSchema = z.strictObject({
+const siliconPtcSchema = z.strictObject({
   kind: z.literal('silicon-ptc'),
   r25Ohm: z.number().positive(),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
-export type SiliconPtcCurve = z.infer<typeof siliconPtcSchema>;
+type SiliconPtcCurve = z.infer<typeof siliconPtcSchema>;
 
 const [ALPHA, BETA] = [7.88e-3, 1.937e-5];
 const BOTTOM = -ALPHA / (2 * BETA);
 
-export function siliconPtcModel(curve: SiliconPtcCurve): CurveModel {
+function siliconPtcModel(curve: SiliconPtcCurve): CurveModel {
   const ratioAt = (delta: number): number => 1 + delta * (ALPHA + BETA * delta);
   return {
     minC: -55,
@@ -31,3 +32,15 @@ export function siliconPtcModel(curve: SiliconPtcCurve): CurveModel {
     formErrorLog: () => 0,
   };
 }
+
+export const siliconPtc: CurveKind<typeof siliconPtcSchema> = {
+  kind: 'silicon-ptc',
+  name: 'Silicon PTC',
+  schema: siliconPtcSchema,
+  model: siliconPtcModel,
+  examples: [
+    { kind: 'silicon-ptc', r25Ohm: 1000 },
+    { kind: 'silicon-ptc', r25Ohm: 2000, toleranceLog: 0.02 },
+  ],
+  typed: [{ id: '', name: 'Silicon PTC by R25', figures: [baseOhm('r25Ohm', 'R25')], fixed: {} }],
+};

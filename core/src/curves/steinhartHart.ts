@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
+import type { CurveKind } from './curveKind.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
 
 /**
  * NTC by Steinhart–Hart: 1/T = a + b·L + c·L³, L = ln(R/Ω), T in K. With `squareTerm` d the four-term form: + d·L².
  * Source: J. S. Steinhart, S. R. Hart, Deep-Sea Research 15 (1968) 497.
  */
-export const steinhartHartSchema = z.strictObject({
+const steinhartHartSchema = z.strictObject({
   kind: z.literal('steinhart-hart'),
   a: z.number(),
   b: z.number().positive(),
@@ -16,9 +17,9 @@ export const steinhartHartSchema = z.strictObject({
   maxC: z.number().max(400),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
-export type SteinhartHartCurve = z.infer<typeof steinhartHartSchema>;
+type SteinhartHartCurve = z.infer<typeof steinhartHartSchema>;
 
-export function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
+function steinhartHartModel(curve: SteinhartHartCurve): CurveModel {
   const { a, b, c, squareTerm: d = 0 } = curve;
   const inverseK = (l: number): number => a + l * (b + l * (d + c * l));
   const logOhmAt = (t: number): number => {
@@ -75,3 +76,28 @@ function cubicRoot(p: number, q: number): number {
   const s = Math.sqrt(p / 3);
   return -2 * s * Math.sinh(Math.asinh(q / (2 * s * s * s)) / 3);
 }
+
+export const steinhartHart: CurveKind<typeof steinhartHartSchema> = {
+  kind: 'steinhart-hart',
+  name: 'NTC, Steinhart–Hart',
+  schema: steinhartHartSchema,
+  model: steinhartHartModel,
+  examples: [
+    { kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -50, maxC: 150 },
+    { kind: 'steinhart-hart', a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, squareTerm: 1e-8, minC: -20, maxC: 120 },
+  ],
+  typed: [
+    {
+      id: '',
+      name: 'NTC by Steinhart–Hart',
+      figures: [
+        { key: 'a', name: 'A', quantity: 'number', low: -1, high: 1 },
+        { key: 'b', name: 'B', quantity: 'number', low: 1e-7, high: 1 },
+        { key: 'c', name: 'C', quantity: 'number', low: -1, high: 1 },
+        { key: 'minC', name: 'valid from', quantity: 'celsius', low: -100, high: 399 },
+        { key: 'maxC', name: 'valid to', quantity: 'celsius', low: -99, high: 400 },
+      ],
+      fixed: {},
+    },
+  ],
+};

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
+import type { CurveKind } from './curveKind.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 const pointSchema = z.strictObject({
@@ -8,7 +9,7 @@ const pointSchema = z.strictObject({
 });
 
 /** A printed table of at least two points, temperatures ascending, resistance strictly falling or strictly rising. */
-export const tableSchema = z
+const tableSchema = z
   .strictObject({
     kind: z.literal('table'),
     points: z.array(pointSchema).min(2).max(2000),
@@ -18,7 +19,7 @@ export const tableSchema = z
     const fault = tableFault(table.points);
     if (fault) context.addIssue({ code: 'custom', path: ['points', fault.row], message: fault.reason });
   });
-export type TableCurve = z.infer<typeof tableSchema>;
+type TableCurve = z.infer<typeof tableSchema>;
 export type TablePoint = z.infer<typeof pointSchema>;
 
 /** The first row (from 0) at which a table of ascending temperatures is no curve, or null. */
@@ -39,7 +40,7 @@ export function tableFault(
  * Interpolated in ln R against 1/T (error 0.02–0.06 K between 10 °C knots, where linear in R is off by up to 0.95 K); continued
  * beyond the ends with the slope of the last interval. Two or three far-apart points bear the form error of a single B between them.
  */
-export function tableModel(curve: TableCurve): CurveModel {
+function tableModel(curve: TableCurve): CurveModel {
   const x = curve.points.map((p) => 1 / (p.temperatureC + KELVIN));
   const l = curve.points.map((p) => Math.log(p.resistanceOhm));
   const last = x.length - 1;
@@ -138,3 +139,29 @@ function sparseFormErrorLog(x: readonly number[], l: readonly number[], value: n
   const distance = Math.abs(x[nearest] - value);
   return distance < 1.3e-4 ? 0 : slope * distance * 20 * distance;
 }
+
+export const table: CurveKind<typeof tableSchema> = {
+  kind: 'table',
+  name: 'Printed table',
+  schema: tableSchema,
+  model: tableModel,
+  examples: [
+    {
+      kind: 'table',
+      points: [
+        { temperatureC: 0, resistanceOhm: 32651 },
+        { temperatureC: 25, resistanceOhm: 10000 },
+        { temperatureC: 100, resistanceOhm: 679 },
+      ],
+    },
+    {
+      kind: 'table',
+      points: [
+        { temperatureC: 0, resistanceOhm: 1000 },
+        { temperatureC: 50, resistanceOhm: 1194 },
+        { temperatureC: 100, resistanceOhm: 1385 },
+      ],
+    },
+  ],
+  typed: [],
+};

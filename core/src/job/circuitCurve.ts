@@ -1,10 +1,10 @@
 import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
-import { type Curve, curveModel } from '../curves/curve.ts';
+import { type Curve, curveModel, curveSchema, typedForm } from '../curves/curve.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
 import { tableFault } from '../curves/table.ts';
 import type { FieldQuantity } from '../units/quantity.ts';
 import type { CurveChoice } from './circuitSchema.ts';
-import type { Entry } from '../units/entry.ts';
+import { blank, type Entry } from '../units/entry.ts';
 import type { Issue } from './fieldIssue.ts';
 import { readFigure } from './readFigure.ts';
 
@@ -33,10 +33,16 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
     issues.push({ path: `${path}.${at}`, issue: value });
     return null;
   };
-  if (choice.source === 'r25b') {
-    const r25Ohm = read('r25Ohm', choice.r25Ohm, 'ohms', 0.1, 100e6);
-    const betaK = read('betaK', choice.betaK, 'number', 500, 10_000);
-    return r25Ohm === null || betaK === null ? null : { kind: 'beta', r25Ohm, betaK };
+  if (choice.source === 'typed') {
+    const form = typedForm(choice.kind, choice.form)!;
+    const figures = form.figures.map(
+      (f) => [f.key, read(`figures.${f.key}`, choice.figures[f.key] ?? blank(), f.quantity, f.low, f.high)] as const,
+    );
+    if (figures.some(([, value]) => value === null)) return null;
+    const curve = curveSchema.safeParse({ kind: form.kind, ...form.fixed, ...Object.fromEntries(figures) });
+    if (curve.success && runsOneWay(curveModel(curve.data))) return curve.data;
+    issues.push({ path: `${path}.figures.${form.figures[0].key}`, issue: { ok: false, reason: 'not-monotone' } });
+    return null;
   }
   const points = choice.points
     .map((p, i) => ({ p, i }))
@@ -64,4 +70,14 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
     return null;
   }
   return { kind: 'table', points: sorted.map(({ temperatureC, resistanceOhm }) => ({ temperatureC, resistanceOhm })) };
+}
+
+/** Does a typed curve go one way from end to end, with figures a meter can show? Coefficients with a slip in them do not. */
+function runsOneWay(model: CurveModel): boolean {
+  const sign = model.slope === 'ntc' ? -1 : 1;
+  const steps = Array.from({ length: 17 }, (_, i) => model.minC + ((model.maxC - model.minC) * i) / 16);
+  const ohms = steps.map((t) => model.resistanceOhm(t));
+  return (
+    model.minC < model.maxC && ohms.every((r, i) => r > 0 && r < Infinity && (i === 0 || sign * (r - ohms[i - 1]) > 0))
+  );
 }

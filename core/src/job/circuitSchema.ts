@@ -1,14 +1,23 @@
 import { z } from 'zod';
+import { MOST } from './most.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { curveSchema } from '../curves/curve.ts';
-import { entrySchema, identifier, line } from '../units/entry.ts';
+import { curveSchema, typedForm } from '../curves/curve.ts';
+import { DOOR, entrySchema, identifier, line } from '../units/entry.ts';
 
 export const curveChoiceSchema = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('catalogue'), id: identifier }),
-  z.strictObject({ source: z.literal('r25b'), r25Ohm: entrySchema, betaK: entrySchema }),
+  /** A kind of curve by its figures: which kind, which of its forms, the figures by name. */
+  z
+    .strictObject({
+      source: z.literal('typed'),
+      kind: identifier,
+      form: z.string().max(100),
+      figures: z.record(identifier, entrySchema),
+    })
+    .refine((typed) => typedForm(typed.kind, typed.form) !== null, { error: 'unknown kind of curve' }),
   z.strictObject({
     source: z.literal('points'),
-    points: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(500),
+    points: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(DOOR * MOST.points),
   }),
   z.strictObject({ source: z.literal('given'), name: line, curve: curveSchema }),
 ]);

@@ -1,7 +1,7 @@
 import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import { comparisonView, type ComparisonView } from '../comparing/comparisonView.ts';
 import type { Pair } from '../comparing/comparePairs.ts';
-import { curveModel } from '../curves/curve.ts';
+import { curveModel, typedForm } from '../curves/curve.ts';
 import { circuitCurve } from './circuitCurve.ts';
 import { pairOhm } from './readFigure.ts';
 import type { Job } from './jobSchema.ts';
@@ -21,7 +21,10 @@ export function comparePairsOf(job: Job): ComparisonView | null {
 /** Name of a catalogue curve, or what the choice itself says. */
 export function curveName(choice: Job['circuit']['curve']): string {
   if (choice.source === 'catalogue') return CATALOGUE_CURVES.find((c) => c.id === choice.id)?.name ?? choice.id;
-  if (choice.source === 'r25b') return `R25 ${choice.r25Ohm.text || '?'} Ω, B ${choice.betaK.text || '?'}`;
+  if (choice.source === 'typed') {
+    const form = typedForm(choice.kind, choice.form)!;
+    return `${form.name}: ${form.figures.map((f) => `${f.name} ${choice.figures[f.key]?.text || '?'}`).join(', ')}`;
+  }
   return choice.source === 'given'
     ? choice.name
     : `table of ${choice.points.filter((p) => p.temperatureC.value !== null).length} points`;

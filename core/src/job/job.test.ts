@@ -155,9 +155,10 @@ describe('what is typed', () => {
     return checkJob(job).issues.find((i) => i.path === path)?.issue;
   };
   const r25b = (r25: string, beta: string): Job['circuit']['curve'] => ({
-    source: 'r25b',
-    r25Ohm: typed(r25),
-    betaK: typed(beta),
+    source: 'typed',
+    kind: 'beta',
+    form: '',
+    figures: { r25Ohm: typed(r25), betaK: typed(beta) },
   });
   const points = (...list: [string, string][]): Job['circuit']['curve'] => ({
     source: 'points',
@@ -177,8 +178,8 @@ describe('what is typed', () => {
     ['volts on an ohms field', (j) => j.readings.push(reading('a', 'sensor-ohms', '5 V')), 'readings.a', 'wrong-unit'],
     ['an ambiguous figure', (j) => j.readings.push(reading('a', 'sensor-ohms', '11,883')), 'readings.a', 'ambiguous'],
     ['a pull-up of 0', (j) => (j.circuit.pullUpOhm = typed('0')), 'circuit.pullUpOhm', 'must-be-positive'],
-    ['R25 of 0', (j) => (j.circuit.curve = r25b('0', '3600')), 'circuit.curve.r25Ohm', 'must-be-positive'],
-    ['an absurd B', (j) => (j.circuit.curve = r25b('2k', '36')), 'circuit.curve.betaK', 'too-low'],
+    ['R25 of 0', (j) => (j.circuit.curve = r25b('0', '3600')), 'circuit.curve.figures.r25Ohm', 'must-be-positive'],
+    ['an absurd B', (j) => (j.circuit.curve = r25b('2k', '36')), 'circuit.curve.figures.betaK', 'too-low'],
     [
       'two equal points',
       (j) => (j.circuit.curve = points(['20', '2500'], ['20', '2400'])),

@@ -1,15 +1,17 @@
 import { z } from 'zod';
+import { MOST } from './most.ts';
+import { NEWEST_VERSION } from './migrations/list.ts';
 import { FIELDS } from '../units/vocabulary.ts';
 import { kitSchema } from '../kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
-import { entrySchema, identifier, line, paragraph, timestamp } from '../units/entry.ts';
+import { DOOR, entrySchema, identifier, line, paragraph, timestamp } from '../units/entry.ts';
 import { readingSchema } from './readingSchema.ts';
 import * as record from './recordSchemas.ts';
 
 /** A whole job, from complaint to proof, as it stands in a file. */
 export const jobSchema = z.strictObject({
   format: z.literal('mellow-probe/job'),
-  formatVersion: z.literal(2),
+  formatVersion: z.literal(NEWEST_VERSION),
   id: identifier,
   createdAt: timestamp,
   updatedAt: timestamp,
@@ -27,17 +29,17 @@ export const jobSchema = z.strictObject({
   temperatureC: entrySchema,
   /** The same while the machine is hot, for the readings taken then. */
   hotTemperatureC: entrySchema,
-  readings: z.array(readingSchema).max(500),
+  readings: z.array(readingSchema).max(DOOR * MOST.readings),
   comparison: record.comparisonSchema,
   /** Findings and fault codes, by id of the catalogue. */
-  findings: z.array(identifier).max(100),
-  photos: z.array(record.photoSchema).max(12),
+  findings: z.array(identifier).max(DOOR * MOST.findings),
+  photos: z.array(record.photoSchema).max(DOOR * MOST.photos),
   /** Weights of faults changed by hand: factor on the default. */
   weightFactors: z.record(identifier, z.number().min(0).max(1000)),
   decision: record.decisionSchema.nullable(),
   repair: record.repairSchema,
   proof: record.proofSchema,
-  followUps: z.array(record.followUpSchema).max(50),
+  followUps: z.array(record.followUpSchema).max(DOOR * MOST.followUps),
   closed: record.closedSchema.nullable(),
   archivedAt: timestamp.nullable(),
 });

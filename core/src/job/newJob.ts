@@ -1,3 +1,4 @@
+import { NEWEST_VERSION } from './migrations/list.ts';
 import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../catalogue/circuits.ts';
 import { genericKit, type Kit } from '../kit/kitSchema.ts';
 import { blank, figure } from '../units/entry.ts';
@@ -38,7 +39,7 @@ export function newJob(
 ): Job {
   return {
     format: 'mellow-probe/job',
-    formatVersion: 2,
+    formatVersion: NEWEST_VERSION,
     id,
     createdAt: now,
     updatedAt: now,

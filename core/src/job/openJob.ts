@@ -10,6 +10,7 @@ export type OpenFault =
   | { reason: 'empty' }
   | { reason: 'not-json'; detail: string }
   | { reason: 'not-a-job' }
+  | { reason: 'bad-version'; version: string }
   | { reason: 'newer-version'; version: number; newest: number }
   | { reason: 'bad-field'; path: (string | number)[]; detail: string; more: number };
 
@@ -29,16 +30,20 @@ export function openJob(text: string): Opened {
   return openJobData(data);
 }
 
-/** As `openJob`, from data already parsed (the browser's store keeps objects). */
+/**
+ * As `openJob`, from data already parsed (the browser's store keeps objects). What is wrong with one record is said of that record: it never
+ * throws, so that one bad record cannot hide the others.
+ */
 export function openJobData(data: unknown): Opened {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== 'mellow-probe/job') {
     return { ok: false, reason: 'not-a-job' };
   }
   const version = (data as { formatVersion?: unknown }).formatVersion;
-  if (typeof version === 'number' && version > NEWEST_VERSION) {
-    return { ok: false, reason: 'newer-version', version, newest: NEWEST_VERSION };
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return { ok: false, reason: 'bad-version', version: String(JSON.stringify(version)).slice(0, 40) };
   }
-  const parsed = jobSchema.safeParse(migrateToCurrent(data as Record<string, unknown>));
+  if (version > NEWEST_VERSION) return { ok: false, reason: 'newer-version', version, newest: NEWEST_VERSION };
+  const parsed = jobSchema.safeParse(migrateToCurrent(data as Record<string, unknown>, version));
   if (parsed.success) return { ok: true, job: parsed.data };
   const [first, ...rest] = parsed.error.issues;
   return { ok: false, reason: 'bad-field', ...describe(first), more: rest.length };

@@ -1,7 +1,17 @@
 import { z } from 'zod';
+import { MOST } from './most.ts';
 import { MACHINE_STATES, WIRES } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import { entrySchema, figureText, identifier, line, paragraph, textBehindValue, timestamp } from '../units/entry.ts';
+import {
+  DOOR,
+  entrySchema,
+  figureText,
+  identifier,
+  line,
+  paragraph,
+  textBehindValue,
+  timestamp,
+} from '../units/entry.ts';
 
 export const conditionsSchema = z.strictObject({
   substituteOhm: entrySchema.optional(),
@@ -24,7 +34,7 @@ export const readingSchema = z
     /** Taken back, with the reason: kept in the record, left out of the verdict. */
     voided: z.strictObject({ reason: line, at: timestamp }).nullable(),
     /** What stood here before it was corrected, oldest first. */
-    history: z.array(z.strictObject({ text: figureText, at: timestamp })).max(50),
+    history: z.array(z.strictObject({ text: figureText, at: timestamp })).max(DOOR * MOST.corrections),
   })
   .refine(textBehindValue, { error: 'a value without its text' });
 

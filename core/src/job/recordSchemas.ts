@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST } from './most.ts';
 import {
   CAUSE_STATES,
   CLOSINGS,
@@ -11,15 +12,15 @@ import {
   REPLACEABLE_PARTS,
 } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import { entrySchema, figureText, identifier, line, paragraph, timestamp } from '../units/entry.ts';
+import { DOOR, entrySchema, figureText, identifier, line, paragraph, timestamp } from '../units/entry.ts';
 
 /** The parts of a job that are no circuit and no reading: what was complained of, seen, decided, done and proved. */
 
 export const complaintSchema = z.strictObject({
   text: paragraph,
   /** Ids of `catalogue/symptoms`. */
-  symptoms: z.array(identifier).max(50),
-  codes: z.array(z.strictObject({ id: identifier, code: line, state: z.enum(CODE_STATES) })).max(50),
+  symptoms: z.array(identifier).max(DOOR * MOST.symptoms),
+  codes: z.array(z.strictObject({ id: identifier, code: line, state: z.enum(CODE_STATES) })).max(DOOR * MOST.codes),
   replaced: z.array(z.enum(REPLACEABLE_PARTS)).max(4),
   /** Causes that are no electrical fault (ids of `catalogue/otherCauses`), as far as they were looked at. */
   causes: z.record(identifier, z.enum(CAUSE_STATES)),
@@ -28,8 +29,8 @@ export const complaintSchema = z.strictObject({
 const named = z.strictObject({ id: identifier, name: line });
 
 export const rightSensorSchema = z.strictObject({
-  plugs: z.array(named).max(12),
-  values: z.array(named).max(12),
+  plugs: z.array(named).max(DOOR * MOST.plugs),
+  values: z.array(named).max(DOOR * MOST.values),
   /** Which displayed value moved when a plug was pulled or bridged; null: none did. */
   trials: z
     .array(
@@ -40,7 +41,7 @@ export const rightSensorSchema = z.strictObject({
         movedId: identifier.nullable(),
       }),
     )
-    .max(60),
+    .max(DOOR * MOST.plugs),
   /** The value that is complained of, and the plug at which the readings were taken. */
   wantedValueId: identifier.nullable(),
   measuredPlugId: identifier.nullable(),
@@ -70,9 +71,9 @@ export const comparisonSchema = z.strictObject({
         resistanceOhm: entrySchema,
       }),
     )
-    .max(100),
+    .max(DOOR * MOST.pairs),
   /** Timed readings while a value settles: minutes, and V, Ω or °C as typed. */
-  settling: z.array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema })).max(100),
+  settling: z.array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema })).max(DOOR * MOST.timed),
 });
 
 export const decisionSchema = z.strictObject({
@@ -103,7 +104,7 @@ export const proofSchema = z.strictObject({
         value: z.union([z.number(), z.literal('OL')]).nullable(),
       }),
     )
-    .max(40),
+    .max(DOOR * MOST.proofReadings),
   /** Steps of the proof by id: how each came out. */
   steps: z.record(identifier, z.strictObject({ state: z.enum(PROOF_OUTCOMES), note: line, at: timestamp })),
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { REACHES, RESISTOR_SERIES, THERMOMETER_KINDS, TOOLS } from '../units/vocabulary.ts';
-import { blank, entrySchema, line } from '../units/entry.ts';
+import { DOOR, LONGEST, blank, entrySchema, line } from '../units/entry.ts';
 
 /** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
 export const rangeSchema = z.strictObject({
@@ -10,13 +10,16 @@ export const rangeSchema = z.strictObject({
   digit: entrySchema,
 });
 
+/** Most ranges of a meter that the form lets a person make. */
+export const MOST_RANGES = 12;
+
 /** What a technician measures with. Empty figures mean the generic ones; nobody has to fill anything in. */
 export const kitSchema = z.strictObject({
   name: line,
-  tools: z.array(z.enum(TOOLS)).max(TOOLS.length),
+  tools: z.array(z.enum(TOOLS)).max(DOOR * TOOLS.length),
   meter: z.strictObject({
-    volts: z.array(rangeSchema).max(12),
-    ohms: z.array(rangeSchema).max(12),
+    volts: z.array(rangeSchema).max(DOOR * MOST_RANGES),
+    ohms: z.array(rangeSchema).max(DOOR * MOST_RANGES),
     /** Input on volts, the highest resistance it shows, and the leads' own, Ω. */
     inputOhm: entrySchema,
     overloadOhm: entrySchema,
@@ -29,7 +32,7 @@ export const kitSchema = z.strictObject({
   displayedK: entrySchema,
   resistors: z.strictObject({
     series: z.enum(RESISTOR_SERIES),
-    own: z.string().max(2000),
+    own: z.string().max(DOOR * LONGEST.remark),
     tolerancePercent: entrySchema,
   }),
   /** How much work the places of this machine are. */

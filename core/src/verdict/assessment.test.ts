@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit, problemWith } from '../../test/problems.ts';
-import { platinumModel } from '../curves/platinum.ts';
+import { platinum } from '../curves/platinum.ts';
 import { verdictText } from '../wording/verdictText.ts';
 import { assess } from './assessment.ts';
 import { probablyMeant } from './probablyMeant.ts';
@@ -174,7 +174,7 @@ describe('verdicts of known outcome', () => {
 
   test('a platinum circuit is judged the other way round: open reads hot', () => {
     const circuit = coolantCircuit({
-      curve: platinumModel({ kind: 'platinum', r0Ohm: 200 }),
+      curve: platinum.model({ kind: 'platinum', r0Ohm: 200 }),
       pullUpOhm: 1000,
       display: { minC: -40, maxC: 930, resolutionC: 1, substituteC: null, ratiometric: null },
     });

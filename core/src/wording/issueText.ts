@@ -74,6 +74,8 @@ export function openFaultText(fault: OpenFault): string {
       return `This is no JSON file. ${fault.detail}`;
     case 'not-a-job':
       return 'A JSON file, but none of this program: “format” is not “mellow-probe/job”.';
+    case 'bad-version':
+      return `“formatVersion” is ${fault.version}: no version of this format.`;
     case 'newer-version':
       return `Written by a newer version of this program (format ${fault.version}, known up to ${fault.newest}). The file is left as it is.`;
     case 'bad-field':

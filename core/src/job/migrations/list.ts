@@ -1,14 +1,15 @@
 import { wholeJob } from './0002-whole-job.ts';
+import { typedCurve } from './0003-typed-curve.ts';
 import type { Migration } from './migration.ts';
 
 /** Steps in ascending order; version 1 is the first format. */
-export const MIGRATIONS: readonly Migration[] = [wholeJob];
+export const MIGRATIONS: readonly Migration[] = [wholeJob, typedCurve];
 
-export const NEWEST_VERSION = 1 + MIGRATIONS.length;
+export const NEWEST_VERSION = 3;
 
-/** A copy of the data at the newest version; the input is left alone. */
-export function migrateToCurrent(data: Record<string, unknown>): Record<string, unknown> {
-  return MIGRATIONS.filter((step) => step.to > Number(data.formatVersion)).reduce(
+/** A copy of the data, which are of this version, at the newest one; the input is left alone. */
+export function migrateToCurrent(data: Record<string, unknown>, version: number): Record<string, unknown> {
+  return MIGRATIONS.filter((step) => step.to > version).reduce(
     (current, step) => step.migrate(current),
     structuredClone(data),
   );

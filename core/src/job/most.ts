@@ -1,0 +1,16 @@
+/** Most entries of each list of a job that a control lets a person make; the door of the schema is `DOOR` times as wide. */
+export const MOST = {
+  readings: 500,
+  corrections: 50,
+  codes: 50,
+  symptoms: 50,
+  findings: 100,
+  pairs: 100,
+  timed: 100,
+  points: 500,
+  plugs: 12,
+  values: 12,
+  photos: 12,
+  proofReadings: 40,
+  followUps: 50,
+} as const;
