@@ -35,9 +35,12 @@ export function randomProblem(seed: number): Problem {
   const temperature = (): { readC: number; sigmaK: number } | undefined =>
     chance(0.5) ? { readC: between(model.minC, model.maxC), sigmaK: pick([0.1, 1, 5, 30]) } : undefined;
   const volts = (): number => pick([0, -0.3, 5, 12.6, 60, -60, between(0, 5), between(-1, 15)]);
-  const ohms = (): number => pick([0, 0.01, Infinity, 1e10, 20e6, logBetween(0.1, 1e9), model.resistanceOhm(between(-40, 120))]);
+  const ohms = (): number =>
+    pick([0, 0.01, Infinity, 1e10, 20e6, logBetween(0.1, 1e9), model.resistanceOhm(between(-40, 120))]);
   const celsius = (): number => pick([-40, 150, minC, -273.15, 2000, Math.round(between(-60, 200))]);
-  const tests = MEASUREMENTS.filter((m) => m.layouts.includes(layout) && (connectors > 0 || !m.needs.includes('position')));
+  const tests = MEASUREMENTS.filter(
+    (m) => m.layouts.includes(layout) && (connectors > 0 || !m.needs.includes('position')),
+  );
   const readings = Array.from({ length: Math.floor(between(0, 10)) }, (_, i): ReadingInput => {
     const m = pick(tests);
     const conditions: Conditions = {};

@@ -1,7 +1,8 @@
 import { logSumExp } from '../numeric/logSumExp.ts';
-import type { Conditional, ConditionalFit } from './conditionalFit.ts';
+import { type Conditional, conditionalFit } from './conditionalFit.ts';
 import type { Hypothesis } from '../model/predictor.ts';
 import type { Survey } from './survey.ts';
+import { feltUnknowns, type Workspace } from './workspace.ts';
 
 /** A stretch [low, high] of the positions of one hypothesis, with the fits at its node. */
 export interface Cell {
@@ -29,23 +30,25 @@ interface Node {
 /** The nodes of one hypothesis so far, ascending by position. */
 export interface NodeLayout {
   hypothesis: Hypothesis;
+  /** The unknowns that its fits may move. */
+  felt: readonly number[];
   nodes: Node[];
 }
 
 /** Fits the unknowns at every place of a survey whose deficit is within `limit`; the others count as impossible for now. */
-export function layNodes({ hypothesis: h, places }: Survey, fit: ConditionalFit, limit: number): NodeLayout {
-  if (places.some((p) => p.deficit <= limit)) fit.focus(h);
+export function layNodes({ hypothesis: h, places }: Survey, ws: Workspace, limit: number): NodeLayout {
+  const felt = places.some((p) => p.deficit <= limit) ? feltUnknowns(ws, h) : [];
   const nodes = places.map(({ position, deficit }): Node =>
-    deficit <= limit ? visit(h, fit, position) : { position, fits: [], logEvidence: -Infinity },
+    deficit <= limit ? visit(h, ws, felt, position) : { position, fits: [], logEvidence: -Infinity },
   );
-  return { hypothesis: h, nodes };
+  return { hypothesis: h, felt, nodes };
 }
 
 /** Fits at one position, from both starts where they end in different places. */
-function visit(h: Hypothesis, fit: ConditionalFit, position: number): Node {
-  const first = fit.fit(h, position, false);
+function visit(h: Hypothesis, ws: Workspace, felt: readonly number[], position: number): Node {
+  const first = conditionalFit(ws, h, position, felt, false);
   if (!first.doubtful) return { position, fits: [first], logEvidence: first.logEvidence };
-  const second = fit.fit(h, position, true);
+  const second = conditionalFit(ws, h, position, felt, true);
   const fits = different(first, second) ? [first, second] : [first];
   return { position, fits, logEvidence: logSumExp(fits.map((f) => f.logEvidence)) };
 }
@@ -61,11 +64,11 @@ function insert(nodes: Node[], node: Node): void {
 }
 
 /** Halves the gaps beside the heaviest cells until no cell matters that its neighbours do not resemble. At most 64 nodes. */
-export function refineLayout({ hypothesis: h, nodes }: NodeLayout, fit: ConditionalFit): void {
+export function refineLayout(layout: NodeLayout, ws: Workspace): void {
+  const { hypothesis: h, felt, nodes } = layout;
   if (!h.branch.sized) return;
-  fit.focus(h);
   while (nodes.length < MAX_NODES) {
-    const cells = toCells({ hypothesis: h, nodes });
+    const cells = toCells(layout);
     const total = logSumExp(cells.map((c) => c.logMass));
     let worst = -1;
     let worstScore = 0.01;
@@ -79,7 +82,7 @@ export function refineLayout({ hypothesis: h, nodes }: NodeLayout, fit: Conditio
       if (score > worstScore) [worst, worstScore] = [j, score];
     }
     if (worst < 0) return;
-    insert(nodes, visit(h, fit, (nodes[worst].position + nodes[worst + 1].position) / 2));
+    insert(nodes, visit(h, ws, felt, (nodes[worst].position + nodes[worst + 1].position) / 2));
   }
 }
 

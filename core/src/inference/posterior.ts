@@ -1,12 +1,13 @@
 import type { Fault } from '../faults/fault.ts';
 import { logSumExp } from '../numeric/logSumExp.ts';
 import { type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
-import { ConditionalFit } from './conditionalFit.ts';
 import { type FaultEvidence, outlineFault, sampleFault } from './sampleFault.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { Predictor } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
+import { reachOf } from './reach.ts';
 import { type Survey, surveyHypothesis } from './survey.ts';
+import { makeWorkspace } from './workspace.ts';
 
 /** What is believed of one fault after all readings. */
 export interface FaultPosterior extends FaultEvidence {
@@ -37,36 +38,34 @@ const SAMPLED = 0.002;
  */
 export function posteriorOf(problem: Problem): Posterior {
   const predictor = new Predictor(problem);
-  const fit = new ConditionalFit(predictor);
+  const ws = makeWorkspace(predictor);
   const setting = settingOf(problem);
   const faultHypotheses = weightedFaults(problem).map(({ fault, weight }) => ({
     fault,
     weight,
     hypotheses: hypothesesOf(fault, setting, problem),
   }));
-  fit.widen(faultHypotheses.map(({ hypotheses }) => hypotheses[0]));
-  const surveyAll = (): Survey[][] =>
-    faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, fit)));
+  const reach = reachOf(
+    ws,
+    faultHypotheses.map(({ hypotheses }) => hypotheses[0]),
+  );
+  const surveyAll = (doubting: boolean): Survey[][] =>
+    faultHypotheses.map(({ hypotheses }) => hypotheses.map((h) => surveyHypothesis(h, ws, reach, doubting)));
   const leastOf = (all: Survey[][]): number =>
     Math.min(...all.flatMap((list) => list.flatMap((s) => s.places.map((p) => p.deficit))));
-  let surveys = surveyAll();
-  let least = leastOf(surveys);
-  if (least > IN_TROUBLE) {
-    fit.thermometerDoubted = true;
-    surveys = surveyAll();
-    least = leastOf(surveys);
-  }
-  const limit = least + OUT_OF_REACH + 0.3 * problem.readings.length;
+  let surveys = surveyAll(false);
+  if (leastOf(surveys) > IN_TROUBLE) surveys = surveyAll(true);
+  const limit = leastOf(surveys) + OUT_OF_REACH + 0.3 * problem.readings.length;
   const candidates = faultHypotheses.map(({ fault, weight }, i) => ({
     fault,
     weight,
-    layouts: surveys[i].map((survey) => layNodes(survey, fit, limit)),
+    layouts: surveys[i].map((survey) => layNodes(survey, ws, limit)),
   }));
   const massOf = (layout: NodeLayout, weight: number): number =>
     Math.log(weight) + logSumExp(toCells(layout).map((c) => c.logMass));
   const best = Math.max(...candidates.flatMap((c) => c.layouts.map((l) => massOf(l, c.weight))));
   for (const { layouts, weight } of candidates) {
-    for (const layout of layouts) if (massOf(layout, weight) > best - HOPELESS) refineLayout(layout, fit);
+    for (const layout of layouts) if (massOf(layout, weight) > best - HOPELESS) refineLayout(layout, ws);
   }
   const outlines = candidates.map(({ fault, layouts }) => outlineFault(fault, layouts));
   const rough = outlines.map((o, i) => o.logEvidence + Math.log(candidates[i].weight));
