@@ -13,7 +13,7 @@ export type Settling =
  * Fits value = final + gap·exp(−t/τ) by least squares: for each τ on a fine logarithmic grid the two other unknowns are a straight line.
  * Three readings are enough where they bend; `settledAtMin` is when 1 % of the first gap is left. The uncertainty (1σ) comes from what the
  * readings leave open, at least `resolution`.
- * @example settle([{ minute: 0, value: 90 }, { minute: 1, value: 60 }, { minute: 2, value: 45 }], 0.1) // final 30
+ * @example settle([{ minute: 0, value: 90 }, { minute: 1, value: 60 }, { minute: 2, value: 45 }], 0.1).final // 30
  */
 export function settle(readings: readonly TimedReading[], resolution: number): Settling {
   if (readings.length < 3) return { ok: false, reason: 'too-few' };

@@ -95,7 +95,7 @@ const PARAMETERS: Readonly<Record<number, string>> = {
 
 /**
  * Reads a code as typed: `P0118`, `p0118-15`, `P011815`, `SPN 110 FMI 3`, `110/3`. Null when it is none that is known; makers' own codes are not.
- * @example decodeCode('P0118')?.says // 'high': the voltage
+ * @example decodeCode('P0118')?.says // 'high'
  */
 export function decodeCode(text: string): TroubleCode | null {
   const clean = text.trim().toUpperCase();

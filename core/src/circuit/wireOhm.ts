@@ -5,7 +5,7 @@ export const COPPER_OHM_M = 1.7241e-8;
  * Resistance of a copper wire, Ω.
  * @param lengthM one way, m, ≥ 0
  * @param areaMm2 mm², > 0
- * @example wireOhm(1, 0.823) // AWG 18: 0.0209
+ * @example wireOhm(1, 0.823) // 0.0209
  */
 export function wireOhm(lengthM: number, areaMm2: number): number {
   return (COPPER_OHM_M * lengthM) / (areaMm2 * 1e-6);

@@ -3,7 +3,7 @@ export const KELVIN = 273.15;
 
 /**
  * What every kind of sensor curve can do. Temperatures in °C, resistances in Ω. The two functions are total and monotone: outside
- * `minC…maxC` they continue smoothly, so that a search never meets a hole; who shows a value checks the range (see `convert`).
+ * `minC…maxC` they continue smoothly, so that a search never meets a hole; who shows a value checks the range (`resistanceAt`, `temperatureOf`).
  */
 export interface CurveModel {
   /** Range in which the curve is known. */
@@ -29,7 +29,12 @@ export interface CurveModel {
 /** Default tolerance of a sensor against its curve, 1σ of ln R. */
 export const DEFAULT_TOLERANCE_LOG = 0.015;
 
-/** Newton's method on a monotone function, bounded and bracketed; returns the argument where `f` is `target`. */
+/**
+ * Argument at which a monotone function has the value `target`, by secants and halving in turn within [low, high]; the nearer end where the
+ * target lies outside. At most eighty steps.
+ *
+ * @example invertMonotone((x) => x * x, 2, 0, 4) // Math.SQRT2
+ */
 export function invertMonotone(f: (x: number) => number, target: number, low: number, high: number): number {
   let [a, b] = [low, high];
   const rising = f(b) > f(a);
@@ -37,7 +42,7 @@ export function invertMonotone(f: (x: number) => number, target: number, low: nu
   if (rising ? target >= f(b) : target <= f(b)) return b;
   let [fa, fb] = [f(a), f(b)];
   for (let i = 0; i < 80 && Math.abs(b - a) > 1e-12 * (1 + Math.abs(a)); i++) {
-    // Illinois-style secant, falling back to the middle every third step.
+    // Secant, and the middle every third step: a bracket that only moves at one end still halves.
     const x = i % 3 === 2 ? (a + b) / 2 : a + ((target - fa) * (b - a)) / (fb - fa);
     const fx = f(x);
     if (fx === target) return x;

@@ -12,7 +12,7 @@ export type Derived = ({ ok: true } & Measured & { parts: number[] }) | { ok: fa
 /**
  * Resistance under a pull-up from the pin's voltage: R = Rp·V/(Vref − V), with its 1σ by the law of propagation (JCGM 100, 5.1.2).
  * `parts`: what V, Vref and Rp each contribute, Ω.
- * @example sensorFromVolts({ value: 2.5, sigma: 0.01 }, { value: 5, sigma: 0.025 }, { value: 2490, sigma: 14.4 }) // 2490 ± 35 Ω
+ * @example sensorFromVolts({ value: 2.5, sigma: 0.01 }, { value: 5, sigma: 0.025 }, { value: 2490, sigma: 14.4 }).value // 2490
  */
 export function sensorFromVolts(volts: Measured, reference: Measured, pullUp: Measured): Derived {
   const [v, r, p] = [volts.value, reference.value, pullUp.value];

@@ -40,7 +40,8 @@ export function conditionalFit(
   for (let round = 0; round < MAX_ROUNDS && stale; round++) {
     linearise(ws, h, position, felt);
     if (round === 0) firstWeights(ws, trusting);
-    doubtful ||= solveWeighted(ws);
+    // Solved anew in every round, also where a reading was doubted before: a step kept from an earlier round leads nowhere from here.
+    if (solveWeighted(ws)) doubtful = true;
     // The step is shortened until the weighted misfit falls; one that keeps its promise needs no new linearisation. The likelihood itself
     // is no guide here: far from a reading it is flat, since the reading may be a blunder.
     const before = misfit(ws, u, residual);

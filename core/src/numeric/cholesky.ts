@@ -2,6 +2,8 @@
  * Cholesky factor of a symmetric positive definite n×n matrix (row major, lower triangle read), written into `factor`.
  * Returns ln det, or NaN when the matrix is not positive definite. In place and without allocation: the ranking calls it
  * tens of thousands of times on matrices of about eight rows, where a general matrix class would dominate the cost.
+ *
+ * @example choleskyFactor(Float64Array.of(4, 0, 2, 5), 2, new Float64Array(4)) // Math.log(16)
  */
 export function choleskyFactor(matrix: Float64Array, n: number, factor: Float64Array): number {
   let logDet = 0;
@@ -21,20 +23,30 @@ export function choleskyFactor(matrix: Float64Array, n: number, factor: Float64A
   return logDet;
 }
 
-/** Solves L y = b for the lower factor L; `out` may be `b`. */
-export function solveLower(factor: Float64Array, n: number, b: Float64Array, out: Float64Array): void {
+/**
+ * Solves L y = b for the lower factor L; `out` may be `b`. Returns `out`.
+ *
+ * @example solveLower(Float64Array.of(2, 0, 1, 2), 2, Float64Array.of(2, 5), new Float64Array(2)) // Float64Array.of(1, 2)
+ */
+export function solveLower(factor: Float64Array, n: number, b: Float64Array, out: Float64Array): Float64Array {
   for (let i = 0; i < n; i++) {
     let sum = b[i];
     for (let k = 0; k < i; k++) sum -= factor[i * n + k] * out[k];
     out[i] = sum / factor[i * n + i];
   }
+  return out;
 }
 
-/** Solves Lᵀ x = y for the lower factor L; `out` may be `y`. */
-export function solveUpper(factor: Float64Array, n: number, y: Float64Array, out: Float64Array): void {
+/**
+ * Solves Lᵀ x = y for the lower factor L; `out` may be `y`. Returns `out`.
+ *
+ * @example solveUpper(Float64Array.of(2, 0, 1, 2), 2, Float64Array.of(4, 4), new Float64Array(2)) // Float64Array.of(1, 2)
+ */
+export function solveUpper(factor: Float64Array, n: number, y: Float64Array, out: Float64Array): Float64Array {
   for (let i = n - 1; i >= 0; i--) {
     let sum = y[i];
     for (let k = i + 1; k < n; k++) sum -= factor[k * n + i] * out[k];
     out[i] = sum / factor[i * n + i];
   }
+  return out;
 }

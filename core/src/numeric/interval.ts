@@ -4,7 +4,11 @@ export interface Interval {
   high: number;
 }
 
-/** Is a value inside, allowing for the last digit of a display (a billionth)? */
+/**
+ * Is a value inside, allowing for rounding (a billionth)?
+ *
+ * @example inside({ low: 2.9, high: 3 }, 3.4) // 'high'
+ */
 export function inside(interval: Interval, value: number): 'inside' | 'low' | 'high' {
   const slack = 1e-9 * (1 + Math.abs(value === Infinity ? 0 : value));
   if (value < interval.low - slack) return 'low';

@@ -1,4 +1,8 @@
-/** ln Σ exp(x), without overflow; −Infinity for an empty list. */
+/**
+ * ln Σ exp(x), without overflow; −Infinity for an empty list.
+ *
+ * @example logSumExp([-1e4, -1e4]) // -1e4 + Math.log(2)
+ */
 export function logSumExp(values: ArrayLike<number>): number {
   let top = -Infinity;
   for (let i = 0; i < values.length; i++) if (values[i] > top) top = values[i];

@@ -2,7 +2,11 @@
 
 const SQRT_2PI = Math.sqrt(2 * Math.PI);
 
-/** Natural log of the standard normal density at z. */
+/**
+ * Natural log of the standard normal density at z.
+ *
+ * @example logNormalDensity(0) // -0.5 * Math.log(2 * Math.PI)
+ */
 export function logNormalDensity(z: number): number {
   return -0.5 * z * z - Math.log(SQRT_2PI);
 }
@@ -10,6 +14,8 @@ export function logNormalDensity(z: number): number {
 /**
  * Standard normal distribution function, relative error below 1.3e-7 in both tails.
  * Source: rational Chebyshev fit of erfc, Press et al., Numerical Recipes (2nd ed., §6.2).
+ *
+ * @example normalCdf(1.959964) // 0.975
  */
 export function normalCdf(z: number): number {
   const x = Math.abs(z) / Math.SQRT2;
@@ -32,6 +38,8 @@ export function normalCdf(z: number): number {
 /**
  * Standard normal quantile for p in (0, 1), relative error below 1.2e-9; ±Infinity at the ends.
  * Source: P. J. Acklam's rational approximation (from memory; tested against scipy).
+ *
+ * @example normalQuantile(0.975) // 1.959964
  */
 export function normalQuantile(p: number): number {
   if (p <= 0) return -Infinity;

@@ -2,6 +2,8 @@
  * Quantiles of weighted values: `levels` in [0, 1], ascending or not; returns one value a level (midpoint rule, linear between;
  * beside an infinite value the step where the lower one's weight ends).
  * Weights need not sum to one. Returns NaN for each level when there is no weight at all.
+ *
+ * @example weightedQuantile([3, 1, 2], [1, 1, 1], [0.5]) // [2]
  */
 export function weightedQuantile(
   values: ArrayLike<number>,

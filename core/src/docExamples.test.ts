@@ -1,0 +1,49 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, test } from 'vitest';
+
+const root = import.meta.dirname;
+const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(
+  (f) => f.endsWith('.ts') && !f.includes('.test.'),
+);
+const EXAMPLE = /^ \* @example (.+?) \/\/ (.+)$/gm;
+const examples = files.flatMap((file) =>
+  [...readFileSync(path.join(root, file), 'utf8').matchAll(EXAMPLE)].map(([, code, expected]) => ({
+    file,
+    code,
+    expected,
+  })),
+);
+
+describe('examples in docstrings', () => {
+  test.each(examples.map((e) => [`${e.file}: ${e.code}`, e] as const))('%s', async (_, { file, code, expected }) => {
+    const scope = (await import(path.join(root, file))) as Record<string, unknown>;
+    // eslint-disable-next-line @typescript-eslint/no-implied-eval
+    const value = (text: string): unknown =>
+      new Function(...Object.keys(scope), `return (${text});`)(...Object.values(scope)) as unknown;
+    agree(value(code), value(expected), digitsOf(expected));
+  });
+  test('every exported function of the numeric room has one', () => {
+    const without = files
+      .filter((f) => f.startsWith('numeric/'))
+      .flatMap((file) => {
+        const text = readFileSync(path.join(root, file), 'utf8');
+        return [...text.matchAll(/\/\*\*((?:(?!\*\/)[\s\S])*)\*\/\nexport function (\w+)/g)].flatMap(([, doc, name]) =>
+          doc.includes('@example') ? [] : [`${file} ${name}`],
+        );
+      });
+    expect(without).toEqual([]);
+  });
+});
+
+/** Figures agree to the digits that the example gives; a figure computed there, to nine. */
+function agree(actual: unknown, expected: unknown, digits: number): void {
+  if (typeof expected === 'number') expect(actual).toBeCloseTo(expected, digits);
+  else if (ArrayBuffer.isView(expected))
+    [...(expected as Float64Array)].forEach((x, i) => agree((actual as Float64Array)[i], x, 9));
+  else expect(actual).toEqual(expected);
+}
+
+function digitsOf(text: string): number {
+  return /^-?[\d.]+$/.test(text) ? (text.split('.')[1]?.length ?? 0) : 9;
+}
