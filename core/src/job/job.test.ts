@@ -10,7 +10,7 @@ import { checkJob } from './checkJob.ts';
 import { figure } from '../units/entry.ts';
 import type { FieldIssue } from './fieldIssue.ts';
 import type { Job } from './jobSchema.ts';
-import { mergeThreeWay } from './mergeJobs.ts';
+import { mergeThreeWay } from '../records/mergeThreeWay.ts';
 import { MIGRATIONS } from './migrations/list.ts';
 import { newJob } from './newJob.ts';
 import { MAX_FILE_BYTES, openJob, saveJob } from './openJob.ts';

@@ -14,6 +14,7 @@ export const connectorOhms: Measurement = {
   needs: ['wire', 'position'],
   layouts: LAYOUTS,
   probes: null,
+  mark: null,
   steps: [
     'Key off. Sensor unplugged, the connector (counted from the module) parted.',
     'Meter on ohms, lowest range.',

@@ -13,6 +13,7 @@ export const connectorVoltage: Measurement = {
   needs: ['wire', 'position'],
   layouts: LAYOUTS,
   probes: null,
+  mark: null,
   steps: [
     'Key on, engine off. Everything plugged in.',
     'Meter on volts DC, 20 V range.',

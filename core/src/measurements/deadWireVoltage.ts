@@ -14,6 +14,7 @@ export const deadWireVoltage: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
+  mark: null,
   steps: [
     'Sensor and module unplugged. Key on, so that neighbours are live.',
     'Meter on volts DC, 20 V range.',

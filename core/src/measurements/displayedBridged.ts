@@ -14,6 +14,7 @@ export const displayedBridged: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'display', label: 'bridged' },
   steps: [
     'Key on. Sensor unplugged.',
     'Bridge the two cavities of the plug with a fused jumper.',

@@ -13,6 +13,7 @@ export const displayedPluggedIn: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'display', label: 'shows' },
   steps: ['Key on. Sensor plugged in.', 'Read the live value from the display or scan tool.'],
   caution: null,
   predict: (bench) => bench.displayedC('sensor'),

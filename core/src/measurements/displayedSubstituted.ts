@@ -13,6 +13,7 @@ export const displayedSubstituted: Measurement = {
   needs: ['substituteOhm'],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'display', label: 'with resistor' },
   steps: [
     'Sensor unplugged. Put the resistor across the two cavities of the plug.',
     'Key on. Read the live value once it has settled.',

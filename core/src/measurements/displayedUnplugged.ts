@@ -13,6 +13,7 @@ export const displayedUnplugged: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'display', label: 'unplugged' },
   steps: ['Key on. Unplug the sensor.', 'Read the live value: it must go to the open end of the scale.'],
   caution: null,
   predict: (bench) => bench.displayedC('open'),

@@ -14,6 +14,7 @@ export const isolationSignalGround: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
+  mark: null,
   steps: [
     'Key off. Sensor and module unplugged.',
     'Meter on its highest ohms range.',

@@ -14,6 +14,7 @@ export const isolationSignalReturn: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'signal', black: 'return' },
+  mark: null,
   steps: [
     'Key off. Sensor and module unplugged.',
     'Meter on its highest ohms range.',

@@ -16,6 +16,7 @@ export const knownGoodOhms: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
+  mark: null,
   steps: [
     'Lay the good sensor beside the suspect one until both have the same temperature.',
     'Meter on ohms, same range for both.',

@@ -13,6 +13,7 @@ export const loadedVoltageChassis: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
+  mark: { place: 'signal', label: 'plugged in' },
   steps: [
     'Key on, engine off. Plug seated.',
     'Meter on volts DC, 20 V range.',

@@ -13,6 +13,7 @@ export const loadedVoltageReturn: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'signal', black: 'return' },
+  mark: { place: 'across', label: 'across, plugged in' },
   steps: [
     'Key on, engine off. Plug seated.',
     'Meter on volts DC, 20 V range.',

@@ -14,6 +14,7 @@ export const loopOhms: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'modulePin', black: 'moduleGround' },
+  mark: null,
   steps: [
     'Power off. Sensor off, its two wires twisted together.',
     'Meter on ohms, lowest range, at the panel end with the module unplugged.',

@@ -2,6 +2,10 @@ import type { Bench, Probe } from '../circuit/bench.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Layout, Tool, Wire } from '../units/vocabulary.ts';
 
+/** Places of the drawing at which a figure can stand. */
+export const MARK_PLACES = ['display', 'signal', 'signalWire', 'across', 'return', 'returnWire', 'sensor'] as const;
+export type MarkPlace = (typeof MARK_PLACES)[number];
+
 /** What a reading of this kind needs to know beside its figure. Ω, °C, connector number from the module. */
 export interface Conditions {
   substituteOhm?: number;
@@ -32,6 +36,8 @@ export interface Measurement {
   readonly layouts: readonly Layout[];
   /** Where the leads stand, for the drawing; null where the meter is on a part taken off. */
   readonly probes: { red: Probe; black: Probe } | null;
+  /** Where its figure stands on the drawing of the circuit, and under which words; null where it has no place there. */
+  readonly mark: { place: MarkPlace; label: string } | null;
   readonly steps: readonly string[];
   readonly caution: string | null;
   /** What an ideal meter shows on this bench, in V, Ω (Infinity is OL) or °C. */

@@ -13,6 +13,7 @@ export const neighbourReference: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'reference', black: 'chassis' },
+  mark: null,
   steps: [
     'Key on, engine off. Find in the diagram a sensor fed by the same reference.',
     'Meter on volts DC, 20 V range.',

@@ -13,6 +13,7 @@ export const openVoltageChassis: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'signal', black: 'chassis' },
+  mark: { place: 'signal', label: 'unplugged' },
   steps: [
     'Key on, engine off. Sensor unplugged.',
     'Meter on volts DC, 20 V range.',

@@ -13,6 +13,7 @@ export const openVoltageReturn: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'signal', black: 'return' },
+  mark: { place: 'across', label: 'across, unplugged' },
   steps: [
     'Key on, engine off. Sensor unplugged.',
     'Meter on volts DC, 20 V range.',

@@ -13,6 +13,7 @@ export const openVoltageReturnBridged: Measurement = {
   needs: [],
   layouts: ['pull-up'],
   probes: { red: 'signal', black: 'return' },
+  mark: null,
   steps: [
     'Key on, engine off. Sensor unplugged.',
     'Bridge the return cavity to battery negative through a test lamp.',

@@ -15,6 +15,7 @@ export const panelOhms: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'modulePin', black: 'moduleGround' },
+  mark: null,
   steps: [
     'Power off. Module unplugged, sensor plugged in.',
     'Meter on ohms, range above the expected value.',

@@ -14,6 +14,7 @@ export const pinToBody: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: null,
+  mark: null,
   steps: [
     'Key off. Sensor unplugged.',
     'Meter on its highest ohms range.',

@@ -13,6 +13,7 @@ export const returnDrop: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'return', black: 'chassis' },
+  mark: { place: 'return', label: 'drop, plugged in' },
   steps: [
     'Key on, engine off. Plug seated.',
     'Meter on volts DC, 2 V or 20 V range.',

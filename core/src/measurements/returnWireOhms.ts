@@ -14,6 +14,7 @@ export const returnWireOhms: Measurement = {
   needs: [],
   layouts: TWO_WIRE,
   probes: { red: 'moduleGround', black: 'return' },
+  mark: { place: 'returnWire', label: 'end to end' },
   steps: [
     'Key off. Sensor and module unplugged.',
     'Meter on ohms, lowest range. Touch the leads together first and subtract.',

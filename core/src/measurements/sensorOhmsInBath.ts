@@ -15,6 +15,7 @@ export const sensorOhmsInBath: Measurement = {
   needs: ['bathC'],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'sensor', label: 'in the bath' },
   steps: [
     'Sensor off, tip in stirred water with the thermometer beside it.',
     'Wait until both stand still, two minutes at least.',

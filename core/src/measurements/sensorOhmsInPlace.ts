@@ -14,6 +14,7 @@ export const sensorOhmsInPlace: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
+  mark: { place: 'sensor', label: 'ohms' },
   steps: [
     'Key off. Sensor unplugged: never ohms on a live circuit.',
     'Meter on ohms, 20 kΩ range or automatic. Mind the k.',

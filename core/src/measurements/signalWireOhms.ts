@@ -14,6 +14,7 @@ export const signalWireOhms: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: { red: 'modulePin', black: 'signal' },
+  mark: { place: 'signalWire', label: 'end to end' },
   steps: [
     'Key off. Sensor and module unplugged.',
     'Meter on ohms, lowest range. Touch the leads together first and subtract.',

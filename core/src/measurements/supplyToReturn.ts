@@ -12,6 +12,7 @@ export const supplyToReturn: Measurement = {
   needs: [],
   layouts: ['pull-up'],
   probes: { red: 'supply', black: 'return' },
+  mark: { place: 'return', label: 'from battery +' },
   steps: [
     'Key on, engine off. Sensor unplugged.',
     'Meter on volts DC, 20 V range or above the supply.',

@@ -1,4 +1,4 @@
-import { mergeThreeWay } from '@mellow-probe/core/job/mergeJobs';
+import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { workshop } from '../app/workshop.ts';
 import { jobs as store } from './stores.ts';

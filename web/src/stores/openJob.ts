@@ -1,5 +1,5 @@
 import { type OpenFault, openJobData } from '@mellow-probe/core/job/openJob';
-import { mergeThreeWay } from '@mellow-probe/core/job/mergeJobs';
+import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';

@@ -2,7 +2,7 @@
 import { newJob } from '@mellow-probe/core/job/newJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { saveJob as jobText } from '@mellow-probe/core/job/openJob';
-import { mergeThreeWay } from '@mellow-probe/core/job/mergeJobs';
+import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import { readFileSync } from 'node:fs';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test, vi } from 'vitest';

@@ -1,6 +1,9 @@
+import { isIdList, isRecord, isTyped, same, type WithId } from './plainData.ts';
+
 /**
  * Three-way merge of plain data: what either side changed since `base` is kept; where both changed the same leaf, `mine` wins. Lists of
- * objects with an `id` are merged by id, so that two windows can add readings to one job; other lists count as one leaf.
+ * objects with an `id` are merged by id, so that two windows can add readings to one job; other lists count as one leaf, and so do text and
+ * value of a typed figure together.
  */
 export function mergeThreeWay<T>(base: T, mine: T, theirs: T): T {
   return merge(base, mine, theirs) as T;
@@ -17,12 +20,23 @@ function merge(base: unknown, mine: unknown, theirs: unknown): unknown {
       const value = merge(before[key], mine[key], theirs[key]);
       if (value !== undefined) result[key] = value;
     }
+    if (isTyped(mine) && isTyped(theirs)) keepTogether(before, mine, theirs, result);
     return result;
   }
   return mine;
 }
 
-type WithId = { id: string };
+/** A figure whose text one side changed and whose value the other side changed is nobody's: it is mine where I touched it, else theirs. */
+function keepTogether(
+  before: Record<string, unknown>,
+  mine: Record<string, unknown>,
+  theirs: Record<string, unknown>,
+  result: Record<string, unknown>,
+): void {
+  const touched = !(same(before.text, mine.text) && same(before.value, mine.value));
+  const { text, value } = touched ? mine : theirs;
+  Object.assign(result, { text, value });
+}
 
 function mergeLists(base: WithId[], mine: WithId[], theirs: WithId[]): WithId[] {
   const find = (list: WithId[], id: string): WithId | undefined => list.find((item) => item.id === id);
@@ -39,16 +53,4 @@ function mergeLists(base: WithId[], mine: WithId[], theirs: WithId[]): WithId[] 
     if (!before || !same(before, item)) result.push(item);
   }
   return result;
-}
-
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-function isIdList(value: unknown): value is WithId[] {
-  return Array.isArray(value) && value.every((item) => isRecord(item) && typeof item.id === 'string');
-}
-
-function same(a: unknown, b: unknown): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b);
 }
