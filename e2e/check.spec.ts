@@ -97,12 +97,12 @@ test('figures as they are typed: asked where ambiguous, told where wrong, kept e
 
 test('a curve typed as R25 and B, or as points', async ({ page }) => {
   await startCheck(page);
-  await pick(page, 'Sensor curve', 'Type R25');
+  await pick(page, 'Sensor curve', 'NTC by R25');
   await field(page, 'R25').fill('2k');
   await field(page, 'B (K)').fill('3600');
   await field(page, 'Thermometer').fill('12');
   await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText('healthy 3.1');
-  await pick(page, 'Sensor curve', 'Type points');
+  await pick(page, 'Sensor curve', 'Points of a table');
   const pairs = [
     ['17', '3650'],
     ['21', '3040'],

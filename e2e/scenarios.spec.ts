@@ -230,7 +230,7 @@ const SCENARIOS: readonly Scenario[] = [
 const told = new Map(
   [
     ...readFileSync(path.resolve(import.meta.dirname, '../docs/strokes.md'), 'utf8').matchAll(
-      /^\| (.+?) \| (\d+) \|$/gm,
+      /^\| (.+?) +\| (\d+) +\|$/gm,
     ),
   ].map(([, name, n]) => [name, Number(n)]),
 );

@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import type { TemperatureUnit } from './format.ts';
+import { parseReading } from './parseReading.ts';
+import type { FieldQuantity } from './quantity.ts';
 
 /** Longest texts that a control lets a person type: a figure, a line, a remark, a paragraph. */
 export const LONGEST = { figure: 200, line: 400, remark: 2000, paragraph: 20_000 } as const;
@@ -32,3 +35,24 @@ export const blank = (): Entry => ({ text: '', value: null });
 
 /** A figure written by the program itself. */
 export const figure = (value: number): Entry => ({ text: String(value), value });
+
+/**
+ * What a typed figure is read as: V, Ω ('OL' where that is allowed), °C or a bare number; null while it cannot be read. A bare temperature is in
+ * `unit`.
+ */
+export function readTyped(
+  text: string,
+  quantity: FieldQuantity,
+  unit: TemperatureUnit,
+  overload: boolean,
+): number | 'OL' | null {
+  const parsed = parseReading(text, quantity, { temperatureUnit: unit, overload });
+  if (!parsed.ok) return null;
+  return parsed.value === Infinity ? 'OL' : parsed.value;
+}
+
+/** A figure from what is typed now, read with the unit that is in force now. */
+export function entryOf(text: string, quantity: FieldQuantity, unit: TemperatureUnit): Entry {
+  const value = readTyped(text, quantity, unit, false);
+  return { text, value: value === 'OL' ? null : value };
+}

@@ -3,9 +3,11 @@ import { ConfigProvider, theme } from 'ant-design-vue';
 import { computed, onErrorCaptured, ref } from 'vue';
 import { RouterView } from 'vue-router';
 import { usePreferences } from '../stores/preferences.ts';
+import { isMissingPart, missingPart } from './router.ts';
 
 const preferences = usePreferences();
 const failure = ref('');
+const reload = (): void => window.location.reload();
 
 const antTheme = computed(() => {
   const dark = preferences.dark;
@@ -31,6 +33,10 @@ const antTheme = computed(() => {
 
 // A fault in one part must not take down what was typed in another: it is shown, the page stays.
 onErrorCaptured((error) => {
+  if (isMissingPart(error)) {
+    missingPart.value = error;
+    return false;
+  }
   failure.value = error.message;
   return false;
 });
@@ -41,6 +47,13 @@ onErrorCaptured((error) => {
     <div v-if="failure" class="failure" role="alert">
       <span>Something went wrong: {{ failure }} What you typed is kept.</span>
       <button class="act" @click="failure = ''">Close</button>
+    </div>
+    <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
+      <span>
+        That part of the page could not be fetched: the server does not answer, or it has a newer version. What you
+        typed is kept.
+      </span>
+      <button class="act" type="button" @click="reload">Load the page again</button>
     </div>
     <RouterView />
   </ConfigProvider>

@@ -1,7 +1,8 @@
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
-import { createAppRouter } from './router.ts';
+import { createAppRouter, fetchAhead } from './router.ts';
 import './theme.css';
 
 createApp(App).use(createPinia()).use(createAppRouter()).mount('#app');
+fetchAhead();

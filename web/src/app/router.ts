@@ -1,13 +1,43 @@
+import { shallowRef } from 'vue';
 import { createRouter, createWebHistory, type Router } from 'vue-router';
-import { SCREENS } from './screens.ts';
-import { workshopBase } from './workshop.ts';
+import { LATER_PARTS, SCREENS } from './screens.ts';
+import { workshopBase } from '../browser/workshop.ts';
+
+/** Parts of the page that could not be fetched: the server is gone, or it has a newer version whose parts have other names. */
+export const missingPart = shallowRef<Error | null>(null);
+
+/** Is this what a browser says of a part it could not fetch? */
+export const isMissingPart = (error: Error): boolean =>
+  /dynamically imported module|importing a module script|preload/i.test(error.message);
 
 export function createAppRouter(): Router {
-  return createRouter({
+  const router = createRouter({
     history: createWebHistory(workshopBase),
     routes: [
       ...SCREENS.map(({ path, name, component }) => ({ path, name, component })),
       { path: '/:rest(.*)*', redirect: '/' },
     ],
   });
+  // Nothing else goes wrong on the way to a screen: what it shows, it loads itself.
+  router.onError((error) => (missingPart.value = error instanceof Error ? error : new Error(String(error))));
+  router.afterEach((_to, _from, failure) => {
+    if (!failure) missingPart.value = null;
+  });
+  return router;
+}
+
+/** Fetches the other screens and what they need once the page rests, so that a server that goes away meanwhile is not missed. */
+export function fetchAhead(): void {
+  const later = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 1500));
+  const parts = [...SCREENS.map((s) => s.component), ...LATER_PARTS];
+  const next = (): void => {
+    const part = parts.shift();
+    // One that fails is asked for again when it is needed, and said then.
+    if (part)
+      void part().then(
+        () => later(next),
+        () => undefined,
+      );
+  };
+  later(next);
 }

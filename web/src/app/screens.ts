@@ -14,3 +14,9 @@ export const SCREENS: readonly Screen[] = [
   { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];
+
+/** What screens load when they need it. */
+export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
+  () => import('../components/PlotFigure.vue'),
+  () => import('../screens/report/reportPdf.ts'),
+];

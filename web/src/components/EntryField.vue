@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { Entry } from '@mellow-probe/core/units/entry';
+import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import { isUnknown } from '@mellow-probe/core/job/readFigure';
 import { type FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { parseReading } from '@mellow-probe/core/units/parseReading';
 import { computed } from 'vue';
-import { useReadings } from '../composables/useReadings.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import FigureField from './FigureField.vue';
 
@@ -22,9 +21,8 @@ const props = defineProps<{
   overload?: boolean;
 }>();
 const preferences = usePreferences();
-const { entryOf } = useReadings();
 const put = (text: string): void => {
-  entry.value = entryOf(text, props.quantity);
+  entry.value = entryOf(text, props.quantity, preferences.temperatureUnit);
 };
 /** What cannot be read is said at once, also where nobody else judges the figure (shelf, kit). */
 const unread = computed((): FieldIssue | undefined => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Kit } from '@mellow-probe/core/kit/kitSchema';
+import { type Kit, MOST_RANGES } from '@mellow-probe/core/kit/kitSchema';
 import { TOOLS } from '@mellow-probe/core/units/vocabulary';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
@@ -161,7 +161,7 @@ const RANGES = [
         <button
           class="act"
           type="button"
-          :disabled="kit.meter[key].length >= 12"
+          :disabled="kit.meter[key].length >= MOST_RANGES"
           @click="kit.meter[key].push({ upTo: blank(), percent: blank(), digits: blank(), digit: blank() })"
         >
           Add a range

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onKeyStroke } from '../composables/onKeyStroke.ts';
+import { onKeyStroke } from '../browser/onKeyStroke.ts';
 import { Modal } from 'ant-design-vue';
 
 /** What the keys do and how figures are typed. Opens with `?`. */

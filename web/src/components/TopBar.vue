@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { workshop } from '../app/workshop.ts';
+import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import ShortcutList from './ShortcutList.vue';
 

@@ -2,12 +2,15 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { changeJob } from '../composables/onJob.ts';
+import { useBench } from '../session/bench.ts';
+import { useKit } from '../session/kit.ts';
 import { useJobs } from '../stores/jobs.ts';
 
 /** Puts a result of the shelf into a job in one step and goes there. */
 const props = defineProps<{ what: string; change: (job: Job) => void; disabled?: boolean }>();
 const jobs = useJobs();
+const bench = useBench();
+const kit = useKit();
 const router = useRouter();
 const chosen = ref('new');
 const fault = ref(false);
@@ -15,9 +18,16 @@ onMounted(() => void jobs.load());
 const open = computed(() => jobs.jobs.filter((j) => !j.closed && !j.archivedAt));
 
 async function use(): Promise<void> {
-  const id = chosen.value === 'new' ? (await jobs.create())?.id : chosen.value;
-  fault.value = id === undefined || !(await changeJob(id, props.change));
-  if (!fault.value) await router.push(`/check/${id}`);
+  try {
+    const fresh = chosen.value === 'new' ? await jobs.create(await kit.forNewJob()) : null;
+    fault.value = fresh !== null && jobs.fault !== null;
+    if (fault.value) return;
+    const id = fresh?.id ?? chosen.value;
+    await bench.changeJob(id, props.change);
+    await router.push(`/check/${id}`);
+  } catch {
+    fault.value = true;
+  }
 }
 </script>
 

@@ -1,64 +1,131 @@
-import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { workshop } from '../app/workshop.ts';
-import { jobs as store } from './stores.ts';
+import { type OpenFault, openJobData } from '@mellow-probe/core/job/openJob';
+import { isRecord } from '@mellow-probe/core/records/plainData';
+import { openFaultText } from '@mellow-probe/core/wording/issueText';
+import { nowIso } from '../browser/newId.ts';
+import { type Checked, type Door, doorTo } from './door.ts';
+import { type Kept, unwrapped } from './kept.ts';
+import { photosOf, removePhotosOf } from './photoStorage.ts';
+import { withStore } from './stores.ts';
+import { dropUnsent } from './unsent.ts';
+import { oneAtATime, type Notice, onOthers, tellOthers } from './windows.ts';
 
-/** What the browser's store said when it did not keep something. */
-export type StorageFault = 'full' | 'blocked';
+/** One entry of the store of jobs: opened, or why not. What cannot be opened is kept as it is, shown in the list, never overwritten. */
+export type StoredJob =
+  { key: string; revision: string; job: Job } | { key: string; revision: string; fault: OpenFault; data: unknown };
 
-export type Saved = { ok: true; job: Job } | { ok: false; fault: StorageFault };
-
-/** A stored entry that cannot be opened: kept as it is, shown in the list, never overwritten. */
-export interface StoredRecord {
-  key: string;
-  data: unknown;
+/** Migrated jobs are checked by opening them, jobs of this version by their schema alone. */
+function checkJobRecord(data: unknown): Checked<Job> {
+  const opened = openJobData(data);
+  return opened.ok ? { ok: true, value: opened.job } : { ok: false, detail: openFaultText(opened) };
 }
 
-const channel = new BroadcastChannel(`mellow-probe-${workshop}`);
+/** The door to one job. */
+export function jobDoor(id: string): Door<Job> {
+  return doorTo('jobs', id, checkJobRecord);
+}
 
-/**
- * Writes a job. Where another window has written it since `base`, both sets of changes are kept; the merged job comes back and is what is
- * now stored.
- */
-export async function saveJob(job: Job, base: Job | null): Promise<Saved> {
-  try {
-    // One window at a time, so that no write falls between another's look and its write.
-    return await navigator.locks.request(`mellow-probe-${workshop}-${job.id}`, async () => {
-      const stored = await store.getItem<Job>(job.id);
-      const changedElsewhere = stored !== null && base !== null && stored.updatedAt !== base.updatedAt;
-      const merged = changedElsewhere ? mergeThreeWay(base, job, stored) : job;
-      await store.setItem(job.id, merged);
-      channel.postMessage({ kind: 'saved', id: job.id });
-      return { ok: true as const, job: merged };
-    });
-  } catch (error) {
-    return { ok: false, fault: faultOf(error) };
+/** Why a stored job cannot be opened; null where it can, or is not there. */
+export async function jobFault(id: string): Promise<OpenFault | null> {
+  const data: unknown = await withStore('jobs', (s) => s.getItem(id));
+  if (data === null) return null;
+  const opened = openJobData(unwrapped(data).value);
+  return opened.ok ? null : opened;
+}
+
+/** Every stored job. `known` are those that were opened before, by key: an entry of the same revision is not opened again. */
+export async function readAllJobs(known: ReadonlyMap<string, StoredJob>): Promise<StoredJob[]> {
+  const list: StoredJob[] = [];
+  await withStore('jobs', (s) =>
+    s.iterate((data: unknown, key: string) => {
+      list.push(storedJob(key, data, known.get(key)));
+    }),
+  );
+  return list;
+}
+
+/** One stored job; null where there is none. */
+export async function readStoredJob(key: string, known: StoredJob | undefined): Promise<StoredJob | null> {
+  const data: unknown = await withStore('jobs', (s) => s.getItem(key));
+  return data === null ? null : storedJob(key, data, known);
+}
+
+function storedJob(key: string, data: unknown, known: StoredJob | undefined): StoredJob {
+  const kept = unwrapped(data);
+  if (known?.revision === kept.revision && !kept.revision.startsWith('bare')) return known;
+  const opened = openJobData(kept.value);
+  if (opened.ok) return { key, revision: kept.revision, job: opened.job };
+  return { key, revision: kept.revision, fault: opened, data: kept.value };
+}
+
+/** Changes a stored job in one step. Rejects where there is none, or it cannot be opened or kept. */
+export async function changeStoredJob(id: string, change: (job: Job) => void): Promise<void> {
+  const door = jobDoor(id);
+  const kept = await door.read();
+  if (!kept) throw new Error(`changeStoredJob: no job "${id}"`);
+  const next = structuredClone(kept.value);
+  change(next);
+  // What came from a form may be wrapped for it: the store takes plain data only.
+  await door.write(JSON.parse(JSON.stringify({ ...next, updatedAt: nowIso() })) as Job, kept);
+}
+
+/** What this window has removed and could put back. */
+const inHand = new Map<string, unknown>();
+
+/** Takes a job out of the list. It stays in the bin with its photos until it is restored or the bin is emptied. */
+export async function removeJob(id: string): Promise<void> {
+  await oneAtATime(`jobs/${id}`, async () => {
+    const data: unknown = await withStore('jobs', (s) => s.getItem(id));
+    if (data === null) return;
+    inHand.set(id, data);
+    // A full store must not stand in the way of making room: the job can then be restored as long as this window lives.
+    await withStore('bin', (s) => s.setItem(id, { removedAt: nowIso(), data })).catch(() => undefined);
+    await withStore('jobs', (s) => s.removeItem(id));
+    tellOthers({ store: 'jobs', key: id, kind: 'removed' });
+  });
+}
+
+/** Puts a job back out of the bin. Where it was kept again meanwhile, in another window, what was typed there stays. */
+export async function restoreJob(id: string): Promise<void> {
+  const data: unknown = inHand.get(id) ?? (await withStore('bin', (s) => s.getItem<{ data: unknown }>(id)))?.data;
+  if (data === undefined) return;
+  const removed = unwrapped(data);
+  const opened = openJobData(removed.value);
+  if (opened.ok) {
+    const kept: Kept<Job> = { ...removed, value: opened.job };
+    await jobDoor(id).write(opened.job, kept);
+  } else {
+    await withStore('jobs', (s) => s.setItem(id, data));
+    tellOthers({ store: 'jobs', key: id, kind: 'written' });
+  }
+  inHand.delete(id);
+  await withStore('bin', (s) => s.removeItem(id));
+}
+
+/** Empties the bin of what was removed before a moment (ISO 8601), with its photos and its history. */
+export async function emptyBin(removedBefore: string, only?: string): Promise<void> {
+  const old: string[] = [];
+  await withStore('bin', (s) =>
+    s.iterate((entry: unknown, key: string) => {
+      const at = isRecord(entry) && typeof entry.removedAt === 'string' ? entry.removedAt : '';
+      if ((only === undefined || key === only) && at < removedBefore) old.push(key);
+    }),
+  );
+  for (const id of old) {
+    const back = await withStore('jobs', (s) => s.getItem(id));
+    if (back === null) {
+      await removePhotosOf(id, await photosOf(id));
+      await withStore('history', (s) => s.removeItem(id));
+      dropUnsent(id);
+    }
+    inHand.delete(id);
+    await withStore('bin', (s) => s.removeItem(id));
   }
 }
 
-export async function readJob(id: string): Promise<unknown> {
-  return store.getItem(id);
-}
-
-export async function readAllJobs(): Promise<StoredRecord[]> {
-  const records: StoredRecord[] = [];
-  await store.iterate((data, key) => {
-    records.push({ key, data });
-  });
-  return records;
-}
-
-export async function removeJob(id: string): Promise<void> {
-  await store.removeItem(id);
-  channel.postMessage({ kind: 'removed', id });
-}
-
-/** Calls back when another window saved or removed a job; returns how to stop. */
-export function onJobsChangedElsewhere(callback: (id: string, kind: 'saved' | 'removed') => void): () => void {
-  const listener = (event: MessageEvent<{ kind: 'saved' | 'removed'; id: string }>): void =>
-    callback(event.data.id, event.data.kind);
-  channel.addEventListener('message', listener);
-  return () => channel.removeEventListener('message', listener);
+/** Calls back when another window has written or removed a job; returns how to stop. */
+export function onJobsElsewhere(callback: (id: string, kind: Notice['kind']) => void): () => void {
+  return onOthers((n) => n.store === 'jobs' && callback(n.key, n.kind));
 }
 
 /** Asks the browser not to throw the store away when disk runs short. A refusal changes nothing else. */
@@ -68,8 +135,4 @@ export async function askToKeep(): Promise<void> {
   } catch {
     // Not offered by this browser.
   }
-}
-
-function faultOf(error: unknown): StorageFault {
-  return error instanceof DOMException && error.name === 'QuotaExceededError' ? 'full' : 'blocked';
 }

@@ -1,10 +1,54 @@
 import localforage from 'localforage';
-import { workshop } from '../app/workshop.ts';
+import { workshop } from '../browser/workshop.ts';
+import { StorageError, toStorageError } from './storageError.ts';
+
+/** What is kept: each in a database of its own, so that one that is damaged cannot take the others with it. */
+export type StoreName = 'jobs' | 'photos' | 'shelf' | 'bin' | 'history';
 
 /** The browser's stores of this workshop: its own, never the other's. */
-const name = workshop === 'demo' ? 'mellow-probe-demo' : 'mellow-probe';
+const base = workshop === 'demo' ? 'mellow-probe-demo' : 'mellow-probe';
+const DATABASES: Record<StoreName, string> = {
+  jobs: base,
+  photos: `${base}-photos`,
+  shelf: `${base}-shelf`,
+  bin: `${base}-bin`,
+  history: `${base}-history`,
+};
 
-export const jobs = localforage.createInstance({ name, storeName: 'jobs' });
-export const photos = localforage.createInstance({ name: `${name}-photos`, storeName: 'photos' });
-/** The user's own curves, and the kit that new jobs start with. */
-export const shelf = localforage.createInstance({ name: `${name}-shelf`, storeName: 'shelf' });
+/** An answer that does not come within this time is a failure like any other, ms. */
+export const PATIENCE = { ms: 8000 };
+
+const opened = new Map<StoreName, Promise<LocalForage>>();
+
+/**
+ * Works on a store. IndexedDB or nothing: a store that silently became another one would be empty at the next visit. Rejects with a
+ * `StorageError`; a store that could not be opened is tried again the next time.
+ */
+export async function withStore<T>(name: StoreName, work: (store: LocalForage) => Promise<T>): Promise<T> {
+  try {
+    return await inTime(openStore(name).then(work));
+  } catch (error) {
+    throw toStorageError(error);
+  }
+}
+
+function openStore(name: StoreName): Promise<LocalForage> {
+  const known = opened.get(name);
+  if (known) return known;
+  const store = localforage.createInstance({
+    name: DATABASES[name],
+    storeName: name,
+    driver: localforage.INDEXEDDB,
+  });
+  const opening = inTime(store.ready()).then(() => store);
+  opened.set(name, opening);
+  opening.catch(() => opened.delete(name));
+  return opening;
+}
+
+function inTime<T>(work: Promise<T>): Promise<T> {
+  return new Promise<T>((resolve, reject) => {
+    const timer = setTimeout(() => reject(new StorageError('silent', 'no answer')), PATIENCE.ms);
+    work.then(resolve, reject).finally(() => clearTimeout(timer));
+  });
+}

@@ -1,19 +1,18 @@
-import type { Assessment } from '@mellow-probe/core/verdict/assessment';
-import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
-import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Proposal } from '@mellow-probe/core/advice/nextTest';
 import type { Undecided } from '@mellow-probe/core/advice/separation';
-import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import type { Issue } from '@mellow-probe/core/job/fieldIssue';
-import type { PriorFactor } from '@mellow-probe/core/job/priorFactors';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { PriorFactor } from '@mellow-probe/core/job/priorFactors';
+import type { Interval } from '@mellow-probe/core/numeric/interval';
+import type { Assessment } from '@mellow-probe/core/verdict/assessment';
+import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 
 /** What the engine says of a job; `result` is null while the circuit itself is incomplete. */
 export interface EngineAnswer {
   issues: Issue[];
   result: {
     assessment: Assessment;
-    chart: ChartLines;
     /** What moved the odds before any reading. */
     factors: PriorFactor[];
     /** 95 % ranges of the repaired circuit at the temperature of the proof, by measurement; null while there is none. */
@@ -21,17 +20,22 @@ export interface EngineAnswer {
   } | null;
 }
 
-/** What to measure next; computed after the verdict, so that the verdict need not wait for it. */
+/** What to measure next. */
 export interface Advice {
   proposals: Proposal[];
   undecided: Undecided[];
 }
 
-/** The verdict engine behind the page: a job in, everything the bench shows out. */
+/** The parts of an answer, in the order in which they come: the verdict need not wait for the others. */
+export type Part =
+  | { kind: 'verdict'; answer: EngineAnswer }
+  | { kind: 'chart'; chart: ChartLines | null }
+  | { kind: 'advice'; advice: Advice | null };
+
+/** The verdict engine behind the page: a job in, everything the bench shows out. It remembers nothing from one question to the next. */
 export interface Engine {
-  judge(job: Job): EngineAnswer;
-  /** Of the job judged last; null when its circuit was incomplete. */
-  advise(): Advice | null;
+  /** Tells part after part; stops where `tell` says that the answer is no longer wanted. `chart`: are charts being shown? */
+  judge(job: Job, chart: boolean, tell: (part: Part) => boolean | Promise<boolean>): Promise<void>;
   /** How much hangs on each reading of this job; empty when its circuit is incomplete. */
   withoutEach(job: Job): WithoutReading[];
 }

@@ -1,52 +1,89 @@
-import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import * as Comlink from 'comlink';
-import type { Advice, Engine, EngineAnswer } from './engineAnswer.ts';
+import type { Engine, Part } from './engineAnswer.ts';
 
-let remote: Comlink.Remote<Engine> | null = null;
+/** Why there is no answer: the engine said so, it stopped, or it did not answer in time and was ended. */
+export type EngineFault = { why: 'threw' | 'stopped' | 'silent'; message: string };
 
-function engine(): Comlink.Remote<Engine> {
-  remote ??= Comlink.wrap<Engine>(new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' }));
-  return remote;
+export class EngineError extends Error {
+  constructor(readonly fault: EngineFault) {
+    super(fault.message);
+    this.name = 'EngineError';
+  }
 }
 
-export interface Listener {
-  verdict(answer: EngineAnswer): void;
-  advice(advice: Advice | null): void;
-  fault(message: string): void;
+/** A line to the engine. Every question is answered or fails within bounds; after a failure the next question meets a fresh engine. */
+export interface EngineLine {
+  /** Settles when all parts were told, or `tell` said that they are no longer wanted. Rejects with an `EngineError`. */
+  judge(job: Job, chart: boolean, tell: (part: Part) => boolean): Promise<void>;
+  withoutEach(job: Job): Promise<WithoutReading[]>;
 }
 
-/**
- * A line to the engine on which only the newest question is answered: while one is being worked on, later ones replace each other, and an
- * answer to a question that is no longer the newest is dropped. The verdict comes first, then the advice.
- */
-export function latestOnly(listener: Listener): (job: Job) => void {
-  let waiting: Job | null = null;
-  let busy = false;
-  const work = async (): Promise<void> => {
-    busy = true;
-    while (waiting) {
-      const job: Job = waiting;
-      waiting = null;
-      try {
-        const answer = await engine().judge(job);
-        if (waiting) continue;
-        listener.verdict(answer);
-        const advice = await engine().advise();
-        if (!waiting) listener.advice(advice);
-      } catch (error) {
-        listener.fault(error instanceof Error ? error.message : String(error));
-      }
+/** The longest the engine may be silent, ms: the slowest phone needs a second for a ranking. */
+export const ENGINE_PATIENCE_MS = 20_000;
+
+/** What is needed of a worker; the tests hand in others. */
+export type SpawnWorker = () => Worker;
+
+const spawn: SpawnWorker = () => new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
+
+export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIENCE_MS): EngineLine {
+  let running: { worker: Worker; remote: Comlink.Remote<Engine>; stopped: Promise<never> } | null = null;
+
+  function start(): NonNullable<typeof running> {
+    const worker = make();
+    const stopped = new Promise<never>((_, reject) => {
+      worker.addEventListener('error', (event) => {
+        event.preventDefault?.();
+        reject(new EngineError({ why: 'stopped', message: event.message || 'the engine could not be loaded' }));
+      });
+    });
+    // Heard by whoever asks; where nobody does, it is no unhandled fault.
+    stopped.catch(() => end(worker));
+    running = { worker, remote: Comlink.wrap<Engine>(worker), stopped };
+    return running;
+  }
+
+  function end(worker: Worker): void {
+    worker.terminate();
+    if (running?.worker === worker) running = null;
+  }
+
+  /** Runs one question against silence: `beat` is called whenever something was heard. */
+  async function ask<T>(work: (remote: Comlink.Remote<Engine>, beat: () => void) => Promise<T>): Promise<T> {
+    const { worker, remote, stopped } = running ?? start();
+    let timer: ReturnType<typeof setTimeout>;
+    let giveUp: (fault: EngineError) => void = () => undefined;
+    const silence = new Promise<never>((_, reject) => (giveUp = reject));
+    const beat = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        giveUp(new EngineError({ why: 'silent', message: `no answer within ${Math.round(patienceMs / 1000)} s` }));
+        end(worker);
+      }, patienceMs);
+    };
+    beat();
+    try {
+      return await Promise.race([work(remote, beat), stopped, silence]);
+    } catch (error) {
+      throw error instanceof EngineError
+        ? error
+        : new EngineError({ why: 'threw', message: error instanceof Error ? error.message : String(error) });
+    } finally {
+      clearTimeout(timer!);
     }
-    busy = false;
-  };
-  return (job) => {
-    waiting = job;
-    if (!busy) void work();
-  };
-}
+  }
 
-/** How much hangs on each reading: asked for by hand, since it ranks once a reading. */
-export function askWithoutEach(job: Job): Promise<WithoutReading[]> {
-  return engine().withoutEach(job);
+  return {
+    judge: (job, chart, tell) =>
+      ask((remote, beat) => {
+        const heard = (part: Part): boolean => {
+          beat();
+          return tell(part);
+        };
+        return remote.judge(job, chart, Comlink.proxy(heard));
+      }),
+    withoutEach: (job) => ask((remote) => remote.withoutEach(job)),
+  };
 }

@@ -5,16 +5,12 @@ import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
-import { useReadings } from '../../composables/useReadings.ts';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
-import { useReadingView } from './useReadingView.ts';
+import { useReadings } from '../../session/readings.ts';
+import { useSession } from '../../session/jobSession.ts';
+import { useReadingView } from '../../session/readingView.ts';
 
 /** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
-const bench = useOpenJob();
-const verdict = useVerdict();
-const work = useWorkOrder();
+const { job, verdict, work } = useSession();
 const readings = useReadings();
 const viewOf = useReadingView();
 const about = computed(() => measurementById(work.test!));
@@ -85,7 +81,7 @@ function where(text: string): void {
           @change="where(($event.target as HTMLSelectElement).value)"
         >
           <template v-for="wire in ['signal', 'return']" :key="wire">
-            <option v-for="n in bench.job!.circuit.connectors" :key="n" :value="`${wire} ${n}`">
+            <option v-for="n in job.circuit.connectors" :key="n" :value="`${wire} ${n}`">
               {{ wire }}, connector {{ n }}
             </option>
           </template>
@@ -95,14 +91,14 @@ function where(text: string): void {
         v-if="needsAir && hot"
         label="Thermometer, hot"
         quantity="celsius"
-        v-model="bench.job!.hotTemperatureC"
+        v-model="job.hotTemperatureC"
         :issue="verdict.issues.get('hotTemperatureC')"
       />
       <EntryField
         v-else-if="needsAir"
         label="Thermometer"
         quantity="celsius"
-        v-model="bench.job!.temperatureC"
+        v-model="job.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
         about="Beside the sensor, by another thermometer"
       />

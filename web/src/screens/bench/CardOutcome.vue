@@ -4,19 +4,18 @@ import { outcomeText } from '@mellow-probe/core/wording/outcomeText';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
-import { useReadings } from '../../composables/useReadings.ts';
+import { useReadings } from '../../session/readings.ts';
 import { usePreferences } from '../../stores/preferences.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
+import { useUnsent } from '../../session/unsent.ts';
+import { useSession } from '../../session/jobSession.ts';
 
 /** What the reading on the card says: how it stands, which suspects it speaks for and against; and what can be done with it. */
-const work = useWorkOrder();
-const verdict = useVerdict();
+const { verdict, work } = useSession();
 const readings = useReadings();
 const preferences = usePreferences();
 const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
 const outcome = computed(() =>
-  reading.value && verdict.result ? outcomeText(verdict.result.assessment, reading.value.id) : null,
+  reading.value && verdict.result && !verdict.fault ? outcomeText(verdict.result.assessment, reading.value.id) : null,
 );
 /** Before the reading: what each suspect would make it. */
 const ahead = computed(() => {
@@ -32,8 +31,8 @@ const ahead = computed(() => {
       range: formatInterval(x.interval, quantity, preferences.temperatureUnit),
     }));
 });
-const reason = ref('');
-const voiding = ref(false);
+const reason = useUnsent(() => `void ${work.readingId}`);
+const voiding = ref(reason.value !== '');
 function voidIt(): void {
   if (reading.value && reason.value.trim() !== '') readings.voidReading(reading.value.id, reason.value.trim());
   [voiding.value, reason.value] = [false, ''];
@@ -60,6 +59,7 @@ function voidIt(): void {
       <form v-if="voiding" class="voiding" @submit.prevent="voidIt">
         <input
           v-model="reason"
+          data-unsent
           aria-label="Why it is voided"
           placeholder="Why? bad contact, wrong pin…"
           maxlength="400"

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
+import { TYPED_FORMS, typedForm } from '@mellow-probe/core/curves/curve';
 import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
 import { blank } from '@mellow-probe/core/units/entry';
 import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import PickList from '../../components/PickList.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
+import { useSession } from '../../session/jobSession.ts';
 
 /** Which circuit this is and which curve its sensor has: from the catalogue, or typed. */
 const emit = defineEmits<{ details: [] }>();
-const bench = useOpenJob();
-const verdict = useVerdict();
-const circuit = computed(() => bench.job!.circuit);
+const { job, verdict } = useSession();
+const circuit = computed(() => job.circuit);
 
 const fields = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
 const circuits = Object.entries(fields).map(([field, label]) => ({
@@ -25,9 +24,9 @@ const chosenCircuit = computed(() => CATALOGUE_CIRCUITS.find((c) => c.name === c
 
 function chooseCircuit(id: string): void {
   const entry = CATALOGUE_CIRCUITS.find((c) => c.id === id);
-  if (!entry || !bench.job) return;
-  bench.job.circuit = circuitFromCatalogue(entry);
-  bench.job.field = entry.field;
+  if (!entry) return;
+  job.circuit = circuitFromCatalogue(entry);
+  job.field = entry.field;
 }
 
 const curves = computed(() => [
@@ -37,29 +36,41 @@ const curves = computed(() => [
   {
     label: 'Typed',
     options: [
-      { value: 'r25b', label: 'Type R25 and B' },
-      { value: 'points', label: 'Type points of a table' },
+      ...TYPED_FORMS.map((f) => ({ value: typedId(f.kind, f.id), label: f.name })),
+      { value: 'points', label: 'Points of a table' },
     ],
   },
   { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
 ]);
-const r25b = computed(() => (circuit.value.curve.source === 'r25b' ? circuit.value.curve : null));
+/** The figures of a curve that is typed by its kind. */
+const typed = computed(() => {
+  const { curve } = circuit.value;
+  return curve.source === 'typed' ? { curve, figures: typedForm(curve.kind, curve.form)!.figures } : null;
+});
 const chosenCurve = computed(() => {
   const { curve } = circuit.value;
+  if (curve.source === 'typed') return typedId(curve.kind, curve.form);
   return curve.source === 'catalogue' ? curve.id : curve.source;
 });
-
+function typedId(kind: string, form: string): string {
+  return `typed ${kind} ${form}`;
+}
 function chooseCurve(id: string): void {
   if (id === 'given') return;
-  const next: CurveChoice =
-    id === 'r25b'
-      ? { source: 'r25b', r25Ohm: blank(), betaK: blank() }
-      : id === 'points'
-        ? {
-            source: 'points',
-            points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
-          }
-        : { source: 'catalogue', id };
+  const form = TYPED_FORMS.find((f) => typedId(f.kind, f.id) === id);
+  const next: CurveChoice = form
+    ? {
+        source: 'typed',
+        kind: form.kind,
+        form: form.id,
+        figures: Object.fromEntries(form.figures.map((f) => [f.key, blank()])),
+      }
+    : id === 'points'
+      ? {
+          source: 'points',
+          points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
+        }
+      : { source: 'catalogue', id };
   circuit.value.curve = next;
   if (id === 'points') emit('details');
 }
@@ -69,26 +80,22 @@ function chooseCurve(id: string): void {
   <div class="choice">
     <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
     <PickList
-      :class="r25b ? 'short' : 'wide'"
+      :class="typed ? 'short' : 'wide'"
       label="Sensor curve"
       :groups="curves"
       :value="chosenCurve"
       @pick="chooseCurve"
     />
-    <template v-if="r25b">
+    <template v-if="typed">
       <EntryField
+        v-for="f in typed.figures"
+        :key="f.key"
         class="narrow"
-        label="R25"
-        quantity="ohms"
-        v-model="r25b.r25Ohm"
-        :issue="verdict.issues.get('circuit.curve.r25Ohm')"
-      />
-      <EntryField
-        class="narrow"
-        label="B (K)"
-        quantity="number"
-        v-model="r25b.betaK"
-        :issue="verdict.issues.get('circuit.curve.betaK')"
+        :label="f.name"
+        :quantity="f.quantity"
+        :model-value="typed.curve.figures[f.key] ?? blank()"
+        :issue="verdict.issues.get(`circuit.curve.figures.${f.key}`)"
+        @update:model-value="typed.curve.figures[f.key] = $event"
       />
     </template>
     <button class="act details" type="button" @click="$emit('details')">More…</button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST } from '@mellow-probe/core/job/most';
 import type { Entry } from '@mellow-probe/core/units/entry';
 import { blank } from '@mellow-probe/core/units/entry';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
@@ -6,14 +7,12 @@ import { Drawer } from 'ant-design-vue';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import KitForm from '../../components/KitForm.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
+import { useSession } from '../../session/jobSession.ts';
 
 /** What is rarely changed of a circuit: layout, supply, display scale, connectors, table points. */
 const open = defineModel<boolean>('open', { required: true });
-const bench = useOpenJob();
-const verdict = useVerdict();
-const circuit = computed(() => bench.job!.circuit);
+const { job, verdict } = useSession();
+const circuit = computed(() => job.circuit);
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
 interface Line {
@@ -116,7 +115,12 @@ const ratiometric = computed({
           />
         </div>
         <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
-        <button class="act" type="button" @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })">
+        <button
+          class="act"
+          type="button"
+          :disabled="points.length >= MOST.points"
+          @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })"
+        >
           Another point
         </button>
       </template>
@@ -148,7 +152,7 @@ const ratiometric = computed({
         </select>
       </label>
       <h3>Kit used on this check</h3>
-      <KitForm v-model="bench.job!.kit" />
+      <KitForm v-model="job.kit" />
     </div>
   </Drawer>
 </template>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
-import { computed } from 'vue';
+import { computed, onBeforeUnmount } from 'vue';
+import { curveFigures } from '../../components/curveFigure.ts';
 import PlotFigure from '../../components/LazyPlot.ts';
+import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
-import { curveFigures } from './curveFigure.ts';
 
 /** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
-const props = defineProps<{ lines: ChartLines | null }>();
+const { verdict, judging } = useSession();
 const preferences = usePreferences();
+onBeforeUnmount(judging.wantChart());
 const figures = computed(() =>
-  props.lines ? curveFigures(props.lines, preferences.temperatureUnit, preferences.dark) : null,
+  verdict.chart && !verdict.fault ? curveFigures(verdict.chart, preferences.temperatureUnit, preferences.dark) : null,
 );
 </script>
 

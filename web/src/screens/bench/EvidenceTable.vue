@@ -1,16 +1,15 @@
 <script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { computed } from 'vue';
 import IntervalStrip from '../../components/IntervalStrip.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 
 /** Each reading as a tick over the interval that each leading suspect predicts for it. */
-const props = defineProps<{ assessment: Assessment }>();
-const bench = useOpenJob();
+const props = defineProps<{ assessment: Assessment; /** The job that was judged. */ of: Job }>();
 const preferences = usePreferences();
 
 /** The two leading suspects; where there is only one worth naming, it stands beside a circuit with nothing wrong. */
@@ -23,8 +22,7 @@ const columns = computed(() => {
 });
 const rows = computed(() =>
   props.assessment.readings.flatMap((view, i) => {
-    // Taken away since it was judged: the next answer no longer has it.
-    const said = readingNameById(bench.job, view.id);
+    const said = readingNameById(props.of, view.id);
     if (said === '') return [];
     const { quantity, name: title } = measurementById(view.measurement);
     // The test as it is titled, then which pair it was.

@@ -4,17 +4,18 @@ import { formatInterval } from '@mellow-probe/core/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
-import { useOpenJob } from '../../stores/openJob.ts';
+import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
 import type { Advice } from '../../workers/engineAnswer.ts';
 
 /** The test worth most per minute, with what each suspect predicts for it, so that the outcome speaks before the probe is down. */
-const props = defineProps<{ advice: Advice }>();
+const props = defineProps<{
+  advice: Advice;
+  /** Of earlier figures: the new advice is being worked out. */ earlier?: boolean;
+}>();
 defineEmits<{ go: [] }>();
 const preferences = usePreferences();
-const work = useWorkOrder();
-const bench = useOpenJob();
+const { job, work } = useSession();
 
 const nameOf = (measurement: string, conditions: Parameters<typeof conditionsText>[0]): string => {
   const words = conditionsText(conditions, preferences.temperatureUnit);
@@ -37,7 +38,7 @@ const tests = computed(() =>
     };
   }),
 );
-const school = computed(() => SCHOOLS.find((s) => s.id === bench.job?.school));
+const school = computed(() => SCHOOLS.find((s) => s.id === job.school));
 const schoolNext = computed(() =>
   school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : '',
 );
@@ -56,14 +57,14 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
 </script>
 
 <template>
-  <section v-if="enough && !schoolNext" class="next" data-test="next" aria-label="Next test">
+  <section v-if="enough && !schoolNext" :class="['next', { earlier }]" data-test="next" aria-label="Next test">
     <h3 class="enough">Enough measured</h3>
     <p>
       No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.
     </p>
     <p class="others">If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
   </section>
-  <section v-else class="next" data-test="next" aria-label="Next test">
+  <section v-else :class="['next', { earlier }]" data-test="next" aria-label="Next test">
     <h3>
       <button type="button" @click="$emit('go')">
         <span>Next: {{ schoolNext || tests[0].name }}</span>
@@ -92,6 +93,10 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
 </template>
 
 <style scoped>
+.earlier {
+  opacity: 0.7;
+  transition: opacity 0.1s 0.3s;
+}
 .next {
   margin-top: auto;
   background: var(--spruce);

@@ -1,17 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
+import { useSession } from '../../session/jobSession.ts';
 import CircuitChoice from './CircuitChoice.vue';
 import ReadingField from './ReadingField.vue';
 
 /** The quick check: which circuit, and the few figures that are often enough. Every other test has its card in the order of work. */
 defineEmits<{ details: [] }>();
-const bench = useOpenJob();
-const verdict = useVerdict();
-const job = computed(() => bench.job!);
-const layout = computed(() => job.value.circuit.layout);
+const { job, verdict } = useSession();
+const layout = computed(() => job.circuit.layout);
 </script>
 
 <template>

@@ -3,15 +3,15 @@ import type { JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { computed } from 'vue';
 import FigureField from '../../components/FigureField.vue';
-import { useReadings } from '../../composables/useReadings.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useReadingView } from './useReadingView.ts';
+import { useReadings } from '../../session/readings.ts';
+import { useSession } from '../../session/jobSession.ts';
+import { useReadingView } from '../../session/readingView.ts';
 
 /** The field of one reading: the given one, or the first of its measurement, made when typed into. */
 const props = defineProps<{ measurement: string; reading?: JobReading | undefined; label?: string }>();
 
 const readings = useReadings();
-const verdict = useVerdict();
+const { verdict } = useSession();
 const viewOf = useReadingView();
 const reading = computed(() => props.reading ?? readings.first(props.measurement));
 const view = computed(() => viewOf(props.measurement, reading.value));

@@ -3,17 +3,13 @@ import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import { useReadings } from '../../composables/useReadings.ts';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
-import { useReadingView } from './useReadingView.ts';
+import { useReadings } from '../../session/readings.ts';
+import { useSession } from '../../session/jobSession.ts';
+import { useReadingView } from '../../session/readingView.ts';
 
 /** For two metres' distance: the figure on the card, what it should be, and the verdict. Any key goes back. */
 const emit = defineEmits<{ close: [] }>();
-const bench = useOpenJob();
-const verdict = useVerdict();
-const work = useWorkOrder();
+const { verdict, work } = useSession();
 const readings = useReadings();
 const viewOf = useReadingView();
 const close = ref<HTMLButtonElement>();
@@ -25,7 +21,7 @@ const figure = computed(() => {
   return about.value?.quantity === 'volts' && /\d$/.test(text) ? `${text} V` : text;
 });
 const words = computed(() =>
-  verdict.result ? verdictText(verdict.result.assessment, (id) => readingNameById(bench.job, id)) : null,
+  verdict.result ? verdictText(verdict.result.assessment, (id) => readingNameById(verdict.shown!.of.job, id)) : null,
 );
 const leave = (): void => emit('close');
 onMounted(() => {
@@ -47,7 +43,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', leave));
         >
       </p>
     </template>
-    <p v-if="words" class="verdict">{{ words.title }}</p>
+    <p v-if="words" class="verdict">{{ verdict.earlier ? `On earlier figures: ${words.title}` : words.title }}</p>
     <p v-if="words" class="detail">{{ words.detail }}</p>
     <button ref="close" class="act" type="button" @click.stop="leave">Back to the bench</button>
   </div>

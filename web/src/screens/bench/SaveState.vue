@@ -1,22 +1,23 @@
 <script setup lang="ts">
-import { useOpenJob } from '../../stores/openJob.ts';
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { useSession } from '../../session/jobSession.ts';
 
 /** Whether what was typed is kept, in words; what to do when it is not. */
 defineEmits<{ export: [] }>();
-const bench = useOpenJob();
+const { keeping, record } = useSession();
 </script>
 
 <template>
-  <span v-if="bench.saveFault" class="fault" role="alert">
-    Not kept: {{ bench.saveFault === 'full' ? 'the browser’s storage is full' : 'the browser blocks its storage' }}.
-    <button class="act" type="button" @click="bench.retrySave()">Try again</button>
+  <span v-if="keeping.kind === 'refused'" class="fault" role="alert">
+    Not kept. {{ storageFaultText(keeping.fault) }}
+    <button class="act" type="button" @click="record.keepAgain()">Try again</button>
     <button class="act" type="button" @click="$emit('export')">Export now</button>
   </span>
-  <span v-else-if="bench.removedElsewhere" class="fault" role="alert">
+  <span v-else-if="keeping.kind === 'removed-elsewhere'" class="fault" role="alert">
     Deleted in another window.
-    <button class="act" type="button" @click="bench.retrySave()">Keep it</button>
+    <button class="act" type="button" @click="record.keepAgain()">Keep it</button>
   </span>
-  <span v-else class="soft" data-test="save-state">{{ bench.saving ? 'keeping…' : 'kept' }}</span>
+  <span v-else class="soft" data-test="save-state">{{ keeping.kind === 'kept' ? 'kept' : 'keeping…' }}</span>
 </template>
 
 <style scoped>

@@ -2,15 +2,15 @@
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import PickList from '../../components/PickList.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
+import { useSession } from '../../session/jobSession.ts';
 
 /** The way of working: by what a test tells per minute, or in the order of a school. The cards are the same. */
-const bench = useOpenJob();
+const { job } = useSession();
 const groups = [
   { label: 'By the tool', options: [{ value: 'proposal', label: 'Most telling first' }] },
   { label: 'Schools', options: SCHOOLS.map((s) => ({ value: s.id, label: s.name })) },
 ];
-const value = computed(() => (SCHOOLS.some((s) => s.id === bench.job!.school) ? bench.job!.school : 'proposal'));
+const value = computed(() => (SCHOOLS.some((s) => s.id === job.school) ? job.school : 'proposal'));
 </script>
 
 <template>
@@ -20,7 +20,7 @@ const value = computed(() => (SCHOOLS.some((s) => s.id === bench.job!.school) ? 
     hide-label
     :groups="groups"
     :value="value"
-    @pick="bench.job!.school = $event"
+    @pick="job.school = $event"
   />
 </template>
 

@@ -3,14 +3,12 @@ import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { computed, nextTick, ref, watch } from 'vue';
 import { usePreferences } from '../../stores/preferences.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
+import { useSession } from '../../session/jobSession.ts';
 import CardEntry from './CardEntry.vue';
 import CardOutcome from './CardOutcome.vue';
 
 /** One test: how it is set up, its caution, one large field, and at once what the figure says. */
-const work = useWorkOrder();
-const verdict = useVerdict();
+const { verdict, work } = useSession();
 const preferences = usePreferences();
 const root = ref<HTMLElement>();
 const about = computed(() => measurementById(work.test!));

@@ -5,21 +5,19 @@ import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
+import { useSession } from '../../session/jobSession.ts';
 import EvidenceTable from './EvidenceTable.vue';
 import NextTest from './NextTest.vue';
 import WhyDrawer from './WhyDrawer.vue';
 
 /** The verdict so far: a sentence with a size, the groups, why, and what to measure next. On a tablet a sheet that pulls up. */
 defineEmits<{ next: [] }>();
-const bench = useOpenJob();
-const verdict = useVerdict();
+const { job, verdict, judging } = useSession();
 const why = ref(false);
 const pulledUp = ref(false);
 const assessment = computed(() => verdict.result?.assessment ?? null);
 const words = computed(() =>
-  assessment.value ? verdictText(assessment.value, (id) => readingNameById(bench.job, id)) : null,
+  assessment.value ? verdictText(assessment.value, (id) => readingNameById(verdict.shown!.of.job, id)) : null,
 );
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆' } as const;
 const STATES = {
@@ -34,19 +32,41 @@ const leader = computed(() => {
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
 });
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
-const decision = computed(() => bench.job?.decision ?? null);
+const decision = computed(() => job.decision ?? null);
+const failure = computed(() => {
+  switch (verdict.fault?.why) {
+    case undefined:
+      return '';
+    case 'silent':
+      return `The computation did not end (${verdict.fault.message}) and was stopped.`;
+    case 'stopped':
+      return `The computation could not be started or broke off: ${verdict.fault.message}.`;
+    case 'threw':
+      return `The computation failed: ${verdict.fault.message}.`;
+  }
+});
 </script>
 
 <template>
-  <aside class="verdict" :class="{ up: pulledUp }" aria-label="Verdict" aria-live="polite">
+  <aside class="verdict" :class="{ up: pulledUp, earlier: verdict.earlier }" aria-label="Verdict" aria-live="polite">
     <button class="act pull" type="button" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
-      <span class="short">{{ words ? `${SIGNS[words.state]} ${words.title}` : 'Verdict' }}</span>
+      <span class="short">{{
+        words ? `${verdict.earlier ? 'Earlier: ' : ''}${SIGNS[words.state]} ${words.title}` : 'Verdict'
+      }}</span>
       <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
     </button>
-    <div v-if="words && assessment" data-test="verdict">
+    <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
+      <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
+      <template v-if="verdict.shown">What stands below is of earlier figures.</template>
+      <button class="act" type="button" @click="judging.again()">Compute again</button>
+    </div>
+    <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
+      Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
+    </p>
+    <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
       <div class="small-head top">
         <span
-          >Verdict so far ·
+          >{{ verdict.earlier ? 'Verdict on earlier figures' : 'Verdict so far' }} ·
           <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
         >
         <button class="why" type="button" @click="why = true">Why, in figures</button>
@@ -58,16 +78,12 @@ const decision = computed(() => bench.job?.decision ?? null);
         <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
       </p>
     </div>
-    <div v-else-if="verdict.fault" role="alert">
-      <h2>The computation failed</h2>
-      <p class="detail">{{ verdict.fault }} What you typed is kept.</p>
-    </div>
-    <div v-else-if="verdict.answer">
+    <div v-else-if="verdict.shown" data-test="incomplete" :data-earlier="verdict.earlier">
       <div class="small-head">Verdict so far</div>
       <h2>The circuit is not complete</h2>
       <p class="detail">Fill in the fields marked ✕ in the quick check or under More…; the readings are kept.</p>
     </div>
-    <div v-else class="soft">Computing…</div>
+    <div v-else-if="!verdict.fault && !verdict.slow" class="soft">Computing…</div>
 
     <div v-if="assessment" class="groups">
       <ProbabilityBar
@@ -81,10 +97,15 @@ const decision = computed(() => bench.job?.decision ?? null);
     <p v-if="learned" class="learned">
       Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
     </p>
-    <EvidenceTable v-if="assessment && assessment.readings.length > 0" :assessment="assessment" />
+    <EvidenceTable
+      v-if="assessment && assessment.readings.length > 0"
+      :assessment="assessment"
+      :of="verdict.shown!.of.job"
+    />
     <NextTest
-      v-if="verdict.advice && verdict.advice.proposals.length > 0"
+      v-if="verdict.advice && verdict.advice.proposals.length > 0 && !verdict.fault"
       :advice="verdict.advice"
+      :earlier="verdict.adviceEarlier"
       @go="($emit('next'), (pulledUp = false))"
     />
     <WhyDrawer v-model:open="why" />
@@ -92,6 +113,24 @@ const decision = computed(() => bench.job?.decision ?? null);
 </template>
 
 <style scoped>
+.failed {
+  padding: 8px 12px;
+  border-left: 4px solid var(--clay);
+  background: var(--clay-soft);
+  border-radius: 0 8px 8px 0;
+}
+.slow {
+  margin: 0;
+  color: var(--amber-ink);
+  font-weight: 600;
+}
+/* Of earlier figures: pale after a moment, so that a quick answer does not flicker. */
+.earlier [data-test='verdict'],
+.earlier .groups,
+.earlier table {
+  opacity: 0.55;
+  transition: opacity 0.1s 0.3s;
+}
 .verdict {
   display: flex;
   flex-direction: column;

@@ -5,15 +5,14 @@ import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { Drawer } from 'ant-design-vue';
-import { computed, ref, toRaw, watch } from 'vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { askWithoutEach } from '../../workers/engineClient.ts';
+import { computed, ref, watch } from 'vue';
+import { useSession } from '../../session/jobSession.ts';
+import { useBench } from '../../session/bench.ts';
 
 /** The verdict in figures: every fault, its weight before and after, what moved it, how much hangs on each reading; weights can be changed. */
 const open = defineModel<boolean>('open', { required: true });
-const bench = useOpenJob();
-const verdict = useVerdict();
+const { job, verdict } = useSession();
+const bench = useBench();
 const hangs = ref<WithoutReading[]>([]);
 const assessment = computed(() => verdict.result?.assessment ?? null);
 const rows = computed(() =>
@@ -23,28 +22,32 @@ const rows = computed(() =>
       .filter((f) => f.source !== 'by-hand' && Math.abs((f.ratios[r.fault] ?? 1) - 1) > 0.02)
       .map((f) => `${f.name} × ${Number((f.ratios[r.fault] ?? 1).toPrecision(2))}`)
       .join('; '),
-    byHand: bench.job?.weightFactors[r.fault],
+    byHand: job.weightFactors[r.fault],
     plain: FAULTS.find((f) => f.id === r.fault)!.weight,
   })),
 );
 
+/** Asked for only while the drawer is open; an answer that is no longer of these figures is dropped. */
 watch(
-  [open, assessment],
-  async ([isOpen]) => {
+  [open, () => verdict.state],
+  async ([isOpen, state]) => {
     hangs.value = [];
-    if (!isOpen || !bench.job) return;
-    hangs.value = await askWithoutEach(
-      JSON.parse(JSON.stringify({ ...toRaw(bench.job), photos: [] })) as NonNullable<typeof bench.job>,
-    );
+    if (!isOpen || state.kind !== 'ready' || !state.now.complete) return;
+    try {
+      const found = await bench.line.withoutEach(state.now.of.job);
+      if (verdict.state === state) hangs.value = found;
+    } catch {
+      // The verdict itself says that the engine failed.
+    }
   },
   { immediate: true },
 );
 function weigh(fault: string, text: string): void {
   const value = Number(text.replace(',', '.'));
-  const factors = { ...bench.job!.weightFactors };
+  const factors = { ...job.weightFactors };
   if (text.trim() === '' || value === 1) delete factors[fault];
   else if (value >= 0 && value <= 1000) factors[fault] = value;
-  bench.job!.weightFactors = factors;
+  job.weightFactors = factors;
 }
 </script>
 
@@ -57,7 +60,8 @@ function weigh(fault: string, text: string): void {
       </p>
       <ul v-else>
         <li v-for="h in hangs" :key="h.id">
-          Without {{ readingNameById(bench.job, h.id) }}: {{ groupName(assessment.groups[0].group).toLowerCase() }}
+          Without {{ readingNameById(verdict.shown!.of.job, h.id) }}:
+          {{ groupName(assessment.groups[0].group).toLowerCase() }}
           {{ formatProbability(h.ofPresentLeader) }}
           <template v-if="h.leader !== assessment.groups[0].group"
             >, {{ groupName(h.leader).toLowerCase() }} would lead with {{ formatProbability(h.probability) }}</template

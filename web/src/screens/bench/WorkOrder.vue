@@ -2,15 +2,13 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Station } from '@mellow-probe/core/workOrder/stations';
 import { computed } from 'vue';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
+import { useSession } from '../../session/jobSession.ts';
 import SchoolChoice from './SchoolChoice.vue';
-import { useReadingView } from './useReadingView.ts';
+import { useReadingView } from '../../session/readingView.ts';
 import { useStationState } from './useStationState.ts';
 
 /** The order of work: stations with their state, and the tests of the one that is open with their last readings. Nothing locks. */
-const work = useWorkOrder();
-const bench = useOpenJob();
+const { job, work } = useSession();
 const viewOf = useReadingView();
 const stateOf = useStationState();
 const SIGNS = { settled: '●', odd: '◆', todo: '○' } as const;
@@ -48,7 +46,7 @@ const rows = computed(() =>
   <nav class="order" aria-label="Order of work">
     <div class="head">
       <span class="small-head">Order of work</span>
-      <SchoolChoice v-if="bench.job" />
+      <SchoolChoice v-if="job" />
     </div>
     <ol>
       <li v-for="s in rows" :key="s.id" :class="{ open: s.open }">

@@ -5,10 +5,8 @@ import type { Station } from '@mellow-probe/core/workOrder/stations';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { compareText } from '@mellow-probe/core/wording/compareText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { useOpenJob } from '../../stores/openJob.ts';
-import { useVerdict } from '../../stores/verdict.ts';
-import { useWorkOrder } from '../../stores/workOrder.ts';
-import { useReadingView } from './useReadingView.ts';
+import { useSession } from '../../session/jobSession.ts';
+import { useReadingView } from '../../session/readingView.ts';
 
 interface StationState {
   state: 'settled' | 'odd' | 'todo';
@@ -20,44 +18,42 @@ const todo: StationState = { state: 'todo', last: '' };
 
 /** How each station of the order of work stands. */
 export function useStationState(): (station: Station) => StationState {
-  const bench = useOpenJob();
-  const verdict = useVerdict();
-  const work = useWorkOrder();
+  const { job, verdict, work } = useSession();
   const viewOf = useReadingView();
 
   const forms: Record<string, Judge> = {
     quick: () => {
-      const count = bench.job!.readings.filter((r) => !r.voided && r.value !== null).length;
+      const count = job.readings.filter((r) => !r.voided && r.value !== null).length;
       return count > 0 ? { state: 'settled', last: '' } : todo;
     },
     complaint: () => {
-      const { symptoms, codes, text } = bench.job!.complaint;
+      const { symptoms, codes, text } = job.complaint;
       if (symptoms.length + codes.length === 0 && text === '') return todo;
       const reads = directionOf(symptoms);
       return { state: reads === 'both' ? 'odd' : 'settled', last: codes[0]?.code ?? '' };
     },
     'right-sensor': () => {
-      const record = bench.job!.rightSensor;
+      const record = job.rightSensor;
       if (record.trials.length === 0) return todo;
       const { wrongPlug, conflicts } = identifyPlugs(record);
       return { state: wrongPlug || conflicts.length > 0 ? 'odd' : 'settled', last: wrongPlug ? 'wrong plug' : '' };
     },
     look: () => {
-      const seen = bench.job!.findings.length + bench.job!.photos.length;
+      const seen = job.findings.length + job.photos.length;
       return seen > 0 ? { state: 'settled', last: `${seen} noted` } : todo;
     },
     compare: () => {
-      const view = comparePairsOf(bench.job!);
+      const view = comparePairsOf(job);
       if (!view) return todo;
       const odd = compareText(view, 'C').some((l) => l.odd);
       return { state: odd ? 'odd' : 'settled', last: `${view.pairs.length} pairs` };
     },
     readings: () => {
-      const voided = bench.job!.readings.filter((r) => r.voided).length;
-      return { state: bench.job!.readings.length > 0 ? 'settled' : 'todo', last: voided > 0 ? `${voided} voided` : '' };
+      const voided = job.readings.filter((r) => r.voided).length;
+      return { state: job.readings.length > 0 ? 'settled' : 'todo', last: voided > 0 ? `${voided} voided` : '' };
     },
     decision: () => {
-      const { decision } = bench.job!;
+      const { decision } = job;
       if (decision)
         return {
           state: decision.group === decision.toolGroup ? 'settled' : 'odd',
@@ -68,19 +64,19 @@ export function useStationState(): (station: Station) => StationState {
       return first && any ? { state: 'todo', last: formatProbability(first.probability) } : todo;
     },
     repair: () => {
-      const { doneAt, standIn } = bench.job!.repair;
+      const { doneAt, standIn } = job.repair;
       if (standIn && !standIn.removedAt) return { state: 'odd', last: 'stand-in' };
       return doneAt ? { state: 'settled', last: 'done' } : todo;
     },
     proof: () => {
-      const { closed, proof } = bench.job!;
+      const { closed, proof } = job;
       if (closed) return { state: closed.how === 'proved' ? 'settled' : 'odd', last: closed.how };
       return Object.keys(proof.steps).length > 0 ? { state: 'todo', last: 'begun' } : todo;
     },
   };
 
   return (station) => {
-    if (!bench.job) return todo;
+    if (!job) return todo;
     if (station.kind === 'form') return forms[station.id]?.() ?? todo;
     const readings = station.tests.flatMap((t) => work.readingsOf(t)).filter((r) => !r.voided && r.value !== null);
     if (readings.length === 0) return todo;

@@ -6,7 +6,7 @@ import dayjs from 'dayjs';
 import { computed } from 'vue';
 
 /** One line of the ledger. */
-const props = defineProps<{ job: Job; today: string }>();
+const props = defineProps<{ job: Job; today: string; homeless?: boolean }>();
 defineEmits<{ copy: []; like: []; export: []; archive: []; remove: [] }>();
 const FIELDS = { engine: 'Engine', climate: 'Climate', boiler: 'Boiler' } as const;
 const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
@@ -23,6 +23,7 @@ const line = computed(() => props.job.complaint.text || props.job.note);
       <div class="soft">
         {{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template>
       </div>
+      <div v-if="homeless" class="due">◆ not kept: only in this window</div>
       <div v-if="due.standIn" class="due">◆ temporary stand-in still fitted</div>
       <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
         {{ due.due > 0 ? '◆' : '○' }} {{ due.open }} follow-up{{ due.open > 1 ? 's' : '' }}, next {{ due.next }}

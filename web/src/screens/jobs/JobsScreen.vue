@@ -5,12 +5,15 @@ import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { workshop } from '../../app/workshop.ts';
+import { workshop } from '../../browser/workshop.ts';
 import TopBar from '../../components/TopBar.vue';
-import { onKeyStroke } from '../../composables/onKeyStroke.ts';
-import { fileName, saveFile } from '../../composables/saveFile.ts';
+import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
-import { exportJobFile } from '../../storage/jobFile.ts';
+import { saveJob } from '@mellow-probe/core/job/openJob';
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { useKit } from '../../session/kit.ts';
+import { withPhotos } from '../../storage/photoStorage.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { loadDemo } from './loadDemo.ts';
 import JobFilters from './JobFilters.vue';
@@ -18,6 +21,7 @@ import JobRow from './JobRow.vue';
 
 /** The ledger of kept checks: open, copy, delete with undo, export, import. */
 const jobs = useJobs();
+const kit = useKit();
 const router = useRouter();
 const picker = ref<HTMLInputElement>();
 const importNote = ref('');
@@ -32,8 +36,8 @@ onMounted(async () => {
 const shown = computed(() => jobs.jobs.filter((job) => passes(job, filter.value, today)));
 
 async function start(): Promise<void> {
-  const job = await jobs.create(CATALOGUE_CIRCUITS[0]);
-  if (job) await router.push(`/check/${job.id}`);
+  const job = await jobs.create(await kit.forNewJob(), CATALOGUE_CIRCUITS[0]);
+  await router.push(`/check/${job.id}`);
 }
 
 async function importFiles(files: FileList | null): Promise<void> {
@@ -49,11 +53,11 @@ async function importFiles(files: FileList | null): Promise<void> {
 }
 
 async function exportJob(job: Job): Promise<void> {
-  saveFile(fileName(job.title, 'json'), 'application/json', await exportJobFile(job));
+  saveFile(fileName(job.title, 'json'), 'application/json', saveJob(await withPhotos(job)));
 }
 async function startLike(job: Job): Promise<void> {
   const fresh = await jobs.startLike(job);
-  if (fresh) await router.push(`/check/${fresh.id}`);
+  await router.push(`/check/${fresh.id}`);
 }
 onKeyStroke('c', () => void start());
 </script>
@@ -81,11 +85,13 @@ onKeyStroke('c', () => void start());
       </div>
       <JobFilters v-if="jobs.jobs.length > 0" v-model="filter" />
       <p v-if="jobs.fault" class="note bad" role="alert">
+        {{ storageFaultText(jobs.fault) }}
         {{
           jobs.fault === 'full'
-            ? 'The browser’s storage is full: delete or export a check first.'
-            : 'The browser blocks its storage for this page: nothing can be kept here.'
+            ? 'Delete or export a check first.'
+            : 'What you type lives in this window only: export it.'
         }}
+        <button class="act" type="button" @click="jobs.load()">Try again</button>
       </p>
       <div v-if="importNote" class="note" role="status">
         <span class="lines">{{ importNote }}</span>
@@ -94,6 +100,7 @@ onKeyStroke('c', () => void start());
       <div v-if="jobs.removed" class="note" role="status">
         Deleted “{{ jobs.removed.title || 'untitled' }}”.
         <button class="act" type="button" @click="jobs.undoRemove()">Undo</button>
+        <button class="act quiet" type="button" @click="jobs.forget()">Close</button>
       </div>
 
       <table v-if="shown.length > 0" class="sheet ledger">
@@ -113,6 +120,7 @@ onKeyStroke('c', () => void start());
             :key="job.id"
             :job="job"
             :today="today"
+            :homeless="jobs.homeless.has(job.id)"
             @copy="jobs.copy(job)"
             @like="startLike(job)"
             @export="exportJob(job)"

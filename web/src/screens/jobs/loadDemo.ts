@@ -1,5 +1,5 @@
 import { openJobData } from '@mellow-probe/core/job/openJob';
-import { saveJob } from '../../storage/jobStorage.ts';
+import { jobDoor } from '../../storage/jobStorage.ts';
 import type { useJobs } from '../../stores/jobs.ts';
 
 /** The made-up checks that ship with the program, as their files. */
@@ -10,7 +10,7 @@ export async function loadDemo(jobs: ReturnType<typeof useJobs>): Promise<void> 
   if (jobs.jobs.length > 0) return;
   for (const read of Object.values(files)) {
     const opened = openJobData((await read()).default);
-    if (opened.ok) await saveJob(opened.job, null);
+    if (opened.ok) await jobDoor(opened.job.id).write(opened.job, null);
   }
   await jobs.load();
 }

@@ -10,8 +10,8 @@ import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { newId } from '../../composables/newId.ts';
-import { useDraft } from '../../composables/useDraft.ts';
+import { newId } from '../../browser/newId.ts';
+import { useDraft } from '../../session/draft.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 
 /** Temperatures that need no thermometer, what thermometers are good for, and how long to wait. */

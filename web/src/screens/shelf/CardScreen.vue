@@ -7,7 +7,7 @@ import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/uni
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
-import { useCurves } from '../../stores/curves.ts';
+import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 
 /** The pocket card: temperature, ohms, volts in this circuit and what the module shows, on one page. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import PickList from '../../components/PickList.vue';
-import { useCurves } from '../../stores/curves.ts';
+import { useCurves } from '../../session/curves.ts';
 
 /** A curve of the shelf, the user's own first. */
 const chosen = defineModel<string>({ required: true });

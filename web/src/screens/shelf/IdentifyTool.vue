@@ -9,10 +9,10 @@ import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
-import { newId } from '../../composables/newId.ts';
-import { useDraft } from '../../composables/useDraft.ts';
-import { useCurves } from '../../stores/curves.ts';
-import { useKit } from '../../stores/kit.ts';
+import { newId } from '../../browser/newId.ts';
+import { useDraft } from '../../session/draft.ts';
+import { useCurves } from '../../session/curves.ts';
+import { useKit } from '../../session/kit.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 
 /** Pairs of temperature and ohms rank the shelf's curves; the temperature of one more pair that would tell most. */

@@ -9,10 +9,10 @@ import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { newId, nowIso } from '../../composables/newId.ts';
-import { useDraft } from '../../composables/useDraft.ts';
-import { useCurves } from '../../stores/curves.ts';
-import { useKit } from '../../stores/kit.ts';
+import { newId, nowIso } from '../../browser/newId.ts';
+import { useDraft } from '../../session/draft.ts';
+import { useCurves } from '../../session/curves.ts';
+import { useKit } from '../../session/kit.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import KitForm from '../../components/KitForm.vue';
-import { useKit } from '../../stores/kit.ts';
+import { useKit } from '../../session/kit.ts';
 
 /** The technician's own kit: new checks start with a copy of it. */
 const kit = useKit();

@@ -10,9 +10,9 @@ import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
-import { newId, nowIso } from '../../composables/newId.ts';
-import { useDraft } from '../../composables/useDraft.ts';
-import { useCurves } from '../../stores/curves.ts';
+import { newId, nowIso } from '../../browser/newId.ts';
+import { useDraft } from '../../session/draft.ts';
+import { useCurves } from '../../session/curves.ts';
 import FitView from './FitView.vue';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */

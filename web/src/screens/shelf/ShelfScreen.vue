@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
-import { onKeyStroke } from '../../composables/onKeyStroke.ts';
+import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { TOOLS } from './tools.ts';
 

@@ -2,15 +2,16 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { PROOF_STEPS, type ProofState } from '@mellow-probe/core/proof/proofPlan';
 import dayjs from 'dayjs';
-import { computed, ref } from 'vue';
-import { nowIso } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { computed } from 'vue';
+import { nowIso } from '../../../browser/newId.ts';
+import { useUnsent } from '../../../session/unsent.ts';
+import { useSession } from '../../../session/jobSession.ts';
 
 /** A job closes with proof, or with a reason why there is none. */
 const props = defineProps<{ state: ProofState }>();
-const bench = useOpenJob();
-const reason = ref('');
-const closed = computed(() => bench.job!.closed);
+const { job } = useSession();
+const reason = useUnsent('closing');
+const closed = computed(() => job.closed);
 const names = (ids: readonly string[]): string =>
   ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');
 const lacks = computed(() => {
@@ -26,7 +27,8 @@ const lacks = computed(() => {
 });
 function close(how: 'proved' | 'unproved'): void {
   if (how === 'unproved' && reason.value.trim() === '') return;
-  bench.job!.closed = { at: nowIso(), how, reason: reason.value.trim() };
+  job.closed = { at: nowIso(), how, reason: reason.value.trim() };
+  reason.value = '';
 }
 </script>
 
@@ -36,9 +38,9 @@ function close(how: 'proved' | 'unproved'): void {
     <template v-if="closed">
       <p :class="['told', { odd: closed.how !== 'proved' }]">
         Closed {{ dayjs(closed.at).format('DD MMM YYYY HH:mm') }}, {{ closed.how }}. {{ closed.reason }}
-        <button class="act quiet" type="button" @click="bench.job!.closed = null">Open it again</button>
+        <button class="act quiet" type="button" @click="job.closed = null">Open it again</button>
       </p>
-      <RouterLink class="act main" :to="`/check/${bench.job!.id}/report`">Report</RouterLink>
+      <RouterLink class="act main" :to="`/check/${job.id}/report`">Report</RouterLink>
     </template>
     <template v-else-if="state.proved">
       <p class="told">Proved: every value read again is healthy, every step passed or not possible here.</p>
@@ -47,7 +49,7 @@ function close(how: 'proved' | 'unproved'): void {
     <template v-else>
       <p class="told odd">Not proved yet: {{ lacks.join('; ') }}.</p>
       <label class="line"
-        >To close it all the same, say why <textarea v-model="reason" rows="2" maxlength="20000"></textarea>
+        >To close it all the same, say why <textarea v-model="reason" data-unsent rows="2" maxlength="20000"></textarea>
       </label>
       <button class="act" type="button" :disabled="reason.trim() === ''" @click="close('unproved')">
         Close without proof

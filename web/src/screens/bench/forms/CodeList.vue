@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
+import { MOST } from '@mellow-probe/core/job/most';
 import { codeText } from '@mellow-probe/core/wording/codeText';
 import { curveSlope } from '@mellow-probe/core/job/curveSlope';
-import { computed, ref } from 'vue';
-import { newId } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { computed } from 'vue';
+import { newId } from '../../../browser/newId.ts';
+import { useUnsent } from '../../../session/unsent.ts';
+import { useSession } from '../../../session/jobSession.ts';
 
 /** Trouble codes as typed, each with its state and what it means in this very circuit. */
-const bench = useOpenJob();
-const codes = computed(() => bench.job!.complaint.codes);
-const text = ref('');
+const { job } = useSession();
+const codes = computed(() => job.complaint.codes);
+const text = useUnsent('code');
 const STATES = {
   present: 'present',
   sporadic: 'sporadic',
@@ -17,17 +19,19 @@ const STATES = {
   past: 'from the past',
 } as const;
 const meaning = (code: string): string =>
-  codeText(code, bench.job!.circuit.layout, curveSlope(bench.job!.circuit.curve)) ??
+  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve)) ??
   'Not a code known here: a maker’s own? Note what the scan tool says.';
 
+const full = computed(() => codes.value.length >= MOST.codes);
 function add(): void {
-  for (const code of text.value
+  const room = MOST.codes - codes.value.length;
+  const typed = text.value
     .split(/[,;\n]+/)
     .map((c) => c.trim())
-    .filter(Boolean)) {
-    codes.value.push({ id: newId(), code: code.toUpperCase().slice(0, 400), state: 'present' });
-  }
-  text.value = '';
+    .filter(Boolean);
+  for (const code of typed.slice(0, room))
+    codes.value.push({ id: newId(), code: code.toUpperCase(), state: 'present' });
+  text.value = typed.slice(room).join(', ');
 }
 </script>
 
@@ -40,7 +44,7 @@ function add(): void {
       <select v-model="c.state" :aria-label="`State of ${c.code}`">
         <option v-for="s in CODE_STATES" :key="s" :value="s">{{ STATES[s] }}</option>
       </select>
-      <button class="act quiet" type="button" @click="bench.job!.complaint.codes = codes.filter((x) => x.id !== c.id)">
+      <button class="act quiet" type="button" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)">
         Remove
       </button>
     </div>
@@ -48,12 +52,14 @@ function add(): void {
       <input
         v-model="text"
         class="text add"
+        data-unsent
         aria-label="Add a code"
         placeholder="P0118, or SPN 110 FMI 3"
         maxlength="400"
       />
-      <button class="act" type="submit" :disabled="text.trim() === ''">Add code</button>
+      <button class="act" type="submit" :disabled="text.trim() === '' || full">Add code</button>
     </form>
+    <p v-if="full" class="soft">{{ MOST.codes }} codes: no room for more.</p>
   </div>
 </template>
 

@@ -1,27 +1,26 @@
 <script setup lang="ts">
+import { MOST } from '@mellow-probe/core/job/most';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';
-import { newId } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { newId } from '../../../browser/newId.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
-import { useVerdict } from '../../../stores/verdict.ts';
 import { compareText } from '@mellow-probe/core/wording/compareText';
 import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
 import FormSheet from './FormSheet.vue';
 import SettlingSheet from './SettlingSheet.vue';
 
 /** This sensor against the other, and against itself while it is heated and cooled: pairs of temperature and ohms. */
-const bench = useOpenJob();
-const verdict = useVerdict();
+const { job, verdict } = useSession();
 const preferences = usePreferences();
-const pairs = computed(() => bench.job!.comparison.pairs);
+const pairs = computed(() => job.comparison.pairs);
 const lines = computed(() => {
-  const view = comparePairsOf(bench.job!);
+  const view = comparePairsOf(job);
   return view ? compareText(view, preferences.temperatureUnit) : [];
 });
 function add(): void {
   const last = pairs.value[pairs.value.length - 1];
-  bench.job!.comparison.pairs.push({
+  job.comparison.pairs.push({
     id: newId(),
     sensor: last?.sensor ?? 'this',
     phase: last?.phase ?? 'heating',
@@ -30,7 +29,7 @@ function add(): void {
   });
 }
 const remove = (id: string): void => {
-  bench.job!.comparison.pairs = pairs.value.filter((p) => p.id !== id);
+  job.comparison.pairs = pairs.value.filter((p) => p.id !== id);
 };
 const issueOf = (id: string, what: string) => {
   const issue = verdict.issues.get(`comparison.${id}.${what}`);
@@ -78,7 +77,10 @@ const issueOf = (id: string, what: string) => {
       >
       <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>
     </div>
-    <button class="act add" type="button" @click="add">Add a pair</button>
+    <button class="act add" type="button" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add">
+      Add a pair
+    </button>
+    <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ MOST.pairs }} pairs: no room for more.</p>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
     <SettlingSheet />
   </FormSheet>

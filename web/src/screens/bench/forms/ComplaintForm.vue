@@ -3,19 +3,18 @@ import { OTHER_CAUSES } from '@mellow-probe/core/catalogue/otherCauses';
 import { SYMPTOMS } from '@mellow-probe/core/catalogue/symptoms';
 import { complaintText } from '@mellow-probe/core/wording/complaintText';
 import { computed } from 'vue';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import CodeList from './CodeList.vue';
 import FormSheet from './FormSheet.vue';
 
 /** What brought the technician here: machine, symptoms, codes, what was replaced, and causes that are no electrical fault. */
-const bench = useOpenJob();
+const { job } = useSession();
 const preferences = usePreferences();
-const job = computed(() => bench.job!);
-const complaint = computed(() => job.value.complaint);
-const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.value.field));
-const causes = computed(() => OTHER_CAUSES.filter((c) => c.field === job.value.field));
-const told = computed(() => complaintText(job.value, preferences.temperatureUnit));
+const complaint = computed(() => job.complaint);
+const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.field));
+const causes = computed(() => OTHER_CAUSES.filter((c) => c.field === job.field));
+const told = computed(() => complaintText(job, preferences.temperatureUnit));
 const READS = { cold: 'reads too cold', hot: 'reads too hot', either: '' } as const;
 const PARTS = [
   ['sensor', 'Sensor'],

@@ -1,29 +1,33 @@
 <script setup lang="ts">
-import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { suspectDetail } from '@mellow-probe/core/wording/verdictText';
 import { computed, ref } from 'vue';
-import { nowIso } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
-import { useVerdict } from '../../../stores/verdict.ts';
+import { nowIso } from '../../../browser/newId.ts';
+import { useUnsent } from '../../../session/unsent.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import FormSheet from './FormSheet.vue';
 
 /** The technician decides; the tool's verdict stands beside it, and a reason where they differ. */
-const bench = useOpenJob();
-const verdict = useVerdict();
-const decision = computed(() => bench.job!.decision);
-const first = computed(() => verdict.result?.assessment.groups[0] ?? null);
-const suspects = computed(() => verdict.result?.assessment.suspects.slice(0, 4) ?? []);
-const unmeasured = computed(() => verdict.result?.assessment.doubt.kind === 'no-readings');
+const { job, verdict } = useSession();
+const decision = computed(() => job.decision);
+/** A decision is set beside what the tool says of these very figures. */
+const assessment = computed(() => (verdict.fault ? null : (verdict.result?.assessment ?? null)));
+const first = computed(() => assessment.value?.groups[0] ?? null);
+const suspects = computed(() => assessment.value?.suspects.slice(0, 4) ?? []);
+const unmeasured = computed(() => assessment.value?.doubt.kind === 'no-readings');
 const chosen = ref<FaultGroup | null>(null);
 const differs = computed(() => chosen.value !== null && first.value !== null && chosen.value !== first.value.group);
-const reason = ref(decision.value?.reason ?? '');
-const GROUPS: readonly FaultGroup[] = ['sensor', 'wiring', 'reference', 'module', 'installation', 'healthy'];
+const unsent = useUnsent('decision');
+const reason = computed({
+  get: () => unsent.value || (decision.value?.reason ?? ''),
+  set: (text) => (unsent.value = text),
+});
 
 function decide(): void {
-  if (!chosen.value || !first.value || (differs.value && reason.value.trim() === '')) return;
-  bench.job!.decision = {
+  if (!chosen.value || !first.value || verdict.earlier || (differs.value && reason.value.trim() === '')) return;
+  job.decision = {
     group: chosen.value,
     toolGroup: first.value.group,
     toolProbability: first.value.probability,
@@ -31,6 +35,7 @@ function decide(): void {
     decidedAt: nowIso(),
   };
   chosen.value = null;
+  unsent.value = '';
 }
 </script>
 
@@ -53,19 +58,19 @@ function decide(): void {
       <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }}
       {{ formatProbability(decision.toolProbability) }}).
       {{ decision.reason }}
-      <button class="act quiet" type="button" @click="bench.job!.decision = null">Undo</button>
+      <button class="act quiet" type="button" @click="job.decision = null">Undo</button>
     </div>
     <div role="radiogroup" aria-label="Your decision">
       <h3>You decide</h3>
       <div class="row">
-        <label v-for="g in GROUPS" :key="g" class="check choice"
+        <label v-for="g in FAULT_GROUPS" :key="g" class="check choice"
           ><input v-model="chosen" type="radio" name="decision" :value="g" />{{ groupName(g) }}</label
         >
       </div>
     </div>
     <label v-if="chosen" class="line"
       >{{ differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like' }}
-      <textarea v-model="reason" rows="2" maxlength="20000"></textarea>
+      <textarea v-model="reason" data-unsent rows="2" maxlength="20000"></textarea>
     </label>
     <div>
       <button

@@ -1,23 +1,28 @@
 <script setup lang="ts">
+import { MOST } from '@mellow-probe/core/job/most';
+import { followUpSchema } from '@mellow-probe/core/job/recordSchemas';
 import dayjs from 'dayjs';
-import { newId, nowIso } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { newId, nowIso } from '../../../browser/newId.ts';
+import { useSession } from '../../../session/jobSession.ts';
 
 /** What still has to be done after today, with its day; open ones stay on the list of checks. */
-const bench = useOpenJob();
+const { job } = useSession();
+/** Days that a follow-up can fall on. */
+const [FIRST_DAY, LAST_DAY] = ['2000-01-01', '2199-12-31'];
 function add(): void {
-  bench.job!.followUps.push({ id: newId(), text: '', dueOn: dayjs().add(7, 'day').format('YYYY-MM-DD'), doneAt: null });
+  job.followUps.push({ id: newId(), text: '', dueOn: dayjs().add(7, 'day').format('YYYY-MM-DD'), doneAt: null });
 }
 function setDay(id: string, day: string): void {
-  const item = bench.job!.followUps.find((f) => f.id === id);
-  if (item && /^\d{4}-\d{2}-\d{2}$/.test(day)) item.dueOn = day;
+  const item = job.followUps.find((f) => f.id === id);
+  if (item && day >= FIRST_DAY && day <= LAST_DAY && followUpSchema.shape.dueOn.safeParse(day).success)
+    item.dueOn = day;
 }
 </script>
 
 <template>
   <div>
     <h3>Follow-ups</h3>
-    <div v-for="f in bench.job!.followUps" :key="f.id" class="item" data-test="follow-up">
+    <div v-for="f in job.followUps" :key="f.id" class="item" data-test="follow-up">
       <label class="check"
         ><input
           type="checkbox"
@@ -37,6 +42,8 @@ function setDay(id: string, day: string): void {
         :value="f.dueOn"
         class="text"
         type="date"
+        :min="FIRST_DAY"
+        :max="LAST_DAY"
         aria-label="Due on"
         @change="setDay(f.id, ($event.target as HTMLInputElement).value)"
       />
@@ -44,12 +51,15 @@ function setDay(id: string, day: string): void {
         class="act quiet"
         type="button"
         aria-label="Remove this follow-up"
-        @click="bench.job!.followUps = bench.job!.followUps.filter((x) => x.id !== f.id)"
+        @click="job.followUps = job.followUps.filter((x) => x.id !== f.id)"
       >
         ✕
       </button>
     </div>
-    <button class="act" type="button" @click="add">Add a follow-up</button>
+    <button class="act" type="button" :disabled="job.followUps.length >= MOST.followUps" @click="add">
+      Add a follow-up
+    </button>
+    <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ MOST.followUps }} follow-ups: no room for more.</p>
   </div>
 </template>
 

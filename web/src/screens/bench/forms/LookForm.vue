@@ -2,19 +2,19 @@
 import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
 import { faultById } from '@mellow-probe/core/faults/list';
 import { computed } from 'vue';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import FormSheet from './FormSheet.vue';
 import PhotoStrip from './PhotoStrip.vue';
 
 /** What was seen and felt: each finding moves the odds by its documented factors, which are shown. */
-const bench = useOpenJob();
+const { job } = useSession();
 const KINDS = { look: 'Seen', feel: 'Felt and heated', history: 'History', code: 'Codes without a number' } as const;
 const groups = Object.entries(KINDS).map(([kind, label]) => ({ label, list: FINDINGS.filter((f) => f.kind === kind) }));
-const chosen = computed(() => bench.job!.findings);
+const chosen = computed(() => job.findings);
 
 function toggle(id: string, on: boolean): void {
   const others = chosen.value.filter((f) => f !== id);
-  bench.job!.findings = on ? [...others, id] : others;
+  job.findings = on ? [...others, id] : others;
 }
 const factors = (ratios: Readonly<Record<string, number>>): string =>
   Object.entries(ratios)
@@ -51,7 +51,7 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
     <label class="line"
       >Note
       <textarea
-        v-model="bench.job!.note"
+        v-model="job.note"
         rows="2"
         maxlength="20000"
         placeholder="What caused it, where the water comes from"

@@ -1,22 +1,24 @@
 <script setup lang="ts">
+import { MOST } from '@mellow-probe/core/job/most';
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { ref, watch } from 'vue';
-import { newId, nowIso } from '../../../composables/newId.ts';
-import { scaledJpeg } from '../../../composables/scaledJpeg.ts';
-import { getPhoto, putPhoto, removePhoto } from '../../../storage/photoStorage.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { newId, nowIso } from '../../../browser/newId.ts';
+import { scaledJpeg } from '../../../browser/scaledJpeg.ts';
+import { getPhoto, putPhoto } from '../../../storage/photoStorage.ts';
+import { toStorageError } from '../../../storage/storageError.ts';
+import { useSession } from '../../../session/jobSession.ts';
 
 /** Photos of a job: scaled down, kept in the browser beside the job, part of its file and report. */
-const bench = useOpenJob();
+const { job } = useSession();
 const images = ref<Record<string, string>>({});
 const picker = ref<HTMLInputElement>();
 const fault = ref('');
-const MOST = 12;
 
 watch(
-  () => bench.job!.photos.map((p) => p.id).join(),
+  () => job.photos.map((p) => p.id).join(),
   async () => {
-    for (const p of bench.job!.photos)
-      if (!images.value[p.id]) images.value[p.id] = p.image ?? (await getPhoto(p.id)) ?? '';
+    for (const p of job.photos)
+      if (!images.value[p.id]) images.value[p.id] = p.image ?? (await getPhoto(job.id, p.id)) ?? '';
   },
   { immediate: true },
 );
@@ -24,8 +26,8 @@ watch(
 async function add(files: FileList | null): Promise<void> {
   fault.value = '';
   for (const file of files ?? []) {
-    if (bench.job!.photos.length >= MOST) {
-      fault.value = `At most ${MOST} photos a job.`;
+    if (job.photos.length >= MOST.photos) {
+      fault.value = `At most ${MOST.photos} photos a job.`;
       break;
     }
     const image = await scaledJpeg(file);
@@ -34,22 +36,20 @@ async function add(files: FileList | null): Promise<void> {
       continue;
     }
     const id = newId();
-    const kept = await putPhoto(id, image);
-    if (kept !== 'kept') {
-      fault.value =
-        kept === 'full'
-          ? 'The browser’s storage is full: this photo was not kept.'
-          : 'The browser blocks its storage: this photo was not kept.';
+    try {
+      await putPhoto(job.id, id, image);
+    } catch (error) {
+      fault.value = `${storageFaultText(toStorageError(error).fault)} This photo was not kept.`;
       continue;
     }
     images.value[id] = image;
-    bench.job!.photos.push({ id, caption: file.name.replace(/\.\w+$/, ''), takenAt: nowIso(), image: null });
+    job.photos.push({ id, caption: file.name.replace(/\.\w+$/, ''), takenAt: nowIso(), image: null });
   }
   if (picker.value) picker.value.value = '';
 }
-async function remove(id: string): Promise<void> {
-  bench.job!.photos = bench.job!.photos.filter((p) => p.id !== id);
-  await removePhoto(id);
+/** The picture itself stays until nothing could bring it back. */
+function remove(id: string): void {
+  job.photos = job.photos.filter((p) => p.id !== id);
 }
 </script>
 
@@ -57,7 +57,7 @@ async function remove(id: string): Promise<void> {
   <div>
     <h3>Photos</h3>
     <div class="strip">
-      <figure v-for="p in bench.job!.photos" :key="p.id" data-test="photo">
+      <figure v-for="p in job.photos" :key="p.id" data-test="photo">
         <img v-if="images[p.id]" :src="images[p.id]" :alt="p.caption" />
         <div v-else class="gone soft">not in this browser</div>
         <input v-model="p.caption" class="text" aria-label="Caption" maxlength="400" />

@@ -6,25 +6,23 @@ import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';
 import FigureField from '../../../components/FigureField.vue';
-import { nowIso } from '../../../composables/newId.ts';
-import { useReadings } from '../../../composables/useReadings.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { nowIso } from '../../../browser/newId.ts';
+import { useReadings } from '../../../session/readings.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
-import { useVerdict } from '../../../stores/verdict.ts';
 import CloseJob from './CloseJob.vue';
 import FormSheet from './FormSheet.vue';
 
 /** The proof of a repair: predicted values at today's temperature, steps, and closing the job with proof or with a stated reason. */
-const bench = useOpenJob();
-const verdict = useVerdict();
+const { job, verdict } = useSession();
 const preferences = usePreferences();
-const { readProof } = useReadings();
-const proof = computed(() => bench.job!.proof);
+const { read } = useReadings();
+const proof = computed(() => job.proof);
 const healthy = computed(() => verdict.result?.proofHealthy ?? {});
-const state = computed(() => proofStateOf(bench.job!, healthy.value));
-const steps = computed(() => proofStepsFor(bench.job!.field));
+const state = computed(() => proofStateOf(job, healthy.value));
+const steps = computed(() => proofStepsFor(job.field));
 const tests = computed(() =>
-  PROOF_TESTS.filter((id) => measurementById(id).layouts.includes(bench.job!.circuit.layout)).map((id) => {
+  PROOF_TESTS.filter((id) => measurementById(id).layouts.includes(job.circuit.layout)).map((id) => {
     const { name, quantity } = measurementById(id);
     const typed = proof.value.readings.find((r) => r.measurement === id);
     const range = healthy.value[id];
@@ -43,8 +41,7 @@ const tests = computed(() =>
 );
 function put(id: string, text: string): void {
   const others = proof.value.readings.filter((r) => r.measurement !== id);
-  proof.value.readings =
-    text.trim() === '' ? others : [...others, { measurement: id, text, value: readProof(id, text) }];
+  proof.value.readings = text.trim() === '' ? others : [...others, { measurement: id, text, value: read(id, text) }];
 }
 function setStep(id: string, value: string): void {
   const next = { ...proof.value.steps };

@@ -3,26 +3,23 @@ import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import dayjs from 'dayjs';
 import { computed, ref } from 'vue';
-import { useReadings } from '../../../composables/useReadings.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { useReadings } from '../../../session/readings.ts';
+import { useUnsent } from '../../../session/unsent.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
-import { useVerdict } from '../../../stores/verdict.ts';
 import { issueText } from '@mellow-probe/core/wording/issueText';
-import { useWorkOrder } from '../../../stores/workOrder.ts';
-import { useReadingView } from '../useReadingView.ts';
+import { useReadingView } from '../../../session/readingView.ts';
 import FormSheet from './FormSheet.vue';
 
 /** Every reading of the job with its conditions, time, note, corrections and voidings: the record. */
-const bench = useOpenJob();
-const work = useWorkOrder();
-const verdict = useVerdict();
+const { job, verdict, work } = useSession();
 const readings = useReadings();
 const preferences = usePreferences();
 const viewOf = useReadingView();
 const voiding = ref('');
-const reason = ref('');
+const reason = useUnsent(() => `void ${voiding.value}`);
 const rows = computed(() =>
-  bench.job!.readings.map((r) => {
+  job.readings.map((r) => {
     const m = measurementById(r.measurement);
     const issue = verdict.issues.get(`readings.${r.id}`);
     return {
@@ -39,7 +36,8 @@ const SIGNS = { fits: '●', off: '◆', none: '○' } as const;
 function voidIt(id: string): void {
   if (reason.value.trim() === '') return;
   readings.voidReading(id, reason.value.trim());
-  [voiding.value, reason.value] = ['', ''];
+  reason.value = '';
+  voiding.value = '';
 }
 </script>
 
@@ -84,10 +82,17 @@ function voidIt(id: string): void {
               Take back in
             </button>
             <form v-else-if="voiding === row.r.id" class="why" @submit.prevent="voidIt(row.r.id)">
-              <input v-model="reason" class="text" aria-label="Why it is voided" placeholder="Why?" maxlength="400" />
+              <input
+                v-model="reason"
+                data-unsent
+                class="text"
+                aria-label="Why it is voided"
+                placeholder="Why?"
+                maxlength="400"
+              />
               <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
             </form>
-            <button v-else class="act quiet" type="button" @click="((voiding = row.r.id), (reason = ''))">Void…</button>
+            <button v-else class="act quiet" type="button" @click="voiding = row.r.id">Void…</button>
           </td>
         </tr>
       </tbody>

@@ -1,24 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import dayjs from 'dayjs';
-import { newId, nowIso } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
-import { useVerdict } from '../../../stores/verdict.ts';
+import { newId, nowIso } from '../../../browser/newId.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import FollowUps from './FollowUps.vue';
 import FormSheet from './FormSheet.vue';
 
 /** What was repaired and what caused it; a temporary stand-in is booked and stays due until it is out. */
-const bench = useOpenJob();
-const verdict = useVerdict();
-const repair = computed(() => bench.job!.repair);
+const { job, verdict } = useSession();
+const repair = computed(() => job.repair);
 const advice = computed(() => verdict.result?.assessment.suspects.find((s) => s.fault !== 'healthy')?.repair ?? '');
-const substituted = computed(() =>
-  bench.job!.readings.some((r) => r.measurement === 'displayed-substituted' && !r.voided),
-);
+const substituted = computed(() => job.readings.some((r) => r.measurement === 'displayed-substituted' && !r.voided));
 
 function fitStandIn(): void {
   repair.value.standIn = { what: '', fittedAt: nowIso(), removedAt: null };
-  bench.job!.followUps.push({
+  job.followUps.push({
     id: newId(),
     text: 'Take the temporary stand-in out, fit the right part',
     dueOn: dayjs().add(3, 'day').format('YYYY-MM-DD'),
@@ -28,7 +24,7 @@ function fitStandIn(): void {
 function removeStandIn(): void {
   if (!repair.value.standIn) return;
   repair.value.standIn.removedAt = nowIso();
-  for (const f of bench.job!.followUps) if (/stand-in/.test(f.text) && !f.doneAt) f.doneAt = nowIso();
+  for (const f of job.followUps) if (/stand-in/.test(f.text) && !f.doneAt) f.doneAt = nowIso();
 }
 </script>
 

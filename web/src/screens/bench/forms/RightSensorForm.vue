@@ -2,13 +2,13 @@
 import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
 import { plugText } from '@mellow-probe/core/wording/plugText';
 import { computed } from 'vue';
-import { newId } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { newId } from '../../../browser/newId.ts';
+import { useSession } from '../../../session/jobSession.ts';
 import FormSheet from './FormSheet.vue';
 
 /** Which plug is which value: pull (or bridge) one at a time and note what moved. */
-const bench = useOpenJob();
-const record = computed(() => bench.job!.rightSensor);
+const { job } = useSession();
+const record = computed(() => job.rightSensor);
 const map = computed(() => identifyPlugs(record.value));
 const lines = computed(() => plugText(record.value, map.value));
 

@@ -1,14 +1,15 @@
 <script setup lang="ts">
+import { MOST } from '@mellow-probe/core/job/most';
 import { settle } from '@mellow-probe/core/baths/settling';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';
-import { newId } from '../../../composables/newId.ts';
-import { useOpenJob } from '../../../stores/openJob.ts';
+import { newId } from '../../../browser/newId.ts';
+import { useSession } from '../../../session/jobSession.ts';
 
 /** A few timed readings give the value a sensor will settle at. */
-const bench = useOpenJob();
-const rows = computed(() => bench.job!.comparison.settling);
+const { job } = useSession();
+const rows = computed(() => job.comparison.settling);
 const told = computed(() => {
   const readings = rows.value.flatMap((r) =>
     r.minute.value === null || r.value.value === null ? [] : [{ minute: r.minute.value, value: r.value.value }],
@@ -20,7 +21,7 @@ const told = computed(() => {
 function add(): void {
   const last = rows.value[rows.value.length - 1]?.minute.value;
   const minute = typeof last === 'number' ? last + 1 : 0;
-  bench.job!.comparison.settling.push({
+  job.comparison.settling.push({
     id: newId(),
     minute: { text: String(minute), value: minute },
     value: { text: '', value: null },
@@ -41,12 +42,17 @@ function add(): void {
         class="act quiet"
         type="button"
         :aria-label="`Remove timed reading ${i + 1}`"
-        @click="bench.job!.comparison.settling = rows.filter((x) => x.id !== r.id)"
+        @click="job.comparison.settling = rows.filter((x) => x.id !== r.id)"
       >
         ✕
       </button>
     </div>
-    <button class="act" type="button" @click="add">Add a timed reading</button>
+    <button class="act" type="button" :disabled="job.comparison.settling.length >= MOST.timed" @click="add">
+      Add a timed reading
+    </button>
+    <p v-if="job.comparison.settling.length >= MOST.timed" class="soft">
+      {{ MOST.timed }} timed readings: no room for more.
+    </p>
     <p v-if="told" class="told" data-test="settling-told">{{ told }}</p>
   </div>
 </template>

@@ -1,8 +1,8 @@
 import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/verdict/chartLines';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
-import { type ChartColours, chartColours, chartLayout } from '../../components/chartLook.ts';
-import { plainLabel } from '../../components/plainLabel.ts';
+import { type ChartColours, chartColours, chartLayout } from './chartLook.ts';
+import { plainLabel } from './plainLabel.ts';
 
 export interface Figure {
   data: Data[];

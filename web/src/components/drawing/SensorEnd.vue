@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlugView } from './useDrawing.ts';
+import type { PlugView } from './drawingOf.ts';
 
 /** The sensor's side of the plug: the sensor on it, pulled off, taken into a bath, or a bridge or resistor in its place. */
 defineProps<{ plug: PlugView; shift: number; marked: boolean }>();

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useWorkOrder } from '../../stores/workOrder.ts';
-import type { Mark } from './useDrawing.ts';
+import type { Mark } from './drawingOf.ts';
 
-/** The measured values at their nodes, each beside what it should be. A click puts the reading on the card. */
+/** The measured values at their nodes, each beside what it should be. A click names the test. */
 const props = defineProps<{ marks: readonly Mark[] }>();
-const work = useWorkOrder();
+const emit = defineEmits<{ mark: [measurement: string] }>();
 
 /** First mark of each place, and the step to the second. */
 const SPOTS: Record<Mark['place'], { x: number; y: number; dx: number; dy: number }> = {
@@ -42,7 +41,7 @@ const placed = computed(() => {
       v-for="m in placed"
       :key="m.measurement"
       :transform="`translate(${m.x},${m.y})`"
-      @click="work.goTest(m.measurement)"
+      @click="emit('mark', m.measurement)"
     >
       <template v-if="m.place === 'display'">
         <text class="value"

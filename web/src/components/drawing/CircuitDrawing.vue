@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import type { Probe } from '@mellow-probe/core/circuit/bench';
 import { computed } from 'vue';
-import { useOpenJob } from '../../stores/openJob.ts';
 import DrawingMarks from './DrawingMarks.vue';
+import type { Drawing } from './drawingOf.ts';
 import SensorEnd from './SensorEnd.vue';
-import { useDrawing } from './useDrawing.ts';
 
-/** The circuit of this job as the card demands it: what is in the plug, where the leads stand, what was measured where, what is suspected. */
-const bench = useOpenJob();
-const { plug, moduleFree, probes, returnBridged, marks, suspect, facts } = useDrawing();
-const layout = computed(() => bench.job!.circuit.layout);
-const part = computed(() => suspect.value?.part ?? 'none');
+/** A circuit: what is in the plug, where the leads stand, what was measured where, what is suspected. */
+const props = defineProps<{ drawing: Drawing }>();
+const emit = defineEmits<{ mark: [measurement: string] }>();
+const part = computed(() => props.drawing.suspect?.part ?? 'none');
 const mark = (name: string): string => (part.value === name ? 'suspect' : '');
-const mirrored = computed(() => layout.value === 'pull-down');
+const mirrored = computed(() => props.drawing.layout === 'pull-down');
 const upperPart = computed(() => (mirrored.value ? 'return' : 'signal'));
 const lowerPart = computed(() => (mirrored.value ? 'signal' : 'return'));
 /** In the mirrored layout the signal comes back on the lower wire. */
@@ -35,13 +33,15 @@ const sign = computed(() => {
   return SIGNS[part.value] ?? null;
 });
 
-const sensorX = computed(() => (plug.value.kind === 'sensor' ? 0 : plug.value.kind === 'open' ? 46 : 70));
+const sensorX = computed(() =>
+  props.drawing.plug.kind === 'sensor' ? 0 : props.drawing.plug.kind === 'open' ? 46 : 70,
+);
 function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number; y: number } {
   switch (probe) {
     case 'signal':
       return { x: 540, y: signalY.value };
     case 'return':
-      return layout.value === 'one-wire' ? { x: 486, y: 226 } : { x: 540, y: returnY.value };
+      return props.drawing.layout === 'one-wire' ? { x: 486, y: 226 } : { x: 540, y: returnY.value };
     case 'modulePin':
       return { x: 224, y: signalY.value };
     case 'moduleGround':
@@ -56,15 +56,16 @@ function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number
       return { x: 596 + sensorX.value, y: colour === 'red' ? SIGNAL_Y : RETURN_Y };
   }
 }
-const leads = computed(
-  () => probes.value && { red: placeOf(probes.value.red, 'red'), black: placeOf(probes.value.black, 'black') },
-);
-const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.value?.black === probe;
+const leads = computed(() => {
+  const { probes } = props.drawing;
+  return probes && { red: placeOf(probes.red, 'red'), black: placeOf(probes.black, 'black') };
+});
+const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || props.drawing.probes?.black === probe;
 </script>
 
 <template>
   <section class="sheet drawing" aria-label="The circuit as this test needs it">
-    <svg viewBox="0 0 760 258" role="img" :aria-label="suspect?.text ?? 'circuit drawing'">
+    <svg viewBox="0 0 760 258" role="img" :aria-label="drawing.suspect?.text ?? 'circuit drawing'">
       <g class="lines">
         <rect x="10" y="8" width="206" height="234" rx="10" class="module" />
         <path d="M40 36V48" :class="mark('reference')" />
@@ -78,39 +79,43 @@ const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.va
         </template>
         <template v-else>
           <path d="M40 98V120H216" />
-          <path v-if="layout === 'pull-up'" d="M40 212V200H216" :class="mark('ground')" />
-          <path v-if="layout === 'pull-up'" d="M28 212h24M32 218h16M36 224h8" :class="mark('ground')" />
+          <path v-if="drawing.layout === 'pull-up'" d="M40 212V200H216" :class="mark('ground')" />
+          <path v-if="drawing.layout === 'pull-up'" d="M28 212h24M32 218h16M36 224h8" :class="mark('ground')" />
         </template>
-        <path :d="moduleFree ? 'M236 120H540' : 'M216 120H540'" :class="mark(upperPart)" />
-        <path v-if="layout !== 'one-wire'" :d="moduleFree ? 'M236 200H540' : 'M216 200H540'" :class="mark(lowerPart)" />
+        <path :d="drawing.moduleFree ? 'M236 120H540' : 'M216 120H540'" :class="mark(upperPart)" />
+        <path
+          v-if="drawing.layout !== 'one-wire'"
+          :d="drawing.moduleFree ? 'M236 200H540' : 'M216 200H540'"
+          :class="mark(lowerPart)"
+        />
         <path v-else d="M540 200H486V222M470 222h32M476 228h20M482 234h8" :class="mark('return')" />
         <rect x="540" y="102" width="13" height="116" rx="4" :class="['part', mark('plug')]" />
       </g>
-      <SensorEnd :plug="plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
+      <SensorEnd :plug="drawing.plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
       <g class="words">
         <text x="206" y="28" text-anchor="end" class="strong">Module</text>
-        <text x="58" y="42" class="figure">{{ facts.reference }}</text>
-        <text x="58" y="78">{{ facts.pullUp }}</text>
-        <text x="226" y="114">{{ facts.wires[0] }}</text>
-        <text v-if="layout !== 'one-wire'" x="226" y="194">{{ facts.wires[1] }}</text>
+        <text x="58" y="42" class="figure">{{ drawing.facts.reference }}</text>
+        <text x="58" y="78">{{ drawing.facts.pullUp }}</text>
+        <text x="226" y="114">{{ drawing.facts.wires[0] }}</text>
+        <text v-if="drawing.layout !== 'one-wire'" x="226" y="194">{{ drawing.facts.wires[1] }}</text>
         <text x="548" y="97" text-anchor="middle">plug</text>
-        <text v-if="moduleFree" x="226" y="164">module unplugged</text>
-        <text v-if="facts.temperature" x="752" y="252" text-anchor="end">
+        <text v-if="drawing.moduleFree" x="226" y="164">module unplugged</text>
+        <text v-if="drawing.facts.temperature" x="752" y="252" text-anchor="end">
           thermometer
-          <tspan class="figure">{{ facts.temperature }}</tspan>
+          <tspan class="figure">{{ drawing.facts.temperature }}</tspan>
         </text>
       </g>
-      <g v-if="uses('chassis') && layout !== 'one-wire'" class="lines">
+      <g v-if="uses('chassis') && drawing.layout !== 'one-wire'" class="lines">
         <path d="M486 232v6M472 238h28M478 244h16M483 250h6" />
       </g>
       <text v-if="uses('chassis')" x="506" y="246">battery −</text>
       <text v-if="uses('supply')" x="418" y="240">battery +</text>
       <g v-if="uses('reference')" class="lines"><path d="M40 40H238" /></g>
       <text v-if="uses('reference')" x="250" y="44">at the neighbour</text>
-      <g v-if="returnBridged" class="lines bridge">
+      <g v-if="drawing.returnBridged" class="lines bridge">
         <path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" />
       </g>
-      <DrawingMarks :marks="marks" />
+      <DrawingMarks :marks="drawing.marks" @mark="emit('mark', $event)" />
       <g v-if="leads" class="leads">
         <g :transform="`translate(${leads.red.x},${leads.red.y})`">
           <circle r="9" class="red" />
@@ -121,12 +126,12 @@ const uses = (probe: Probe): boolean => probes.value?.red === probe || probes.va
           <text x="-13" y="16" text-anchor="end" class="strong">black</text>
         </g>
       </g>
-      <g v-if="suspect && sign" class="suspicion">
+      <g v-if="drawing.suspect && sign" class="suspicion">
         <g :transform="`translate(${sign.x},${sign.y})`">
           <path d="M0-13L13 0 0 13-13 0Z" />
           <text y="5" text-anchor="middle" class="bang">!</text>
         </g>
-        <text x="12" y="255">{{ suspect.text }}</text>
+        <text x="12" y="255">{{ drawing.suspect.text }}</text>
       </g>
     </svg>
   </section>

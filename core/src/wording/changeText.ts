@@ -1,0 +1,88 @@
+import type { Job } from '../job/jobSchema.ts';
+import { isMeasurementId, measurementById } from '../measurements/list.ts';
+import { type Patch, TYPED } from '../records/changes.ts';
+import { isRecord } from '../records/plainData.ts';
+
+/** What each part of a job is called when a change of it is told. */
+const PARTS: Record<string, string> = {
+  title: 'title',
+  machine: 'machine',
+  field: 'field',
+  note: 'note',
+  school: 'order of work',
+  temperatureC: 'thermometer',
+  hotTemperatureC: 'thermometer, hot',
+  complaint: 'complaint',
+  rightSensor: 'the right sensor',
+  circuit: 'circuit',
+  kit: 'kit',
+  comparison: 'comparison',
+  findings: 'findings',
+  photos: 'photo',
+  weightFactors: 'factor by hand',
+  decision: 'decision',
+  repair: 'repair',
+  proof: 'proof',
+  followUps: 'follow-up',
+  closed: 'closing',
+  archivedAt: 'archive',
+};
+/** Parts within parts that have a name of their own. */
+const INNER: Record<string, string> = {
+  'complaint/symptoms': 'symptoms',
+  'complaint/codes': 'code',
+  'complaint/replaced': 'replaced parts',
+  'complaint/causes': 'other cause',
+  'circuit/referenceV': 'reference',
+  'circuit/pullUpOhm': 'pull-up',
+  'circuit/curve': 'sensor curve',
+  'circuit/layout': 'layout',
+  'circuit/connectors': 'connectors',
+  'comparison/pairs': 'pair',
+  'comparison/settling': 'timed reading',
+  'proof/temperatureC': 'thermometer now',
+  'proof/readings': 'proof reading',
+  'proof/steps': 'proof step',
+  'repair/standIn': 'stand-in',
+};
+
+/**
+ * What a step changed, in a few words for "Undo: …": the part, and where it is one figure, what it was and became. `job` names the readings;
+ * it may be of before or after the step.
+ */
+export function changeText(job: Job, patches: readonly Patch[]): string {
+  const telling = patches.find((p) => p.at[p.at.length - 1] === TYPED) ?? patches[0];
+  if (!telling) return 'nothing';
+  const name = partName(job, telling);
+  const [before, after] = [shown(telling, telling.before), shown(telling, telling.after)];
+  if (before === null && after === null) return name;
+  if (before === null || before === '') return after ? `${name} ${after}` : name;
+  return after === null || after === '' ? `${name} ${before} removed` : `${name} ${before} → ${after}`;
+}
+
+function partName(job: Job, { at, before, after }: Patch): string {
+  if (at[0] === 'readings') {
+    const id = at[1]?.slice(1);
+    const thing = [after, before].find((x) => isRecord(x) && typeof x.measurement === 'string') as
+      { measurement: string } | undefined;
+    const measurement = thing?.measurement ?? job.readings.find((r) => r.id === id)?.measurement ?? '';
+    const name = isMeasurementId(measurement) ? measurementById(measurement).name : 'reading';
+    if (at[2] === 'voided') return after === undefined || after === null ? `${name} taken back in` : `${name} voided`;
+    return at[2] === 'note' ? `note on ${name}` : name;
+  }
+  return INNER[at.slice(0, 2).join('/')] ?? PARTS[at[0]] ?? 'change';
+}
+
+/** A figure or a word as it was typed; null where it is more than that. */
+function shown({ at }: Patch, value: unknown): string | null {
+  if (at[at.length - 1] === TYPED && Array.isArray(value)) return short(String(value[0]));
+  if (isRecord(value)) {
+    const word = value.text ?? value.code ?? value.caption ?? value.name;
+    return typeof word === 'string' ? short(word) : null;
+  }
+  return typeof value === 'string' && !/^\d{4}-\d\d-\d\dT/.test(value) ? short(value) : null;
+}
+
+function short(text: string): string {
+  return text.length > 28 ? `${text.slice(0, 27)}…` : text;
+}

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { openFaultText } from '@mellow-probe/core/wording/issueText';
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { computed, watch } from 'vue';
+import { useBench } from '../session/bench.ts';
+import ProvideSession from './ProvideSession.ts';
+
+/** Lets through what needs a job only when that job is on the bench; until then, or where it cannot be, it says so. */
+const props = defineProps<{ id: string }>();
+const bench = useBench();
+watch(
+  () => props.id,
+  (id) => void bench.open(id),
+  { immediate: true },
+);
+/** The session of the job that is asked for; one of another job is none. */
+const session = computed(() =>
+  bench.state.kind === 'open' && bench.state.session.id === props.id ? bench.state.session : null,
+);
+const state = computed(() => ('id' in bench.state && bench.state.id === props.id ? bench.state : null));
+</script>
+
+<template>
+  <ProvideSession v-if="session" :key="session.id" :session="session"><slot /></ProvideSession>
+  <div v-else class="gate">
+    <slot name="bar" />
+    <main>
+      <template v-if="state?.kind === 'missing'">
+        <h1>This check is not here</h1>
+        <p>It was deleted, or it lives in another browser.</p>
+      </template>
+      <template v-else-if="state?.kind === 'unreadable'">
+        <h1>This check cannot be opened</h1>
+        <p>{{ openFaultText(state.fault) }} It is kept as it is.</p>
+      </template>
+      <div v-else-if="state?.kind === 'blocked'" role="alert">
+        <h1>This check cannot be read now</h1>
+        <p>{{ storageFaultText(state.fault) }}</p>
+        <button class="act" type="button" @click="bench.open(id)">Try again</button>
+      </div>
+      <p v-else class="soft">Opening…</p>
+      <RouterLink class="act" to="/">All checks</RouterLink>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+main {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  align-items: flex-start;
+  padding: 40px;
+}
+</style>

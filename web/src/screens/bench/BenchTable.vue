@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
+import { computed, nextTick, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import TopBar from '../../components/TopBar.vue';
+import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
+import { saveJob } from '@mellow-probe/core/job/openJob';
+import { withPhotos } from '../../storage/photoStorage.ts';
+import { useSession } from '../../session/jobSession.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import CircuitDetails from './CircuitDetails.vue';
+import CardDrawing from './CardDrawing.vue';
+import CurveCharts from './CurveCharts.vue';
+import { FORMS } from './forms/list.ts';
+import QuickCard from './QuickCard.vue';
+import ReadingMode from './ReadingMode.vue';
+import SaveState from './SaveState.vue';
+import TestCard from './TestCard.vue';
+import VerdictPanel from './VerdictPanel.vue';
+import UndoButtons from './UndoButtons.vue';
+import WorkOrder from './WorkOrder.vue';
+
+/** The bench itself: the order of work, the circuit with the card in hand, the verdict. */
+const router = useRouter();
+const { job, record, work } = useSession();
+const preferences = usePreferences();
+const details = ref(false);
+const reading = ref(false);
+const middle = ref<HTMLElement>();
+
+const form = computed(() =>
+  work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null,
+);
+
+async function focusCard(): Promise<void> {
+  await nextTick();
+  middle.value
+    ?.querySelector<HTMLElement>('.large input, .quick .measured input, .form input, .form textarea')
+    ?.focus();
+}
+function toProposed(): void {
+  work.goProposed();
+  void focusCard();
+}
+onKeyStroke('n', toProposed);
+onKeyStroke('u', () => preferences.toggleUnit());
+onKeyStroke('q', () => (work.goStation('quick'), void focusCard()));
+onKeyStroke('d', () => (work.goStation('decision'), void focusCard()));
+onKeyStroke('e', () => void focusCard());
+onKeyStroke('j', () => work.step(1));
+onKeyStroke('k', () => work.step(-1));
+onKeyStroke('r', () => (reading.value = true));
+onKeyStroke('p', () => void router.push(`/check/${job.id}/report`));
+
+async function exportJson(): Promise<void> {
+  saveFile(fileName(job.title, 'json'), 'application/json', saveJob(await withPhotos(record.now())));
+}
+function exportCsv(): void {
+  saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
+}
+</script>
+
+<template>
+  <div class="bench">
+    <TopBar back>
+      <input
+        v-model="job.title"
+        class="title"
+        placeholder="Machine and sensor"
+        aria-label="Title of this check"
+        maxlength="400"
+      />
+      <UndoButtons />
+      <SaveState @export="exportJson" />
+      <button class="act quiet" type="button" @click="exportCsv">CSV</button>
+      <button class="act quiet" type="button" @click="exportJson">Export</button>
+      <RouterLink class="act quiet" :to="`/check/${job.id}/report`">Report</RouterLink>
+    </TopBar>
+    <main class="table">
+      <WorkOrder />
+      <div ref="middle" class="middle" :class="{ whole: form }">
+        <component :is="form" v-if="form" class="form" @details="details = true" />
+        <template v-else>
+          <CardDrawing />
+          <TestCard v-if="work.test" />
+          <QuickCard v-else @details="details = true" />
+          <CurveCharts />
+        </template>
+      </div>
+      <VerdictPanel @next="toProposed" />
+      <CircuitDetails v-model:open="details" />
+      <ReadingMode v-if="reading" @close="reading = false" />
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  height: 100%;
+  display: grid;
+  grid-template-rows: 52px minmax(0, 1fr);
+}
+.title {
+  flex: 1;
+  min-width: 120px;
+  height: 40px;
+  border: 1px solid transparent;
+  border-radius: 8px;
+  background: transparent;
+  font-size: 17px;
+  font-weight: 600;
+  padding: 0 8px;
+}
+.title:hover,
+.title:focus {
+  border-color: var(--line-strong);
+  background: var(--field);
+}
+.table {
+  display: grid;
+  grid-template-columns: 204px minmax(0, 1fr) 350px;
+  min-height: 0;
+}
+.middle {
+  display: grid;
+  grid-template-rows: 246px minmax(0, 1.8fr) minmax(0, 1fr);
+  gap: 8px;
+  padding: 8px 10px 8px 4px;
+  min-width: 0;
+  min-height: 0;
+}
+.middle.whole {
+  grid-template-rows: minmax(0, 1fr);
+}
+@media (max-width: 1080px) {
+  .bench {
+    height: auto;
+    min-height: 100%;
+  }
+  .table {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding: 8px 10px 96px;
+  }
+  .middle {
+    display: flex;
+    flex-direction: column;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,90 @@
+import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
+import { type Curve, curveModel } from '@mellow-probe/core/curves/curve';
+import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
+import { type OwnCurve, ownCurveSchema } from '@mellow-probe/core/curves/ownCurve';
+import { defineStore } from 'pinia';
+import { computed, shallowRef } from 'vue';
+import { z } from 'zod';
+import { shelfDoor } from '../storage/shelfStorage.ts';
+import { persistedRecord } from './record.ts';
+
+/** One curve on the shelf: of the catalogue or the user's own. */
+export interface ShelfCurve {
+  id: string;
+  name: string;
+  source: string;
+  curve: Curve;
+  model: CurveModel;
+  own: boolean;
+}
+
+/** The user's curves as they are stored. One that cannot be opened is kept as it is, and does not hide the others. */
+const storedSchema = z.preprocess(
+  (data) => {
+    const list = Array.isArray(data) ? (data as unknown[]) : null;
+    if (!list) return data;
+    const opened = list.map((entry) => ({ entry, curve: ownCurveSchema.safeParse(entry) }));
+    return {
+      curves: opened.flatMap(({ curve }) => (curve.success ? [curve.data] : [])),
+      unread: opened.flatMap(({ curve, entry }) => (curve.success ? [] : [entry])),
+    };
+  },
+  z.strictObject({ curves: z.array(ownCurveSchema), unread: z.array(z.unknown()) }),
+);
+interface StoredCurves {
+  curves: OwnCurve[];
+  unread: unknown[];
+}
+
+const asShelfCurve = (c: OwnCurve): ShelfCurve => ({
+  id: c.id,
+  name: c.name,
+  source: c.source || 'own',
+  curve: c.curve,
+  model: curveModel(c.curve),
+  own: true,
+});
+const CATALOGUE: readonly ShelfCurve[] = CATALOGUE_CURVES.map((c) => ({
+  id: c.id,
+  name: c.name,
+  source: c.source,
+  curve: c.curve,
+  model: curveModel(c.curve),
+  own: false,
+}));
+
+/** All curves at hand: the user's own first. */
+export const useCurves = defineStore('curves', () => {
+  const record = persistedRecord<StoredCurves>({
+    door: shelfDoor('curves', storedSchema as z.ZodType<StoredCurves>),
+    initial: { curves: [], unread: [] },
+  });
+  const removed = shallowRef<OwnCurve | null>(null);
+
+  /** Puts a curve on the shelf. False where the browser does not keep it; it stays on the shelf of this window. */
+  async function keep(curve: OwnCurve): Promise<boolean> {
+    await record.loaded;
+    record.change('typed', (value) => {
+      value.curves = [curve, ...value.curves.filter((c) => c.id !== curve.id)];
+    });
+    await record.settled();
+    return record.keeping.value.kind === 'kept';
+  }
+  async function remove(id: string): Promise<void> {
+    removed.value = record.now().curves.find((c) => c.id === id) ?? null;
+    record.change('typed', (value) => {
+      value.curves = value.curves.filter((c) => c.id !== id);
+    });
+    await record.settled();
+  }
+  async function undoRemove(): Promise<void> {
+    if (removed.value && (await keep(removed.value))) removed.value = null;
+  }
+
+  const own = computed(() => record.value.curves);
+  const all = computed<ShelfCurve[]>(() => [...own.value.map(asShelfCurve), ...CATALOGUE]);
+  const byId = (id: string): ShelfCurve => all.value.find((c) => c.id === id) ?? CATALOGUE[0];
+  const fault = computed(() => (record.keeping.value.kind === 'refused' ? record.keeping.value.fault : null));
+
+  return { own, all, byId, fault, removed, keep, remove, undoRemove };
+});

@@ -1,0 +1,55 @@
+import type { JobReading } from '@mellow-probe/core/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { inside } from '@mellow-probe/core/numeric/interval';
+import { formatInterval, formatOhm, formatQuantity, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import { probablyMeant } from '@mellow-probe/core/verdict/probablyMeant';
+import { usePreferences } from '../stores/preferences.ts';
+import { useSession } from './jobSession.ts';
+import type { VerdictView } from './verdict.ts';
+
+/** What a reading's field shows beside the text itself. */
+export interface ReadingView {
+  healthy: string;
+  standing: 'fits' | 'off' | 'none';
+  standingText: string;
+  readAs: string;
+  meant: string;
+  /** What the leading suspect predicts for it; empty where there is none or it is what is healthy. */
+  predicted: string;
+}
+
+/**
+ * Turns the engine's data about one reading (or a test not yet done) into what its field shows. The figure judged is the one in the field now. Where
+ * the engine failed on the figures of the screen, nothing is said.
+ */
+export function readingView(
+  verdict: VerdictView,
+  unit: TemperatureUnit,
+  measurement: string,
+  reading: JobReading | undefined,
+): ReadingView {
+  const { quantity } = measurementById(measurement);
+  const assessment = verdict.fault ? undefined : verdict.result?.assessment;
+  const at = reading ? (assessment?.readings.findIndex((r) => r.id === reading.id) ?? -1) : -1;
+  const range = assessment?.readings[at]?.healthy ?? assessment?.healthy[measurement];
+  const value = reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
+  const meant = quantity === 'ohms' && value !== null && range ? probablyMeant(value, range) : null;
+  const judged = at >= 0 && value !== null && range ? inside(range, value) : null;
+  const leader = assessment?.suspects[0];
+  const predicted = at >= 0 && leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
+  return {
+    healthy: range ? formatInterval(range, quantity, unit) : '',
+    standing: judged === null ? 'none' : judged === 'inside' ? 'fits' : 'off',
+    standingText: judged === 'low' ? 'Low' : judged === 'high' ? 'High' : '',
+    readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
+    meant: meant === null ? '' : formatOhm(meant),
+    predicted: predicted && judged !== null && judged !== 'inside' ? formatInterval(predicted, quantity, unit) : '',
+  };
+}
+
+/** `readingView` of the job on the bench, in the unit in force. */
+export function useReadingView(): (measurement: string, reading: JobReading | undefined) => ReadingView {
+  const { verdict } = useSession();
+  const preferences = usePreferences();
+  return (measurement, reading) => readingView(verdict, preferences.temperatureUnit, measurement, reading);
+}

@@ -1,0 +1,300 @@
+import { applyPatches, differences, type Patch } from '@mellow-probe/core/records/changes';
+import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
+import { reactive, readonly, ref, type Ref, shallowRef, toRaw, watch } from 'vue';
+import { nowIso } from '../browser/newId.ts';
+import { type Ahead, clearAhead, readAhead, writeAhead } from '../storage/ahead.ts';
+import type { Door } from '../storage/door.ts';
+import { type Kept, REMEMBERED } from '../storage/kept.ts';
+import { type StorageFault, toStorageError } from '../storage/storageError.ts';
+import { type Stream, stream } from './stream.ts';
+
+/** Where a change came from: typed here, read back or merged from elsewhere, or taken back and done again. */
+export type Origin = 'typed' | 'elsewhere' | 'undo';
+
+/** One change of a record: everything that follows from it (keeping, judging, undo, the other windows) hears of it here. */
+export interface Change<T> {
+  origin: Origin;
+  /** Counts up by one with each change. */
+  revision: number;
+  patches: readonly Patch[];
+  /** Plain data, before and after; not to be changed. */
+  before: T;
+  after: T;
+}
+
+/** Whether what was typed is kept. */
+export type Keeping =
+  | { kind: 'loading' }
+  | { kind: 'kept' }
+  | { kind: 'keeping' }
+  | { kind: 'refused'; fault: StorageFault }
+  /** Taken away in another window: nothing is written until a person says so. */
+  | { kind: 'removed-elsewhere' };
+
+/** A record that is kept in the browser, as one thing to write into. */
+export interface PersistedRecord<T extends object> {
+  /** Reactive, never replaced: write into it. */
+  readonly value: T;
+  readonly keeping: Readonly<Ref<Keeping>>;
+  readonly changes: Stream<Change<T>>;
+  /** True from the first write of an event to the change that follows from it: nothing that was made from the value before is current then. */
+  readonly dirty: Readonly<Ref<boolean>>;
+  /** Settles when the stored record has arrived, or cannot. */
+  readonly loaded: Promise<void>;
+  /** Plain data of the value as of the last change. */
+  now(): T;
+  /** Writes into the value as a change of this origin. */
+  change(origin: Origin, write: (value: T) => void): void;
+  /** Tries to keep again, also what was removed elsewhere. */
+  keepAgain(): Promise<void>;
+  /** Waits until nothing is being written. */
+  settled(): Promise<void>;
+  /** Stops listening. What is not kept stays ahead of the store. */
+  dispose(): void;
+}
+
+export interface RecordOptions<T extends object> {
+  door: Door<T>;
+  /** What the record is while nothing is stored. */
+  initial: T;
+  /** What was read already; without it the record is read now, and what is typed meanwhile wins over what arrives. */
+  stored?: Kept<T> | null;
+  /** Fields that each write sets anew (the time of the change, say); no change of their own. */
+  stamp?: () => Partial<T>;
+}
+
+/** The one idiom for a record that outlives the page: job, kit, drafts, curves. */
+export function persistedRecord<T extends object>({
+  door,
+  initial,
+  stored,
+  stamp,
+}: RecordOptions<T>): PersistedRecord<T> {
+  const value = reactive(plain(initial)) as T;
+  const keeping = shallowRef<Keeping>({ kind: stored === undefined ? 'loading' : 'kept' });
+  const changes = stream<Change<T>>();
+  const dirty = ref(false);
+  /** The value as of the last change; the one in the store as far as this window knows, and those before it. */
+  let last: T = plain(initial);
+  let base: Kept<T> | null = null;
+  const trail: Kept<T>[] = [];
+  let revision = 0;
+  let pending = false;
+  let quiet = false;
+  /** To be written although nothing differs from the last known: the store no longer has it. */
+  let lost = false;
+  let writing: Promise<void> | null = null;
+  let disposed = false;
+
+  const NEVER_STORED: Kept<T> = { revision: 'never stored', at: '', follows: [], value: plain(initial) };
+
+  function say(next: Keeping): void {
+    keeping.value = next;
+    if (next.kind === 'refused') unkept.add(door.name);
+    else if (next.kind === 'kept') unkept.delete(door.name);
+  }
+
+  /** The stamp of a write is no change: nothing is judged, kept or taken back for it. */
+  function setStamp(sent: T): void {
+    if (!stamp) return;
+    const fields = Object.fromEntries(Object.keys(stamp()).map((key) => [key, sent[key as keyof T]])) as Partial<T>;
+    quiet = true;
+    Object.assign(value, fields);
+    quiet = false;
+    last = { ...last, ...fields };
+  }
+
+  function know(kept: Kept<T>): void {
+    base = kept;
+    trail.unshift(kept);
+    trail.length = Math.min(trail.length, REMEMBERED);
+  }
+
+  const stopWatching = watch(
+    value,
+    () => {
+      if (quiet || pending) return;
+      [pending, dirty.value] = [true, true];
+      // The rest of this event's writes first: one event, one change. Nothing can be reloaded in between.
+      queueMicrotask(() => pending && commit('typed'));
+    },
+    { deep: true, flush: 'sync' },
+  );
+
+  function commit(origin: Origin): void {
+    pending = false;
+    const before = last;
+    const after = plain(toRaw(value));
+    const patches = differences(before, after);
+    if (patches.length > 0) {
+      last = after;
+      revision++;
+      if (!isKept()) goAhead();
+      changes.emit({ origin, revision, patches, before, after });
+    }
+    dirty.value = false;
+    if (patches.length > 0 && !isKept()) void keep();
+  }
+
+  const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;
+
+  function goAhead(): void {
+    if (base === null) writeAhead(door.name, null, [{ at: [], after: last }], nowIso());
+    else writeAhead(door.name, base.revision, differences(base.value, last), nowIso());
+  }
+
+  function change(origin: Origin, write: (value: T) => void): void {
+    if (pending) commit('typed');
+    quiet = true;
+    try {
+      write(value);
+    } finally {
+      quiet = false;
+    }
+    commit(origin);
+  }
+
+  /** Brings the value to plain data `wanted`, touching only what differs. */
+  function adopt(wanted: T): void {
+    const patches = differences(last, wanted);
+    if (patches.length > 0) change('elsewhere', (v) => applyPatches(v as Record<string, unknown>, patches, 'force'));
+  }
+
+  function keep(): Promise<void> {
+    const { kind } = keeping.value;
+    if (kind === 'loading' || kind === 'removed-elsewhere') return Promise.resolve();
+    writing ??= write().finally(() => (writing = null));
+    return writing;
+  }
+
+  async function write(): Promise<void> {
+    while (lost || !isKept()) {
+      say({ kind: 'keeping' });
+      lost = false;
+      const sent = { ...last, ...stamp?.() };
+      let kept: Kept<T>;
+      try {
+        kept = await door.write(sent, base ?? NEVER_STORED);
+      } catch (error) {
+        say({ kind: 'refused', fault: toStorageError(error).fault });
+        return;
+      }
+      if (pending) commit('typed');
+      setStamp(sent);
+      know(kept);
+      // What another window wrote comes in, on top of what was typed here while the write was under way.
+      adopt(mergeThreeWay(sent, last, kept.value));
+      if ((keeping.value as Keeping).kind === 'removed-elsewhere') return;
+    }
+    clearAhead(door.name);
+    say({ kind: 'kept' });
+  }
+
+  async function heard(kind: 'written' | 'removed'): Promise<void> {
+    if (disposed) return;
+    if (kind === 'removed') {
+      if (base !== null) say({ kind: 'removed-elsewhere' });
+      return;
+    }
+    await writing;
+    let found: Kept<T> | null;
+    try {
+      found = await door.read();
+    } catch {
+      // It can still be written; that it could not be read now changes nothing here.
+      return;
+    }
+    if (!found || disposed || found.revision === base?.revision) return;
+    if (keeping.value.kind === 'removed-elsewhere') say({ kind: 'kept' });
+    if (writing) return;
+    if (pending) commit('typed');
+    takeIn(found);
+    if (!isKept()) await keep();
+  }
+
+  /** Takes in what is stored now, on top of what was typed here since the last version both know. */
+  function takeIn(found: Kept<T>): void {
+    const common = trail.find((k) => found.follows.includes(k.revision));
+    const from = common?.value ?? base?.value ?? plain(initial);
+    const merged = mergeThreeWay(from, last, found.value);
+    know(found);
+    adopt(merged);
+  }
+
+  /** What was typed before the page was reloaded or killed and never reached the store. */
+  function replay(left: readonly Ahead[]): void {
+    for (const entry of left) {
+      const newer = base === null || entry.base === base.revision || entry.at >= base.at;
+      const patches = entry.patches.filter((p) => p.at.length > 0);
+      const whole = entry.patches.find((p) => p.at.length === 0)?.after as T | undefined;
+      if (whole) {
+        const [mine, theirs] = newer ? [whole, last] : [last, whole];
+        const wanted = differences(last, mergeThreeWay(plain(initial), mine, theirs));
+        change('typed', (v) => applyPatches(v as Record<string, unknown>, wanted, 'force'));
+      }
+      change('typed', (v) => applyPatches(v as Record<string, unknown>, patches, newer ? 'force' : 'keep'));
+    }
+  }
+
+  async function load(): Promise<void> {
+    let found: Kept<T> | null = null;
+    let fault: StorageFault | null = null;
+    try {
+      found = stored === undefined ? await door.read() : stored;
+    } catch (error) {
+      fault = toStorageError(error).fault;
+    }
+    const left = await readAhead(door.name);
+    if (disposed) return;
+    if (pending) commit('typed');
+    if (found) takeIn(found);
+    replay(left);
+    say(fault ? { kind: 'refused', fault } : { kind: 'kept' });
+    const changed = found ? !isKept() : differences(initial, last).length > 0;
+    if (changed) await keep();
+    for (const entry of left) if (keeping.value.kind === 'kept') clearAhead(door.name, entry.window);
+  }
+
+  const stopListening = door.onElsewhere((kind) => void heard(kind));
+  const loaded = load();
+
+  return {
+    value,
+    keeping: readonly(keeping) as Readonly<Ref<Keeping>>,
+    changes,
+    dirty: readonly(dirty),
+    loaded,
+    now: () => last,
+    change,
+    async keepAgain() {
+      if (pending) commit('typed');
+      lost = true;
+      say({ kind: 'keeping' });
+      await keep();
+    },
+    async settled() {
+      if (pending) commit('typed');
+      while (writing) await writing;
+    },
+    dispose() {
+      if (pending) commit('typed');
+      disposed = true;
+      // What is still to be written goes on being written; nothing new comes in.
+      stopWatching();
+      stopListening();
+    },
+  };
+}
+
+/** Records of this window that the store refused: leaving the page would lose them. */
+const unkept = new Set<string>();
+
+// A window that is closed while the store refuses would lose what was typed: ask first.
+window.addEventListener('beforeunload', (event) => {
+  if (unkept.size > 0) event.preventDefault();
+});
+
+/** Plain data of a value that may be reactive. */
+export function plain<T>(value: T): T {
+  return JSON.parse(JSON.stringify(value)) as T;
+}

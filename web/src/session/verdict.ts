@@ -1,0 +1,203 @@
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { same } from '@mellow-probe/core/records/plainData';
+import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import { computed, reactive, ref, shallowRef } from 'vue';
+import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
+import { EngineError, type EngineFault, type EngineLine } from '../workers/engineClient.ts';
+import type { PersistedRecord } from './record.ts';
+
+/** What was asked: the figures of one revision of the job. */
+export interface Question {
+  revision: number;
+  /** The job as it was asked about: plain, without what the engine does not look at. */
+  job: Job;
+}
+
+/** What is known of one question; advice and charts may come later than the verdict. */
+export interface Answered {
+  of: Question;
+  answer: EngineAnswer;
+  advice: Advice | null;
+  chart: ChartLines | null;
+  complete: boolean;
+}
+
+/**
+ * The verdict as it stands. Only `now` speaks of the figures on the screen; a former one is always told as of earlier figures, and there is no way
+ * to hold one that is neither. While advice and charts of `now` are still being worked out, those of the former stand in for them, marked so.
+ */
+export type Verdict =
+  | { kind: 'none' }
+  | { kind: 'computing'; former: Answered | null }
+  | { kind: 'ready'; now: Answered; former: Answered | null }
+  | { kind: 'failed'; fault: EngineFault; former: Answered | null };
+
+/** The verdict of a record, for screens: `state` whole, and what they mostly want of it. */
+export interface VerdictView {
+  readonly state: Verdict;
+  /** What can be shown: of the figures on the screen, or (`earlier`) of former ones. */
+  readonly shown: Answered | null;
+  readonly earlier: boolean;
+  readonly fault: EngineFault | null;
+  /** Computing for longer than a person takes for at once. */
+  readonly slow: boolean;
+  readonly result: EngineAnswer['result'];
+  readonly advice: Advice | null;
+  /** Is the advice of earlier figures? */
+  readonly adviceEarlier: boolean;
+  readonly chart: ChartLines | null;
+  /** What is wrong with single fields, by path; none where the engine failed on the figures on the screen. */
+  readonly issues: ReadonlyMap<string, EngineAnswer['issues'][number]['issue']>;
+}
+
+export interface VerdictLine {
+  readonly view: VerdictView;
+  /** Asks again after a failure. */
+  again(): void;
+  /** Charts are being shown from now on; returns how to say that they no longer are. */
+  wantChart(): () => void;
+  /** No more questions, and no answer is taken any more. */
+  close(): void;
+}
+
+/** Longer than this is told as computing, ms. */
+const SLOW_MS = 300;
+
+/** The parts of a job that the engine looks at: photos, texts and times do not make it compute again. */
+function forEngine(job: Job): Job {
+  return { ...job, photos: [], note: '', title: '', machine: '', updatedAt: job.createdAt };
+}
+
+/**
+ * Follows a job with a verdict. Only the newest question is answered: while one is being worked on, later ones replace each other, and an answer
+ * to a question that is no longer the newest is dropped.
+ */
+export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): VerdictLine {
+  const held = shallowRef<Verdict>({ kind: 'none' });
+  const slow = ref(false);
+  let question: Question | null = null;
+  let waiting: Question | null = null;
+  let working = false;
+  let closed = false;
+  let charts = 0;
+  let slowTimer: ReturnType<typeof setTimeout> | undefined;
+
+  const formerOf = (v: Verdict): Answered | null => (v.kind === 'ready' ? v.now : v.kind === 'none' ? null : v.former);
+
+  function set(next: Verdict): void {
+    held.value = next;
+    clearTimeout(slowTimer);
+    slow.value = false;
+    if (next.kind === 'computing') slowTimer = setTimeout(() => (slow.value = true), SLOW_MS);
+  }
+
+  function ask(job: Job, revision: number): void {
+    question = { revision, job: forEngine(job) };
+    waiting = question;
+    set({ kind: 'computing', former: formerOf(held.value) });
+    if (!working) void work();
+  }
+
+  async function work(): Promise<void> {
+    working = true;
+    while (waiting && !closed) {
+      const mine = waiting;
+      waiting = null;
+      try {
+        await line.judge(mine.job, charts > 0, (part) => take(mine, part));
+        finish(mine);
+      } catch (error) {
+        if (mine !== question || closed) continue;
+        const fault: EngineFault =
+          error instanceof EngineError
+            ? error.fault
+            : { why: 'threw', message: error instanceof Error ? error.message : String(error) };
+        // An answer of this very question that came before the failure stays: it is of these figures.
+        if (held.value.kind === 'ready') finish(mine);
+        else set({ kind: 'failed', fault, former: formerOf(held.value) });
+      }
+    }
+    working = false;
+  }
+
+  /** Takes a part of an answer; false where nobody wants it any more. */
+  function take(of: Question, part: Part): boolean {
+    if (of !== question || closed) return false;
+    if (part.kind === 'verdict') {
+      const now = { of, answer: part.answer, advice: null, chart: null, complete: false };
+      set({ kind: 'ready', now, former: held.value.kind === 'computing' ? held.value.former : null });
+    } else if (held.value.kind === 'ready') {
+      const { now, former } = held.value;
+      const more = part.kind === 'chart' ? { chart: part.chart } : { advice: part.advice };
+      held.value = { kind: 'ready', now: { ...now, ...more }, former };
+    }
+    return true;
+  }
+
+  function finish(of: Question): void {
+    if (of === question && held.value.kind === 'ready') {
+      held.value = { kind: 'ready', now: { ...held.value.now, complete: true }, former: null };
+    }
+  }
+
+  const stop = record.changes.listen(({ revision, after }) => {
+    if (question && same(forEngine(after), question.job)) return;
+    ask(after, revision);
+  });
+  ask(record.now(), 0);
+
+  /** What was written into the job in this very event is not yet a change, but it is on the screen. */
+  const state = computed<Verdict>(() =>
+    record.dirty.value && held.value.kind === 'ready' ? { kind: 'computing', former: held.value.now } : held.value,
+  );
+  const shown = computed(() => formerOf(state.value));
+  /** Of the answer itself, or while it is not complete of the former one. */
+  const late = <T>(part: (a: Answered) => T | null): { value: T | null; earlier: boolean } => {
+    const v = state.value;
+    const own = shown.value && part(shown.value);
+    if (own !== null || v.kind !== 'ready' || v.now.complete) return { value: own, earlier: v.kind !== 'ready' };
+    return { value: v.former && part(v.former), earlier: true };
+  };
+  const advice = computed(() => late((a) => a.advice));
+  const view: VerdictView = reactive({
+    state,
+    shown,
+    earlier: computed(() => state.value.kind !== 'ready' && shown.value !== null),
+    fault: computed(() => (state.value.kind === 'failed' ? state.value.fault : null)),
+    slow,
+    result: computed(() => shown.value?.answer.result ?? null),
+    advice: computed(() => advice.value.value),
+    adviceEarlier: computed(() => advice.value.earlier),
+    chart: computed(() => late((a) => a.chart).value),
+    issues: computed(
+      () =>
+        new Map(
+          (state.value.kind === 'failed' ? [] : (shown.value?.answer.issues ?? [])).map(({ path, issue }) => [
+            path,
+            issue,
+          ]),
+        ),
+    ),
+  });
+
+  return {
+    view,
+    again,
+    wantChart() {
+      charts++;
+      const now = held.value.kind === 'ready' ? held.value.now : null;
+      if (charts === 1 && now && now.chart === null) again();
+      return () => void charts--;
+    },
+    close() {
+      closed = true;
+      question = null;
+      clearTimeout(slowTimer);
+      stop();
+    },
+  };
+
+  function again(): void {
+    ask(record.now(), question?.revision ?? 0);
+  }
+}

@@ -1,0 +1,128 @@
+import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { Conditions } from '@mellow-probe/core/measurements/measurement';
+import { figure } from '@mellow-probe/core/units/entry';
+import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
+import { computed, effectScope, reactive, ref } from 'vue';
+import type { PersistedRecord } from './record.ts';
+import type { VerdictView } from './verdict.ts';
+
+/** Where on the order of work the technician is: a station, on it a test, of it a reading. Nothing locks; any can be gone to at any time. */
+export interface WorkOrder {
+  readonly station: string;
+  readonly test: string | null;
+  /** Which reading of the test is on the card; null: one that is still to be taken. */
+  readingId: string | null;
+  /** Conditions of the reading still to be taken. */
+  draft: JobConditions;
+  readonly stations: readonly Station[];
+  readonly current: Station | undefined;
+  /** The test the tool proposes, or the chosen school's next. */
+  readonly proposed: { measurement: string; conditions: Conditions } | null;
+  readingsOf(measurement: string): JobReading[];
+  goStation(id: string): void;
+  /** Puts a test on the card, with its latest reading; with conditions: a new reading under those. */
+  goTest(measurement: string, conditions?: Conditions): void;
+  goReading(id: string): void;
+  /** A further reading of the test on the card. */
+  again(): void;
+  goProposed(): void;
+  /** On to the next test in the order of work that has no reading yet; after the last one, to the decision. */
+  goNext(): void;
+  step(by: 1 | -1): void;
+  close(): void;
+}
+
+/** The order of work of a job. */
+export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): WorkOrder {
+  const job = record.value;
+  const scope = effectScope(true);
+  return scope.run(() => {
+    const station = ref('quick');
+    const test = ref<string | null>(null);
+    const chosen = ref<string | null>(null);
+    const draft = ref<JobConditions>({});
+
+    const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.circuit.connectors));
+    const allTests = computed(() => stations.value.flatMap((s) => s.tests));
+    const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
+    const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
+    const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
+
+    function goStation(id: string): void {
+      const next = stations.value.find((s) => s.id === id);
+      if (!next) return;
+      station.value = id;
+      const first = next.tests.find((t) => !doneTests.value.has(t)) ?? next.tests[0];
+      if (first) goTest(first);
+      else [test.value, chosen.value] = [null, null];
+    }
+
+    function goTest(measurement: string, conditions?: Conditions): void {
+      station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
+      test.value = measurement;
+      const mine = readingsOf(measurement).filter((r) => !r.voided);
+      const fresh = conditions && measurementById(measurement).needs.length > 0;
+      chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
+      draft.value = conditions ? asTyped(conditions) : {};
+    }
+
+    function goReading(id: string): void {
+      const reading = job.readings.find((r) => r.id === id);
+      if (!reading) return;
+      goTest(reading.measurement);
+      chosen.value = id;
+    }
+
+    const proposed = computed(() => {
+      const next = nextOfSchool(job.school, allTests.value, doneTests.value);
+      if (next) return { measurement: next, conditions: {} };
+      return verdict.advice?.proposals[0] ?? null;
+    });
+
+    function goNext(): void {
+      const list = allTests.value;
+      const here = test.value ? list.indexOf(test.value) : -1;
+      const after = [...list.slice(here + 1), ...list.slice(0, Math.max(here, 0))];
+      const next = after.find((id) => !doneTests.value.has(id));
+      if (next) goTest(next);
+      else goStation('decision');
+    }
+
+    return reactive({
+      station,
+      test,
+      // A reading that is gone (taken back, merged away) is no longer on the card.
+      readingId: computed({
+        get: () => (job.readings.some((r) => r.id === chosen.value) ? chosen.value : null),
+        set: (id) => (chosen.value = id),
+      }),
+      draft,
+      stations,
+      current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
+      proposed,
+      readingsOf,
+      goStation,
+      goTest,
+      goReading,
+      again: () => ([chosen.value, draft.value] = [null, {}]),
+      goProposed: () => proposed.value && goTest(proposed.value.measurement, proposed.value.conditions),
+      goNext,
+      step: (by: 1 | -1) => {
+        const at = stations.value.findIndex((s) => s.id === station.value);
+        const next = stations.value[at + by];
+        if (next) goStation(next.id);
+      },
+      close: () => scope.stop(),
+    }) as WorkOrder;
+  })!;
+}
+
+function asTyped({ substituteOhm, bathC, wire, position }: Conditions): JobConditions {
+  return {
+    ...(substituteOhm === undefined ? {} : { substituteOhm: figure(substituteOhm) }),
+    ...(bathC === undefined ? {} : { bathC: { text: `${bathC} °C`, value: bathC } }),
+    ...(wire && position ? { wire, position } : {}),
+  };
+}

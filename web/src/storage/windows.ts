@@ -1,0 +1,41 @@
+import { lockManager, windowId } from '../browser/windowId.ts';
+import { workshop } from '../browser/workshop.ts';
+import type { StoreName } from './stores.ts';
+
+/** What one window tells the others after it has written. */
+export interface Notice {
+  store: StoreName;
+  key: string;
+  kind: 'written' | 'removed';
+}
+
+const channel = new BroadcastChannel(`mellow-probe-${workshop}`);
+
+/** Tells the other windows of this workshop. */
+export function tellOthers(notice: Notice): void {
+  channel.postMessage({ ...notice, from: windowId });
+}
+
+/** Calls back when another window has written or removed something; returns how to stop. */
+export function onOthers(callback: (notice: Notice) => void): () => void {
+  const listener = (event: MessageEvent<Notice>): void => callback(event.data);
+  channel.addEventListener('message', listener);
+  return () => channel.removeEventListener('message', listener);
+}
+
+const queues = new Map<string, Promise<unknown>>();
+
+/**
+ * One at a time for a key: among all windows where the browser has locks, within this window where it has none (a page over plain HTTP).
+ */
+export function oneAtATime<T>(key: string, work: () => Promise<T>): Promise<T> {
+  const locks = lockManager();
+  if (locks) return locks.request(`mellow-probe-${workshop}-${key}`, work) as Promise<T>;
+  const before = queues.get(key) ?? Promise.resolve();
+  const mine = before.then(work, work);
+  queues.set(
+    key,
+    mine.catch(() => undefined),
+  );
+  return mine;
+}
