@@ -97,12 +97,12 @@ describe('why', () => {
     expect(cold['sensor-open']).toBeCloseTo(3, 6);
     expect(cold['sensor-short']).toBeCloseTo(0.5, 6);
     expect(cold.healthy).toBeCloseTo(1, 6);
-    const platinum = symptomFactors(
+    const rising = symptomFactors(
       coolantCircuit({ curve: platinum.model({ kind: 'platinum', r0Ohm: 200 }), pullUpOhm: 1000 }),
       'cold',
       20,
     );
-    expect(platinum['sensor-open']).toBeCloseTo(0.5, 6);
+    expect(rising['sensor-open']).toBeCloseTo(0.5, 6);
     expect(Object.keys(cold).sort()).toEqual(FAULTS.map((f) => f.id).sort());
   });
 });

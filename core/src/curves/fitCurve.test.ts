@@ -2,9 +2,8 @@ import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { referencePoints } from '../../test/reference.ts';
-import type { BetaCurve } from './beta.ts';
 import { fitCurve } from './fitCurve.ts';
-import type { SteinhartHartCurve } from './steinhartHart.ts';
+import type { Curve } from './curve.ts';
 
 const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
 
@@ -26,7 +25,7 @@ describe.each(PARTS)('fits to the kernel table of %s', (part) => {
   test('Steinhart–Hart: the coefficients of numpy.linalg.lstsq to 1e-6, and the honest residual', () => {
     const fit = fitCurve(points, 'steinhart-hart');
     if (!fit.ok) throw new Error(fit.reason);
-    const { a, b, c } = fit.curve as SteinhartHartCurve;
+    const { a, b, c } = fit.curve as Extract<Curve, { kind: 'steinhart-hart' }>;
     numpyFit(points, [0, 1, 3]).forEach((value, i) => expect(Math.abs([a, b, c][i] / value - 1)).toBeLessThan(1e-6));
     expect(fit.worstK).toBeLessThan(0.71);
     expect(fit.worstK).toBeGreaterThan(0.05);
@@ -39,7 +38,7 @@ describe.each(PARTS)('fits to the kernel table of %s', (part) => {
     expect(beta.worstK).toBeGreaterThan(0.3);
     expect(beta.worstK).toBeLessThan(1.5);
     const [, slope] = numpyFit(middle, [0, 1]);
-    expect(Math.abs((beta.curve as BetaCurve).betaK * slope - 1)).toBeLessThan(1e-6);
+    expect(Math.abs((beta.curve as Extract<Curve, { kind: 'beta' }>).betaK * slope - 1)).toBeLessThan(1e-6);
   });
 });
 
@@ -65,7 +64,9 @@ test('a curve is got back from its own points (property)', () => {
           resistanceOhm: r25Ohm * Math.exp(betaK * (1 / (temperatureC + 273.15) - 1 / 298.15)),
         }));
         const fit = fitCurve(points, 'beta');
-        expect(fit.ok && Math.abs((fit.curve as BetaCurve).betaK / betaK - 1)).toBeLessThan(1e-9);
+        expect(fit.ok && Math.abs((fit.curve as Extract<Curve, { kind: 'beta' }>).betaK / betaK - 1)).toBeLessThan(
+          1e-9,
+        );
       },
     ),
     { seed: 6, numRuns: 50 },

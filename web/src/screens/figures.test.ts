@@ -7,8 +7,8 @@ import { newJob } from '@mellow-probe/core/job/newJob';
 import { describe, expect, test, vi } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
 import { drawSoon } from '../components/drawQueue.ts';
-import { fileName } from '../composables/saveFile.ts';
-import { curveFigures } from './bench/curveFigure.ts';
+import { fileName } from '../browser/saveFile.ts';
+import { curveFigures } from '../components/curveFigure.ts';
 import { lineFigure } from './shelf/lineFigure.ts';
 
 type Line = {

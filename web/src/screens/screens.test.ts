@@ -11,18 +11,23 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
+import { emptyBrowser, until } from '../../test/browserWindow.ts';
+import type { Part } from '../workers/engineAnswer.ts';
 
-/** The real engine without its worker, the browser's stores in memory, and a chart that draws nothing: everything else is what ships. */
-const memory = vi.hoisted(() => ({ jobs: new Map<string, unknown>(), shelf: new Map<string, unknown>() }));
-
-vi.mock('../workers/engineClient.ts', async () => {
-  const { engine: client } = await import('../workers/engine.ts');
+/** The real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing: everything else is what ships. */
+const broken = vi.hoisted(() => ({ message: '' }));
+vi.mock('../workers/engineClient.ts', async (original) => {
+  const { engine } = await import('../workers/engine.ts');
+  const real = await original<typeof import('../workers/engineClient.ts')>();
   return {
-    latestOnly: (listener: { verdict(a: unknown): void; advice(a: unknown): void }) => (job: Job) => {
-      listener.verdict(client.judge(job));
-      listener.advice(client.advise());
-    },
-    askWithoutEach: (job: Job) => Promise.resolve(client.withoutEach(job)),
+    ...real,
+    engineLine: () => ({
+      judge: (job: Job, chart: boolean, tell: (part: Part) => boolean) =>
+        broken.message === ''
+          ? engine.judge(job, chart, tell)
+          : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
+      withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
+    }),
   };
 });
 vi.mock('../components/LazyPlot.ts', async () => {
@@ -34,40 +39,18 @@ vi.mock('../components/LazyPlot.ts', async () => {
     }),
   };
 });
-vi.mock('../storage/jobStorage.ts', () => ({
-  saveJob: (job: Job) => {
-    memory.jobs.set(job.id, structuredClone(job));
-    return Promise.resolve({ ok: true, job });
-  },
-  readJob: (id: string) => Promise.resolve(structuredClone(memory.jobs.get(id) ?? null)),
-  readAllJobs: () => Promise.resolve([...memory.jobs].map(([key, data]) => ({ key, data: structuredClone(data) }))),
-  removeJob: (id: string) => Promise.resolve(void memory.jobs.delete(id)),
-  onJobsChangedElsewhere: () => () => undefined,
-  askToKeep: () => Promise.resolve(),
-}));
-vi.mock('../storage/photoStorage.ts', () => ({
-  putPhoto: () => Promise.resolve('kept'),
-  getPhoto: () => Promise.resolve(null),
-  removePhoto: () => Promise.resolve(),
-}));
-vi.mock('../storage/shelfStorage.ts', () => ({
-  readShelf: (key: string) => Promise.resolve(structuredClone(memory.shelf.get(key) ?? null)),
-  writeShelf: (key: string, data: unknown) => {
-    memory.shelf.set(key, data);
-    return Promise.resolve('kept');
-  },
-  onShelfChangedElsewhere: () => undefined,
-}));
 
-const { useOpenJob } = await import('../stores/openJob.ts');
-const { useWorkOrder } = await import('../stores/workOrder.ts');
-const { useVerdict } = await import('../stores/verdict.ts');
+const { useBench } = await import('../session/bench.ts');
+const { SESSION } = await import('../session/jobSession.ts');
+const { jobDoor } = await import('../storage/jobStorage.ts');
+const { withStore } = await import('../storage/stores.ts');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
 const { default: VerdictPanel } = await import('./bench/VerdictPanel.vue');
 const { default: WorkOrder } = await import('./bench/WorkOrder.vue');
 const { default: QuickCard } = await import('./bench/QuickCard.vue');
-const { default: CircuitDrawing } = await import('./bench/CircuitDrawing.vue');
+const { default: CardDrawing } = await import('./bench/CardDrawing.vue');
+const { default: BenchTable } = await import('./bench/BenchTable.vue');
 const { default: JobsScreen } = await import('./jobs/JobsScreen.vue');
 const { default: ReportScreen } = await import('./report/ReportScreen.vue');
 const TOOLS: Record<string, Component> = {};
@@ -84,11 +67,20 @@ const EMPTY = newJob('empty', NOW);
 const JOBS = [EMPTY, ...DEMO].map((job) => [job.title || 'an empty check', job] as const);
 
 async function onBench(job: Job): Promise<void> {
-  memory.jobs.set(job.id, structuredClone(job));
-  await useOpenJob().open(job.id);
-  useVerdict();
-  await flushPromises();
+  if (!(await jobDoor(job.id).read())) await jobDoor(job.id).write(job, null);
+  await useBench().open(job.id);
+  await judged();
 }
+function session() {
+  const { state } = useBench();
+  if (state.kind !== 'open') throw new Error(state.kind);
+  return state.session;
+}
+const judged = (): Promise<void> =>
+  until(() => {
+    const { state } = session().verdict;
+    return state.kind === 'failed' || (state.kind === 'ready' && state.now.complete);
+  }, 'the verdict');
 
 const mounted: VueWrapper[] = [];
 async function show(component: Component, options: { props?: object; path?: string } = {}): Promise<VueWrapper> {
@@ -103,7 +95,10 @@ async function show(component: Component, options: { props?: object; path?: stri
   await router.push(options.path ?? '/');
   const wrapper = mount(component, {
     attachTo: document.body,
-    global: { plugins: [router] },
+    global: {
+      plugins: [router],
+      provide: useBench().state.kind === 'open' ? { [SESSION as symbol]: session() } : {},
+    },
     ...(options.props ? { props: options.props } : {}),
   }) as VueWrapper;
   mounted.push(wrapper);
@@ -141,26 +136,27 @@ function expectSound(wrapper: VueWrapper): void {
   expect(wrapper.text()).not.toMatch(/\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/);
 }
 
-beforeEach(() => {
-  memory.jobs.clear();
-  memory.shelf.clear();
+beforeEach(async () => {
+  await emptyBrowser();
+  broken.message = '';
   setActivePinia(createPinia());
 });
-afterEach(() => {
+afterEach(async () => {
   while (mounted.length > 0) mounted.pop()!.unmount();
+  if (useBench().state.kind === 'open') await session().close();
 });
 
 describe.each(JOBS)('on the bench: %s', (_, job) => {
   test.each(Object.keys(FORMS))('the sheet “%s”: every control has a name, every figure is one', async (id) => {
     await onBench(job);
-    useWorkOrder().goStation(id);
+    session().work.goStation(id);
     expectSound(await show(FORMS[id]));
   });
   test('verdict, order of work and drawing', async () => {
     await onBench(job);
-    for (const component of [VerdictPanel, WorkOrder, CircuitDrawing, QuickCard]) expectSound(await show(component));
+    for (const component of [VerdictPanel, WorkOrder, CardDrawing, QuickCard]) expectSound(await show(component));
     const panel = mounted[0];
-    const { assessment } = useVerdict().result!;
+    const { assessment } = session().verdict.result!;
     expect(panel.findAll('[data-test="evidence"] tbody tr').length).toBe(assessment.readings.length);
     if (job === EMPTY) expect(panel.text()).toContain('No reading yet');
   });
@@ -185,7 +181,7 @@ describe('the card of every test', () => {
         circuit: { ...newJob('x', NOW, circuit).circuit, connectors: 2 },
         temperatureC: { text: '12', value: 12 },
       });
-      const work = useWorkOrder();
+      const { work } = session();
       for (const id of stationsFor('proposal', circuit.layout, 2).flatMap((s) => s.tests)) {
         work.goTest(id);
         const card = await show(TestCard);
@@ -198,6 +194,7 @@ describe('the card of every test', () => {
         if (about.caution) expect(card.get('.caution').text()).toContain(about.caution);
         const typed = { volts: '4.4', ohms: '3k6', celsius: '14' }[about.quantity];
         await card.get('.large input').setValue(typed);
+        await judged();
         await flushPromises();
         expect(
           card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')),
@@ -205,11 +202,15 @@ describe('the card of every test', () => {
         ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC'));
         for (const need of card.findAll('.row input').filter((i) => /resistor|water/.test(nameOf(i))))
           await need.setValue('60');
+        await judged();
         await flushPromises();
         expect(
-          useOpenJob().job!.readings.find((r) => r.measurement === id),
+          session().job.readings.find((r) => r.measurement === id),
           id,
-        ).toMatchObject({ text: typed, value: { volts: 4.4, ohms: 3600, celsius: 14 }[about.quantity] });
+        ).toMatchObject({
+          text: expect.stringMatching(new RegExp(`^${typed}( °C)?$`)) as string,
+          value: { volts: 4.4, ohms: 3600, celsius: 14 }[about.quantity],
+        });
         expect(card.get('[data-test="outcome"]').text(), id).not.toBe('');
         card.unmount();
         mounted.pop();
@@ -234,9 +235,14 @@ describe('the shelf', () => {
     await ohms(first).setValue('4200');
     await flushPromises();
     expect(first.text()).toContain('Fails.');
+    await until(
+      async () => JSON.stringify(await withStore('shelf', (s) => s.getItem('draft.judge'))).includes('4200'),
+      'kept',
+    );
     first.unmount();
     mounted.pop();
     const again = await show(TOOLS.Judge);
+    await until(() => (ohms(again).element as HTMLInputElement).value !== '', 'loaded');
     expect((ohms(again).element as HTMLInputElement).value).toBe('4200');
     expect(again.text()).toContain('Fails.');
   });
@@ -244,8 +250,9 @@ describe('the shelf', () => {
 
 describe('the ledger', () => {
   test('lists every check; words narrow it; nothing found is said', async () => {
-    for (const job of DEMO) memory.jobs.set(job.id, structuredClone(job));
+    for (const job of DEMO) await jobDoor(job.id).write(job, null);
     const wrapper = await show(JobsScreen);
+    await until(() => wrapper.findAll('[data-test="job"]').length > 0, 'the list');
     expectSound(wrapper);
     expect(wrapper.findAll('[data-test="job"]')).toHaveLength(DEMO.filter((j) => !j.archivedAt).length);
     const search = wrapper.findAll('input').find((i) => i.attributes('type') === 'search')!;
@@ -254,5 +261,99 @@ describe('the ledger', () => {
     await search.setValue('no such words');
     expect(wrapper.findAll('[data-test="job"]')).toHaveLength(0);
     expect(wrapper.text()).toMatch(/no check|none|nothing/i);
+  });
+});
+
+describe('nothing shown that is not so', () => {
+  const figures = { ...newJob('v', NOW), temperatureC: { text: '12', value: 12 } };
+  test('the engine fails after a verdict: it is marked as of earlier figures at once, with the reason; computed again it is current', async () => {
+    await onBench(figures);
+    const panel = await show(VerdictPanel);
+    expect(panel.get('[data-test="verdict"]').attributes('data-earlier')).toBe('false');
+    broken.message = 'no answer within 20 s';
+    session().job.temperatureC = { text: '13', value: 13 };
+    await judged();
+    await flushPromises();
+    const said = panel.get('[data-test="verdict-failed"]').text();
+    expect(said).toContain('No verdict on these figures.');
+    expect(said).toContain('no answer within 20 s');
+    expect(said).toContain('of earlier figures');
+    expect(panel.get('[data-test="verdict"]').attributes('data-earlier')).toBe('true');
+    expect(panel.text()).toContain('Verdict on earlier figures');
+    expect(panel.find('[data-test="next"]').exists()).toBe(false);
+    broken.message = '';
+    await panel.get('[data-test="verdict-failed"] button').trigger('click');
+    await judged();
+    await flushPromises();
+    expect(panel.find('[data-test="verdict-failed"]').exists()).toBe(false);
+    expect(panel.get('[data-test="verdict"]').attributes('data-earlier')).toBe('false');
+  });
+  test('without any verdict the failure alone is shown', async () => {
+    broken.message = 'x';
+    await onBench(figures);
+    const panel = await show(VerdictPanel);
+    expect(panel.find('[data-test="verdict"]').exists()).toBe(false);
+    expect(panel.text()).toContain('What you typed is kept.');
+    expect(panel.text()).not.toContain('earlier');
+    const report = await show(ReportScreen, { path: '/check/v/report' });
+    expect(report.text()).toContain('The report goes without one');
+  });
+  test('a report in between leaves the technician where he was', async () => {
+    await onBench(figures);
+    session().work.goTest('open-voltage');
+    const report = await show(ReportScreen, { path: '/check/v/report' });
+    expectSound(report);
+    expect(session().work.test).toBe('open-voltage');
+  });
+  test('taking back is said with its figure, by button and by key; unsent words have their own way back', async () => {
+    await onBench(figures);
+    const bench = await show(BenchTable);
+    session().job.temperatureC = { text: '14', value: 14 };
+    await flushPromises();
+    const [undo, redo] = bench.findAll('.undo button');
+    expect(undo.text()).toBe('Undo: thermometer 12 → 14');
+    await undo.trigger('click');
+    expect(session().job.temperatureC.text).toBe('12');
+    expect(bench.get('[data-test="undo-told"]').text()).toBe('Taken back: thermometer 12 → 14.');
+    expect(redo.text()).toBe('Redo: thermometer 12 → 14');
+    const press = (key: string, target: EventTarget = window, shiftKey = false): boolean =>
+      target.dispatchEvent(
+        new KeyboardEvent('keydown', { key, ctrlKey: true, shiftKey, bubbles: true, cancelable: true }),
+      );
+    expect(press('y')).toBe(false);
+    expect(session().job.temperatureC.text).toBe('14');
+    press('z');
+    expect(session().job.temperatureC.text).toBe('12');
+    press('Z', window, true);
+    expect(session().job.temperatureC.text).toBe('14');
+    const words = document.createElement('input');
+    words.setAttribute('data-unsent', '');
+    bench.element.append(words);
+    expect(press('z', words)).toBe(true);
+    expect(session().job.temperatureC.text).toBe('14');
+  });
+  test('words typed before they are sent outlive a look at another sheet; more codes than fit stay in the field', async () => {
+    await onBench({
+      ...figures,
+      complaint: {
+        ...figures.complaint,
+        codes: Array.from({ length: 48 }, (_, i) => ({ id: `c${i}`, code: `P${1000 + i}`, state: 'present' as const })),
+      },
+    });
+    const first = await show(FORMS.complaint);
+    const field = (w: VueWrapper) => w.get<HTMLInputElement>('input[aria-label="Add a code"]');
+    await field(first).setValue('p0118, p0117, p0119, p0125');
+    first.unmount();
+    mounted.pop();
+    const again = await show(FORMS.complaint);
+    expect(field(again).element.value).toBe('p0118, p0117, p0119, p0125');
+    await again.get('form').trigger('submit');
+    expect(
+      session()
+        .job.complaint.codes.slice(-2)
+        .map((c) => c.code),
+    ).toEqual(['P0118', 'P0117']);
+    expect(field(again).element.value).toBe('p0119, p0125');
+    expect(again.text()).toContain('50 codes: no room for more.');
   });
 });

@@ -156,7 +156,8 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
     const v = state.value;
     const own = shown.value && part(shown.value);
     if (own !== null || v.kind !== 'ready' || v.now.complete) return { value: own, earlier: v.kind !== 'ready' };
-    return { value: v.former && part(v.former), earlier: true };
+    const before = v.former && part(v.former);
+    return { value: before, earlier: before !== null };
   };
   const advice = computed(() => late((a) => a.advice));
   const view: VerdictView = reactive({

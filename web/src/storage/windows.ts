@@ -11,6 +11,11 @@ export interface Notice {
 
 const channel = new BroadcastChannel(`mellow-probe-${workshop}`);
 
+const callbacks = new Set<(notice: Notice) => void>();
+channel.addEventListener('message', (event: MessageEvent<Notice>) => {
+  for (const callback of [...callbacks]) callback(event.data);
+});
+
 /** Tells the other windows of this workshop. */
 export function tellOthers(notice: Notice): void {
   channel.postMessage({ ...notice, from: windowId });
@@ -18,9 +23,8 @@ export function tellOthers(notice: Notice): void {
 
 /** Calls back when another window has written or removed something; returns how to stop. */
 export function onOthers(callback: (notice: Notice) => void): () => void {
-  const listener = (event: MessageEvent<Notice>): void => callback(event.data);
-  channel.addEventListener('message', listener);
-  return () => channel.removeEventListener('message', listener);
+  callbacks.add(callback);
+  return () => callbacks.delete(callback);
 }
 
 const queues = new Map<string, Promise<unknown>>();

@@ -27,7 +27,8 @@ function onKey(event: KeyboardEvent): void {
   const key = event.key.toLowerCase();
   const way = key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : key === 'z' ? 'undo' : null;
   // Text that is no part of the job yet has the browser's own way back.
-  if (!way || (event.target as HTMLElement | null)?.closest('[data-unsent]')) return;
+  const unsent = event.target instanceof Element && event.target.closest('[data-unsent]') !== null;
+  if (!way || unsent) return;
   event.preventDefault();
   move(way);
 }

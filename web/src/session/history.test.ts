@@ -1,0 +1,187 @@
+// @vitest-environment happy-dom
+import fc from 'fast-check';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { fakeDoor } from '../../test/fakeDoor.ts';
+import { followHistory, type Steps } from './history.ts';
+import { persistedRecord, plain } from './record.ts';
+
+interface Note {
+  title: string;
+  size: number;
+  list: { id: string; text: string; value: number | null; note?: string }[];
+}
+const EMPTY: Note = { title: '', size: 0, list: [] };
+const tick = (): Promise<void> => Promise.resolve().then(() => undefined);
+
+let n = 0;
+beforeEach(() => localStorage.clear());
+
+async function opened(kept: Steps | null = null) {
+  const { door, control } = fakeDoor<Note>(`h/${++n}`, EMPTY);
+  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+  await record.loaded;
+  const stored = { steps: kept };
+  const steps = {
+    read: () => Promise.resolve(stored.steps),
+    write: (s: Steps) => Promise.resolve(void (stored.steps = plain(s))),
+  };
+  const history = followHistory(record, steps);
+  await history.loaded;
+  const type = async (write: (v: Note) => void): Promise<void> => {
+    write(record.value);
+    await tick();
+  };
+  return { record, control, history, stored, type };
+}
+
+describe('taking back', () => {
+  test('each field is a step; the keys of one field are one step; done again they are there again', async () => {
+    const { record, history, type } = await opened();
+    for (const t of ['T', 'Te', 'Ter', 'Tern']) await type((v) => (v.title = t));
+    await type((v) => (v.size = 3));
+    expect(history.next.undo!.patches).toEqual([{ at: ['size'], before: 0, after: 3 }]);
+    expect(history.undo()).toMatchObject({ left: 0 });
+    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'Tern' });
+    expect(history.next.redo!.patches[0].at).toEqual(['size']);
+    history.undo();
+    expect(plain(record.value)).toEqual(EMPTY);
+    expect(history.next.undo).toBeNull();
+    expect(history.undo()).toBeNull();
+    history.redo();
+    history.redo();
+    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'Tern', size: 3 });
+    expect(history.redo()).toBeNull();
+  });
+  test('a thing that came into a list and what is typed into it are one step; its note is another after the hand moved', async () => {
+    const { record, history, type } = await opened();
+    await type((v) => void v.list.push({ id: 'x', text: '4', value: 4 }));
+    await type((v) => Object.assign(v.list[0], { text: '4.8', value: 4.8 }));
+    history.seal();
+    await type((v) => (v.list[0].note = 'bad contact'));
+    history.undo();
+    expect(plain(record.value.list)).toEqual([{ id: 'x', text: '4.8', value: 4.8 }]);
+    history.undo();
+    expect(record.value.list).toEqual([]);
+  });
+  test('a pause makes the next key a step of its own', async () => {
+    vi.useFakeTimers();
+    const { record, history, type } = await opened();
+    await type((v) => (v.title = 'a'));
+    vi.advanceTimersByTime(3999);
+    await type((v) => (v.title = 'ab'));
+    vi.advanceTimersByTime(4001);
+    await type((v) => (v.title = 'abc'));
+    history.undo();
+    expect(record.value.title).toBe('ab');
+    history.undo();
+    expect(record.value.title).toBe('');
+    vi.useRealTimers();
+  });
+  test('typed back to where it was: nothing to take back', async () => {
+    const { history, type } = await opened();
+    await type((v) => (v.title = 'a'));
+    await type((v) => (v.title = ''));
+    expect(history.next.undo).toBeNull();
+  });
+  test('something new typed ends what could be done again', async () => {
+    const { history, type } = await opened();
+    await type((v) => (v.title = 'a'));
+    history.undo();
+    await type((v) => (v.size = 1));
+    expect(history.next.redo).toBeNull();
+  });
+  test('what another window changed since is left alone and counted; what it changed is no step here', async () => {
+    const { record, control, history, type } = await opened();
+    await type((v) => {
+      v.title = 'mine';
+      v.size = 1;
+    });
+    await record.settled();
+    control.elsewhere((v) => ({ ...v, title: 'theirs' }));
+    for (let i = 0; i < 30; i++) await tick();
+    expect(record.value.title).toBe('theirs');
+    expect(history.undo()).toMatchObject({ left: 1 });
+    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'theirs' });
+    expect(history.next.undo).toBeNull();
+  });
+  test('steps outlive the page, and those of before go further back', async () => {
+    const first = await opened();
+    await first.type((v) => (v.title = 'a'));
+    await first.history.flush();
+    expect(first.stored.steps!.undo).toHaveLength(1);
+    const { door, control } = fakeDoor<Note>(`h/${++n}`, { ...EMPTY, title: 'a' });
+    const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    await record.loaded;
+    const history = followHistory(record, {
+      read: () => Promise.resolve(first.stored.steps),
+      write: () => Promise.resolve(),
+    });
+    record.value.size = 2;
+    await tick();
+    await history.loaded;
+    history.undo();
+    expect(record.value.size).toBe(0);
+    history.undo();
+    expect(record.value.title).toBe('');
+  });
+  test('a store of steps that fails costs the steps, nothing else', async () => {
+    const { door, control } = fakeDoor<Note>(`h/${++n}`, EMPTY);
+    const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    await record.loaded;
+    const history = followHistory(record, {
+      read: () => Promise.reject(new Error('x')),
+      write: () => Promise.reject(new Error('y')),
+    });
+    await history.loaded;
+    record.value.title = 'T';
+    await tick();
+    await history.flush();
+    history.undo();
+    expect(record.value.title).toBe('');
+  });
+  test('what a step could bring back is known; steps are bounded', async () => {
+    const { history, type, stored } = await opened();
+    await type((v) => void v.list.push({ id: 'photo-1', text: '', value: null }));
+    expect(history.mentions('photo-1')).toBe(true);
+    expect(history.mentions('photo-2')).toBe(false);
+    for (let i = 0; i < 260; i++) {
+      history.seal();
+      await type((v) => (v.size = i + 1));
+    }
+    await history.flush();
+    expect(stored.steps!.undo).toHaveLength(200);
+    expect(history.mentions('photo-1')).toBe(false);
+  });
+  test('property: everything taken back is the beginning, everything done again the end', async () => {
+    const move = fc.oneof(
+      fc.record({ kind: fc.constant('title' as const), text: fc.string({ maxLength: 3 }) }),
+      fc.record({ kind: fc.constant('add' as const), id: fc.constantFrom('a', 'b', 'c', 'd') }),
+      fc.record({ kind: fc.constant('drop' as const), at: fc.nat(3) }),
+      fc.record({ kind: fc.constant('edit' as const), at: fc.nat(3), text: fc.string({ maxLength: 3 }) }),
+      fc.record({ kind: fc.constant('seal' as const) }),
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(move, { maxLength: 14 }), async (moves) => {
+        const { record, history, type } = await opened();
+        for (const m of moves) {
+          if (m.kind === 'seal') history.seal();
+          else
+            await type((v) => {
+              if (m.kind === 'title') v.title = m.text;
+              else if (m.kind === 'add' && v.list.every((x) => x.id !== m.id))
+                v.list.unshift({ id: m.id, text: '', value: null });
+              else if (m.kind === 'drop') v.list.splice(m.at, 1);
+              else if (m.kind === 'edit' && v.list[m.at])
+                Object.assign(v.list[m.at], { text: m.text, value: m.text.length });
+            });
+        }
+        const end = plain(record.value);
+        while (history.undo());
+        expect(plain(record.value)).toEqual(EMPTY);
+        while (history.redo());
+        expect(plain(record.value)).toEqual(end);
+      }),
+      { numRuns: 150, seed: 3 },
+    );
+  });
+});

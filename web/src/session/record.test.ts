@@ -1,0 +1,324 @@
+// @vitest-environment happy-dom
+import { beforeEach, describe, expect, test } from 'vitest';
+import { nextTick } from 'vue';
+import { fakeDoor } from '../../test/fakeDoor.ts';
+import { clearAhead, readAhead } from '../storage/ahead.ts';
+import { type Change, persistedRecord, plain } from './record.ts';
+import { stream } from './stream.ts';
+
+interface Note {
+  title: string;
+  size: number;
+  list: { id: string; text: string; value: number | null }[];
+  at?: string;
+}
+const EMPTY: Note = { title: '', size: 0, list: [] };
+const rest = async (): Promise<void> => {
+  for (let i = 0; i < 30; i++) await Promise.resolve();
+};
+let n = 0;
+let name = '';
+beforeEach(() => {
+  name = `notes/${++n}`;
+  localStorage.clear();
+});
+async function opened(initial: Note | null = EMPTY) {
+  const { door, control } = fakeDoor<Note>(name, initial);
+  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+  const changes: Change<Note>[] = [];
+  record.changes.listen((c) => changes.push(c));
+  await record.loaded;
+  return { door, control, record, changes };
+}
+
+describe('one stream of changes', () => {
+  test('all writes of one event are one change, told before anything else happens, with what was and is', async () => {
+    const { record, changes, control } = await opened();
+    record.value.title = 'T';
+    record.value.size = 3;
+    expect(record.dirty.value).toBe(true);
+    expect(changes).toHaveLength(0);
+    await Promise.resolve();
+    expect(record.dirty.value).toBe(false);
+    expect(changes).toMatchObject([{ origin: 'typed', revision: 1, before: EMPTY, after: { title: 'T', size: 3 } }]);
+    expect(changes[0].patches).toHaveLength(2);
+    await record.settled();
+    expect(control.stored!.value).toEqual({ title: 'T', size: 3, list: [] });
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+  });
+  test('a write that changes nothing is no change', async () => {
+    const { record, changes } = await opened();
+    record.value.title = 'T';
+    record.value.title = '';
+    await rest();
+    expect(changes).toHaveLength(0);
+    expect(record.dirty.value).toBe(false);
+  });
+  test('a listener that throws does not keep the others from hearing; one that stopped hears no more', () => {
+    const s = stream<number>();
+    const heard: number[] = [];
+    s.listen(() => {
+      throw new Error('first');
+    });
+    const stop = s.listen((x) => heard.push(x));
+    expect(() => s.emit(1)).toThrow('first');
+    stop();
+    expect(() => s.emit(2)).toThrow('first');
+    expect(heard).toEqual([1]);
+  });
+});
+
+describe('keeping', () => {
+  test('while a write is under way the next changes gather for the one after it', async () => {
+    const { record, control } = await opened();
+    control.held = true;
+    record.value.title = 'a';
+    await rest();
+    record.value.title = 'ab';
+    await rest();
+    record.value.title = 'abc';
+    await rest();
+    expect(record.keeping.value).toEqual({ kind: 'keeping' });
+    control.release();
+    await record.settled();
+    expect(control.writes.map((w) => w.title)).toEqual(['a', 'abc']);
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+  });
+  test('what another window wrote comes in, on top of what was typed here meanwhile', async () => {
+    const { record, control, changes } = await opened({ ...EMPTY, list: [{ id: 'x', text: '1', value: 1 }] });
+    control.held = true;
+    record.value.title = 'mine';
+    await rest();
+    control.elsewhere((v) => ({ ...v, size: 7, list: [...v.list, { id: 'y', text: '2', value: 2 }] }));
+    record.value.list[0].text = '1.5';
+    record.value.list[0].value = 1.5;
+    await rest();
+    control.release();
+    await record.settled();
+    const both = {
+      title: 'mine',
+      size: 7,
+      list: [
+        { id: 'x', text: '1.5', value: 1.5 },
+        { id: 'y', text: '2', value: 2 },
+      ],
+    };
+    expect(plain(record.value)).toEqual(both);
+    expect(control.stored!.value).toEqual(both);
+    expect(changes.filter((c) => c.origin === 'elsewhere')).not.toHaveLength(0);
+  });
+  test('a change elsewhere is taken in without being written back', async () => {
+    const { record, control } = await opened();
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    await rest();
+    expect(record.value.size).toBe(4);
+    expect(control.writes).toHaveLength(0);
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+  });
+  test('another window wrote over this one’s last write without knowing of it: both come together again', async () => {
+    const { record, control } = await opened();
+    const before = control.stored!;
+    record.value.title = 'mine';
+    await record.settled();
+    control.elsewhereBlind({ ...EMPTY, size: 9 }, before);
+    await rest();
+    await record.settled();
+    expect(control.stored!.value).toEqual({ title: 'mine', size: 9, list: [] });
+  });
+  test('refused: said, kept ahead of the store, tried again with the next change or by hand', async () => {
+    const { record, control } = await opened();
+    control.refuse = 'full';
+    record.value.title = 'T';
+    await record.settled();
+    expect(record.keeping.value).toEqual({ kind: 'refused', fault: 'full' });
+    expect(await readAhead(name)).toMatchObject([{ base: 'r1', patches: [{ at: ['title'], after: 'T' }] }]);
+    await record.keepAgain();
+    expect(record.keeping.value).toEqual({ kind: 'refused', fault: 'full' });
+    control.refuse = null;
+    await record.keepAgain();
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+    expect(control.stored!.value.title).toBe('T');
+    expect(await readAhead(name)).toEqual([]);
+  });
+  test('leaving the page while the store refuses is asked about; not when all is kept', async () => {
+    const { record, control } = await opened();
+    const leaves = (): boolean => {
+      const event = new Event('beforeunload', { cancelable: true });
+      window.dispatchEvent(event);
+      return !event.defaultPrevented;
+    };
+    expect(leaves()).toBe(true);
+    control.refuse = 'blocked';
+    record.value.title = 'T';
+    await record.settled();
+    expect(leaves()).toBe(false);
+    control.refuse = null;
+    await record.keepAgain();
+    expect(leaves()).toBe(true);
+  });
+  test('the stamp of a write is in the store and in the value, and is no change of its own', async () => {
+    const { door, control } = fakeDoor<Note>(name, EMPTY);
+    const record = persistedRecord<Note>({
+      door,
+      initial: EMPTY,
+      stored: control.stored,
+      stamp: () => ({ at: 'now' }),
+    });
+    const changes: Change<Note>[] = [];
+    record.changes.listen((c) => changes.push(c));
+    await record.loaded;
+    record.value.title = 'T';
+    await record.settled();
+    expect(control.stored!.value).toMatchObject({ title: 'T', at: 'now' });
+    expect([record.value.at, record.now().at]).toEqual(['now', 'now']);
+    expect(changes).toHaveLength(1);
+    expect(control.writes).toHaveLength(1);
+  });
+  test('removed elsewhere: nothing is written until a person says so; put back elsewhere, all is well', async () => {
+    const { record, control } = await opened();
+    record.value.title = 'T';
+    await record.settled();
+    control.remove();
+    await rest();
+    expect(record.keeping.value).toEqual({ kind: 'removed-elsewhere' });
+    record.value.size = 5;
+    await record.settled();
+    expect(control.stored).toBeNull();
+    await record.keepAgain();
+    expect(control.stored!.value).toMatchObject({ title: 'T', size: 5 });
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+    const last = control.stored!;
+    control.remove();
+    await rest();
+    record.value.size = 6;
+    await rest();
+    control.elsewhereBlind({ ...last.value, title: 'theirs' }, last);
+    await rest();
+    await record.settled();
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+    expect(control.stored!.value).toMatchObject({ title: 'theirs', size: 6 });
+  });
+  test('kept again although nothing was changed since: it is there again', async () => {
+    const { record, control } = await opened();
+    control.remove();
+    await rest();
+    await record.keepAgain();
+    expect(control.stored!.value).toEqual(EMPTY);
+  });
+});
+
+describe('loading', () => {
+  test('what was typed before the stored record arrives wins over it, all else is taken from it', async () => {
+    const { door, control } = fakeDoor<Note>(name, {
+      title: 'stored',
+      size: 8,
+      list: [{ id: 'x', text: 'a', value: null }],
+    });
+    control.held = true;
+    const record = persistedRecord<Note>({ door, initial: EMPTY });
+    expect(record.keeping.value).toEqual({ kind: 'loading' });
+    record.value.title = 'typed';
+    await rest();
+    expect(control.writes).toHaveLength(0);
+    control.release();
+    await record.loaded;
+    await record.settled();
+    expect(plain(record.value)).toEqual({ title: 'typed', size: 8, list: [{ id: 'x', text: 'a', value: null }] });
+    expect(control.stored!.value).toEqual(plain(record.value));
+  });
+  test('nothing stored and nothing typed: nothing is written', async () => {
+    const { record, control } = await opened(null);
+    await record.settled();
+    expect(control.stored).toBeNull();
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+    record.value.title = 'T';
+    await record.settled();
+    expect(control.stored!.value.title).toBe('T');
+  });
+  test('a store that cannot be read is said; what is stored there is not lost by what is typed meanwhile', async () => {
+    const { door, control } = fakeDoor<Note>(name, { ...EMPTY, title: 'stored', size: 2 });
+    control.refuse = 'blocked';
+    const record = persistedRecord<Note>({ door, initial: EMPTY });
+    await record.loaded;
+    expect(record.keeping.value).toEqual({ kind: 'refused', fault: 'blocked' });
+    record.value.size = 3;
+    await record.settled();
+    control.refuse = null;
+    await record.keepAgain();
+    expect(control.stored!.value).toEqual({ title: 'stored', size: 3, list: [] });
+    expect(plain(record.value)).toEqual({ title: 'stored', size: 3, list: [] });
+  });
+});
+
+describe('what was typed and did not reach the store', () => {
+  test('is written ahead in the same event, whole', async () => {
+    const { record, control } = await opened();
+    control.held = true;
+    for (const text of ['4', '4.', '4.8']) {
+      record.value.title = text;
+      await Promise.resolve();
+      expect(await readAhead(name)).toMatchObject([{ patches: [{ at: ['title'], before: '', after: text }] }]);
+    }
+    control.release();
+    await record.settled();
+    expect(await readAhead(name)).toEqual([]);
+  });
+  test('is back in the next window, kept, and can be taken back there', async () => {
+    const { record, control, door } = await opened();
+    control.refuse = 'silent';
+    record.value.title = 'lost?';
+    record.value.list.push({ id: 'x', text: '3', value: 3 });
+    await record.settled();
+    record.dispose();
+    control.refuse = null;
+    const next = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    const changes: Change<Note>[] = [];
+    next.changes.listen((c) => changes.push(c));
+    await next.loaded;
+    await next.settled();
+    expect(plain(next.value)).toEqual({ title: 'lost?', size: 0, list: [{ id: 'x', text: '3', value: 3 }] });
+    expect(control.stored!.value).toEqual(plain(next.value));
+    expect(changes.map((c) => c.origin)).toContain('typed');
+    expect(await readAhead(name)).toEqual([]);
+  });
+  test('of a record that was never stored comes back whole, on top of what is stored by then', async () => {
+    const { record, control, door } = await opened(null);
+    control.refuse = 'full';
+    record.value.title = 'mine';
+    await record.settled();
+    record.dispose();
+    control.refuse = null;
+    await door.write({ ...EMPTY, size: 5 }, null);
+    const next = persistedRecord<Note>({ door, initial: EMPTY });
+    await next.loaded;
+    await next.settled();
+    expect(plain(next.value)).toEqual({ title: 'mine', size: 5, list: [] });
+  });
+  test('the newest wins: a place that was written later elsewhere stays, others come back', async () => {
+    const { record, control, door } = await opened();
+    control.refuse = 'silent';
+    record.value.title = 'mine';
+    record.value.size = 4;
+    await record.settled();
+    record.dispose();
+    control.refuse = null;
+    control.elsewhere((v) => ({ ...v, title: 'later' }));
+    const later = { ...control.stored!, at: '2999-01-01T00:00:00Z' };
+    const next = persistedRecord<Note>({ door, initial: EMPTY, stored: later });
+    await next.loaded;
+    expect(plain(next.value)).toMatchObject({ title: 'later', size: 4 });
+    next.dispose();
+    clearAhead(name);
+  });
+  test('disposing with a key just typed still writes it', async () => {
+    const { record, control } = await opened();
+    record.value.title = 'T';
+    record.dispose();
+    await record.settled();
+    expect(control.stored!.value.title).toBe('T');
+    record.value.title = 'after';
+    await nextTick();
+    await record.settled();
+    expect(control.stored!.value.title).toBe('T');
+  });
+});

@@ -1,0 +1,128 @@
+import 'fake-indexeddb/auto';
+import localforage from 'localforage';
+import { createPinia, setActivePinia } from 'pinia';
+import { vi } from 'vitest';
+
+/**
+ * Windows of one browser for tests: the real storage code on fake-indexeddb, with locks and channels between windows, and a store that can be
+ * slow, full, broken or silent.
+ */
+export const browser = {
+  /** Awaited before every operation of a store. */
+  delay: (): Promise<void> => Promise.resolve(),
+  /** What goes wrong with a write: 'full' or 'blocked'. */
+  refuse: null as null | 'full' | 'blocked',
+  /** In which store alone; null: in all. */
+  refuseIn: null as string | null,
+  /** What goes wrong with opening a store. */
+  opening: null as null | 'fails' | 'silent',
+};
+
+interface Held {
+  name: string;
+  owner: object;
+}
+let held: Held[] = [];
+let queue: (() => void)[] = [];
+
+function fakeLocks(owner: object): LockManager {
+  const request = async (name: string, work: () => Promise<unknown>): Promise<unknown> => {
+    while (held.some((l) => l.name === name)) await new Promise<void>((resolve) => queue.push(resolve));
+    const lock = { name, owner };
+    held.push(lock);
+    try {
+      return await work();
+    } finally {
+      held = held.filter((l) => l !== lock);
+      release();
+    }
+  };
+  return { request, query: () => Promise.resolve({ held: [...held], pending: [] }) } as unknown as LockManager;
+}
+function release(): void {
+  const waiting = queue;
+  queue = [];
+  waiting.forEach((go) => go());
+}
+
+const create = localforage.createInstance.bind(localforage);
+localforage.createInstance = (options) => {
+  if (browser.opening === 'fails')
+    return broken(() => Promise.reject(new DOMException('cannot open', 'InvalidStateError')));
+  if (browser.opening === 'silent') return broken(() => new Promise(() => undefined));
+  const store = create(options);
+  made.add(store);
+  const watched = new Set(['getItem', 'setItem', 'removeItem', 'iterate', 'keys']);
+  // By proxy: the library puts its driver's functions in place when it is ready.
+  return new Proxy(store, {
+    get(target, name: keyof LocalForage) {
+      const real: unknown = target[name];
+      if (typeof real !== 'function') return real;
+      if (!watched.has(name)) return (real as () => unknown).bind(target) as unknown;
+      return async (...args: unknown[]) => {
+        await browser.delay();
+        if (name === 'setItem' && browser.refuse && (browser.refuseIn ?? options.storeName) === options.storeName)
+          throw new DOMException('refused', browser.refuse === 'full' ? 'QuotaExceededError' : 'InvalidStateError');
+        return (target[name] as (...all: unknown[]) => unknown)(...args);
+      };
+    },
+  });
+};
+const made = new Set<LocalForage>();
+const broken = (ready: () => Promise<never>): LocalForage => ({ ready }) as unknown as LocalForage;
+
+/** An empty browser: no stores, no windows. */
+export async function emptyBrowser(): Promise<void> {
+  Object.assign(browser, { delay: () => Promise.resolve(), refuse: null, refuseIn: null, opening: null });
+  for (const store of made) await store.clear();
+  localStorage.clear();
+  sessionStorage.clear();
+  held = [];
+  queue = [];
+}
+
+/** The program's modules as one window has them. */
+export async function openWindow(options: { locks?: boolean } = {}) {
+  const owner = {};
+  Object.defineProperty(navigator, 'locks', {
+    value: options.locks === false ? undefined : fakeLocks(owner),
+    configurable: true,
+  });
+  vi.resetModules();
+  const pinia = createPinia();
+  setActivePinia(pinia);
+  const window = {
+    ahead: await import('../src/storage/ahead.ts'),
+    bench: await import('../src/session/bench.ts'),
+    curves: await import('../src/session/curves.ts'),
+    door: await import('../src/storage/door.ts'),
+    draft: await import('../src/session/draft.ts'),
+    history: await import('../src/storage/historyStorage.ts'),
+    jobs: await import('../src/stores/jobs.ts'),
+    jobStorage: await import('../src/storage/jobStorage.ts'),
+    kit: await import('../src/session/kit.ts'),
+    photos: await import('../src/storage/photoStorage.ts'),
+    record: await import('../src/session/record.ts'),
+    stores: await import('../src/storage/stores.ts'),
+    windowId: (await import('../src/browser/windowId.ts')).windowId,
+  };
+  return {
+    ...window,
+    pinia,
+    /** The window is gone, as by a kill: its locks fall, nothing of it runs on purpose any more. */
+    die(): void {
+      held = held.filter((l) => l.owner !== owner);
+      release();
+    },
+  };
+}
+export type BrowserWindow = Awaited<ReturnType<typeof openWindow>>;
+
+/** Waits until a condition holds; fails after two seconds of looking. */
+export async function until(holds: () => boolean | Promise<boolean>, what = 'a condition'): Promise<void> {
+  for (let i = 0; i < 400; i++) {
+    if (await holds()) return;
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+  throw new Error(`until: ${what} did not come true`);
+}
