@@ -15,9 +15,9 @@ const CURVES: readonly Curve[] = [
 
 /**
  * A problem that nobody would meet, but that a person can type: any circuit, layout and curve, a thermometer that is missing or absurd, and
- * readings at and beyond the ends of what a meter can show. Same seed, same problem.
+ * readings at and beyond the ends of what a meter can show. Same seed, same problem. `small`: few readings and no long loom, for quick tests.
  */
-export function randomProblem(seed: number): Problem {
+export function randomProblem(seed: number, small = false): Problem {
   const uniform = seededUniform(seed * 104_729 + 7);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)];
   const chance = (p: number): boolean => uniform() < p;
@@ -30,7 +30,7 @@ export function randomProblem(seed: number): Problem {
   const model = curveModel(curve);
   const layout = pick(LAYOUTS);
   const minC = Math.round(between(-60, 0));
-  const connectors = chance(0.3) ? Math.floor(between(1, 9)) : 0;
+  const connectors = chance(small ? 0.08 : 0.3) ? Math.floor(between(1, small ? 3 : 9)) : 0;
   const hotPullUpOhm = chance(0.2) ? logBetween(10, 1e5) : null;
   const temperature = (): { readC: number; sigmaK: number } | undefined =>
     chance(0.5) ? { readC: between(model.minC, model.maxC), sigmaK: pick([0.1, 1, 5, 30]) } : undefined;
@@ -41,7 +41,7 @@ export function randomProblem(seed: number): Problem {
   const tests = MEASUREMENTS.filter(
     (m) => m.layouts.includes(layout) && (connectors > 0 || !m.needs.includes('position')),
   );
-  const readings = Array.from({ length: Math.floor(between(0, 10)) }, (_, i): ReadingInput => {
+  const readings = Array.from({ length: Math.floor(between(0, small ? 4 : 10)) }, (_, i): ReadingInput => {
     const m = pick(tests);
     const conditions: Conditions = {};
     if (m.needs.includes('substituteOhm')) conditions.substituteOhm = pick([0.01, 1e8, logBetween(1, 1e6)]);
@@ -49,7 +49,13 @@ export function randomProblem(seed: number): Problem {
     if (m.needs.includes('wire')) conditions.wire = pick(['signal', 'return'] as const);
     if (m.needs.includes('position')) conditions.position = 1 + Math.floor(between(0, connectors));
     const value = { volts, ohms, celsius }[m.quantity]();
-    return { id: `r${i}`, measurement: m.id, value, conditions, state: chance(0.2) ? pick(MACHINE_STATES) : 'steady' };
+    return {
+      id: `r${i}`,
+      measurement: m.id,
+      value,
+      conditions,
+      state: chance(small ? 0.05 : 0.2) ? pick(MACHINE_STATES) : 'steady',
+    };
   });
   return {
     circuit: {

@@ -56,7 +56,7 @@ localforage.createInstance = (options) => {
   // By proxy: the library puts its driver's functions in place when it is ready.
   return new Proxy(store, {
     get(target, name: keyof LocalForage) {
-      const real: unknown = target[name];
+      const real = Reflect.get(target, name) as unknown;
       if (typeof real !== 'function') return real;
       if (!watched.has(name)) return (real as () => unknown).bind(target) as unknown;
       return async (...args: unknown[]) => {

@@ -28,7 +28,10 @@ export function createAppRouter(): Router {
 
 /** Fetches the other screens and what they need once the page rests, so that a server that goes away meanwhile is not missed. */
 export function fetchAhead(): void {
-  const later = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 1500));
+  const later = (work: () => void): void => {
+    if ('requestIdleCallback' in window) window.requestIdleCallback(work);
+    else setTimeout(work, 1500);
+  };
   const parts = [...SCREENS.map((s) => s.component), ...LATER_PARTS];
   const next = (): void => {
     const part = parts.shift();

@@ -13,12 +13,13 @@ import type { Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { emptyBrowser, until } from '../../test/browserWindow.ts';
 import type { Part } from '../workers/engineAnswer.ts';
+import type * as EngineClient from '../workers/engineClient.ts';
 
 /** The real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing: everything else is what ships. */
 const broken = vi.hoisted(() => ({ message: '' }));
 vi.mock('../workers/engineClient.ts', async (original) => {
   const { engine } = await import('../workers/engine.ts');
-  const real = await original<typeof import('../workers/engineClient.ts')>();
+  const real = await original<typeof EngineClient>();
   return {
     ...real,
     engineLine: () => ({
@@ -328,7 +329,7 @@ describe('nothing shown that is not so', () => {
     expect(session().job.temperatureC.text).toBe('14');
     const words = document.createElement('input');
     words.setAttribute('data-unsent', '');
-    bench.element.append(words);
+    (bench.element as HTMLElement).append(words);
     expect(press('z', words)).toBe(true);
     expect(session().job.temperatureC.text).toBe('14');
   });

@@ -184,7 +184,7 @@ export function persistedRecord<T extends object>({
       know(kept);
       // What another window wrote comes in, on top of what was typed here while the write was under way.
       adopt(mergeThreeWay(sent, last, kept.value));
-      if ((keeping.value as Keeping).kind === 'removed-elsewhere') return;
+      if ((keeping.value).kind === 'removed-elsewhere') return;
     }
     clearAhead(door.name);
     say({ kind: 'kept' });
@@ -260,7 +260,7 @@ export function persistedRecord<T extends object>({
 
   return {
     value,
-    keeping: readonly(keeping) as Readonly<Ref<Keeping>>,
+    keeping: readonly(keeping),
     changes,
     dirty: readonly(dirty),
     loaded,

@@ -115,7 +115,7 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
         if (next) goStation(next.id);
       },
       close: () => scope.stop(),
-    }) as WorkOrder;
+    });
   })!;
 }
 

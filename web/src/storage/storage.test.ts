@@ -2,7 +2,7 @@
 import { newJob } from '@mellow-probe/core/job/newJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { readFileSync } from 'node:fs';
-import { beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../test/browserWindow.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -317,12 +317,11 @@ describe('ahead of the store', () => {
     expect(await plain.ahead.readAhead('jobs/b')).toHaveLength(0);
   });
   test('a store that keeps nothing: it lives in memory; garbage is passed over', async () => {
-    const set = Storage.prototype.setItem;
-    Storage.prototype.setItem = () => {
+    const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError');
-    };
+    });
     w.ahead.writeAhead('jobs/a', null, patch('T'), NOW);
-    Storage.prototype.setItem = set;
+    full.mockRestore();
     expect(await w.ahead.readAhead('jobs/a')).toHaveLength(1);
     localStorage.setItem('mellow-probe.own.ahead.dead.jobs/c', '{');
     localStorage.setItem('mellow-probe.own.ahead.dead.jobs/d', '{"record":"jobs/d"}');

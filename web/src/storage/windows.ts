@@ -34,7 +34,7 @@ const queues = new Map<string, Promise<unknown>>();
  */
 export function oneAtATime<T>(key: string, work: () => Promise<T>): Promise<T> {
   const locks = lockManager();
-  if (locks) return locks.request(`mellow-probe-${workshop}-${key}`, work) as Promise<T>;
+  if (locks) return locks.request(`mellow-probe-${workshop}-${key}`, work);
   const before = queues.get(key) ?? Promise.resolve();
   const mine = before.then(work, work);
   queues.set(
