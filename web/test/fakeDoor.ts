@@ -6,9 +6,9 @@ import { StorageError, type StorageFault } from '../src/storage/storageError.ts'
 /** A store with one record, whose answers come when the test lets them come, and which can refuse. Another window writes through `elsewhere`. */
 export function fakeDoor<T>(name: string, initial: T | null = null) {
   let count = 0;
-  const kept = (value: T, from: Kept<T> | null): Kept<T> => ({
+  const kept = (value: T, from: Kept<T> | null, at = new Date().toISOString()): Kept<T> => ({
     revision: `r${++count}`,
-    at: new Date(Date.now() + count).toISOString(),
+    at,
     follows: from ? [from.revision, ...from.follows] : [],
     value: JSON.parse(JSON.stringify(value)) as T,
   });
@@ -55,11 +55,11 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
       if (control.refuse) throw new StorageError(control.refuse, 'refused');
       return stored;
     },
-    async write(value, base) {
+    async write(value, base, at) {
       await turn();
       if (control.refuse) throw new StorageError(control.refuse, 'refused');
       const elsewhere = stored !== null && base !== null && stored.revision !== base.revision;
-      stored = kept(elsewhere ? mergeThreeWay(base.value, value, stored!.value) : value, stored ?? base);
+      stored = kept(elsewhere ? mergeThreeWay(base.value, value, stored!.value) : value, stored ?? base, at);
       control.writes.push(stored.value);
       return stored;
     },

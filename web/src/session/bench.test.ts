@@ -102,7 +102,8 @@ describe('the job on the bench', () => {
     await bench.open('a');
     browser.delay = () => new Promise(() => undefined);
     sessionOf(bench).job.temperatureC = { text: '12.5', value: 12.5 };
-    await Promise.resolve();
+    // Its write, and that of the step, now hang in the store for good.
+    await new Promise((r) => setTimeout(r, 20));
     w.die();
     browser.delay = () => Promise.resolve();
     const next = await openWindow();

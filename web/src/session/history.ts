@@ -45,24 +45,29 @@ export interface History {
 const MOST_STEPS = 200;
 /** Keys typed into one field with pauses up to this long are one step, ms. */
 const PAUSE_MS = 4000;
-const WRITE_AFTER_MS = 250;
 
 /** Follows a record and remembers its steps. */
 export function followHistory<T extends object>(record: PersistedRecord<T>, door: StepsDoor): History {
   const steps = shallowRef<Steps>({ undo: [], redo: [] });
   /** The step that further keys of the same field still go into. */
   let open: { before: T; field: string; last: number } | null = null;
-  let timer: ReturnType<typeof setTimeout> | null = null;
+  let writing: Promise<void> | null = null;
+  let written: Steps = steps.value;
 
   function set(next: Steps): void {
     steps.value = { undo: next.undo.slice(-MOST_STEPS), redo: next.redo.slice(-MOST_STEPS) };
-    timer ??= setTimeout(() => void flush(), WRITE_AFTER_MS);
+    void flush();
   }
 
-  async function flush(): Promise<void> {
-    if (timer !== null) clearTimeout(timer);
-    timer = null;
-    await door.write(steps.value).catch(() => undefined);
+  /** Writes at once, the newest only while a write is under way: a step must not be lost to a quick reload. */
+  function flush(): Promise<void> {
+    writing ??= (async () => {
+      while (written !== steps.value) {
+        written = steps.value;
+        await door.write(written).catch(() => undefined);
+      }
+    })().finally(() => (writing = null));
+    return writing;
   }
 
   record.changes.listen((change) => {

@@ -77,6 +77,8 @@ export function persistedRecord<T extends object>({
   /** The value as of the last change; the one in the store as far as this window knows, and those before it. */
   let last: T = plain(initial);
   let base: Kept<T> | null = null;
+  /** When the value became what it is. */
+  let lastAt = '';
   const trail: Kept<T>[] = [];
   let revision = 0;
   let pending = false;
@@ -129,6 +131,7 @@ export function persistedRecord<T extends object>({
     if (patches.length > 0) {
       last = after;
       revision++;
+      if (origin !== 'elsewhere') lastAt = nowIso();
       if (!isKept()) goAhead();
       changes.emit({ origin, revision, patches, before, after });
     }
@@ -139,8 +142,8 @@ export function persistedRecord<T extends object>({
   const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;
 
   function goAhead(): void {
-    if (base === null) writeAhead(door.name, null, [{ at: [], after: last }], nowIso());
-    else writeAhead(door.name, base.revision, differences(base.value, last), nowIso());
+    if (base === null) writeAhead(door.name, null, [{ at: [], after: last }], lastAt);
+    else writeAhead(door.name, base.revision, differences(base.value, last), lastAt);
   }
 
   function change(origin: Origin, write: (value: T) => void): void {
@@ -174,7 +177,7 @@ export function persistedRecord<T extends object>({
       const sent = { ...last, ...stamp?.() };
       let kept: Kept<T>;
       try {
-        kept = await door.write(sent, base ?? NEVER_STORED);
+        kept = await door.write(sent, base ?? NEVER_STORED, lastAt === '' ? nowIso() : lastAt);
       } catch (error) {
         say({ kind: 'refused', fault: toStorageError(error).fault });
         return;
@@ -184,7 +187,7 @@ export function persistedRecord<T extends object>({
       know(kept);
       // What another window wrote comes in, on top of what was typed here while the write was under way.
       adopt(mergeThreeWay(sent, last, kept.value));
-      if ((keeping.value).kind === 'removed-elsewhere') return;
+      if (keeping.value.kind === 'removed-elsewhere') return;
     }
     clearAhead(door.name);
     say({ kind: 'kept' });

@@ -15,9 +15,10 @@ export interface Door<T> {
   read(): Promise<Kept<T> | null>;
   /**
    * Writes, and returns what is now stored: where another window has written since `base`, both sets of changes, merged. `base` is the
-   * version the writer started from, null for a new record. Nothing goes that could not be opened again.
+   * version the writer started from, null for a new record; `at` is when the value became what it is (now, if not told), not when it is
+   * written. Nothing goes that could not be opened again.
    */
-  write(value: T, base: Kept<T> | null): Promise<Kept<T>>;
+  write(value: T, base: Kept<T> | null, at?: string): Promise<Kept<T>>;
   onElsewhere(callback: (kind: 'written' | 'removed') => void): () => void;
 }
 
@@ -43,14 +44,14 @@ export function doorTo<T>(
     if (onUnreadable === 'start-anew' && !check(kept.value).ok) return null;
     return { ...kept, value: checked(kept.value) };
   };
-  const writeNow = async (value: T, base: Kept<T> | null): Promise<Kept<T>> => {
+  const writeNow = async (value: T, base: Kept<T> | null, at: string): Promise<Kept<T>> => {
     const stored = await readNow();
     const elsewhere = stored !== null && base !== null && stored.revision !== base.revision;
     const merged = elsewhere ? mergeThreeWay(base.value, value, stored.value) : value;
     const from = stored ?? base;
     const next: Kept<T> = {
       revision: newId(),
-      at: nowIso(),
+      at: elsewhere && stored.at > at ? stored.at : at,
       follows: from ? [from.revision, ...from.follows].slice(0, REMEMBERED) : [],
       value: checked(merged),
     };
@@ -61,7 +62,7 @@ export function doorTo<T>(
   return {
     name: `${store}/${key}`,
     read: readNow,
-    write: (value, base) => oneAtATime(`${store}/${key}`, () => writeNow(value, base)),
+    write: (value, base, at = nowIso()) => oneAtATime(`${store}/${key}`, () => writeNow(value, base, at)),
     onElsewhere: (callback) => onOthers((n) => n.store === store && n.key === key && callback(n.kind)),
   };
 }

@@ -4,7 +4,7 @@ import { isRecord } from '@mellow-probe/core/records/plainData';
 export interface Kept<T> {
   /** Random, new with every write: two writes within one tick of the clock are two. */
   revision: string;
-  /** When it was written, ISO 8601. */
+  /** When it became what it is (typed, not written), ISO 8601. */
   at: string;
   /** The revisions it was made from, newest first, as far as they are remembered. */
   follows: readonly string[];

@@ -35,15 +35,35 @@ export async function withStore<T>(name: StoreName, work: (store: LocalForage) =
 function openStore(name: StoreName): Promise<LocalForage> {
   const known = opened.get(name);
   if (known) return known;
-  const store = localforage.createInstance({
-    name: DATABASES[name],
-    storeName: name,
-    driver: localforage.INDEXEDDB,
-  });
-  const opening = inTime(store.ready()).then(() => store);
+  const opening = inTime(
+    databasesOpen().then(async () => {
+      const store = localforage.createInstance({
+        name: DATABASES[name],
+        storeName: name,
+        driver: localforage.INDEXEDDB,
+      });
+      await store.ready();
+      return store;
+    }),
+  );
   opened.set(name, opening);
   opening.catch(() => opened.delete(name));
   return opening;
+}
+
+/**
+ * Does the browser open databases at all? Asked before the library is: once it has failed to open one, it never opens that one again on this page.
+ */
+function databasesOpen(): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const request = indexedDB.open(`${base}-probe`);
+    request.onsuccess = () => {
+      request.result.close();
+      resolve();
+    };
+    request.onerror = () => reject(request.error ?? new Error('no database'));
+    request.onblocked = () => reject(new Error('blocked by another window'));
+  });
 }
 
 function inTime<T>(work: Promise<T>): Promise<T> {
