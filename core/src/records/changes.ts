@@ -66,14 +66,16 @@ function keepsOrder(before: readonly WithId[], after: readonly WithId[]): boolea
   );
 }
 
-/** The way back, in the order in which it has to be gone. */
+/** The way back: what came goes first, then what went comes back to its place, from the front of the list to its end. */
 export function inverse(patches: readonly Patch[]): Patch[] {
-  return [...patches].reverse().map(({ at, before, after, index }) => ({
+  const back = patches.map(({ at, before, after, index }): Patch => ({
     at,
     ...(after === undefined ? {} : { before: after }),
     ...(before === undefined ? {} : { after: before }),
     ...(index === undefined ? {} : { index }),
   }));
+  const goes = (p: Patch): boolean => p.index !== undefined && p.after === undefined;
+  return [...back.filter(goes), ...back.filter((p) => !goes(p))];
 }
 
 /** Where a change meets something else than it started from: `keep` what stands there, or `force` the change. */

@@ -1,0 +1,7 @@
+// Nothing typed is lost: reloads, kills and failing stores at random moments. Arguments: trials (2000), first seed (1).
+import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
+
+ensurePackages();
+ensurePrograms({ '/usr/bin/chromium': 'chromium' });
+if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
+process.exit(run('npx', ['--no-install', 'tsx', 'e2e/campaign.ts', ...process.argv.slice(2)]));

@@ -1,0 +1,68 @@
+// Mutation testing, room by room: `npm run mutation -- session storage` (no names: all of them, hours). Prints the score of each room and leaves the
+// survivors in test-results/mutation/ROOM.txt. Not part of `npm test`.
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { ensurePackages, ROOT, run } from './prepare.mjs';
+import { ROOMS } from './mutationRooms.mjs';
+
+ensurePackages();
+const chosen = process.argv.slice(2).length > 0 ? process.argv.slice(2) : Object.keys(ROOMS);
+const out = path.join(ROOT, 'test-results', 'mutation');
+mkdirSync(out, { recursive: true });
+
+const lines = [];
+for (const room of chosen) {
+  const { mutate, tests } = ROOMS[room] ?? {};
+  if (!mutate) {
+    console.error(`No room "${room}": ${Object.keys(ROOMS).join(', ')}.`);
+    process.exit(1);
+  }
+  const report = path.join(out, `${room}.json`);
+  const config = path.join(out, `${room}.config.json`);
+  writeFileSync(
+    config,
+    JSON.stringify({
+      testRunner: 'vitest',
+      plugins: ['@stryker-mutator/vitest-runner'],
+      vitest: { configFile: 'vitest.mutation.config.ts', related: false },
+      mutate,
+      coverageAnalysis: 'perTest',
+      // What runs once while the files are loaded (tables, constants) cannot be switched on for one test alone.
+      ignoreStatic: true,
+      mutator: { excludedMutations: ['StringLiteral'] },
+      concurrency: 2,
+      timeoutMS: 4000,
+      timeoutFactor: 3,
+      tempDirName: '.stryker-tmp',
+      ignorePatterns: ['test-results', 'web/dist', 'docs', '.git', 'examples/**/*.png'],
+      reporters: ['json', 'dots'],
+      jsonReporter: { fileName: report },
+      allowEmpty: true,
+      disableTypeChecks: false,
+    }),
+  );
+  const code = run('npx', ['--no-install', 'stryker', 'run', config], {
+    env: { ...process.env, MUTATION_TESTS: tests.join(',') },
+  });
+  if (code !== 0) process.exit(code);
+  lines.push(scoreOf(room, JSON.parse(readFileSync(report, 'utf8'))));
+  rmSync(config);
+}
+console.log(`\n${lines.join('\n')}`);
+
+/** Killed and timed out among those that some test could have seen or that none covers; ignored and static ones do not count. */
+function scoreOf(room, { files }) {
+  const mutants = Object.entries(files).flatMap(([file, f]) =>
+    f.mutants.map((m) => ({ ...m, file, source: f.source.split('\n') })),
+  );
+  const of = (...states) => mutants.filter((m) => states.includes(m.status));
+  const dead = of('Killed', 'Timeout', 'RuntimeError').length;
+  const alive = of('Survived', 'NoCoverage');
+  const text = alive.map(
+    ({ file, location, mutatorName, replacement, status, source }) =>
+      `${file}:${location.start.line} ${mutatorName} ${status}\n    ${source[location.start.line - 1].trim()}\n    → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 120)}`,
+  );
+  writeFileSync(path.join(out, `${room}.txt`), `${text.join('\n')}\n`);
+  const share = (100 * dead) / (dead + alive.length);
+  return `${room}: ${share.toFixed(1)} % of ${dead + alive.length} mutants killed (${alive.length} alive: test-results/mutation/${room}.txt)`;
+}

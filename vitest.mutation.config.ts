@@ -1,0 +1,8 @@
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vitest/config';
+
+/** The tests of one room alone, named by the environment: see scripts/mutation.mjs. */
+export default defineConfig({
+  plugins: [vue()],
+  test: { include: (process.env.MUTATION_TESTS ?? '').split(','), testTimeout: 60_000 },
+});
