@@ -1,5 +1,5 @@
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
-import { Bench } from '@mellow-probe/core/circuit/bench';
+import { SolvedCircuit } from '@mellow-probe/core/circuit/solvedCircuit';
 import { nominalState } from '@mellow-probe/core/circuit/sensorCircuit';
 import { curveModel, resistanceAt, temperatureOf } from '@mellow-probe/core/curves/curve';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
@@ -92,7 +92,7 @@ function curveOf(values: {
 }
 
 function loadedVolts(circuit: Circuit, temperatureC: number): number {
-  return new Bench().set(nominalState(circuit, temperatureC, circuit.pullUpOhm!)).volts('sensor', 'signal', 'chassis');
+  return new SolvedCircuit().set(nominalState(circuit, temperatureC, circuit.pullUpOhm!)).volts('sensor', 'signal', 'chassis');
 }
 
 /** Which quantity a figure is, by its unit: with none it is taken for ohms. */

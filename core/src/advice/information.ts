@@ -34,7 +34,7 @@ export function predictAll(
   { draws }: Thinned,
 ): Float64Array {
   return Float64Array.from(draws, (d) =>
-    measurement.predict(predictor.benchAt(d.hypothesis, d.position, d.u, state), conditions),
+    measurement.predict(predictor.solvedAt(d.hypothesis, d.position, d.u, state), conditions),
   );
 }
 

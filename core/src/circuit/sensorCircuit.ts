@@ -31,7 +31,7 @@ export interface SensorCircuit {
   connectors: number;
 }
 
-/** One definite circuit: every value given, faults applied. This is what a bench test is predicted from. */
+/** One definite circuit: every value given, faults applied. This is what a test is predicted from. */
 export interface CircuitState {
   layout: Layout;
   /** V of the reference above module ground. */

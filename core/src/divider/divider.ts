@@ -1,4 +1,4 @@
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { type CircuitState, nominalState, type SensorCircuit } from '../circuit/sensorCircuit.ts';
 
 /** A value with its 1σ, both in the same unit. */
@@ -83,12 +83,12 @@ export function deskCurve(
   temperatures: readonly number[],
   faults: DeskFaults,
 ): DeskPoint[] {
-  const bench = new Bench();
+  const solved = new SolvedCircuit();
   return temperatures.map((temperatureC) => {
-    bench.set(deskState(circuit, pullUpOhm, temperatureC, faults));
-    const shownC = bench.displayedC('sensor');
-    const volts = faults.meterOn ? bench.volts('sensor', 'modulePin', 'moduleGround') : bench.pinVolts('sensor');
-    return { temperatureC, sensorOhm: bench.sensorOhm, volts, shownC };
+    solved.set(deskState(circuit, pullUpOhm, temperatureC, faults));
+    const shownC = solved.displayedC('sensor');
+    const volts = faults.meterOn ? solved.volts('sensor', 'modulePin', 'moduleGround') : solved.pinVolts('sensor');
+    return { temperatureC, sensorOhm: solved.sensorOhm, volts, shownC };
   });
 }
 

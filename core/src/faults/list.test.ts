@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit } from '../../test/problems.ts';
 import { otherCommonCurves } from '../catalogue/curves.ts';
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { nominalState } from '../circuit/sensorCircuit.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { MEASUREMENTS } from '../measurements/list.ts';
@@ -23,15 +23,15 @@ describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => 
   });
 
   test('sizes run from one end to the other, and every reading under it is a figure or OL', () => {
-    const bench = new Bench();
+    const solved = new SolvedCircuit();
     for (const layout of fault.layouts) {
       for (const branch of branches) {
         const sizes = [0, 0.25, 0.5, 0.75, 1].map((position) => {
           const state = nominalState({ ...circuit, layout }, 12, 2490);
           const size = branch.apply(state, position);
-          bench.set(state);
+          solved.set(state);
           for (const m of MEASUREMENTS.filter((x) => x.layouts.includes(layout))) {
-            const value = m.predict(bench, conditions);
+            const value = m.predict(solved, conditions);
             expect(value, `${m.id} under ${id}`).not.toBeNaN();
             if (m.quantity !== 'ohms') expect(Number.isFinite(value), `${m.id} under ${id}`).toBe(true);
             else expect(value).toBeGreaterThanOrEqual(0);
@@ -45,14 +45,14 @@ describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => 
   });
 
   test('changes some reading noticeably, unless it is "healthy"', () => {
-    const bench = new Bench();
-    const healthy = MEASUREMENTS.map((m) => m.predict(bench.set(nominalState(circuit, 12, 2490)), conditions));
+    const solved = new SolvedCircuit();
+    const healthy = MEASUREMENTS.map((m) => m.predict(solved.set(nominalState(circuit, 12, 2490)), conditions));
     const changed = branches.some((branch) => {
       const state = nominalState(circuit, 12, 2490);
       branch.apply(state, 0.6);
-      bench.set(state);
+      solved.set(state);
       return MEASUREMENTS.some(
-        (m, i) => Math.abs(m.predict(bench, conditions) - healthy[i]) > 0.02 * (1 + Math.abs(healthy[i])),
+        (m, i) => Math.abs(m.predict(solved, conditions) - healthy[i]) > 0.02 * (1 + Math.abs(healthy[i])),
       );
     });
     expect(changed).toBe(id !== 'healthy');

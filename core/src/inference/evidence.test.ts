@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { seededCase } from '../../../bench/cases.ts';
+import { seededCase } from '../../../studies/cases.ts';
 import { posteriorOf } from './posterior.ts';
 
 interface StoredCase {

@@ -178,7 +178,7 @@ describe('what would be healthy', () => {
     for (let i = 0; i < rounds; i++) {
       for (let k = 0; k < u.length; k++) u[k] = normalQuantile(uniform());
       tests.forEach(({ measurement, conditions }, t) => {
-        const ideal = measurement.predict(predictor.benchAt(h, 0.5, u, 'steady'), conditions);
+        const ideal = measurement.predict(predictor.solvedAt(h, 0.5, u, 'steady'), conditions);
         const reading = noiseOf(problem, measurement, conditions).draw(ideal, normalQuantile(uniform()));
         hits[t] += inside(ranges[t], reading) === 'inside' ? 1 : 0;
       });

@@ -30,7 +30,7 @@ export function accessOf(kit: Kit): Access {
       substituted: plug,
       'key-off': plug,
       'both-ends-free': Math.max(plug, module),
-      bench: sensor,
+      'taken-off': sensor,
     },
     riskMinutes: 1,
   };

@@ -20,5 +20,5 @@ export const connectorVoltage: Measurement = {
     'Red lead: back-probe the wire at the connector (counted from the module). Black lead: battery negative.',
   ],
   caution: CAUTION.fan,
-  predict: (bench, { wire = 'signal', position = 1 }) => bench.connectorVolts('sensor', wire, position),
+  predict: (solved, { wire = 'signal', position = 1 }) => solved.connectorVolts('sensor', wire, position),
 };

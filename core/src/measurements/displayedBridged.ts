@@ -21,5 +21,5 @@ export const displayedBridged: Measurement = {
     'Read the live value: it must go to the shorted end of the scale.',
   ],
   caution: CAUTION.pin,
-  predict: (bench) => bench.displayedC('bridge'),
+  predict: (solved) => solved.displayedC('bridge'),
 };

@@ -16,5 +16,5 @@ export const displayedPluggedIn: Measurement = {
   mark: { place: 'display', label: 'shows' },
   steps: ['Key on. Sensor plugged in.', 'Read the live value from the display or scan tool.'],
   caution: null,
-  predict: (bench) => bench.displayedC('sensor'),
+  predict: (solved) => solved.displayedC('sensor'),
 };

@@ -19,5 +19,5 @@ export const displayedSubstituted: Measurement = {
     'Key on. Read the live value once it has settled.',
   ],
   caution: CAUTION.substitute,
-  predict: (bench, { substituteOhm = NaN }) => bench.displayedC(substituteOhm),
+  predict: (solved, { substituteOhm = NaN }) => solved.displayedC(substituteOhm),
 };

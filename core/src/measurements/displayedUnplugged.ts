@@ -16,5 +16,5 @@ export const displayedUnplugged: Measurement = {
   mark: { place: 'display', label: 'unplugged' },
   steps: ['Key on. Unplug the sensor.', 'Read the live value: it must go to the open end of the scale.'],
   caution: null,
-  predict: (bench) => bench.displayedC('open'),
+  predict: (solved) => solved.displayedC('open'),
 };

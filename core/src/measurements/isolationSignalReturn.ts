@@ -1,4 +1,4 @@
-import { shownOhm } from '../circuit/bench.ts';
+import { shownOhm } from '../circuit/solvedCircuit.ts';
 import { TWO_WIRE } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 

@@ -1,4 +1,4 @@
-import { shownOhm } from '../circuit/bench.ts';
+import { shownOhm } from '../circuit/solvedCircuit.ts';
 import { realOhm } from '../circuit/sensorCircuit.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
@@ -10,7 +10,7 @@ export const knownGoodOhms: Measurement = {
   quantity: 'ohms',
   minutes: 5,
   repeatMinutes: 2,
-  setup: 'bench',
+  setup: 'taken-off',
   ofAnotherSensor: true,
   tools: ['meter', 'second-sensor'],
   needs: [],

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit } from '../../test/problems.ts';
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { nominalState } from '../circuit/sensorCircuit.ts';
 import { isMeasurementId, measurementById, MEASUREMENTS } from './list.ts';
 
 const at = (id: string, change: Parameters<typeof coolantCircuit>[0] = {}, faults: object = {}): number => {
   const state = { ...nominalState(coolantCircuit(change), 12, 2490), ...faults };
-  return measurementById(id).predict(new Bench().set(state), {
+  return measurementById(id).predict(new SolvedCircuit().set(state), {
     substituteOhm: 1000,
     bathC: 60,
     wire: 'return',
@@ -24,7 +24,7 @@ describe.each(MEASUREMENTS.map((m) => [m.id, m] as const))('measurement %s', (id
     if (m.quantity !== 'celsius') expect(m.tools).toContain('meter');
   });
   test('ohms are never asked for with the key on', () => {
-    if (m.quantity === 'ohms') expect(['key-off', 'both-ends-free', 'bench']).toContain(m.setup);
+    if (m.quantity === 'ohms') expect(['key-off', 'both-ends-free', 'taken-off']).toContain(m.setup);
   });
 });
 

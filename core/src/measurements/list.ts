@@ -25,7 +25,7 @@ import { sensorOhmsInPlace } from './sensorOhmsInPlace.ts';
 import { signalWireOhms } from './signalWireOhms.ts';
 import { supplyToReturn } from './supplyToReturn.ts';
 
-/** Every bench test, in the order of work. A new one is one file and one line here. */
+/** Every test, in the order of work. A new one is one file and one line here. */
 export const MEASUREMENTS: readonly Measurement[] = [
   displayedPluggedIn,
   displayedUnplugged,
@@ -56,7 +56,7 @@ export const MEASUREMENTS: readonly Measurement[] = [
 
 const byId = new Map(MEASUREMENTS.map((m) => [m.id, m]));
 
-/** The bench test of that id; throws on an id that is not in the list (files are checked at the door). */
+/** The test of that id; throws on an id that is not in the list (files are checked at the door). */
 export function measurementById(id: string): Measurement {
   const found = byId.get(id);
   if (!found) throw new Error(`measurementById: no measurement "${id}"`);

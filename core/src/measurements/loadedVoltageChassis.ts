@@ -20,5 +20,5 @@ export const loadedVoltageChassis: Measurement = {
     'Red lead: back-probe the signal wire. Black lead: battery negative.',
   ],
   caution: CAUTION.fan,
-  predict: (bench) => bench.volts('sensor', 'signal', 'chassis'),
+  predict: (solved) => solved.volts('sensor', 'signal', 'chassis'),
 };

@@ -20,5 +20,5 @@ export const loadedVoltageReturn: Measurement = {
     'Red lead: back-probe the signal wire. Black lead: back-probe the return wire.',
   ],
   caution: CAUTION.fan,
-  predict: (bench) => bench.volts('sensor', 'signal', 'return'),
+  predict: (solved) => solved.volts('sensor', 'signal', 'return'),
 };

@@ -1,4 +1,4 @@
-import { parallelOhm, shownOhm } from '../circuit/bench.ts';
+import { parallelOhm, shownOhm } from '../circuit/solvedCircuit.ts';
 import { TWO_WIRE } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 

@@ -1,4 +1,4 @@
-import type { Bench, Probe } from '../circuit/bench.ts';
+import type { SolvedCircuit, Probe } from '../circuit/solvedCircuit.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Layout, Tool, Wire } from '../units/vocabulary.ts';
 
@@ -14,7 +14,7 @@ export interface Conditions {
   position?: number;
 }
 
-/** One bench test. How it is done, what it costs, and what it shows on any circuit: nothing here knows any fault. */
+/** One test. How it is done, what it costs, and what it shows on any circuit: nothing here knows any fault. */
 export interface Measurement {
   readonly id: string;
   /** As on a list: short, of the trade. */
@@ -26,7 +26,8 @@ export interface Measurement {
   readonly minutes: number;
   /** Minutes when the set-up stands already from a test of the same `setup`. */
   readonly repeatMinutes: number;
-  readonly setup: 'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'bench';
+  readonly setup:
+    'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'taken-off';
   /** Can it hurt someone or something when done carelessly (a bridge on the wrong wire, mains beside the plug)? */
   readonly risky?: true;
   /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */
@@ -41,7 +42,7 @@ export interface Measurement {
   readonly steps: readonly string[];
   readonly caution: string | null;
   /** What an ideal meter shows on this bench, in V, Ω (Infinity is OL) or °C. */
-  predict(bench: Bench, conditions: Conditions): number;
+  predict(solved: SolvedCircuit, conditions: Conditions): number;
 }
 
 export const CAUTION = {

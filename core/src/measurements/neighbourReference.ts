@@ -20,5 +20,5 @@ export const neighbourReference: Measurement = {
     'Red lead: the reference wire of that neighbour. Black lead: battery negative.',
   ],
   caution: null,
-  predict: (bench) => bench.volts('sensor', 'reference', 'chassis'),
+  predict: (solved) => solved.volts('sensor', 'reference', 'chassis'),
 };

@@ -20,5 +20,5 @@ export const openVoltageChassis: Measurement = {
     'Red lead: signal cavity of the plug. Black lead: battery negative.',
   ],
   caution: 'Probe from behind or with a fitting pin: a spread terminal is a new fault.',
-  predict: (bench) => bench.volts('open', 'signal', 'chassis'),
+  predict: (solved) => solved.volts('open', 'signal', 'chassis'),
 };

@@ -20,5 +20,5 @@ export const openVoltageReturn: Measurement = {
     'Red lead: signal cavity. Black lead: return cavity.',
   ],
   caution: null,
-  predict: (bench) => bench.volts('open', 'signal', 'return'),
+  predict: (solved) => solved.volts('open', 'signal', 'return'),
 };

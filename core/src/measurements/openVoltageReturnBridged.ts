@@ -20,5 +20,5 @@ export const openVoltageReturnBridged: Measurement = {
     'Red lead: signal cavity. Black lead: return cavity. No change: the doubt is on the signal or reference side.',
   ],
   caution: CAUTION.pin,
-  predict: (bench) => bench.volts('open', 'signal', 'return', true),
+  predict: (solved) => solved.volts('open', 'signal', 'return', true),
 };

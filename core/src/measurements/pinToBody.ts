@@ -1,4 +1,4 @@
-import { shownOhm } from '../circuit/bench.ts';
+import { shownOhm } from '../circuit/solvedCircuit.ts';
 import { TWO_WIRE } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 
@@ -21,5 +21,5 @@ export const pinToBody: Measurement = {
     'One lead on a pin, the other on the bare body: OL.',
   ],
   caution: null,
-  predict: (bench) => shownOhm(bench.state, 1 / bench.state.leakBodyS),
+  predict: (solved) => shownOhm(solved.state, 1 / solved.state.leakBodyS),
 };

@@ -20,5 +20,5 @@ export const returnDrop: Measurement = {
     'Red lead: back-probe the return wire. Black lead: battery negative.',
   ],
   caution: CAUTION.fan,
-  predict: (bench) => bench.volts('sensor', 'return', 'chassis'),
+  predict: (solved) => solved.volts('sensor', 'return', 'chassis'),
 };

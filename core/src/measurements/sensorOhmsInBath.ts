@@ -1,4 +1,4 @@
-import { shownOhm } from '../circuit/bench.ts';
+import { shownOhm } from '../circuit/solvedCircuit.ts';
 import { sensorOhm } from '../circuit/sensorCircuit.ts';
 import { CAUTION, type Measurement } from './measurement.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
@@ -10,7 +10,7 @@ export const sensorOhmsInBath: Measurement = {
   quantity: 'ohms',
   minutes: 25,
   repeatMinutes: 10,
-  setup: 'bench',
+  setup: 'taken-off',
   tools: ['meter', 'thermometer', 'bath'],
   needs: ['bathC'],
   layouts: LAYOUTS,
@@ -22,5 +22,5 @@ export const sensorOhmsInBath: Measurement = {
     'Meter on ohms. Note the temperature with the reading.',
   ],
   caution: CAUTION.hot,
-  predict: (bench, { bathC = NaN }) => shownOhm(bench.state, sensorOhm(bench.state, bathC)),
+  predict: (solved, { bathC = NaN }) => shownOhm(solved.state, sensorOhm(solved.state, bathC)),
 };

@@ -1,4 +1,4 @@
-import { parallelOhm, shownOhm } from '../circuit/bench.ts';
+import { parallelOhm, shownOhm } from '../circuit/solvedCircuit.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 
@@ -21,8 +21,8 @@ export const sensorOhmsInPlace: Measurement = {
     'Leads on the two pins of the sensor. Fingers off the pins.',
   ],
   caution: null,
-  predict: (bench) => {
-    const { layout, leakBodyS } = bench.state;
-    return shownOhm(bench.state, layout === 'one-wire' ? parallelOhm(bench.sensorOhm, leakBodyS) : bench.sensorOhm);
+  predict: (solved) => {
+    const { layout, leakBodyS } = solved.state;
+    return shownOhm(solved.state, layout === 'one-wire' ? parallelOhm(solved.sensorOhm, leakBodyS) : solved.sensorOhm);
   },
 };

@@ -19,5 +19,5 @@ export const supplyToReturn: Measurement = {
     'Red lead: battery positive. Black lead: return cavity. About battery voltage: the ground is there.',
   ],
   caution: 'Insulate the red lead: battery positive touching metal makes an arc.',
-  predict: (bench) => bench.volts('open', 'supply', 'return'),
+  predict: (solved) => solved.volts('open', 'supply', 'return'),
 };

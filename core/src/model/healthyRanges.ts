@@ -33,8 +33,8 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
     quasiRandomPoint(steps, i, point);
     for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
     tests.forEach(({ measurement, conditions, state }, t) => {
-      const bench = predictor.benchAt(kinds[i % kinds.length], 0.5, u, state);
-      values[t][i] = measurement.predict(bench, conditions);
+      const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state);
+      values[t][i] = measurement.predict(solved, conditions);
     });
   }
   return tests.map(({ measurement, conditions }, t) => {

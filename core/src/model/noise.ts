@@ -3,7 +3,7 @@ import { normalCdf } from '../numeric/normal.ts';
 import type { Accuracy, Instruments } from '../kit/instruments.ts';
 
 /**
- * How one reading of one quantity scatters about what the bench predicts. `value` and `predicted` in V, Ω (Infinity is OL) or °C.
+ * How one reading of one quantity scatters about what the circuit predicts. `value` and `predicted` in V, Ω (Infinity is OL) or °C.
  * Densities are per V, Ω or °C; OL and the ends of a display scale are single outcomes with a probability of their own.
  */
 export interface NoiseModel {

@@ -1,4 +1,4 @@
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
 import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -34,7 +34,7 @@ export class Predictor {
   readonly latent: LatentSpace;
   readonly readings: readonly Prepared[];
   private readonly byState: readonly { state: MachineState; indices: readonly number[] }[];
-  private readonly bench = new Bench();
+  private readonly solved = new SolvedCircuit();
   private readonly scratch: CircuitState;
   /** ln of the chance that a reading is no blunder. */
   readonly logSound: number;
@@ -59,21 +59,21 @@ export class Predictor {
     })).filter((group) => group.indices.length > 0);
   }
 
-  /** Puts the circuit of one hypothesis in one machine state on the bench. */
-  benchAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): Bench {
+  /** The circuit of one hypothesis in one machine state, ready to be measured. */
+  solvedAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): SolvedCircuit {
     const c = this.latent.state(u, state, h.ratiometric, this.scratch);
     if (h.onlyIn === null || h.onlyIn === state) this.lastSize = h.branch.apply(c, position);
     this.lastPullUpOhm = c.nominalPullUpOhm;
-    return this.bench.set(c);
+    return this.solved.set(c);
   }
 
   /** What every reading should be, in its own unit, into `out`. */
   predict(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
     for (const { state, indices } of this.byState) {
-      const bench = this.benchAt(h, position, u, state);
+      const solved = this.solvedAt(h, position, u, state);
       for (const i of indices) {
         const reading = this.readings[i];
-        out[i] = reading.measurement.predict(bench, reading.conditions);
+        out[i] = reading.measurement.predict(solved, reading.conditions);
       }
     }
   }
@@ -81,7 +81,7 @@ export class Predictor {
   /** Deviation of one reading alone, in units of 1σ. */
   residualOf(h: Hypothesis, position: number, u: ArrayLike<number>, reading: number): number {
     const { state, measurement, conditions, noise, value } = this.readings[reading];
-    return noise.residual(value, measurement.predict(this.benchAt(h, position, u, state), conditions));
+    return noise.residual(value, measurement.predict(this.solvedAt(h, position, u, state), conditions));
   }
 
   /** Deviations of the predictions from the readings, in units of 1σ, into `out`. */

@@ -1,4 +1,4 @@
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { nominalState, type SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { FAULTS } from '../faults/list.ts';
 import { settingOfCircuit } from './hypotheses.ts';
@@ -19,12 +19,12 @@ export function symptomFactors(
   reads: 'cold' | 'hot',
   temperatureC: number,
 ): Record<string, number> {
-  const bench = new Bench();
+  const solved = new SolvedCircuit();
   const pullUp = circuit.pullUpOhm ?? circuit.curve.resistanceOhm(25);
   const shownWith = (change: (c: ReturnType<typeof nominalState>) => void): number => {
     const state = nominalState(circuit, temperatureC, pullUp);
     change(state);
-    return bench.set(state).displayedC('sensor');
+    return solved.set(state).displayedC('sensor');
   };
   const healthy = shownWith(() => undefined);
   const wanted = reads === 'cold' ? -1 : 1;

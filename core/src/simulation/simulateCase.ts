@@ -48,7 +48,7 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
   // Without display readings the converter kind is not drawn by the list of hypotheses: draw it here.
   const ratiometric = chosen.display.ratiometric ?? uniform() < 0.5;
   const truth: Hypothesis = { ...hypothesis, ratiometric };
-  predictor.benchAt(truth, position, u, 'steady');
+  predictor.solvedAt(truth, position, u, 'steady');
   const blunders = predictor.latent.thermometerBlunder(u) > 0.5 ? ['thermometer'] : [];
   return {
     seed,
@@ -60,7 +60,7 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
     blunders,
     take: ({ measurement, conditions, state }) => {
       const noise = noiseOf(problem, measurement, conditions);
-      const ideal = measurement.predict(predictor.benchAt(truth, position, u, state), conditions);
+      const ideal = measurement.predict(predictor.solvedAt(truth, position, u, state), conditions);
       const [chance, p] = [uniform(), uniform()];
       if (chance >= problem.instruments.blunder) return noise.draw(ideal, normalQuantile(p));
       blunders.push(measurement.id);

@@ -221,7 +221,7 @@ function learnedPullUp({ faults, predictor }: Posterior): Interval & { middle: n
   const weights: number[] = [];
   for (const f of faults) {
     for (const d of f.draws) {
-      predictor.benchAt(d.hypothesis, d.position, d.u, 'steady');
+      predictor.solvedAt(d.hypothesis, d.position, d.u, 'steady');
       values.push(k < 0 ? NaN : predictor.lastPullUpOhm);
       weights.push(f.probability * d.weight);
     }

@@ -1,4 +1,4 @@
-import { Bench } from '../circuit/bench.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { nominalState } from '../circuit/sensorCircuit.ts';
 import { faultById } from '../faults/list.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -52,7 +52,7 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
     high: middle.map((r, i) => r * spread(temperatureC[i])),
   };
   const pullUp = circuit.pullUpOhm ?? assessment.learnedPullUp?.middle ?? null;
-  const bench = new Bench();
+  const solved = new SolvedCircuit();
   const voltAt = (
     t: number,
     ohm: number,
@@ -61,7 +61,7 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
     const state = nominalState(circuit, t, pullUp!);
     state.sensorFactor = ohm / curve.resistanceOhm(t);
     change(state);
-    return bench.set(state).volts('sensor', 'signal', 'chassis');
+    return solved.set(state).volts('sensor', 'signal', 'chassis');
   };
   const lineOf = (ohms: number[]): number[] => ohms.map((r, i) => voltAt(temperatureC[i], r));
   const edges = pullUp === null ? null : [lineOf(resistance.low), lineOf(resistance.high)];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Probe } from '@mellow-probe/core/circuit/bench';
+import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
 import { computed } from 'vue';
 import DrawingMarks from './DrawingMarks.vue';
 import type { Drawing } from './drawingOf.ts';

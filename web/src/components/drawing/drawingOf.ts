@@ -1,4 +1,4 @@
-import type { Probe } from '@mellow-probe/core/circuit/bench';
+import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
 import type { Job, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { MarkPlace, Measurement } from '@mellow-probe/core/measurements/measurement';
@@ -69,7 +69,7 @@ function plugOf(test: Measurement | null, resistor: number | null): PlugView {
       return { kind: 'bridge' };
     case 'both-ends-free':
       return { kind: test.id === 'loop-ohms' ? 'bridge' : 'open' };
-    case 'bench':
+    case 'taken-off':
       return { kind: 'aside' };
     case 'substituted':
       return { kind: 'resistor', text: resistor === null ? '? Ω' : formatOhm(resistor) };

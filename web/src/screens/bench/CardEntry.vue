@@ -22,7 +22,9 @@ const conditionIssue = (what: string) =>
   reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined;
 const asks = (what: 'substituteOhm' | 'bathC' | 'position'): boolean => about.value.needs.includes(what);
 /** The healthy value hangs on the temperature beside the sensor. */
-const needsAir = computed(() => !asks('bathC') && ['scan', 'plugged', 'key-off', 'bench'].includes(about.value.setup));
+const needsAir = computed(
+  () => !asks('bathC') && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
+);
 const hot = computed(() => reading.value?.state === 'hot');
 
 function put(text: string): void {

@@ -20,7 +20,8 @@ const figures = computed(() =>
       <PlotFigure :figure="figures.resistance" label="Sensor resistance against temperature" />
       <PlotFigure v-if="figures.voltage" :figure="figures.voltage" label="Divider voltage against temperature" />
     </template>
-    <p v-else class="soft">The charts appear when the circuit is complete.</p>
+    <p v-else-if="verdict.fault" class="soft">No charts without a computation.</p>
+    <p v-else-if="verdict.shown && !verdict.result" class="soft">The charts appear when the circuit is complete.</p>
   </section>
 </template>
 

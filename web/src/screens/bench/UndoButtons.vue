@@ -76,8 +76,12 @@ onBeforeUnmount(() => {
 }
 .told {
   position: absolute;
-  top: 46px;
-  right: 0;
+  top: 50%;
+  right: 100%;
+  transform: translateY(-50%);
+  max-width: 46vw;
+  overflow: hidden;
+  text-overflow: ellipsis;
   z-index: 5;
   padding: 6px 12px;
   border: 1px solid var(--line-strong);

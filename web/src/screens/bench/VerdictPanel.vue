@@ -56,9 +56,11 @@ const failure = computed(() => {
       <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
     </button>
     <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
-      <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
-      <template v-if="verdict.shown">What stands below is of earlier figures.</template>
-      <button class="act" type="button" @click="judging.again()">Compute again</button>
+      <p>
+        <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
+        <template v-if="verdict.shown">What stands below is of earlier figures.</template>
+      </p>
+      <div><button class="act" type="button" @click="judging.again()">Compute again</button></div>
     </div>
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
       Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
@@ -113,7 +115,13 @@ const failure = computed(() => {
 </template>
 
 <style scoped>
+.failed p {
+  margin: 0;
+}
 .failed {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
   padding: 8px 12px;
   border-left: 4px solid var(--clay);
   background: var(--clay-soft);

@@ -80,9 +80,10 @@ export function useStationState(): (station: Station) => StationState {
     if (station.kind === 'form') return forms[station.id]?.() ?? todo;
     const readings = station.tests.flatMap((t) => work.readingsOf(t)).filter((r) => !r.voided && r.value !== null);
     if (readings.length === 0) return todo;
-    const odd = readings.some((r) => viewOf(r.measurement, r).standing === 'off');
+    const standings = readings.map((r) => viewOf(r.measurement, r).standing);
     return {
-      state: odd ? 'odd' : 'settled',
+      // Taken, but judged by nobody (the engine failed): not settled.
+      state: standings.includes('off') ? 'odd' : standings.includes('fits') ? 'settled' : 'todo',
       last: station.tests.length === 1 ? readings[readings.length - 1].text : '',
     };
   };

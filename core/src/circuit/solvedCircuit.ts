@@ -25,17 +25,17 @@ const MAX_CONNECTORS = 8;
 const MAX_SIZE = 7 + 2 * MAX_CONNECTORS;
 
 /**
- * A bench: one circuit in a definite state, on which voltages, resistances and the displayed value can be taken. Made once and reset
+ * One circuit in a definite state, on which voltages, resistances and the displayed value can be taken. Made once and reset
  * for each new state; it allocates nothing while measuring, because the ranking takes some hundred thousand readings from it.
  */
-export class Bench {
+export class SolvedCircuit {
   private readonly conductance = new Float64Array(MAX_SIZE * MAX_SIZE);
   private readonly voltages = new Float64Array(MAX_SIZE);
   private elementOhm = 0;
   private lastPullUpOhm = 0;
   state!: CircuitState;
 
-  /** Puts a circuit on the bench. The state is read, not copied: set again after changing it. */
+  /** Puts a circuit in. The state is read, not copied: set again after changing it. */
   set(state: CircuitState): this {
     this.state = state;
     this.elementOhm = sensorOhm(state, state.temperatureC + state.sensorOffsetC);

@@ -4,7 +4,7 @@ import { ngspice, type Network } from '../../test/ngspice.ts';
 import { coolantCircuit } from '../../test/problems.ts';
 import { reference } from '../../test/reference.ts';
 import { seededUniform } from '../numeric/random.ts';
-import { Bench, type Plug, type Probe } from './bench.ts';
+import { SolvedCircuit, type Plug, type Probe } from './solvedCircuit.ts';
 import { type CircuitState, copyState, METER_INPUT_OHM, nominalState } from './sensorCircuit.ts';
 import { type Layout } from '../units/vocabulary.ts';
 import { solveStarMesh } from './starMesh.ts';
@@ -99,14 +99,14 @@ describe('star–mesh elimination', () => {
       const [red, black] = pairs[i % pairs.length];
       return { state, plug: plugs[i % 4], red, black };
     });
-    const solved = ngspice(
+    const theirs = ngspice(
       cases.map((c) => netlist(c.state, c.plug, c.red, c.black)),
       PROBES.slice(1),
     );
-    const bench = new Bench();
+    const solved = new SolvedCircuit();
     cases.forEach(({ state, plug, red, black }, i) => {
-      const at = (p: Probe): number => (p === 'chassis' ? 0 : solved[i][p]);
-      expect(Math.abs(bench.set(state).volts(plug, red, black) - (at(red) - at(black)))).toBeLessThan(1e-8);
+      const at = (p: Probe): number => (p === 'chassis' ? 0 : theirs[i][p]);
+      expect(Math.abs(solved.set(state).volts(plug, red, black) - (at(red) - at(black)))).toBeLessThan(1e-8);
     });
   });
 
@@ -114,10 +114,10 @@ describe('star–mesh elimination', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e9 }), fc.constantFrom(...LAYOUTS), (seed, layout) => {
         const state = randomState(seededUniform(seed), layout);
-        const bench = new Bench().set(state);
+        const solved = new SolvedCircuit().set(state);
         const sources = [0, state.supplyV, state.groundOffsetV, state.groundOffsetV + state.referenceV];
         for (const probe of ['modulePin', 'signal', 'return'] as const) {
-          const v = bench.volts('sensor', probe, 'chassis');
+          const v = solved.volts('sensor', probe, 'chassis');
           expect(v).toBeGreaterThanOrEqual(Math.min(...sources) - 1e-9);
           expect(v).toBeLessThanOrEqual(Math.max(...sources) + 1e-9);
         }
@@ -127,16 +127,16 @@ describe('star–mesh elimination', () => {
   });
 });
 
-describe('the bench', () => {
+describe('a solved circuit', () => {
   test('a run of connectors without faults between changes nothing but its own share of the wire', () => {
     const random = seededUniform(5);
-    const bench = new Bench();
+    const solved = new SolvedCircuit();
     for (let i = 0; i < 60; i++) {
       const direct = randomState(random, LAYOUTS[i % 3]);
       const chained = { ...direct, connectors: 3, signalFaultSegment: i % 4, returnFaultSegment: (i + 1) % 4 };
       for (const plug of ['sensor', 'open', 'bridge'] as const) {
-        const a = bench.set(direct).volts(plug, 'signal', 'chassis');
-        expect(bench.set(chained).volts(plug, 'signal', 'chassis')).toBeCloseTo(a, 9);
+        const a = solved.set(direct).volts(plug, 'signal', 'chassis');
+        expect(solved.set(chained).volts(plug, 'signal', 'chassis')).toBeCloseTo(a, 9);
       }
     }
   });
@@ -147,8 +147,8 @@ describe('the bench', () => {
       signalFaultOhm: 5000,
       signalFaultSegment: 2,
     };
-    const bench = new Bench().set(state);
-    const volts = [1, 2, 3, 4].map((k) => bench.connectorVolts('sensor', 'signal', k));
+    const solved = new SolvedCircuit().set(state);
+    const volts = [1, 2, 3, 4].map((k) => solved.connectorVolts('sensor', 'signal', k));
     expect(Math.abs(volts[0] - volts[1])).toBeLessThan(0.001);
     expect(volts[1] - volts[2]).toBeGreaterThan(1);
     expect(Math.abs(volts[2] - volts[3])).toBeLessThan(0.001);
@@ -174,17 +174,20 @@ describe('the bench', () => {
       expect(Math.abs(v - Number(row.adc_value))).toBeLessThanOrEqual(0.5001);
       const state = nominalState(coolantCircuit({ referenceV: 1.8 }), 0, 1e5);
       Object.assign(state, { sensorFixedOhm: ohm.get(row.temp_c), inputOhm: 1e15 });
-      // The bench adds the meter's own 10 MΩ, which the map does not have.
+      // The solved circuit has the meter's own 10 MΩ, which the map does not have.
       const loaded = 1 / (1 / ohm.get(row.temp_c)! + 1e-7);
       const expected = (Number(row.vref_mV) * loaded) / (loaded + Number(row.pullup_ohm));
-      expect(1000 * new Bench().set(state).volts('sensor', 'modulePin', 'moduleGround')).toBeCloseTo(expected, 1);
+      expect(1000 * new SolvedCircuit().set(state).volts('sensor', 'modulePin', 'moduleGround')).toBeCloseTo(
+        expected,
+        1,
+      );
     }
   });
 
   test('4.9 kΩ and 1.88 V at 5 V: a pull-up near 8.1 kΩ (common practice, no source)', () => {
-    const bench = new Bench();
+    const solved = new SolvedCircuit();
     const volts = (pullUp: number): number =>
-      bench
+      solved
         .set({ ...nominalState(coolantCircuit(), 20, pullUp), sensorFixedOhm: 4900 })
         .volts('sensor', 'signal', 'chassis');
     let [low, high] = [1000, 50_000];
@@ -198,14 +201,14 @@ describe('the bench', () => {
   });
 
   test('the display follows the sensor and stops at its ends', () => {
-    const bench = new Bench();
+    const solved = new SolvedCircuit();
     const state = nominalState(coolantCircuit(), 12, 2490);
-    expect(bench.set(state).displayedC('sensor')).toBeCloseTo(12, 0);
-    expect(bench.displayedC('open')).toBe(-40);
-    expect(bench.displayedC('bridge')).toBe(150);
-    expect(bench.set({ ...state, display: { ...state.display, substituteC: 60 } }).displayedC('open')).toBe(60);
-    expect(bench.set({ ...state, layout: 'pull-down' }).displayedC('sensor')).toBeCloseTo(12, 0);
+    expect(solved.set(state).displayedC('sensor')).toBeCloseTo(12, 0);
+    expect(solved.displayedC('open')).toBe(-40);
+    expect(solved.displayedC('bridge')).toBe(150);
+    expect(solved.set({ ...state, display: { ...state.display, substituteC: 60 } }).displayedC('open')).toBe(60);
+    expect(solved.set({ ...state, layout: 'pull-down' }).displayedC('sensor')).toBeCloseTo(12, 0);
     const warm = { ...nominalState(coolantCircuit({ hotPullUpOhm: 350, switchRatio: 0.2 }), 90, 2490) };
-    expect(bench.set(warm).displayedC('sensor')).toBeCloseTo(90, 0);
+    expect(solved.set(warm).displayedC('sensor')).toBeCloseTo(90, 0);
   });
 });

@@ -66,7 +66,7 @@ ${studyText(stages, ordersRun, { cases, orders, seed: 1 })}
 ## Against plain averaging
 
 On ${subset} further cases after loaded volts and sensor ohms, the same readings judged by averaging the likelihood over 10⁵ draws of every
-fault's prior (the yardstick, \`bench/yardstick.ts\`):
+fault's prior (the yardstick, \`studies/yardstick.ts\`):
 
 | | right group | log loss (nat) |
 |---|---|---|

@@ -1,4 +1,4 @@
-// No figure that is none, whatever is typed: every figure said of random problems. `npx tsx bench/finite.ts [problems, 20000] [first seed, 1]`,
+// No figure that is none, whatever is typed: every figure said of random problems. `npx tsx studies/finite.ts [problems, 20000] [first seed, 1]`,
 // part of `npm run accuracy` (an hour and a half on one core).
 import { nonFinite, randomProblem } from '../core/test/randomProblems.ts';
 import { proposeTests } from '../core/src/advice/nextTest.ts';

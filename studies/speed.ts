@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Bench } from '../core/src/circuit/bench.ts';
+import { SolvedCircuit } from '../core/src/circuit/solvedCircuit.ts';
 import { nominalState } from '../core/src/circuit/sensorCircuit.ts';
 import { assess } from '../core/src/verdict/assessment.ts';
 import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
@@ -77,13 +77,13 @@ circuits();
 function circuits(): void {
   const circuit = catalogueCircuit('engine-coolant-2k');
   const state = nominalState(circuit, 20, 2490);
-  const bench = new Bench();
+  const solved = new SolvedCircuit();
   const n = 1_000_000;
   let sum = 0;
   const solve = (count: number): void => {
     for (let i = 0; i < count; i++) {
       state.sensorFixedOhm = 500 + i / 100;
-      sum += bench.set(state).volts('sensor', 'signal', 'chassis');
+      sum += solved.set(state).volts('sensor', 'signal', 'chassis');
     }
   };
   solve(n / 10);
@@ -109,7 +109,7 @@ function circuits(): void {
   const theirs = loops / (long.ms - short.ms);
   const last = Number(/v\(sig\) = ([-+.\deE]+)/.exec(long.out)?.[1]);
   state.sensorFixedOhm = 500 + (9 + loops) / 100;
-  const difference = Math.abs(bench.set(state).volts('sensor', 'signal', 'chassis') - last);
+  const difference = Math.abs(solved.set(state).volts('sensor', 'signal', 'chassis') - last);
   console.log(
     `circuit solves: ${(ours / theirs).toFixed(0)} times the ngspice alter/op loop (bar: 200), difference ${difference.toExponential(1)} V (bar: 1e-8), check ${sum > 0}`,
   );
