@@ -1,0 +1,25 @@
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { EngineAnswer, Part } from '../src/workers/engineAnswer.ts';
+import type { EngineLine } from '../src/workers/engineClient.ts';
+
+/** An engine whose parts come when the test says. What it answers names the figures it was asked about. */
+export function fakeEngine() {
+  interface Asked {
+    job: Job;
+    chart: boolean;
+    tell: (part: Part) => boolean;
+    done: () => void;
+    fail: (error: unknown) => void;
+  }
+  const asked: Asked[] = [];
+  const line: EngineLine = {
+    judge: (job, chart, tell) => new Promise((done, fail) => asked.push({ job, chart, tell, done, fail })),
+    withoutEach: () => Promise.resolve([]),
+  };
+  const verdict = (job: Job): Part => ({
+    kind: 'verdict',
+    answer: { issues: [], result: { of: job } as unknown as EngineAnswer['result'] },
+  });
+  const advice = (job: Job): Part => ({ kind: 'advice', advice: { proposals: [], undecided: [], of: job } as never });
+  return { line, asked, verdict, advice };
+}
