@@ -78,6 +78,6 @@ function runsOneWay(model: CurveModel): boolean {
   const steps = Array.from({ length: 17 }, (_, i) => model.minC + ((model.maxC - model.minC) * i) / 16);
   const ohms = steps.map((t) => model.resistanceOhm(t));
   return (
-    model.minC < model.maxC && ohms.every((r, i) => r > 0 && r < Infinity && (i === 0 || sign * (r - ohms[i - 1]) > 0))
+    model.minC < model.maxC && ohms.every((r, i) => r > 1e-3 && r < 1e10 && (i === 0 || sign * (r - ohms[i - 1]) > 0))
   );
 }
