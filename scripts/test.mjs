@@ -24,6 +24,8 @@ function step(name, script) {
 const results = path.join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
 
+step('Format', 'format:check');
+step('Unused code and packages', 'knip');
 step('Lint', 'lint');
 step('Types', 'typecheck');
 
