@@ -1,6 +1,6 @@
 // Mutation testing, room by room: `npm run mutation -- session storage` (no names: all of them, hours). Prints the score of each room and leaves the
 // survivors in test-results/mutation/ROOM.txt. Not part of `npm test`.
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensurePackages, ROOT, run } from './prepare.mjs';
 import { ROOMS } from './mutationRooms.mjs';
@@ -12,13 +12,21 @@ mkdirSync(out, { recursive: true });
 
 const lines = [];
 for (const room of chosen) {
-  const { mutate, tests } = ROOMS[room] ?? {};
-  if (!mutate) {
+  if (!ROOMS[room]) {
     console.error(`No room "${room}": ${Object.keys(ROOMS).join(', ')}.`);
     process.exit(1);
   }
-  const report = path.join(out, `${room}.json`);
-  const config = path.join(out, `${room}.config.json`);
+  const mutants = ROOMS[room].flatMap((part, i) => mutantsOf(part, `${room}-${i}`));
+  lines.push(scoreOf(room, mutants));
+  console.log(lines[lines.length - 1]);
+}
+console.log(`\n${lines.join('\n')}`);
+
+/** Runs one part and returns its mutants with their source. */
+function mutantsOf({ mutate, tests }, name) {
+  const report = path.join(out, `${name}.json`);
+  const config = path.join(out, `${name}.config.json`);
+  rmSync(report, { force: true });
   writeFileSync(
     config,
     JSON.stringify({
@@ -34,27 +42,28 @@ for (const room of chosen) {
       timeoutMS: 4000,
       timeoutFactor: 3,
       tempDirName: '.stryker-tmp',
-      ignorePatterns: ['test-results', 'web/dist', 'docs', '.git', 'examples/**/*.png'],
+      ignorePatterns: ['test-results', 'web/dist', 'docs'],
       reporters: ['json', 'dots'],
       jsonReporter: { fileName: report },
       allowEmpty: true,
-      disableTypeChecks: false,
     }),
   );
   const code = run('npx', ['--no-install', 'stryker', 'run', config], {
     env: { ...process.env, MUTATION_TESTS: tests.join(',') },
   });
-  if (code !== 0) process.exit(code);
-  lines.push(scoreOf(room, JSON.parse(readFileSync(report, 'utf8'))));
   rmSync(config);
-}
-console.log(`\n${lines.join('\n')}`);
-
-/** Killed and timed out among those that some test could have seen or that none covers; ignored and static ones do not count. */
-function scoreOf(room, { files }) {
-  const mutants = Object.entries(files).flatMap(([file, f]) =>
+  if (code !== 0 || !existsSync(report)) {
+    console.error(`${name}: the mutation run failed.`);
+    process.exit(code || 1);
+  }
+  const { files } = JSON.parse(readFileSync(report, 'utf8'));
+  return Object.entries(files).flatMap(([file, f]) =>
     f.mutants.map((m) => ({ ...m, file, source: f.source.split('\n') })),
   );
+}
+
+/** Killed and timed out among those that some test could have seen or that none covers; ignored and static ones do not count. */
+function scoreOf(room, mutants) {
   const of = (...states) => mutants.filter((m) => states.includes(m.status));
   const dead = of('Killed', 'Timeout', 'RuntimeError').length;
   const alive = of('Survived', 'NoCoverage');

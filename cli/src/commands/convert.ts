@@ -92,7 +92,9 @@ function curveOf(values: {
 }
 
 function loadedVolts(circuit: Circuit, temperatureC: number): number {
-  return new SolvedCircuit().set(nominalState(circuit, temperatureC, circuit.pullUpOhm!)).volts('sensor', 'signal', 'chassis');
+  return new SolvedCircuit()
+    .set(nominalState(circuit, temperatureC, circuit.pullUpOhm!))
+    .volts('sensor', 'signal', 'chassis');
 }
 
 /** Which quantity a figure is, by its unit: with none it is taken for ohms. */

@@ -69,7 +69,7 @@ export const SESSION: InjectionKey<JobSession> = Symbol('job session');
 
 /** The session of the job on the bench, for what stands inside a `JobGate`. */
 export function useSession(): JobSession {
-  const session = inject(SESSION);
+  const session = inject(SESSION, null);
   if (!session) throw new Error('useSession: not inside a JobGate');
   return session;
 }
