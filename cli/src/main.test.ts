@@ -2,9 +2,10 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { afterAll, describe, expect, test } from 'vitest';
+import { afterAll, describe, expect, test, vi } from 'vitest';
 import { assess } from '@mellow-probe/core/verdict/assessment';
 import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { run } from './run.ts';
 import { openJob } from '@mellow-probe/core/job/openJob';
 
 const root = path.resolve(import.meta.dirname, '../..');
@@ -12,22 +13,41 @@ const example = path.join(root, 'examples/demo/pilot-boat-jacket-water.json');
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-function call(args: string[], input = ''): { code: number | null; out: string; err: string } {
-  const run = spawnSync(
-    process.execPath,
-    [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/src/main.ts'), ...args],
-    {
-      encoding: 'utf8',
-      input,
-    },
-  );
-  return { code: run.status, out: run.stdout, err: run.stderr };
+interface Called {
+  code: number | null;
+  out: string;
+  err: string;
+}
+/** The program as it is called, with standard input. */
+function spawned(args: string[], input: string): Called {
+  const program = [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/src/main.ts')];
+  const { status, stdout, stderr } = spawnSync(process.execPath, [...program, ...args], { encoding: 'utf8', input });
+  return { code: status, out: stdout, err: stderr };
+}
+/** The same in this process, with what it writes taken down; calls that read standard input are spawned. */
+function call(args: string[], input = ''): Called {
+  if (input !== '' || args.includes('-')) return spawned(args, input);
+  const said = { out: '', err: '' };
+  const out = vi.spyOn(process.stdout, 'write').mockImplementation((text) => ((said.out += String(text)), true));
+  const err = vi.spyOn(process.stderr, 'write').mockImplementation((text) => ((said.err += String(text)), true));
+  try {
+    const code = run(args);
+    return { code, ...said };
+  } finally {
+    out.mockRestore();
+    err.mockRestore();
+  }
 }
 const put = (name: string, text: string): string => {
   const file = path.join(folder, name);
   writeFileSync(file, text);
   return file;
 };
+
+test('the program itself, called from a shell', () => {
+  expect(spawned(['--help'], '')).toMatchObject({ code: 0, err: '' });
+  expect(spawned(['guess'], '')).toMatchObject({ code: 2, out: '' });
+});
 
 describe('rank and next', () => {
   test('rank prints the verdict, as text and as the very data the page gets', () => {
@@ -81,7 +101,7 @@ describe('convert, fit, simulate, study', () => {
     expect((JSON.parse(a.out) as unknown[]).length).toBe(3);
   });
   test('study judges the engine and the hand rules on the same cases', () => {
-    const { code, out } = call(['study', '--cases', '6', '--orders', '1']);
+    const { code, out } = call(['study', '--cases', '3', '--orders', '1']);
     expect(code).toBe(0);
     expect(out).toContain('Swap first');
     expect(out).toContain('Proposed next test');
