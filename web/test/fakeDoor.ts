@@ -19,6 +19,8 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
     held: false,
     refuse: null as StorageFault | null,
     writes: [] as T[],
+    /** The times that the writes said they are of. */
+    written: [] as (string | undefined)[],
     get stored() {
       return stored;
     },
@@ -61,6 +63,7 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
       const elsewhere = stored !== null && base !== null && stored.revision !== base.revision;
       stored = kept(elsewhere ? mergeThreeWay(base.value, value, stored!.value) : value, stored ?? base, at);
       control.writes.push(stored.value);
+      control.written.push(at);
       return stored;
     },
     onElsewhere(callback) {

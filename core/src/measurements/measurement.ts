@@ -41,7 +41,7 @@ export interface Measurement {
   readonly mark: { place: MarkPlace; label: string } | null;
   readonly steps: readonly string[];
   readonly caution: string | null;
-  /** What an ideal meter shows on this bench, in V, Ω (Infinity is OL) or °C. */
+  /** What an ideal meter shows on this circuit, in V, Ω (Infinity is OL) or °C. */
   predict(solved: SolvedCircuit, conditions: Conditions): number;
 }
 

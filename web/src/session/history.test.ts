@@ -124,6 +124,55 @@ describe('taking back', () => {
     history.undo();
     expect(record.value.title).toBe('');
   });
+  test('what could be done again outlives the page, until something new is typed', async () => {
+    const step = (at: string, before: unknown, after: unknown) => ({
+      at: 'then',
+      patches: [{ at: [at], before, after }],
+    });
+    const kept: Steps = { undo: [], redo: [step('title', '', 'again')] };
+    const { record, history } = await opened(kept);
+    expect(history.next.redo).not.toBeNull();
+    history.redo();
+    expect(record.value.title).toBe('again');
+    expect(history.next.undo!.patches[0].at).toEqual(['title']);
+    const { door, control } = fakeDoor<Note>(`h/${++n}`, EMPTY);
+    const other = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    await other.loaded;
+    const typedBefore = followHistory(other, { read: () => Promise.resolve(kept), write: () => Promise.resolve() });
+    other.value.size = 1;
+    await tick();
+    await typedBefore.loaded;
+    expect(typedBefore.next.redo).toBeNull();
+  });
+  test('two places in one event are a step of their own, and so is what comes after another window', async () => {
+    const { record, control, history, type } = await opened();
+    await type((v) => {
+      v.title = 'a';
+      v.size = 1;
+    });
+    await type((v) => (v.title = 'ab'));
+    expect(history.next.undo!.patches).toHaveLength(1);
+    await record.settled();
+    control.elsewhere((v) => ({ ...v, list: [{ id: 'e', text: '', value: null }] }));
+    for (let i = 0; i < 30; i++) await tick();
+    await type((v) => (v.title = 'abc'));
+    history.undo();
+    expect(record.value.title).toBe('ab');
+    history.undo();
+    expect([record.value.title, record.value.size]).toEqual(['a', 1]);
+    history.undo();
+    expect(plain(record.value)).toEqual({ ...EMPTY, list: [{ id: 'e', text: '', value: null }] });
+  });
+  test('fields whose names begin alike are two', async () => {
+    const { history, type } = await opened();
+    await type((v) => void v.list.push({ id: 'x', text: '1', value: 1 }));
+    await type((v) => void v.list.push({ id: 'xy', text: '2', value: 2 }));
+    expect(history.next.undo!.patches[0].at).toEqual(['list', '#xy']);
+    await type((v) => (v.list[1].value = 3));
+    expect(history.next.undo!.patches).toHaveLength(1);
+    await type((v) => (v.list[0].value = 9));
+    expect(history.next.undo!.patches[0].at).toEqual(['list', '#x', 'text+value']);
+  });
   test('a store of steps that fails costs the steps, nothing else', async () => {
     const { door, control } = fakeDoor<Note>(`h/${++n}`, EMPTY);
     const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
-import { beforeEach, describe, expect, test } from 'vitest';
-import { nextTick } from 'vue';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { nextTick, watch } from 'vue';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { clearAhead, readAhead } from '../storage/ahead.ts';
 import { type Change, persistedRecord, plain } from './record.ts';
@@ -114,6 +114,7 @@ describe('keeping', () => {
     expect(record.value.size).toBe(4);
     expect(control.writes).toHaveLength(0);
     expect(record.keeping.value).toEqual({ kind: 'kept' });
+    expect(localStorage.length).toBe(0);
   });
   test('another window wrote over this one’s last write without knowing of it: both come together again', async () => {
     const { record, control } = await opened();
@@ -204,6 +205,174 @@ describe('keeping', () => {
     await rest();
     await record.keepAgain();
     expect(control.stored!.value).toEqual(EMPTY);
+  });
+});
+
+describe('one thing after the other', () => {
+  test('what was read already is kept from the start; what is read now is loading until it is there', async () => {
+    const { door, control } = fakeDoor<Note>(name, EMPTY);
+    const at = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    expect([at.keeping.value, at.dirty.value]).toEqual([{ kind: 'kept' }, false]);
+    control.held = true;
+    const later = persistedRecord<Note>({ door, initial: EMPTY });
+    expect(later.keeping.value).toEqual({ kind: 'loading' });
+    control.release();
+    await later.loaded;
+    expect(later.keeping.value).toEqual({ kind: 'kept' });
+  });
+  test('only typing makes the value dirty: not a stamp, not what comes from elsewhere or is taken back', async () => {
+    const { door, control } = fakeDoor<Note>(name, EMPTY);
+    const record = persistedRecord<Note>({
+      door,
+      initial: EMPTY,
+      stored: control.stored,
+      stamp: () => ({ at: 'now' }),
+    });
+    await record.loaded;
+    const seen: boolean[] = [];
+    watch(record.dirty, (on) => seen.push(on), { flush: 'sync' });
+    record.value.title = 'T';
+    await record.settled();
+    expect(seen).toEqual([true, false]);
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    await rest();
+    record.change('undo', (v) => (v.title = 'U'));
+    await record.settled();
+    await rest();
+    expect(seen).toEqual([true, false]);
+    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'U', size: 4, at: 'now' });
+  });
+  test('typing and a change in the same event are two changes, in order', async () => {
+    const { record, changes } = await opened();
+    record.value.title = 'typed';
+    record.change('undo', (v) => (v.size = 2));
+    await rest();
+    expect(changes.map((c) => [c.origin, c.revision, c.patches.map((p) => p.at.join())])).toEqual([
+      ['typed', 1, ['title']],
+      ['undo', 2, ['size']],
+    ]);
+  });
+  test('typed while another window’s change is being read: both are there', async () => {
+    const { record, control } = await opened();
+    control.held = true;
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    await rest();
+    record.value.title = 'T';
+    control.release();
+    await rest();
+    await record.settled();
+    expect(control.stored!.value).toEqual({ title: 'T', size: 4, list: [] });
+    expect(plain(record.value)).toEqual({ title: 'T', size: 4, list: [] });
+  });
+  test('typed in the very event in which keeping is asked for: kept', async () => {
+    const { record, control } = await opened();
+    record.value.title = 'T';
+    await record.keepAgain();
+    expect(control.stored!.value.title).toBe('T');
+    record.value.title = 'U';
+    await record.settled();
+    expect(control.stored!.value.title).toBe('U');
+  });
+  test('a change counts from when it was typed, however late it is written; what comes from elsewhere does not move that', async () => {
+    vi.useFakeTimers({ toFake: ['Date'] });
+    vi.setSystemTime('2026-01-01T00:00:00Z');
+    const { record, control } = await opened();
+    control.held = true;
+    record.value.title = 'a';
+    await rest();
+    vi.setSystemTime('2026-01-01T00:00:07Z');
+    record.value.title = 'ab';
+    await rest();
+    vi.setSystemTime('2026-01-01T00:01:00Z');
+    control.release();
+    await record.settled();
+    expect(control.stored!.at).toBe('2026-01-01T00:00:07.000Z');
+    expect(control.written).toEqual(['2026-01-01T00:00:00.000Z', '2026-01-01T00:00:07.000Z']);
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    await rest();
+    await record.keepAgain();
+    expect(control.written[2]).toBe('2026-01-01T00:00:07.000Z');
+    vi.useRealTimers();
+  });
+  test('a record read and kept again without a key has the present as its time', async () => {
+    vi.useFakeTimers({ toFake: ['Date'] });
+    vi.setSystemTime('2026-03-01T00:00:00Z');
+    const { record, control } = await opened();
+    await record.keepAgain();
+    expect(control.written).toEqual(['2026-03-01T00:00:00.000Z']);
+    vi.useRealTimers();
+  });
+  test('a removal that is heard while a write is under way stands when the write is done', async () => {
+    const { record, control } = await opened();
+    control.held = true;
+    record.value.title = 'T';
+    await rest();
+    control.remove();
+    record.value.title = 'U';
+    await rest();
+    control.release();
+    await record.settled();
+    expect(record.keeping.value.kind).toBe('removed-elsewhere');
+    expect(control.writes).toHaveLength(1);
+  });
+  test('a record that was never stored cannot be removed elsewhere', async () => {
+    const { record, control } = await opened(null);
+    control.remove();
+    await rest();
+    expect(record.keeping.value).toEqual({ kind: 'kept' });
+  });
+  test('what cannot be read just now changes nothing; put away, a record takes nothing in any more', async () => {
+    const { record, control } = await opened();
+    control.refuse = 'silent';
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    await rest();
+    expect([record.value.size, record.keeping.value.kind]).toEqual([0, 'kept']);
+    control.refuse = null;
+    control.held = true;
+    control.elsewhere((v) => ({ ...v, size: 5 }));
+    record.dispose();
+    control.release();
+    await rest();
+    expect(record.value.size).toBe(0);
+    control.elsewhere((v) => ({ ...v, size: 6 }));
+    await rest();
+    expect(record.value.size).toBe(0);
+  });
+  test('put away while it is being read, it stays as it is', async () => {
+    const { door, control } = fakeDoor<Note>(name, { ...EMPTY, size: 9 });
+    control.held = true;
+    const record = persistedRecord<Note>({ door, initial: EMPTY });
+    record.dispose();
+    control.release();
+    await record.loaded;
+    expect(record.value.size).toBe(0);
+  });
+  test('while it is tried again, leaving is still asked about', async () => {
+    const { record, control } = await opened();
+    const leaves = (): boolean => window.dispatchEvent(new Event('beforeunload', { cancelable: true }));
+    control.refuse = 'full';
+    record.value.title = 'T';
+    await record.settled();
+    control.held = true;
+    void record.keepAgain();
+    expect([record.keeping.value.kind, leaves()]).toEqual(['keeping', false]);
+    control.refuse = null;
+    control.release();
+    await record.settled();
+    expect(leaves()).toBe(true);
+  });
+  test('older windows are remembered only so far back', async () => {
+    const { record, control } = await opened();
+    const first = control.stored!;
+    for (let i = 1; i <= 14; i++) {
+      record.value.size = i;
+      await record.settled();
+    }
+    // A window that knows only the very first version: the last one known is the common ground, and its old value wins where it differs.
+    control.elsewhereBlind({ ...EMPTY, title: 'from long ago' }, first);
+    await rest();
+    await record.settled();
+    expect(plain(record.value).title).toBe('from long ago');
   });
 });
 
@@ -309,6 +478,53 @@ describe('what was typed and did not reach the store', () => {
     expect(plain(next.value)).toMatchObject({ title: 'later', size: 4 });
     next.dispose();
     clearAhead(name);
+  });
+  test('of the same moment as what is stored, what is ahead stands; what a dead window left is taken away once it is kept', async () => {
+    const { door, control } = fakeDoor<Note>(name, { ...EMPTY, title: 'stored' });
+    const { at } = control.stored!;
+    const left = {
+      record: name,
+      window: 'dead',
+      at,
+      base: 'another',
+      patches: [{ at: ['title'], before: 'older', after: 'ahead' }],
+    };
+    const key = `mellow-probe.own.ahead.dead.${name}`;
+    localStorage.setItem(key, JSON.stringify({ ...left, at: '2000-01-01T00:00:00Z' }));
+    const older = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    await older.loaded;
+    expect(older.value.title).toBe('stored');
+    older.dispose();
+    Object.defineProperty(navigator, 'locks', {
+      value: { query: () => Promise.resolve({ held: [] }), request: () => Promise.resolve() },
+      configurable: true,
+    });
+    localStorage.setItem(key, JSON.stringify(left));
+    const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+    await record.loaded;
+    expect(record.value.title).toBe('ahead');
+    expect(control.stored!.value.title).toBe('ahead');
+    expect(localStorage.getItem(key)).toBeNull();
+  });
+  test('what a dead window left stays while the store refuses it', async () => {
+    const { door, control } = fakeDoor<Note>(name, EMPTY);
+    const { stored } = control;
+    control.refuse = 'full';
+    const key = `mellow-probe.own.ahead.dead.${name}`;
+    localStorage.setItem(
+      key,
+      JSON.stringify({
+        record: name,
+        window: 'dead',
+        at: '2999-01-01T00:00:00Z',
+        base: 'r1',
+        patches: [{ at: ['title'], before: '', after: 'ahead' }],
+      }),
+    );
+    const record = persistedRecord<Note>({ door, initial: EMPTY, stored });
+    await record.loaded;
+    expect(record.value.title).toBe('ahead');
+    expect(localStorage.getItem(key)).not.toBeNull();
   });
   test('disposing with a key just typed still writes it', async () => {
     const { record, control } = await opened();

@@ -118,13 +118,15 @@ export function persistedRecord<T extends object>({
       if (quiet || pending) return;
       [pending, dirty.value] = [true, true];
       // The rest of this event's writes first: one event, one change. Nothing can be reloaded in between.
-      queueMicrotask(() => pending && commit('typed'));
+      queueMicrotask(() => commit('typed'));
     },
     { deep: true, flush: 'sync' },
   );
 
   function commit(origin: Origin): void {
     pending = false;
+    // Put away: what is written into the value from now on is no change of the record.
+    if (disposed && origin === 'typed') return;
     const before = last;
     const after = plain(toRaw(value));
     const patches = differences(before, after);
@@ -136,7 +138,7 @@ export function persistedRecord<T extends object>({
       changes.emit({ origin, revision, patches, before, after });
     }
     dirty.value = false;
-    if (patches.length > 0 && !isKept()) void keep();
+    if (patches.length > 0) void keep();
   }
 
   const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;
@@ -147,7 +149,7 @@ export function persistedRecord<T extends object>({
   }
 
   function change(origin: Origin, write: (value: T) => void): void {
-    if (pending) commit('typed');
+    commit('typed');
     quiet = true;
     try {
       write(value);
@@ -160,18 +162,27 @@ export function persistedRecord<T extends object>({
   /** Brings the value to plain data `wanted`, touching only what differs. */
   function adopt(wanted: T): void {
     const patches = differences(last, wanted);
-    if (patches.length > 0) change('elsewhere', (v) => applyPatches(v as Record<string, unknown>, patches, 'force'));
+    change('elsewhere', (v) => applyPatches(v as Record<string, unknown>, patches, 'force'));
   }
 
   function keep(): Promise<void> {
     const { kind } = keeping.value;
     if (kind === 'loading' || kind === 'removed-elsewhere') return Promise.resolve();
-    writing ??= write().finally(() => (writing = null));
-    return writing;
+    if (writing) return writing;
+    if (lost || !isKept()) writing = write();
+    else settled();
+    return writing ?? Promise.resolve();
   }
 
+  /** Nothing is left to write. */
+  function settled(): void {
+    clearAhead(door.name);
+    say({ kind: 'kept' });
+  }
+
+  /** Writes until nothing is left to write; at least once. */
   async function write(): Promise<void> {
-    while (lost || !isKept()) {
+    do {
       say({ kind: 'keeping' });
       lost = false;
       const sent = { ...last, ...stamp?.() };
@@ -179,22 +190,21 @@ export function persistedRecord<T extends object>({
       try {
         kept = await door.write(sent, base ?? NEVER_STORED, lastAt === '' ? nowIso() : lastAt);
       } catch (error) {
+        writing = null;
         say({ kind: 'refused', fault: toStorageError(error).fault });
         return;
       }
-      if (pending) commit('typed');
+      commit('typed');
       setStamp(sent);
       know(kept);
       // What another window wrote comes in, on top of what was typed here while the write was under way.
       adopt(mergeThreeWay(sent, last, kept.value));
-      if (keeping.value.kind === 'removed-elsewhere') return;
-    }
-    clearAhead(door.name);
-    say({ kind: 'kept' });
+    } while (keeping.value.kind !== 'removed-elsewhere' && !isKept());
+    writing = null;
+    if (keeping.value.kind !== 'removed-elsewhere') settled();
   }
 
   async function heard(kind: 'written' | 'removed'): Promise<void> {
-    if (disposed) return;
     if (kind === 'removed') {
       if (base !== null) say({ kind: 'removed-elsewhere' });
       return;
@@ -210,9 +220,9 @@ export function persistedRecord<T extends object>({
     if (!found || disposed || found.revision === base?.revision) return;
     if (keeping.value.kind === 'removed-elsewhere') say({ kind: 'kept' });
     if (writing) return;
-    if (pending) commit('typed');
+    commit('typed');
     takeIn(found);
-    if (!isKept()) await keep();
+    await keep();
   }
 
   /** Takes in what is stored now, on top of what was typed here since the last version both know. */
@@ -227,15 +237,14 @@ export function persistedRecord<T extends object>({
   /** What was typed before the page was reloaded or killed and never reached the store. */
   function replay(left: readonly Ahead[]): void {
     for (const entry of left) {
-      const newer = base === null || entry.base === base.revision || entry.at >= base.at;
-      const patches = entry.patches.filter((p) => p.at.length > 0);
+      const newer = entry.at >= (base?.at ?? '');
       const whole = entry.patches.find((p) => p.at.length === 0)?.after as T | undefined;
       if (whole) {
         const [mine, theirs] = newer ? [whole, last] : [last, whole];
         const wanted = differences(last, mergeThreeWay(plain(initial), mine, theirs));
         change('typed', (v) => applyPatches(v as Record<string, unknown>, wanted, 'force'));
       }
-      change('typed', (v) => applyPatches(v as Record<string, unknown>, patches, newer ? 'force' : 'keep'));
+      change('typed', (v) => applyPatches(v as Record<string, unknown>, entry.patches, newer ? 'force' : 'keep'));
     }
   }
 
@@ -249,12 +258,12 @@ export function persistedRecord<T extends object>({
     }
     const left = await readAhead(door.name);
     if (disposed) return;
-    if (pending) commit('typed');
+    commit('typed');
     if (found) takeIn(found);
     replay(left);
     say(fault ? { kind: 'refused', fault } : { kind: 'kept' });
-    const changed = found ? !isKept() : differences(initial, last).length > 0;
-    if (changed) await keep();
+    // Nothing stored and nothing typed: nothing is written.
+    if (differences(found?.value ?? initial, last).length > 0) await keep();
     for (const entry of left) if (keeping.value.kind === 'kept') clearAhead(door.name, entry.window);
   }
 
@@ -270,17 +279,17 @@ export function persistedRecord<T extends object>({
     now: () => last,
     change,
     async keepAgain() {
-      if (pending) commit('typed');
+      commit('typed');
       lost = true;
       say({ kind: 'keeping' });
       await keep();
     },
     async settled() {
-      if (pending) commit('typed');
+      commit('typed');
       while (writing) await writing;
     },
     dispose() {
-      if (pending) commit('typed');
+      commit('typed');
       disposed = true;
       // What is still to be written goes on being written; nothing new comes in.
       stopWatching();
