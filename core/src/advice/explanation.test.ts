@@ -171,6 +171,9 @@ describe('instruments', () => {
   test('an empty kit is the generic one; leads and OL limit show in a reading', () => {
     expect(instrumentsOf(genericKit())).toEqual(GENERIC_INSTRUMENTS);
     expect(thermometerSigmaK(genericKit())).toBe(1);
+    expect(thermometerSigmaK({ ...genericKit(), thermometerK: entry(3) })).toBeCloseTo(Math.sqrt(3), 9);
+    expect(thermometerSigmaK({ ...genericKit(), thermometer: 'infra-red' })).toBe(2);
+    expect(instrumentsOf({ ...genericKit(), displayedK: entry(3) }).displayedK).toBeCloseTo(Math.sqrt(3), 9);
     const kit = genericKit();
     kit.meter.leadOhm = entry(0.4);
     kit.meter.overloadOhm = entry(2e6);

@@ -13,7 +13,9 @@ import type { Job } from './jobSchema.ts';
 import { mergeThreeWay } from '../records/mergeThreeWay.ts';
 import { MIGRATIONS } from './migrations/list.ts';
 import { newJob } from './newJob.ts';
-import { MAX_FILE_BYTES, openJob, saveJob } from './openJob.ts';
+import { MAX_FILE_BYTES, openJob, openJobData, saveJob } from './openJob.ts';
+import { MOST } from './most.ts';
+import { LONGEST } from '../units/entry.ts';
 import { multiplied, priorFactors } from './priorFactors.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
@@ -102,6 +104,29 @@ describe('the job file', () => {
     if (!opened.ok) expect(openFaultText(opened).length).toBeGreaterThan(10);
   });
 
+  test('a byte order mark in front is no part of the file', () => {
+    expect(openJob(`\uFEFF${saveJob(fresh())}`)).toEqual({ ok: true, job: fresh() });
+  });
+  test.each([0, -5, 1.5, null, true, [1], {}, '2', undefined])(
+    'a version that is none is refused: %j',
+    (formatVersion) => {
+      const opened = openJobData({ ...fresh(), formatVersion });
+      expect(opened).toMatchObject({ ok: false, reason: 'bad-version' });
+      if (!opened.ok) expect(openFaultText(opened)).toContain('no version of this format');
+    },
+  );
+  test('lists longer than a hand may make them still open, absurd ones do not', () => {
+    const code = (i: number) => ({ id: `c${i}`, code: 'P0118', state: 'present' as const });
+    const job = fresh();
+    job.title = 'x'.repeat(LONGEST.line + 7);
+    job.complaint.codes = Array.from({ length: MOST.codes + 1 }, (_, i) => code(i));
+    job.readings = [
+      { ...reading('a', 'open-voltage', '5', 5), history: Array.from({ length: 51 }, () => ({ text: '4', at: NOW })) },
+    ];
+    expect(openJob(saveJob(job))).toEqual({ ok: true, job });
+    job.complaint.codes = Array.from({ length: 10 * MOST.codes + 1 }, (_, i) => code(i));
+    expect(openJob(saveJob(job))).toMatchObject({ reason: 'bad-field', path: ['complaint', 'codes'] });
+  });
   test('names the field that is wrong', () => {
     const spoil = (change: (job: Job) => void): ReturnType<typeof openJob> => {
       const job = fresh();

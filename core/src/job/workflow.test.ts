@@ -222,6 +222,14 @@ describe('the ledger', () => {
     expect(passes(boat, filter({ words: 'tern p0999' }), '2026-04-01')).toBe(false);
     expect(passes(cold, filter({ dueOnly: true }), '2026-03-20')).toBe(false);
     expect(passes(cold, filter({ dueOnly: true }), '2026-03-25')).toBe(true);
+    const standIn = {
+      ...boat,
+      repair: { ...boat.repair, standIn: { what: 'x', fittedAt: NOW, removedAt: null as string | null } },
+    };
+    expect(passes(boat, filter({ dueOnly: true }), '2026-03-25')).toBe(false);
+    expect(passes(standIn, filter({ dueOnly: true }), '2026-03-25')).toBe(true);
+    standIn.repair.standIn.removedAt = NOW;
+    expect(passes(standIn, filter({ dueOnly: true }), '2026-03-25')).toBe(false);
     expect(dueOf(cold, '2026-03-25')).toMatchObject({ open: 1, due: 1, standIn: false });
     expect(passes(bath, filter({ group: 'sensor', field: 'boiler', state: 'closed' }), '2026-03-25')).toBe(true);
     expect(passes({ ...bath, archivedAt: NOW }, NO_FILTER, '2026-03-25')).toBe(false);

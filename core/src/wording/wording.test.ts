@@ -194,6 +194,9 @@ describe('codes, conditions, one resistance', () => {
     expect(codeText('P0117', 'pull-up', 'ntc')).toMatch(/reads hot, like a short/);
     expect(codeText('P0118', 'pull-up', 'ptc')).toMatch(/reads hot, like an open/);
     expect(codeText('P0118', 'pull-down', 'ntc')).toMatch(/reads hot, like a short/);
+    expect(codeText('SPN 110 FMI 5', 'pull-up', 'ntc')).toContain('reads cold');
+    expect(codeText('SPN 110 FMI 5', 'pull-up', 'ptc')).toContain('reads hot');
+    expect(codeText('P0118-13', 'one-wire', 'ptc')).toContain('reads hot');
     expect(codeText('not a code', 'pull-up', 'ntc')).toBeNull();
   });
   test('every test that needs a condition says it', () => {

@@ -130,6 +130,19 @@ describe('the verdict', () => {
     asked[2].tell(verdict(asked[2].job));
     expect(view.state.kind).toBe('ready');
   });
+  test('the failure of a question that is no longer asked is nobody’s; so is one after closing', async () => {
+    const { asked, record, view, judging } = await opened();
+    record.value.temperatureC = { text: '12', value: 12 };
+    await settle();
+    asked[0].fail(new Error('of before'));
+    await settle();
+    expect(view.state.kind).toBe('computing');
+    expect(asked).toHaveLength(2);
+    judging.close();
+    asked[1].fail(new Error('after'));
+    await settle();
+    expect(view.fault).toBeNull();
+  });
   test('whatever is thrown is a failure; before any verdict nothing is shown; fields are not judged by earlier figures', async () => {
     const { asked, view } = await opened();
     asked[0].fail('odd');
