@@ -117,6 +117,10 @@ test('a curve typed as R25 and B, or as points', async ({ page }) => {
   await expect(page.getByRole('dialog')).toBeHidden();
   await field(page, 'Thermometer').fill('21');
   await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText(/healthy 2\.\d+ … 3\.\d+ kΩ/);
+  // Any kind of curve can be typed by its figures: a platinum one of 200 Ω at 0 °C.
+  await pick(page, 'Sensor curve', 'Platinum by R at 0');
+  await field(page, 'R at 0 °C').fill('200');
+  await expect(page.locator('[data-measurement="sensor-ohms"] .under')).toContainText(/healthy 21\d … 22\d Ω/);
 });
 
 test('°C and °F: the unit typed wins and a later switch does not change a figure', async ({ page }) => {

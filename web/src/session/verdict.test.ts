@@ -203,6 +203,18 @@ describe('the verdict', () => {
     await settle();
     expect(asked[2].chart).toBe(false);
   });
+  test('a chart that comes on the screen while the verdict is being computed is asked for as well', async () => {
+    const { asked, view, verdict, judging } = await opened();
+    judging.wantChart();
+    await settle();
+    expect(asked[0].tell(verdict(asked[0].job))).toBe(false);
+    asked[0].done();
+    await settle();
+    expect(asked[1].chart).toBe(true);
+    asked[1].tell(verdict(asked[1].job));
+    asked[1].tell({ kind: 'chart', chart: { voltage: null } as never });
+    expect(view.chart).not.toBeNull();
+  });
   test('closed, it asks and takes nothing any more', async () => {
     const { asked, record, view, verdict, judging } = await opened();
     judging.close();

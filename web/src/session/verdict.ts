@@ -11,6 +11,8 @@ export interface Question {
   revision: number;
   /** The job as it was asked about: plain, without what the engine does not look at. */
   job: Job;
+  /** Are charts wanted with it? */
+  chart: boolean;
 }
 
 /** What is known of one question; advice and charts may come later than the verdict. */
@@ -92,7 +94,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
   }
 
   function ask(job: Job, revision: number): void {
-    question = { revision, job: forEngine(job) };
+    question = { revision, job: forEngine(job), chart: charts > 0 };
     waiting = question;
     set({ kind: 'computing', former: formerOf(held.value) });
     if (!working) void work();
@@ -104,7 +106,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
       const mine = waiting;
       waiting = null;
       try {
-        await line.judge(mine.job, charts > 0, (part) => take(mine, part));
+        await line.judge(mine.job, mine.chart, (part) => take(mine, part));
         finish(mine);
       } catch (error) {
         if (mine !== question || closed) continue;
@@ -186,8 +188,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
     again,
     wantChart() {
       charts++;
-      const now = held.value.kind === 'ready' ? held.value.now : null;
-      if (charts === 1 && now && now.chart === null) again();
+      if (question && !question.chart) again();
       return () => void charts--;
     },
     close() {
