@@ -9,7 +9,16 @@ const noClockNoChance = [
 ];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      'test-results/**',
+      'playwright-report/**',
+      '.stryker-tmp/**',
+      'reports/**',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommendedTypeChecked,
   ...vue.configs['flat/recommended'],

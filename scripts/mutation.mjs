@@ -1,5 +1,5 @@
 // Mutation testing, room by room: `npm run mutation -- session storage` (no names: all of them, hours). Prints the score of each room and leaves the
-// survivors in test-results/mutation/ROOM.txt. Not part of `npm test`.
+// survivors in reports/mutation/ROOM.txt. Not part of `npm test`.
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensurePackages, ROOT, run } from './prepare.mjs';
@@ -7,7 +7,7 @@ import { ROOMS } from './mutationRooms.mjs';
 
 ensurePackages();
 const chosen = process.argv.slice(2).length > 0 ? process.argv.slice(2) : Object.keys(ROOMS);
-const out = path.join(ROOT, 'test-results', 'mutation');
+const out = path.join(ROOT, 'reports', 'mutation');
 mkdirSync(out, { recursive: true });
 
 const lines = [];
@@ -42,7 +42,7 @@ function mutantsOf({ mutate, tests }, name) {
       timeoutMS: 4000,
       timeoutFactor: 3,
       tempDirName: '.stryker-tmp',
-      ignorePatterns: ['test-results', 'web/dist', 'docs'],
+      ignorePatterns: ['test-results', 'reports', 'web/dist', 'docs'],
       reporters: ['json', 'dots'],
       jsonReporter: { fileName: report },
       allowEmpty: true,
@@ -51,7 +51,7 @@ function mutantsOf({ mutate, tests }, name) {
   const code = run('npx', ['--no-install', 'stryker', 'run', config], {
     env: { ...process.env, MUTATION_TESTS: tests.join(',') },
   });
-  rmSync(config);
+  rmSync(config, { force: true });
   if (code !== 0 || !existsSync(report)) {
     console.error(`${name}: the mutation run failed.`);
     process.exit(code || 1);
@@ -73,5 +73,5 @@ function scoreOf(room, mutants) {
   );
   writeFileSync(path.join(out, `${room}.txt`), `${text.join('\n')}\n`);
   const share = (100 * dead) / (dead + alive.length);
-  return `${room}: ${share.toFixed(1)} % of ${dead + alive.length} mutants killed (${alive.length} alive: test-results/mutation/${room}.txt)`;
+  return `${room}: ${share.toFixed(1)} % of ${dead + alive.length} mutants killed (${alive.length} alive: reports/mutation/${room}.txt)`;
 }

@@ -159,6 +159,33 @@ describe('the job on the bench', () => {
     await other.jobStorage.restoreJob('a');
     expect((await stored(w, 'a')).note).toBe('more');
   });
+  test('a check that the store never took is opened from what is ahead of it, and kept when there is room', async () => {
+    const job = { ...newJob('h', NOW), title: 'homeless' };
+    w.ahead.writeAhead('jobs/h', null, [{ at: [], after: { format: 'garbage' } }], NOW);
+    const bench = benchOf(w);
+    await bench.open('h');
+    expect(bench.state).toEqual({ kind: 'missing', id: 'h' });
+    w.ahead.writeAhead('jobs/h', null, [{ at: [], after: job }], NOW);
+    browser.refuse = 'full';
+    await bench.open('h');
+    expect(sessionOf(bench).job.title).toBe('homeless');
+    browser.refuse = null;
+    await sessionOf(bench).record.keepAgain();
+    expect((await stored(w, 'h')).title).toBe('homeless');
+  });
+  test('another one asked for while the first is being put together: the first never stands there', async () => {
+    await put(w, 'a');
+    await put(w, 'b');
+    const bench = benchOf(w);
+    const seen: string[] = [];
+    const first = bench.open('a');
+    // The first has been read; what it left ahead of the store is still being looked for.
+    for (let i = 0; i < 3; i++) await new Promise((r) => setTimeout(r, 0));
+    const second = bench.open('b');
+    await Promise.all([first, second]);
+    if (bench.state.kind === 'open') seen.push(bench.state.session.id);
+    expect(seen).toEqual(['b']);
+  });
   test('changed from outside: the open one at once, another one in its store', async () => {
     await put(w, 'a');
     await put(w, 'b');
@@ -189,97 +216,6 @@ describe('the job on the bench', () => {
     expect(await next.photos.photosOf('a')).toEqual(['p']);
     sessionOf(again).history.undo();
     expect(sessionOf(again).job.photos[0].id).toBe('p');
-  });
-});
-
-describe('the order of work', () => {
-  const opened = async () => {
-    await put(w, 'a');
-    const bench = benchOf(w);
-    await bench.open('a');
-    return sessionOf(bench);
-  };
-  test('goes station by station, test by test, and after the last to the decision', async () => {
-    const { work, job } = await opened();
-    expect([work.station, work.test, work.readingId]).toEqual(['quick', null, null]);
-    work.goTest('open-voltage');
-    expect([work.test, work.current!.tests.includes('open-voltage')]).toEqual(['open-voltage', true]);
-    work.goStation('nowhere');
-    expect(work.test).toBe('open-voltage');
-    const at = work.stations.findIndex((s) => s.id === work.station);
-    work.step(1);
-    expect(work.station).toBe(work.stations[at + 1].id);
-    work.step(-1);
-    expect(work.station).toBe(work.stations[at].id);
-    const all = work.stations.flatMap((s) => s.tests);
-    for (const m of all)
-      job.readings.push({
-        id: m,
-        measurement: m,
-        text: '1',
-        value: 1,
-        conditions: {},
-        state: 'steady',
-        note: '',
-        takenAt: NOW,
-        voided: null,
-        history: [],
-      });
-    work.goNext();
-    expect(work.station).toBe('decision');
-  });
-  test('a reading that is gone is no longer on the card; a further one starts empty', async () => {
-    const { work, job, history } = await opened();
-    job.readings.push({
-      id: 'x',
-      measurement: 'open-voltage',
-      text: '5',
-      value: 5,
-      conditions: {},
-      state: 'steady',
-      note: '',
-      takenAt: NOW,
-      voided: null,
-      history: [],
-    });
-    await Promise.resolve();
-    work.goReading('x');
-    expect([work.test, work.readingId]).toEqual(['open-voltage', 'x']);
-    history.undo();
-    expect(work.readingId).toBeNull();
-    history.redo();
-    expect(work.readingId).toBe('x');
-    work.again();
-    expect(work.readingId).toBeNull();
-    work.goReading('none');
-    expect(work.test).toBe('open-voltage');
-    work.goTest('displayed-substituted', { substituteOhm: 1000 });
-    expect(work.draft.substituteOhm).toEqual({ text: '1000', value: 1000 });
-    work.goTest('bench-ohms', { bathC: 60 });
-    expect(work.draft.bathC).toEqual({ text: '60 °C', value: 60 });
-  });
-  test('the next one done is skipped; a school has its own order', async () => {
-    const { work, job } = await opened();
-    job.school = 'supply-first';
-    expect(work.proposed).toMatchObject({ measurement: 'open-voltage' });
-    work.goProposed();
-    expect(work.test).toBe('open-voltage');
-    job.readings.push({
-      id: 'x',
-      measurement: 'open-voltage',
-      text: '5',
-      value: 5,
-      conditions: {},
-      state: 'steady',
-      note: '',
-      takenAt: NOW,
-      voided: null,
-      history: [],
-    });
-    expect(work.proposed!.measurement).not.toBe('open-voltage');
-    expect(work.readingsOf('open-voltage')).toHaveLength(1);
-    work.goNext();
-    expect(work.test).not.toBe('open-voltage');
   });
 });
 

@@ -44,7 +44,6 @@ export function jobSession(door: Door<Job>, initial: Job, stored: Kept<Job> | nu
     work,
     async close() {
       judging.close();
-      work.close();
       record.dispose();
       await Promise.all([record.settled(), history.flush()]);
     },

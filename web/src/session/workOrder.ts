@@ -4,7 +4,7 @@ import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
 import { figure } from '@mellow-probe/core/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
-import { computed, effectScope, reactive, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import type { PersistedRecord } from './record.ts';
 import type { VerdictView } from './verdict.ts';
 
@@ -31,14 +31,11 @@ export interface WorkOrder {
   /** On to the next test in the order of work that has no reading yet; after the last one, to the decision. */
   goNext(): void;
   step(by: 1 | -1): void;
-  close(): void;
 }
 
 /** The order of work of a job. */
 export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): WorkOrder {
   const job = record.value;
-  const scope = effectScope(true);
-  return scope.run(() => {
     const station = ref('quick');
     const test = ref<string | null>(null);
     const chosen = ref<string | null>(null);
@@ -114,7 +111,6 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
         const next = stations.value[at + by];
         if (next) goStation(next.id);
       },
-      close: () => scope.stop(),
     });
   })!;
 }
