@@ -43,6 +43,7 @@ export default ts.config(
       'vue/attributes-order': 'off',
       'vue/require-default-prop': 'off',
       'vue/no-v-html': 'error',
+      'vue/one-component-per-file': 'off',
     },
   },
   {

@@ -36,83 +36,82 @@ export interface WorkOrder {
 /** The order of work of a job. */
 export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): WorkOrder {
   const job = record.value;
-    const station = ref('quick');
-    const test = ref<string | null>(null);
-    const chosen = ref<string | null>(null);
-    const draft = ref<JobConditions>({});
+  const station = ref('quick');
+  const test = ref<string | null>(null);
+  const chosen = ref<string | null>(null);
+  const draft = ref<JobConditions>({});
 
-    const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.circuit.connectors));
-    const allTests = computed(() => stations.value.flatMap((s) => s.tests));
-    const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
-    const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
-    const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
+  const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.circuit.connectors));
+  const allTests = computed(() => stations.value.flatMap((s) => s.tests));
+  const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
+  const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
+  const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
 
-    function goStation(id: string): void {
-      const next = stations.value.find((s) => s.id === id);
-      if (!next) return;
-      station.value = id;
-      const first = next.tests.find((t) => !doneTests.value.has(t)) ?? next.tests[0];
-      if (first) goTest(first);
-      else [test.value, chosen.value] = [null, null];
-    }
+  function goStation(id: string): void {
+    const next = stations.value.find((s) => s.id === id);
+    if (!next) return;
+    station.value = id;
+    const first = next.tests.find((t) => !doneTests.value.has(t)) ?? next.tests[0];
+    if (first) goTest(first);
+    else [test.value, chosen.value] = [null, null];
+  }
 
-    function goTest(measurement: string, conditions?: Conditions): void {
-      station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
-      test.value = measurement;
-      const mine = readingsOf(measurement).filter((r) => !r.voided);
-      const fresh = conditions && measurementById(measurement).needs.length > 0;
-      chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
-      draft.value = conditions ? asTyped(conditions) : {};
-    }
+  function goTest(measurement: string, conditions?: Conditions): void {
+    station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
+    test.value = measurement;
+    const mine = readingsOf(measurement).filter((r) => !r.voided);
+    const fresh = conditions && measurementById(measurement).needs.length > 0;
+    chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
+    draft.value = conditions ? asTyped(conditions) : {};
+  }
 
-    function goReading(id: string): void {
-      const reading = job.readings.find((r) => r.id === id);
-      if (!reading) return;
-      goTest(reading.measurement);
-      chosen.value = id;
-    }
+  function goReading(id: string): void {
+    const reading = job.readings.find((r) => r.id === id);
+    if (!reading) return;
+    goTest(reading.measurement);
+    chosen.value = id;
+  }
 
-    const proposed = computed(() => {
-      const next = nextOfSchool(job.school, allTests.value, doneTests.value);
-      if (next) return { measurement: next, conditions: {} };
-      return verdict.advice?.proposals[0] ?? null;
-    });
+  const proposed = computed(() => {
+    const next = nextOfSchool(job.school, allTests.value, doneTests.value);
+    if (next) return { measurement: next, conditions: {} };
+    return verdict.advice?.proposals[0] ?? null;
+  });
 
-    function goNext(): void {
-      const list = allTests.value;
-      const here = test.value ? list.indexOf(test.value) : -1;
-      const after = [...list.slice(here + 1), ...list.slice(0, Math.max(here, 0))];
-      const next = after.find((id) => !doneTests.value.has(id));
-      if (next) goTest(next);
-      else goStation('decision');
-    }
+  function goNext(): void {
+    const list = allTests.value;
+    const here = test.value ? list.indexOf(test.value) : -1;
+    const after = [...list.slice(here + 1), ...list.slice(0, Math.max(here, 0))];
+    const next = after.find((id) => !doneTests.value.has(id));
+    if (next) goTest(next);
+    else goStation('decision');
+  }
 
-    return reactive({
-      station,
-      test,
-      // A reading that is gone (taken back, merged away) is no longer on the card.
-      readingId: computed({
-        get: () => (job.readings.some((r) => r.id === chosen.value) ? chosen.value : null),
-        set: (id) => (chosen.value = id),
-      }),
-      draft,
-      stations,
-      current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
-      proposed,
-      readingsOf,
-      goStation,
-      goTest,
-      goReading,
-      again: () => ([chosen.value, draft.value] = [null, {}]),
-      goProposed: () => proposed.value && goTest(proposed.value.measurement, proposed.value.conditions),
-      goNext,
-      step: (by: 1 | -1) => {
-        const at = stations.value.findIndex((s) => s.id === station.value);
-        const next = stations.value[at + by];
-        if (next) goStation(next.id);
-      },
-    });
-  })!;
+  return reactive({
+    station,
+    test,
+    // A reading that is gone (taken back, merged away) is no longer on the card.
+    readingId: computed({
+      get: () => (job.readings.some((r) => r.id === chosen.value) ? chosen.value : null),
+      set: (id) => (chosen.value = id),
+    }),
+    draft,
+    stations,
+    current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
+    proposed,
+    readingsOf,
+    goStation,
+    goTest,
+    goReading,
+    again: () => ([chosen.value, draft.value] = [null, {}]),
+    goProposed: () => proposed.value && goTest(proposed.value.measurement, proposed.value.conditions),
+    goNext,
+    step: (by: 1 | -1) => {
+      const at = stations.value.findIndex((s) => s.id === station.value);
+      const next = stations.value[at + by];
+      if (next) goStation(next.id);
+    },
+  });
 }
 
 function asTyped({ substituteOhm, bathC, wire, position }: Conditions): JobConditions {
