@@ -1,4 +1,5 @@
 import type { Patch } from '@mellow-probe/core/records/changes';
+import { z } from 'zod';
 import { windowId, windowLives } from '../browser/windowId.ts';
 import { workshop } from '../browser/workshop.ts';
 
@@ -85,11 +86,25 @@ function stored(): [string, Ahead][] {
   return list;
 }
 
+const aheadSchema = z.object({
+  record: z.string(),
+  window: z.string(),
+  at: z.string(),
+  base: z.string().nullable(),
+  patches: z.array(
+    z.object({
+      at: z.array(z.string()),
+      before: z.unknown().optional(),
+      after: z.unknown().optional(),
+      index: z.number().optional(),
+    }),
+  ),
+});
+
+/** An entry as it was written; null where it is something else. */
 function parsed(text: string): Ahead | null {
   try {
-    const entry = JSON.parse(text) as Ahead;
-    const sound = typeof entry.record === 'string' && typeof entry.window === 'string' && Array.isArray(entry.patches);
-    return sound && typeof entry.at === 'string' ? entry : null;
+    return aheadSchema.safeParse(JSON.parse(text)).data ?? null;
   } catch {
     return null;
   }

@@ -1,31 +1,31 @@
-import type { Patch } from '@mellow-probe/core/records/changes';
-import { isRecord } from '@mellow-probe/core/records/plainData';
+import { z } from 'zod';
 import { withStore } from './stores.ts';
 
-interface KeptStep {
-  at: string;
-  patches: Patch[];
-}
+const stepsSchema = z.array(
+  z.object({
+    at: z.string(),
+    patches: z.array(
+      z.object({
+        at: z.array(z.string()),
+        before: z.unknown().optional(),
+        after: z.unknown().optional(),
+        index: z.number().optional(),
+      }),
+    ),
+  }),
+);
+const historySchema = z.object({ undo: stepsSchema, redo: stepsSchema });
+type KeptHistory = z.infer<typeof historySchema>;
 
 /** The steps of a job that can be taken back and done again, beside the job. Rejects with a `StorageError`. */
 export function historyDoor(job: string) {
   return {
-    async read(): Promise<{ undo: KeptStep[]; redo: KeptStep[] } | null> {
+    async read(): Promise<KeptHistory | null> {
       const data: unknown = await withStore('history', (s) => s.getItem(job));
-      if (!isRecord(data) || !isSteps(data.undo) || !isSteps(data.redo)) return null;
-      return { undo: data.undo, redo: data.redo };
+      return historySchema.safeParse(data).data ?? null;
     },
-    async write(steps: { undo: readonly KeptStep[]; redo: readonly KeptStep[] }): Promise<void> {
+    async write(steps: KeptHistory): Promise<void> {
       await withStore('history', (s) => s.setItem(job, JSON.parse(JSON.stringify(steps))));
     },
   };
-}
-
-function isSteps(data: unknown): data is KeptStep[] {
-  const isPatch = (p: unknown): boolean =>
-    isRecord(p) && Array.isArray(p.at) && p.at.every((step) => typeof step === 'string');
-  return (
-    Array.isArray(data) &&
-    data.every((s) => isRecord(s) && typeof s.at === 'string' && Array.isArray(s.patches) && s.patches.every(isPatch))
-  );
 }

@@ -317,11 +317,14 @@ describe('ahead of the store', () => {
     expect(await plain.ahead.readAhead('jobs/b')).toHaveLength(0);
   });
   test('a store that keeps nothing: it lives in memory; garbage is passed over', async () => {
-    const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
-      throw new DOMException('full', 'QuotaExceededError');
+    vi.stubGlobal('localStorage', {
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
     });
     w.ahead.writeAhead('jobs/a', null, patch('T'), NOW);
-    full.mockRestore();
+    vi.unstubAllGlobals();
+    expect(localStorage.length).toBe(0);
     expect(await w.ahead.readAhead('jobs/a')).toHaveLength(1);
     localStorage.setItem('mellow-probe.own.ahead.dead.jobs/c', '{');
     localStorage.setItem('mellow-probe.own.ahead.dead.jobs/d', '{"record":"jobs/d"}');
