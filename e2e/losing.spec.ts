@@ -119,8 +119,8 @@ test('the database does not open: said on the list, the check lives in this wind
   page,
 }) => {
   await page.addInitScript(() => {
-    const open = IDBFactory.prototype.open;
-    (window as unknown as { mend: () => void }).mend = () => (IDBFactory.prototype.open = open);
+    const open = Object.getOwnPropertyDescriptor(IDBFactory.prototype, 'open')!;
+    (window as unknown as { mend: () => void }).mend = () => Object.defineProperty(IDBFactory.prototype, 'open', open);
     IDBFactory.prototype.open = () => {
       throw new DOMException('broken', 'InvalidStateError');
     };

@@ -41,8 +41,7 @@ describe.each(CURVE_KINDS.map((k) => [k.kind, k] as const))('curve kind %s', (id
     },
   );
   test('a stated tolerance is the one in force', () => {
-    for (const example of examples)
-      expect(curveModel({ ...example, toleranceLog: 0.05 } as Curve).toleranceLog).toBe(0.05);
+    for (const example of examples) expect(curveModel({ ...example, toleranceLog: 0.05 }).toleranceLog).toBe(0.05);
   });
 });
 

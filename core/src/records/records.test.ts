@@ -90,7 +90,7 @@ describe('patches', () => {
   });
   const apply = (patches: Parameters<typeof applyPatches>[1], how: 'keep' | 'force' = 'keep') => {
     const target = start();
-    const left = applyPatches(target as never, patches, how);
+    const left = applyPatches(target, patches, how);
     return { target, left: left.length };
   };
   test('what already is as wanted counts as done', () => {
