@@ -1,30 +1,10 @@
 // @vitest-environment happy-dom
-import { newJob } from '@mellow-probe/core/job/newJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { seededUniform } from '@mellow-probe/core/numeric/random';
 import { same } from '@mellow-probe/core/records/plainData';
 import { describe, expect, test } from 'vitest';
-import { fakeDoor } from '../../test/fakeDoor.ts';
-import { fakeEngine } from '../../test/fakeEngine.ts';
+import { judgedJob, ofView, settle } from '../../test/judgedJob.ts';
 import { EngineError } from '../workers/engineClient.ts';
-import { persistedRecord } from './record.ts';
-import { followVerdict } from './verdict.ts';
-
-const NOW = '2026-01-02T03:04:05.000Z';
-const settle = async (): Promise<void> => {
-  for (let i = 0; i < 40; i++) await Promise.resolve();
-};
-
-let n = 0;
-async function opened(engine = fakeEngine()) {
-  const { door, control } = fakeDoor<Job>(`jobs/v${++n}`, newJob('a', NOW));
-  const record = persistedRecord<Job>({ door, initial: control.stored!.value, stored: control.stored });
-  await record.loaded;
-  const judging = followVerdict(record, engine.line);
-  await settle();
-  return { ...engine, record, control, judging, view: judging.view };
-}
-const ofView = (view: { result: unknown }): Job | undefined => (view.result as { of: Job } | null)?.of;
 
 /** The parts of a job that the engine looks at, as the session asks. */
 const figures = (job: Job): object => ({ t: job.temperatureC, r: job.readings, f: job.findings, c: job.circuit });
@@ -34,7 +14,7 @@ describe('property: no verdict for figures that are not on the screen', () => {
     for (let seed = 1; seed <= 1000; seed++) {
       const uniform = seededUniform(seed * 31 + 5);
       const pick = (k: number): number => Math.floor(uniform() * k);
-      const { asked, record, control, judging, view, verdict, advice } = await opened();
+      const { asked, record, control, judging, view, verdict, advice } = await judgedJob();
       let wrong = 0;
       const look = (): void => {
         const { state } = view;

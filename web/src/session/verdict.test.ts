@@ -1,35 +1,14 @@
 // @vitest-environment happy-dom
-import { newJob } from '@mellow-probe/core/job/newJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { fakeDoor } from '../../test/fakeDoor.ts';
-import { fakeEngine } from '../../test/fakeEngine.ts';
+import { judgedJob, ofView, settle } from '../../test/judgedJob.ts';
 import { EngineError } from '../workers/engineClient.ts';
-import { persistedRecord } from './record.ts';
-import { followVerdict } from './verdict.ts';
-
-const NOW = '2026-01-02T03:04:05.000Z';
-const settle = async (): Promise<void> => {
-  for (let i = 0; i < 40; i++) await Promise.resolve();
-};
-
-let n = 0;
-async function opened(engine = fakeEngine()) {
-  const { door, control } = fakeDoor<Job>(`jobs/v${++n}`, newJob('a', NOW));
-  const record = persistedRecord<Job>({ door, initial: control.stored!.value, stored: control.stored });
-  await record.loaded;
-  const judging = followVerdict(record, engine.line);
-  await settle();
-  return { ...engine, record, control, judging, view: judging.view };
-}
-const ofView = (view: { result: unknown }): Job | undefined => (view.result as { of: Job } | null)?.of;
 
 beforeEach(() => localStorage.clear());
 afterEach(() => vi.useRealTimers());
 
 describe('the verdict', () => {
   test('is asked for at once, ready with the first part, complete with the last', async () => {
-    const { asked, view, verdict, advice } = await opened();
+    const { asked, view, verdict, advice } = await judgedJob();
     expect(view.state).toEqual({ kind: 'computing', former: null });
     expect(asked).toHaveLength(1);
     expect(asked[0].tell(verdict(asked[0].job))).toBe(true);
@@ -42,7 +21,7 @@ describe('the verdict', () => {
     expect(view.advice).not.toBeNull();
   });
   test('is of earlier figures from the very moment another figure is typed, and is said so', async () => {
-    const { asked, record, view, verdict } = await opened();
+    const { asked, record, view, verdict } = await judgedJob();
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
     await settle();
@@ -57,7 +36,7 @@ describe('the verdict', () => {
     expect(ofView(view)!.temperatureC.text).toBe('12');
   });
   test('texts and photos do not make it compute again; a text leaves it current', async () => {
-    const { asked, record, view, verdict } = await opened();
+    const { asked, record, view, verdict } = await judgedJob();
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
     await settle();
@@ -72,7 +51,7 @@ describe('the verdict', () => {
     expect(asked).toHaveLength(2);
   });
   test('only the newest question is asked while one is being worked on; its late answer is not wanted', async () => {
-    const { asked, record, view, verdict, advice } = await opened();
+    const { asked, record, view, verdict, advice } = await judgedJob();
     for (const t of ['1', '12', '12.5']) {
       record.value.temperatureC = { text: t, value: Number(t) };
       await settle();
@@ -89,7 +68,7 @@ describe('the verdict', () => {
     expect(view.advice).toBeNull();
   });
   test('advice of earlier figures stands in until the new one is there, marked so', async () => {
-    const { asked, record, view, verdict, advice } = await opened();
+    const { asked, record, view, verdict, advice } = await judgedJob();
     asked[0].tell(verdict(asked[0].job));
     asked[0].tell(advice(asked[0].job));
     asked[0].done();
@@ -113,7 +92,7 @@ describe('the verdict', () => {
     expect(view.advice).toBeNull();
   });
   test('a failure is said with its reason, the former verdict is marked at once; asked again it may answer', async () => {
-    const { asked, record, view, verdict, judging } = await opened();
+    const { asked, record, view, verdict, judging } = await judgedJob();
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
     await settle();
@@ -131,7 +110,7 @@ describe('the verdict', () => {
     expect(view.state.kind).toBe('ready');
   });
   test('the failure of a question that is no longer asked is nobody’s; so is one after closing', async () => {
-    const { asked, record, view, judging } = await opened();
+    const { asked, record, view, judging } = await judgedJob();
     record.value.temperatureC = { text: '12', value: 12 };
     await settle();
     asked[0].fail(new Error('of before'));
@@ -144,13 +123,13 @@ describe('the verdict', () => {
     expect(view.fault).toBeNull();
   });
   test('whatever is thrown is a failure; before any verdict nothing is shown; fields are not judged by earlier figures', async () => {
-    const { asked, view } = await opened();
+    const { asked, view } = await judgedJob();
     asked[0].fail('odd');
     await settle();
     expect(view).toMatchObject({ fault: { why: 'threw', message: 'odd' }, shown: null, earlier: false, result: null });
   });
   test('issues are told by field, and not those of earlier figures where the engine failed', async () => {
-    const { asked, record, view } = await opened();
+    const { asked, record, view } = await judgedJob();
     asked[0].tell({
       kind: 'verdict',
       answer: { issues: [{ path: 'temperatureC', issue: { ok: false, reason: 'empty' } }], result: null },
@@ -165,7 +144,7 @@ describe('the verdict', () => {
     expect(view.issues.size).toBe(0);
   });
   test('a failure after the verdict of these very figures came leaves that verdict', async () => {
-    const { asked, view, verdict } = await opened();
+    const { asked, view, verdict } = await judgedJob();
     asked[0].tell(verdict(asked[0].job));
     asked[0].fail(new Error('advice broke'));
     await settle();
@@ -173,7 +152,7 @@ describe('the verdict', () => {
   });
   test('computing is told after 300 ms, not before, and no longer than it lasts', async () => {
     vi.useFakeTimers();
-    const { asked, view, verdict } = await opened();
+    const { asked, view, verdict } = await judgedJob();
     vi.advanceTimersByTime(299);
     expect(view.slow).toBe(false);
     vi.advanceTimersByTime(1);
@@ -182,7 +161,7 @@ describe('the verdict', () => {
     expect(view.slow).toBe(false);
   });
   test('charts are worked out only while they are shown', async () => {
-    const { asked, record, view, verdict, judging } = await opened();
+    const { asked, record, view, verdict, judging } = await judgedJob();
     expect(asked[0].chart).toBe(false);
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
@@ -204,7 +183,7 @@ describe('the verdict', () => {
     expect(asked[2].chart).toBe(false);
   });
   test('a chart that comes on the screen while the verdict is being computed is asked for as well', async () => {
-    const { asked, view, verdict, judging } = await opened();
+    const { asked, view, verdict, judging } = await judgedJob();
     judging.wantChart();
     await settle();
     expect(asked[0].tell(verdict(asked[0].job))).toBe(false);
@@ -216,7 +195,7 @@ describe('the verdict', () => {
     expect(view.chart).not.toBeNull();
   });
   test('closed, it asks and takes nothing any more', async () => {
-    const { asked, record, view, verdict, judging } = await opened();
+    const { asked, record, view, verdict, judging } = await judgedJob();
     judging.close();
     expect(asked[0].tell(verdict(asked[0].job))).toBe(false);
     asked[0].done();
