@@ -152,26 +152,7 @@ describe('the job file', () => {
       reason: 'bad-field',
     });
   });
-
-  test('never throws, whatever the file holds', () => {
-    const text = saveJob({ ...fresh(), readings: [reading('r1', 'open-voltage', '5', 5)] });
-    fc.assert(
-      fc.property(fc.oneof(fc.string({ unit: 'binary' }), fc.json(), mutations(text)), (input) => {
-        const opened = openJob(input);
-        if (opened.ok) expect(() => checkJob(opened.job)).not.toThrow();
-        else expect(openFaultText(opened)).toBeTruthy();
-      }),
-      { numRuns: 500, seed: 5 },
-    );
-  });
 });
-
-/** A good file with a piece cut out, doubled or replaced. */
-function mutations(text: string): fc.Arbitrary<string> {
-  return fc
-    .tuple(fc.nat(text.length), fc.nat(40), fc.constantFrom('', 'null', '{}', '-1', '"x"', '1e400'))
-    .map(([at, length, put]) => text.slice(0, at) + put + text.slice(at + length));
-}
 
 describe('what is typed', () => {
   const issueAt = (change: (job: Job) => void, path: string): FieldIssue | undefined => {
