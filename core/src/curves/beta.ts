@@ -51,6 +51,7 @@ export const beta: CurveKind<typeof betaSchema> = {
       name: 'NTC by R25 and B',
       figures: [baseOhm('r25Ohm', 'R25'), { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 }],
       fixed: {},
+      example: { r25Ohm: 2000, betaK: 3600 },
     },
   ],
 };

@@ -18,6 +18,8 @@ export interface TypedForm {
   name: string;
   figures: readonly CurveFigure[];
   fixed: Readonly<Record<string, string>>;
+  /** Figures that make a sound curve in this form; the contract tests type them. */
+  example: Readonly<Record<string, number>>;
 }
 
 /**

@@ -45,27 +45,17 @@ describe.each(CURVE_KINDS.map((k) => [k.kind, k] as const))('curve kind %s', (id
   });
 });
 
-/** Figures with which each form is typed on a check; a new form needs its own line here. */
-const TYPED: Record<string, Record<string, number>> = {
-  'beta ': { r25Ohm: 2000, betaK: 3600 },
-  'steinhart-hart ': { a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -40, maxC: 120 },
-  'platinum ': { r0Ohm: 200 },
-  'nickel din43760': { r0Ohm: 100 },
-  'nickel tk5000': { r0Ohm: 1000 },
-  'silicon-ptc ': { r25Ohm: 1000 },
-};
-
-describe.each(TYPED_FORMS.map((f) => [`${f.kind} ${f.id}`, f] as const))('typed on a check: %s', (key, form) => {
+describe.each(TYPED_FORMS.map((f) => [`${f.kind} ${f.id}`, f] as const))('typed on a check: %s', (_, form) => {
   const choose = (change: Record<string, number> = {}): Curve | null =>
     circuitCurve({
       source: 'typed',
       kind: form.kind,
       form: form.id,
-      figures: Object.fromEntries(Object.entries({ ...TYPED[key], ...change }).map(([k, v]) => [k, figure(v)])),
+      figures: Object.fromEntries(Object.entries({ ...form.example, ...change }).map(([k, v]) => [k, figure(v)])),
     });
   test('its figures make the curve, with what its name fixes', () => {
-    expect(Object.keys(TYPED[key]).sort()).toEqual(form.figures.map((f) => f.key).sort());
-    expect(choose()).toEqual({ kind: form.kind, ...form.fixed, ...TYPED[key] });
+    expect(Object.keys(form.example).sort()).toEqual(form.figures.map((f) => f.key).sort());
+    expect(choose()).toEqual({ kind: form.kind, ...form.fixed, ...form.example });
     expect(typedForm(form.kind, form.id)).toBe(form);
     expect(typedForm(form.kind, 'no such form')).toBeNull();
     expect(form.name).not.toBe('');
@@ -86,7 +76,7 @@ test('coefficients with a slip in them are no curve: it must run one way from en
       kind: 'steinhart-hart',
       form: '',
       figures: Object.fromEntries(
-        Object.entries({ ...TYPED['steinhart-hart '], ...change }).map(([k, v]) => [k, figure(v)]),
+        Object.entries({ ...typedForm('steinhart-hart', '')!.example, ...change }).map(([k, v]) => [k, figure(v)]),
       ),
     });
   expect(sh({ a: 0.9 })).toBeNull();

@@ -56,12 +56,14 @@ export const nickel: CurveKind<typeof nickelSchema> = {
       name: 'Nickel, 6180 ppm/K, by R at 0 °C',
       figures: [baseOhm('r0Ohm', 'R at 0 °C')],
       fixed: { grade: 'din43760' },
+      example: { r0Ohm: 100 },
     },
     {
       id: 'tk5000',
       name: 'Nickel, 5000 ppm/K, by R at 0 °C',
       figures: [baseOhm('r0Ohm', 'R at 0 °C')],
       fixed: { grade: 'tk5000' },
+      example: { r0Ohm: 1000 },
     },
   ],
 };

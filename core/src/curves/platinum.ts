@@ -40,5 +40,13 @@ export const platinum: CurveKind<typeof platinumSchema> = {
     { kind: 'platinum', r0Ohm: 100 },
     { kind: 'platinum', r0Ohm: 200, toleranceLog: 0.01 },
   ],
-  typed: [{ id: '', name: 'Platinum by R at 0 °C', figures: [baseOhm('r0Ohm', 'R at 0 °C')], fixed: {} }],
+  typed: [
+    {
+      id: '',
+      name: 'Platinum by R at 0 °C',
+      figures: [baseOhm('r0Ohm', 'R at 0 °C')],
+      fixed: {},
+      example: { r0Ohm: 200 },
+    },
+  ],
 };

@@ -42,5 +42,7 @@ export const siliconPtc: CurveKind<typeof siliconPtcSchema> = {
     { kind: 'silicon-ptc', r25Ohm: 1000 },
     { kind: 'silicon-ptc', r25Ohm: 2000, toleranceLog: 0.02 },
   ],
-  typed: [{ id: '', name: 'Silicon PTC by R25', figures: [baseOhm('r25Ohm', 'R25')], fixed: {} }],
+  typed: [
+    { id: '', name: 'Silicon PTC by R25', figures: [baseOhm('r25Ohm', 'R25')], fixed: {}, example: { r25Ohm: 1000 } },
+  ],
 };

@@ -98,6 +98,7 @@ export const steinhartHart: CurveKind<typeof steinhartHartSchema> = {
         { key: 'maxC', name: 'hottest', quantity: 'celsius', low: -99, high: 400 },
       ],
       fixed: {},
+      example: { a: 1.129241e-3, b: 2.341077e-4, c: 8.775468e-8, minC: -40, maxC: 120 },
     },
   ],
 };

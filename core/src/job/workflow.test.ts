@@ -34,7 +34,12 @@ const demo = (name: string): Job => {
 describe('the order of work', () => {
   test('every test of the list stands at one station', () => {
     const placed = STATIONS.flatMap((s) => s.tests);
-    expect([...placed].sort()).toEqual(MEASUREMENTS.map((m) => m.id).sort());
+    for (const { id } of MEASUREMENTS)
+      expect(
+        placed.filter((p) => p === id),
+        `${id} belongs to one station: see core/src/workOrder/stations.ts`,
+      ).toHaveLength(1);
+    expect(placed).toHaveLength(MEASUREMENTS.length);
   });
   test('a school moves stations, loses none, and leads through every test', () => {
     const plain = stationsFor('proposal', 'pull-up', 0);
