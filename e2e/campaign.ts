@@ -1,17 +1,17 @@
 // Reloads, closings, kills and failing stores at random moments: nothing that was typed may be lost. `npm run campaign [trials, 2000] [first seed, 1]`
 // (some forty minutes). Every trial types a seeded figure, is struck at a seeded moment, and looks what stands there afterwards.
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seededUniform } from '../core/src/numeric/random.ts';
+import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 import { kept, startCheck, verdict } from './bench.ts';
 import { fieldOf, type Plan, planOf, standsIn, typePlan } from './losing.ts';
 
 const [count, first] = [Number(process.argv[2] ?? 2000), Number(process.argv[3] ?? 1)];
-const PORT = 4287;
-const URL = `http://127.0.0.1:${PORT}`;
+const { url: URL, stop } = await servePage(4287);
 
 type Blow = 'reload' | 'page' | 'context' | 'kill' | 'two windows' | 'three windows' | 'full store';
 const BLOWS: readonly Blow[] = [
@@ -31,17 +31,9 @@ let check = '';
 
 async function start(): Promise<void> {
   context = await chromium.launchPersistentContext(folder, {
-    executablePath: '/usr/bin/chromium',
+    ...CHROMIUM,
     viewport: { width: 1280, height: 800 },
     baseURL: URL,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-sync',
-    ],
   });
   page = context.pages()[0] ?? (await context.newPage());
 }
@@ -142,23 +134,9 @@ async function trial(seed: number): Promise<string | null> {
   }
 }
 
-const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: 'ignore',
-});
 const lost: string[] = [];
 const done = new Map<Blow, number>();
 try {
-  for (let i = 0; i < 100; i++) {
-    if (
-      await fetch(`${URL}/api/health`).then(
-        (r) => r.ok,
-        () => false,
-      )
-    )
-      break;
-    await new Promise((r) => setTimeout(r, 200));
-  }
   await start();
   await startCheck(page);
   await kept(page);
@@ -184,7 +162,7 @@ try {
   }
 } finally {
   await context?.close().catch(() => undefined);
-  server.kill();
+  stop();
   rmSync(folder, { recursive: true, force: true });
 }
 console.log(

@@ -1,30 +1,11 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import path from 'node:path';
+import { CHROMIUM, servePage } from './builtPage.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
-const port = 4197;
-const base = `http://127.0.0.1:${port}`;
-const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  detached: true,
-});
-for (let i = 0; i < 100; i++) {
-  if (
-    await fetch(`${base}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    )
-  )
-    break;
-  await new Promise((resolve) => setTimeout(resolve, 200));
-}
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
+const { url: base, stop } = await servePage(4197);
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name: string): Promise<void> => {
   await page.waitForTimeout(1200);
@@ -100,4 +81,4 @@ await page.setViewportSize({ width: 800, height: 1280 });
 await open(/Cold store/);
 await shoot('bench-tablet');
 await browser.close();
-process.kill(-server.pid!);
+stop();

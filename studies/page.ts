@@ -1,35 +1,17 @@
 // From a typed figure to the new verdict on the page, and long tasks while typing, in headless Chromium on the built page.
 import { chromium } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
-const port = 4196;
-const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  detached: true,
-});
-for (let i = 0; i < 100; i++) {
-  if (
-    await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    )
-  )
-    break;
-  await new Promise((resolve) => setTimeout(resolve, 200));
-}
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
+const { url, stop } = await servePage(4196);
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const loaded: string[] = [];
 page.on('response', (r) => void (/\.js$/.test(r.url()) && loaded.push(path.basename(r.url()))));
-await page.goto(`http://127.0.0.1:${port}/`);
+await page.goto(`${url}/`);
 await page.getByRole('button', { name: /Start the first check/ }).click();
 await page.getByLabel('Thermometer').fill('12');
 await page.getByLabel('Sensor ohms').fill('3.6k');
@@ -70,7 +52,7 @@ const times = await page.evaluate(async () => {
   }
   return { waits: waits.slice(5), long };
 });
-await page.goto(`http://127.0.0.1:${port}/shelf/divider`);
+await page.goto(`${url}/shelf/divider`);
 await page.locator('.plot .trace').first().waitFor();
 await page.waitForTimeout(500);
 const sliding = await page.evaluate(async () => {
@@ -92,7 +74,7 @@ const sliding = await page.evaluate(async () => {
   return { long, gaps: gaps.sort((a, b) => a - b) };
 });
 await browser.close();
-process.kill(-server.pid!);
+stop();
 const sorted = times.waits.sort((a, b) => a - b);
 console.log(
   `typed figure to new verdict: median ${sorted[Math.floor(sorted.length / 2)].toFixed(0)} ms, slowest ${sorted[sorted.length - 1].toFixed(0)} ms (bar: 100 ms)`,

@@ -1,0 +1,43 @@
+// The built page and a browser for it, for the commands that drive it outside the browser tests.
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+/** How Debian's headless Chromium is started here, also by the browser tests: nothing that asks the network. */
+export const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+/** Serves the built page (`npm run build` first) on a port of this machine. Throws where it does not answer within 20 s. */
+export async function servePage(port: number): Promise<{ url: string; stop: () => void }> {
+  const url = `http://127.0.0.1:${port}`;
+  const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(port) },
+    stdio: 'ignore',
+    // A group of its own: npx starts the server as a child of a child, and all of them must go.
+    detached: true,
+  });
+  const stop = (): void => void process.kill(-server.pid!);
+  const answers = (): Promise<boolean> =>
+    fetch(`${url}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+  for (let i = 0; i < 100; i++) {
+    if (await answers()) return { url, stop };
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  stop();
+  throw new Error(`servePage: no answer at ${url}`);
+}
