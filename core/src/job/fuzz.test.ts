@@ -4,25 +4,13 @@ import { openFaultText } from '../wording/issueText.ts';
 import { checkJob } from './checkJob.ts';
 import type { Job } from './jobSchema.ts';
 import { newJob } from './newJob.ts';
+import { newReading } from './newReading.ts';
 import { openJob, saveJob } from './openJob.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
 const JOB: Job = {
   ...newJob('one', NOW),
-  readings: [
-    {
-      id: 'r1',
-      measurement: 'open-voltage',
-      text: '5',
-      value: 5,
-      conditions: {},
-      state: 'steady',
-      note: '',
-      takenAt: NOW,
-      voided: null,
-      history: [],
-    },
-  ],
+  readings: [newReading('r1', 'open-voltage', { text: '5', value: 5, takenAt: NOW })],
 };
 
 test('never throws, whatever the file holds', () => {

@@ -13,6 +13,7 @@ import type { Job } from './jobSchema.ts';
 import { mergeThreeWay } from '../records/mergeThreeWay.ts';
 import { MIGRATIONS } from './migrations/list.ts';
 import { newJob } from './newJob.ts';
+import { newReading } from './newReading.ts';
 import { MAX_FILE_BYTES, openJob, openJobData, saveJob } from './openJob.ts';
 import { MOST } from './most.ts';
 import { LONGEST } from '../units/entry.ts';
@@ -27,18 +28,7 @@ const reading = (
   measurement: string,
   text: string,
   value: number | 'OL' | null = null,
-): Job['readings'][number] => ({
-  id,
-  measurement,
-  text,
-  value,
-  conditions: {},
-  state: 'steady',
-  note: '',
-  takenAt: NOW,
-  voided: null,
-  history: [],
-});
+): Job['readings'][number] => newReading(id, measurement, { text, value, takenAt: NOW });
 
 describe('the job file', () => {
   test('every circuit of the catalogue makes a job that is complete, and survives the file', () => {

@@ -1,4 +1,4 @@
-import { isIdList, isRecord, isTyped, type PlainRecord, same, type WithId } from './plainData.ts';
+import { isIdList, isRecord, isTyped, plainCopy, type PlainRecord, same, type WithId } from './plainData.ts';
 
 /**
  * One difference between two states of plain data. `at` leads there by keys; in a list of things with ids a step is `#id`. A missing `before`
@@ -98,9 +98,9 @@ function applyOne(target: PlainRecord, patch: Patch, onConflict: OnConflict): bo
   const here = last === TYPED ? [holder.text, holder.value] : holder[last];
   if (same(here, patch.after)) return true;
   if (onConflict === 'keep' && !same(here, patch.before)) return false;
-  if (last === TYPED) [holder.text, holder.value] = copy(patch.after) as unknown[];
+  if (last === TYPED) [holder.text, holder.value] = plainCopy(patch.after) as unknown[];
   else if (patch.after === undefined) delete holder[last];
-  else holder[last] = copy(patch.after);
+  else holder[last] = plainCopy(patch.after);
   return true;
 }
 
@@ -115,12 +115,12 @@ function applyToList(list: WithId[], id: string, { before, after, index }: Patch
   if (at >= 0) {
     if (same(list[at], after)) return true;
     if (onConflict === 'keep') return false;
-    list[at] = copy(after) as WithId;
+    list[at] = plainCopy(after) as WithId;
     return true;
   }
   // A thing that was changed, not added, and is gone by now: only force brings it back.
   if (before !== undefined && onConflict === 'keep') return false;
-  list.splice(Math.min(index ?? list.length, list.length), 0, copy(after) as WithId);
+  list.splice(Math.min(index ?? list.length, list.length), 0, plainCopy(after) as WithId);
   return true;
 }
 
@@ -133,8 +133,4 @@ function walk(from: PlainRecord, steps: readonly string[]): PlainRecord | unknow
     else return undefined;
   }
   return isRecord(here) || Array.isArray(here) ? here : undefined;
-}
-
-function copy(value: unknown): unknown {
-  return typeof value === 'object' && value !== null ? (JSON.parse(JSON.stringify(value)) as unknown) : value;
 }

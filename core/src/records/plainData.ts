@@ -6,6 +6,11 @@ export interface WithId {
   id: string;
 }
 
+/** A copy without anything shared, also of what is wrapped by an interface. */
+export function plainCopy<T>(value: T): T {
+  return typeof value === 'object' ? (JSON.parse(JSON.stringify(value)) as T) : value;
+}
+
 export function isRecord(value: unknown): value is PlainRecord {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

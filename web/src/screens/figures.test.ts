@@ -3,6 +3,7 @@ import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { assess } from '@mellow-probe/core/verdict/assessment';
 import { chartLines, type ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { describe, expect, test, vi } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
@@ -28,18 +29,8 @@ function linesOf(id: string): ChartLines {
   );
   job.temperatureC = { text: '20 °C', value: 20 };
   const model = checkJob(job).problem!.circuit.curve;
-  const reading = (measurement: string, value: number) => ({
-    id: measurement,
-    measurement,
-    text: String(value),
-    value,
-    conditions: {},
-    state: 'steady' as const,
-    note: '',
-    takenAt: null,
-    voided: null,
-    history: [],
-  });
+  const reading = (measurement: string, value: number) =>
+    newReading(measurement, measurement, { text: String(value), value });
   job.readings = [reading('sensor-ohms', 1.6 * model.resistanceOhm(20)), reading('loaded-voltage', 1)];
   const { problem } = checkJob(job);
   return chartLines(problem!, assess(problem!));

@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/job/newJob';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { genericKit } from '@mellow-probe/core/kit/kitSchema';
 import { type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
@@ -122,18 +123,8 @@ describe('the job on the bench', () => {
     const other = await openWindow();
     const two = benchOf(other);
     await two.open('a');
-    const reading = (text: string, value: number): Job['readings'][number] => ({
-      id: 'open-voltage',
-      measurement: 'open-voltage',
-      text,
-      value,
-      conditions: {},
-      state: 'steady',
-      note: '',
-      takenAt: NOW,
-      voided: null,
-      history: [],
-    });
+    const reading = (text: string, value: number): Job['readings'][number] =>
+      newReading('open-voltage', 'open-voltage', { text, value, takenAt: NOW });
     sessionOf(one).job.readings.push(reading('4.8', 4.8));
     sessionOf(two).job.readings.push(reading('4.9', 4.9));
     await Promise.all([sessionOf(one).record.settled(), sessionOf(two).record.settled()]);

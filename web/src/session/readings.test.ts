@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/job/newJob';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { MOST } from '@mellow-probe/core/job/most';
 import { createPinia, setActivePinia } from 'pinia';
@@ -103,23 +104,13 @@ describe('readings', () => {
     expect(read('displayed', '68')).toBe(68);
     usePreferences().toggleUnit();
     expect(read('displayed', '68')).toBeCloseTo(20, 6);
-    job.readings = Array.from({ length: MOST.readings }, (_, i) => ({ ...newReading(), id: `r${i}` }));
+    job.readings = Array.from({ length: MOST.readings }, (_, i) => ({ ...reading(), id: `r${i}` }));
     expect(add('open-voltage', '5')).toBeNull();
     expect(job.readings).toHaveLength(MOST.readings);
   });
 });
-const newReading = (): Job['readings'][number] => ({
-  id: 'r',
-  measurement: 'sensor-ohms',
-  text: '3.6k',
-  value: 3600,
-  conditions: {},
-  state: 'steady',
-  note: '',
-  takenAt: NOW,
-  voided: null,
-  history: [],
-});
+const reading = (): Job['readings'][number] =>
+  newReading('r', 'sensor-ohms', { text: '3.6k', value: 3600, takenAt: NOW });
 
 describe('what a field shows of a reading', () => {
   const assessment = {
@@ -135,7 +126,7 @@ describe('what a field shows of a reading', () => {
     readingView(v, 'C', measurement, reading);
 
   test('the range of this very reading, and how the figure in the field now stands in it', () => {
-    expect(view(newReading())).toEqual({
+    expect(view(reading())).toEqual({
       healthy: '3.00 … 4.00 kΩ',
       standing: 'fits',
       standingText: '',
@@ -143,29 +134,29 @@ describe('what a field shows of a reading', () => {
       meant: '',
       predicted: '',
     });
-    expect(view({ ...newReading(), value: 6500 })).toMatchObject({
+    expect(view({ ...reading(), value: 6500 })).toMatchObject({
       standing: 'off',
       standingText: 'High',
       predicted: '6.00 … 7.00 kΩ',
     });
-    expect(view({ ...newReading(), value: 2500 })).toMatchObject({ standing: 'off', standingText: 'Low' });
-    expect(view({ ...newReading(), value: 'OL' })).toMatchObject({
+    expect(view({ ...reading(), value: 2500 })).toMatchObject({ standing: 'off', standingText: 'Low' });
+    expect(view({ ...reading(), value: 'OL' })).toMatchObject({
       standing: 'off',
       standingText: 'High',
       readAs: '= OL',
       meant: '',
     });
-    expect(view({ ...newReading(), value: null })).toMatchObject({
+    expect(view({ ...reading(), value: null })).toMatchObject({
       standing: 'none',
       readAs: '',
       predicted: '',
       healthy: '3.00 … 4.00 kΩ',
     });
-    expect(view({ ...newReading(), value: 3.6 }).meant).toBe('3.60 kΩ');
+    expect(view({ ...reading(), value: 3.6 }).meant).toBe('3.60 kΩ');
   });
   test('a test not yet judged has the range of its kind and no standing', () => {
     expect(view(undefined)).toMatchObject({ healthy: '1.00 … 2.00 Ω', standing: 'none' });
-    expect(view({ ...newReading(), id: 'new' })).toMatchObject({
+    expect(view({ ...reading(), id: 'new' })).toMatchObject({
       healthy: '1.00 … 2.00 Ω',
       standing: 'none',
       readAs: '= 3.60 kΩ',
@@ -179,10 +170,10 @@ describe('what a field shows of a reading', () => {
   });
   test('a suspect that is healthy predicts nothing else; where the engine failed nothing is said', () => {
     const healthy = verdict({ suspects: [{ fault: 'healthy', predicts: [{ low: 1, high: 2 }] }] });
-    expect(view({ ...newReading(), value: 6500 }, healthy).predicted).toBe('');
-    expect(view({ ...newReading(), value: 6500 }, verdict({ suspects: [] })).predicted).toBe('');
+    expect(view({ ...reading(), value: 6500 }, healthy).predicted).toBe('');
+    expect(view({ ...reading(), value: 6500 }, verdict({ suspects: [] })).predicted).toBe('');
     const failed = { ...verdict(), fault: { why: 'silent', message: '' } } as VerdictView;
-    expect(view({ ...newReading(), value: 6500 }, failed)).toMatchObject({
+    expect(view({ ...reading(), value: 6500 }, failed)).toMatchObject({
       healthy: '',
       standing: 'none',
       predicted: '',

@@ -1,4 +1,5 @@
 import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import { foldedHistory } from '@mellow-probe/core/job/foldedHistory';
 import { MOST } from '@mellow-probe/core/job/most';
 import { measurementById } from '@mellow-probe/core/measurements/list';
@@ -41,18 +42,9 @@ export function useReadings() {
     // The first reading of a test has the same id in every window: two windows that type into one field mean one reading.
     const id = find(measurement) ? newId() : measurement;
     const conditions = needs.includes('wire') ? { wire: 'signal' as const, position: 1, ...given } : { ...given };
-    job.readings.push({
-      id,
-      measurement,
-      text,
-      value: read(measurement, text),
-      conditions,
-      state: 'steady',
-      note: '',
-      takenAt: nowIso(),
-      voided: null,
-      history: [],
-    });
+    job.readings.push(
+      newReading(id, measurement, { text, value: read(measurement, text), conditions, takenAt: nowIso() }),
+    );
     return id;
   }
 

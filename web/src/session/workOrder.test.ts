@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/job/newJob';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { stationsFor } from '@mellow-probe/core/workOrder/stations';
 import { beforeEach, describe, expect, test } from 'vitest';
@@ -13,19 +14,7 @@ const reading = (
   id: string,
   measurement: string,
   change: Partial<Job['readings'][number]> = {},
-): Job['readings'][number] => ({
-  id,
-  measurement,
-  text: '1',
-  value: 1,
-  conditions: {},
-  state: 'steady',
-  note: '',
-  takenAt: NOW,
-  voided: null,
-  history: [],
-  ...change,
-});
+): Job['readings'][number] => newReading(id, measurement, { text: '1', value: 1, takenAt: NOW, ...change });
 const voided = { voided: { reason: 'x', at: NOW } };
 
 let n = 0;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { substitutesFor, sweepSteps } from '@mellow-probe/core/divider/substitutes';
-import { entrySchema } from '@mellow-probe/core/units/entry';
+import { entrySchema, figure as written } from '@mellow-probe/core/units/entry';
+import { newReading } from '@mellow-probe/core/job/newReading';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
@@ -8,7 +9,6 @@ import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { figure as written } from '@mellow-probe/core/units/entry';
 import { newId } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
@@ -64,18 +64,12 @@ const parts = (s: { parts: number[]; how: string }): string =>
 function addReading(job: Job): void {
   const [best] = list.value;
   const ohm = Number(best.ohm.toPrecision(4));
-  job.readings.push({
-    id: newId(),
-    measurement: 'displayed-substituted',
-    text: '',
-    value: null,
-    conditions: { substituteOhm: written(ohm) },
-    state: 'steady',
-    note: parts(best),
-    takenAt: null,
-    voided: null,
-    history: [],
-  });
+  job.readings.push(
+    newReading(newId(), 'displayed-substituted', {
+      conditions: { substituteOhm: written(ohm) },
+      note: parts(best),
+    }),
+  );
 }
 </script>
 
