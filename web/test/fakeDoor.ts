@@ -1,3 +1,4 @@
+import { plainCopy } from '@mellow-probe/core/records/plainData';
 import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import type { Door } from '../src/storage/door.ts';
 import type { Kept } from '../src/storage/kept.ts';
@@ -10,7 +11,7 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
     revision: `r${++count}`,
     at,
     follows: from ? [from.revision, ...from.follows] : [],
-    value: JSON.parse(JSON.stringify(value)) as T,
+    value: plainCopy(value),
   });
   let stored: Kept<T> | null = initial === null ? null : kept(initial, null);
   let waiting: (() => void)[] = [];
@@ -35,7 +36,7 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
       all.forEach((go) => go());
     },
     elsewhere(change: (value: T) => T): void {
-      stored = kept(change(JSON.parse(JSON.stringify(stored!.value)) as T), stored);
+      stored = kept(change(plainCopy(stored!.value)), stored);
       listeners.forEach((l) => l('written'));
     },
     /** Another window writes over what this one wrote, not knowing of it. */

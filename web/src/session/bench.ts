@@ -1,11 +1,10 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { OpenFault } from '@mellow-probe/core/job/openJob';
-import { jobSchema } from '@mellow-probe/core/job/jobSchema';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { readAhead } from '../storage/ahead.ts';
 import type { Door } from '../storage/door.ts';
-import { askToKeep, changeStoredJob, jobDoor, jobFault } from '../storage/jobStorage.ts';
+import { askToKeep, changeStoredJob, jobAhead, jobDoor, jobFault } from '../storage/jobStorage.ts';
 import type { Kept } from '../storage/kept.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
 import { engineLine, type EngineLine } from '../workers/engineClient.ts';
@@ -78,9 +77,9 @@ async function find(id: string): Promise<Found> {
     }
   }
   // A job that the store would not take lives on what was kept ahead of it.
-  for (const { patches } of await readAhead(door.name)) {
-    const whole = jobSchema.safeParse(patches.find((p) => p.at.length === 0)?.after);
-    if (whole.success) return { door, initial: whole.data, stored: null };
+  for (const entry of await readAhead(door.name)) {
+    const initial = jobAhead(entry);
+    if (initial) return { door, initial, stored: null };
   }
   return fault ? { kind: 'blocked', id, fault } : { kind: 'missing', id };
 }

@@ -84,7 +84,6 @@ export const useCurves = defineStore('curves', () => {
   const own = computed(() => record.value.curves);
   const all = computed<ShelfCurve[]>(() => [...own.value.map(asShelfCurve), ...CATALOGUE]);
   const byId = (id: string): ShelfCurve => all.value.find((c) => c.id === id) ?? CATALOGUE[0];
-  const fault = computed(() => (record.keeping.value.kind === 'refused' ? record.keeping.value.fault : null));
 
-  return { own, all, byId, fault, removed, keep, remove, undoRemove };
+  return { own, all, byId, fault: record.fault, removed, keep, remove, undoRemove };
 });

@@ -20,7 +20,7 @@ export function useDraft<T extends object>(
       get: () => record.value,
       set: (next) => record.change('typed', (value) => void Object.assign(value, next)),
     }),
-    fault: computed(() => (record.keeping.value.kind === 'refused' ? record.keeping.value.fault : null)),
+    fault: record.fault,
     ready: record.loaded,
   };
 }

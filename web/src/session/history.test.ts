@@ -1,9 +1,10 @@
 // @vitest-environment happy-dom
+import { plainCopy } from '@mellow-probe/core/records/plainData';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { followHistory, type Steps } from './history.ts';
-import { persistedRecord, plain } from './record.ts';
+import { persistedRecord } from './record.ts';
 
 interface Note {
   title: string;
@@ -23,7 +24,7 @@ async function opened(kept: Steps | null = null) {
   const stored = { steps: kept };
   const steps = {
     read: () => Promise.resolve(stored.steps),
-    write: (s: Steps) => Promise.resolve(void (stored.steps = plain(s))),
+    write: (s: Steps) => Promise.resolve(void (stored.steps = plainCopy(s))),
   };
   const history = followHistory(record, steps);
   await history.loaded;
@@ -41,15 +42,15 @@ describe('taking back', () => {
     await type((v) => (v.size = 3));
     expect(history.next.undo!.patches).toEqual([{ at: ['size'], before: 0, after: 3 }]);
     expect(history.undo()).toMatchObject({ left: 0 });
-    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'Tern' });
+    expect(plainCopy(record.value)).toEqual({ ...EMPTY, title: 'Tern' });
     expect(history.next.redo!.patches[0].at).toEqual(['size']);
     history.undo();
-    expect(plain(record.value)).toEqual(EMPTY);
+    expect(plainCopy(record.value)).toEqual(EMPTY);
     expect(history.next.undo).toBeNull();
     expect(history.undo()).toBeNull();
     history.redo();
     history.redo();
-    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'Tern', size: 3 });
+    expect(plainCopy(record.value)).toEqual({ ...EMPTY, title: 'Tern', size: 3 });
     expect(history.redo()).toBeNull();
   });
   test('a thing that came into a list and what is typed into it are one step; its note is another after the hand moved', async () => {
@@ -59,7 +60,7 @@ describe('taking back', () => {
     history.seal();
     await type((v) => (v.list[0].note = 'bad contact'));
     history.undo();
-    expect(plain(record.value.list)).toEqual([{ id: 'x', text: '4.8', value: 4.8 }]);
+    expect(plainCopy(record.value.list)).toEqual([{ id: 'x', text: '4.8', value: 4.8 }]);
     history.undo();
     expect(record.value.list).toEqual([]);
   });
@@ -101,7 +102,7 @@ describe('taking back', () => {
     for (let i = 0; i < 30; i++) await tick();
     expect(record.value.title).toBe('theirs');
     expect(history.undo()).toMatchObject({ left: 1 });
-    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'theirs' });
+    expect(plainCopy(record.value)).toEqual({ ...EMPTY, title: 'theirs' });
     expect(history.next.undo).toBeNull();
   });
   test('steps outlive the page, and those of before go further back', async () => {
@@ -161,7 +162,7 @@ describe('taking back', () => {
     history.undo();
     expect([record.value.title, record.value.size]).toEqual(['a', 1]);
     history.undo();
-    expect(plain(record.value)).toEqual({ ...EMPTY, list: [{ id: 'e', text: '', value: null }] });
+    expect(plainCopy(record.value)).toEqual({ ...EMPTY, list: [{ id: 'e', text: '', value: null }] });
   });
   test('fields whose names begin alike are two', async () => {
     const { history, type } = await opened();
@@ -224,11 +225,11 @@ describe('taking back', () => {
                 Object.assign(v.list[m.at], { text: m.text, value: m.text.length });
             });
         }
-        const end = plain(record.value);
+        const end = plainCopy(record.value);
         while (history.undo());
-        expect(plain(record.value)).toEqual(EMPTY);
+        expect(plainCopy(record.value)).toEqual(EMPTY);
         while (history.redo());
-        expect(plain(record.value)).toEqual(end);
+        expect(plainCopy(record.value)).toEqual(end);
       }),
       { numRuns: 150, seed: 3 },
     );

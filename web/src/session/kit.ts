@@ -9,7 +9,7 @@ export const useKit = defineStore('kit', () => {
   const record = persistedRecord<Kit>({ door: shelfDoor('kit', kitSchema), initial: genericKit() });
   return {
     kit: computed(() => record.value),
-    fault: computed(() => (record.keeping.value.kind === 'refused' ? record.keeping.value.fault : null)),
+    fault: record.fault,
     /** A copy for a new job, when the stored kit has arrived. */
     async forNewJob(): Promise<Kit> {
       await record.loaded;

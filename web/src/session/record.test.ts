@@ -1,9 +1,10 @@
 // @vitest-environment happy-dom
+import { plainCopy } from '@mellow-probe/core/records/plainData';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { nextTick, watch } from 'vue';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { clearAhead, readAhead } from '../storage/ahead.ts';
-import { type Change, persistedRecord, plain } from './record.ts';
+import { type Change, persistedRecord } from './record.ts';
 import { stream } from './stream.ts';
 
 interface Note {
@@ -103,7 +104,7 @@ describe('keeping', () => {
         { id: 'y', text: '2', value: 2 },
       ],
     };
-    expect(plain(record.value)).toEqual(both);
+    expect(plainCopy(record.value)).toEqual(both);
     expect(control.stored!.value).toEqual(both);
     expect(changes.filter((c) => c.origin === 'elsewhere')).not.toHaveLength(0);
   });
@@ -240,7 +241,7 @@ describe('one thing after the other', () => {
     await record.settled();
     await rest();
     expect(seen).toEqual([true, false]);
-    expect(plain(record.value)).toEqual({ ...EMPTY, title: 'U', size: 4, at: 'now' });
+    expect(plainCopy(record.value)).toEqual({ ...EMPTY, title: 'U', size: 4, at: 'now' });
   });
   test('typing and a change in the same event are two changes, in order', async () => {
     const { record, changes } = await opened();
@@ -262,7 +263,7 @@ describe('one thing after the other', () => {
     await rest();
     await record.settled();
     expect(control.stored!.value).toEqual({ title: 'T', size: 4, list: [] });
-    expect(plain(record.value)).toEqual({ title: 'T', size: 4, list: [] });
+    expect(plainCopy(record.value)).toEqual({ title: 'T', size: 4, list: [] });
   });
   test('typed in the very event in which keeping is asked for: kept', async () => {
     const { record, control } = await opened();
@@ -372,7 +373,7 @@ describe('one thing after the other', () => {
     control.elsewhereBlind({ ...EMPTY, title: 'from long ago' }, first);
     await rest();
     await record.settled();
-    expect(plain(record.value).title).toBe('from long ago');
+    expect(plainCopy(record.value).title).toBe('from long ago');
   });
 });
 
@@ -392,8 +393,8 @@ describe('loading', () => {
     control.release();
     await record.loaded;
     await record.settled();
-    expect(plain(record.value)).toEqual({ title: 'typed', size: 8, list: [{ id: 'x', text: 'a', value: null }] });
-    expect(control.stored!.value).toEqual(plain(record.value));
+    expect(plainCopy(record.value)).toEqual({ title: 'typed', size: 8, list: [{ id: 'x', text: 'a', value: null }] });
+    expect(control.stored!.value).toEqual(plainCopy(record.value));
   });
   test('nothing stored and nothing typed: nothing is written', async () => {
     const { record, control } = await opened(null);
@@ -415,7 +416,7 @@ describe('loading', () => {
     control.refuse = null;
     await record.keepAgain();
     expect(control.stored!.value).toEqual({ title: 'stored', size: 3, list: [] });
-    expect(plain(record.value)).toEqual({ title: 'stored', size: 3, list: [] });
+    expect(plainCopy(record.value)).toEqual({ title: 'stored', size: 3, list: [] });
   });
 });
 
@@ -445,8 +446,8 @@ describe('what was typed and did not reach the store', () => {
     next.changes.listen((c) => changes.push(c));
     await next.loaded;
     await next.settled();
-    expect(plain(next.value)).toEqual({ title: 'lost?', size: 0, list: [{ id: 'x', text: '3', value: 3 }] });
-    expect(control.stored!.value).toEqual(plain(next.value));
+    expect(plainCopy(next.value)).toEqual({ title: 'lost?', size: 0, list: [{ id: 'x', text: '3', value: 3 }] });
+    expect(control.stored!.value).toEqual(plainCopy(next.value));
     expect(changes.map((c) => c.origin)).toContain('typed');
     expect(await readAhead(name)).toEqual([]);
   });
@@ -461,7 +462,7 @@ describe('what was typed and did not reach the store', () => {
     const next = persistedRecord<Note>({ door, initial: EMPTY });
     await next.loaded;
     await next.settled();
-    expect(plain(next.value)).toEqual({ title: 'mine', size: 5, list: [] });
+    expect(plainCopy(next.value)).toEqual({ title: 'mine', size: 5, list: [] });
   });
   test('the newest wins: a place that was written later elsewhere stays, others come back', async () => {
     const { record, control, door } = await opened();
@@ -475,7 +476,7 @@ describe('what was typed and did not reach the store', () => {
     const later = { ...control.stored!, at: '2999-01-01T00:00:00Z' };
     const next = persistedRecord<Note>({ door, initial: EMPTY, stored: later });
     await next.loaded;
-    expect(plain(next.value)).toMatchObject({ title: 'later', size: 4 });
+    expect(plainCopy(next.value)).toMatchObject({ title: 'later', size: 4 });
     next.dispose();
     clearAhead(name);
   });

@@ -1,11 +1,13 @@
 import { applyPatches, differences, type Patch } from '@mellow-probe/core/records/changes';
 import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
-import { reactive, readonly, ref, type Ref, shallowRef, toRaw, watch } from 'vue';
+import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { computed, reactive, readonly, ref, type Ref, shallowRef, toRaw, watch } from 'vue';
 import { nowIso } from '../browser/newId.ts';
-import { type Ahead, clearAhead, readAhead, writeAhead } from '../storage/ahead.ts';
+import { type Ahead, clearAhead, readAhead, wholeOf, writeAhead } from '../storage/ahead.ts';
 import type { Door } from '../storage/door.ts';
 import { type Kept, REMEMBERED } from '../storage/kept.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
+import { guardLeaving } from './leaveGuard.ts';
 import { type Stream, stream } from './stream.ts';
 
 /** Where a change came from: typed here, read back or merged from elsewhere, or taken back and done again. */
@@ -36,6 +38,8 @@ export interface PersistedRecord<T extends object> {
   /** Reactive, never replaced: write into it. */
   readonly value: T;
   readonly keeping: Readonly<Ref<Keeping>>;
+  /** Why the store does not take it; null where it does, or was not asked yet. */
+  readonly fault: Readonly<Ref<StorageFault | null>>;
   readonly changes: Stream<Change<T>>;
   /** True from the first write of an event to the change that follows from it: nothing that was made from the value before is current then. */
   readonly dirty: Readonly<Ref<boolean>>;
@@ -70,12 +74,12 @@ export function persistedRecord<T extends object>({
   stored,
   stamp,
 }: RecordOptions<T>): PersistedRecord<T> {
-  const value = reactive(plain(initial)) as T;
+  const value = reactive(plainCopy(initial)) as T;
   const keeping = shallowRef<Keeping>({ kind: stored === undefined ? 'loading' : 'kept' });
   const changes = stream<Change<T>>();
   const dirty = ref(false);
   /** The value as of the last change; the one in the store as far as this window knows, and those before it. */
-  let last: T = plain(initial);
+  let last: T = plainCopy(initial);
   let base: Kept<T> | null = null;
   /** When the value became what it is. */
   let lastAt = '';
@@ -88,12 +92,11 @@ export function persistedRecord<T extends object>({
   let writing: Promise<void> | null = null;
   let disposed = false;
 
-  const NEVER_STORED: Kept<T> = { revision: 'never stored', at: '', follows: [], value: plain(initial) };
+  const NEVER_STORED: Kept<T> = { revision: 'never stored', at: '', follows: [], value: plainCopy(initial) };
 
   function say(next: Keeping): void {
     keeping.value = next;
-    if (next.kind === 'refused') unkept.add(door.name);
-    else if (next.kind === 'kept') unkept.delete(door.name);
+    if (next.kind === 'refused' || next.kind === 'kept') guardLeaving(door.name, next.kind === 'refused');
   }
 
   /** The stamp of a write is no change: nothing is judged, kept or taken back for it. */
@@ -128,7 +131,7 @@ export function persistedRecord<T extends object>({
     // Put away: what is written into the value from now on is no change of the record.
     if (disposed && origin === 'typed') return;
     const before = last;
-    const after = plain(toRaw(value));
+    const after = plainCopy(toRaw(value));
     const patches = differences(before, after);
     if (patches.length > 0) {
       last = after;
@@ -170,12 +173,12 @@ export function persistedRecord<T extends object>({
     if (kind === 'loading' || kind === 'removed-elsewhere') return Promise.resolve();
     if (writing) return writing;
     if (lost || !isKept()) writing = write();
-    else settled();
+    else allWritten();
     return writing ?? Promise.resolve();
   }
 
   /** Nothing is left to write. */
-  function settled(): void {
+  function allWritten(): void {
     clearAhead(door.name);
     say({ kind: 'kept' });
   }
@@ -201,7 +204,7 @@ export function persistedRecord<T extends object>({
       adopt(mergeThreeWay(sent, last, kept.value));
     } while (keeping.value.kind !== 'removed-elsewhere' && !isKept());
     writing = null;
-    if (keeping.value.kind !== 'removed-elsewhere') settled();
+    if (keeping.value.kind !== 'removed-elsewhere') allWritten();
   }
 
   async function heard(kind: 'written' | 'removed'): Promise<void> {
@@ -228,7 +231,7 @@ export function persistedRecord<T extends object>({
   /** Takes in what is stored now, on top of what was typed here since the last version both know. */
   function takeIn(found: Kept<T>): void {
     const common = trail.find((k) => found.follows.includes(k.revision));
-    const from = common?.value ?? base?.value ?? plain(initial);
+    const from = common?.value ?? base?.value ?? plainCopy(initial);
     const merged = mergeThreeWay(from, last, found.value);
     know(found);
     adopt(merged);
@@ -238,10 +241,10 @@ export function persistedRecord<T extends object>({
   function replay(left: readonly Ahead[]): void {
     for (const entry of left) {
       const newer = entry.at >= (base?.at ?? '');
-      const whole = entry.patches.find((p) => p.at.length === 0)?.after as T | undefined;
+      const whole = wholeOf(entry) as T | undefined;
       if (whole) {
         const [mine, theirs] = newer ? [whole, last] : [last, whole];
-        const wanted = differences(last, mergeThreeWay(plain(initial), mine, theirs));
+        const wanted = differences(last, mergeThreeWay(plainCopy(initial), mine, theirs));
         change('typed', (v) => applyPatches(v as Record<string, unknown>, wanted, 'force'));
       }
       change('typed', (v) => applyPatches(v as Record<string, unknown>, entry.patches, newer ? 'force' : 'keep'));
@@ -273,6 +276,7 @@ export function persistedRecord<T extends object>({
   return {
     value,
     keeping: readonly(keeping),
+    fault: computed(() => (keeping.value.kind === 'refused' ? keeping.value.fault : null)),
     changes,
     dirty: readonly(dirty),
     loaded,
@@ -296,17 +300,4 @@ export function persistedRecord<T extends object>({
       stopListening();
     },
   };
-}
-
-/** Records of this window that the store refused: leaving the page would lose them. */
-const unkept = new Set<string>();
-
-// A window that is closed while the store refuses would lose what was typed: ask first.
-window.addEventListener('beforeunload', (event) => {
-  if (unkept.size > 0) event.preventDefault();
-});
-
-/** Plain data of a value that may be reactive. */
-export function plain<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T;
 }

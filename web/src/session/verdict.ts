@@ -3,7 +3,7 @@ import { same } from '@mellow-probe/core/records/plainData';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
-import { EngineError, type EngineFault, type EngineLine } from '../workers/engineClient.ts';
+import { type EngineFault, type EngineLine, toEngineError } from '../workers/engineClient.ts';
 import type { PersistedRecord } from './record.ts';
 
 /** What was asked: the figures of one revision of the job. */
@@ -110,10 +110,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
         finish(mine);
       } catch (error) {
         if (mine !== question || closed) continue;
-        const fault: EngineFault =
-          error instanceof EngineError
-            ? error.fault
-            : { why: 'threw', message: error instanceof Error ? error.message : String(error) };
+        const { fault } = toEngineError(error);
         // An answer of this very question that came before the failure stays: it is of these figures.
         if (held.value.kind === 'ready') finish(mine);
         else set({ kind: 'failed', fault, former: formerOf(held.value) });

@@ -1,5 +1,4 @@
-import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Job, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
 import { figure } from '@mellow-probe/core/units/entry';

@@ -2,6 +2,7 @@ import type { Patch } from '@mellow-probe/core/records/changes';
 import { z } from 'zod';
 import { windowId, windowLives } from '../browser/windowId.ts';
 import { workshop } from '../browser/workshop.ts';
+import { patchesSchema } from './patchesSchema.ts';
 
 /**
  * What was typed and is not yet known to be stored: written synchronously, before the page can be reloaded or closed, and taken away when the
@@ -48,6 +49,11 @@ export async function readAhead(record: string): Promise<Ahead[]> {
   return found.sort((a, b) => a.at.localeCompare(b.at));
 }
 
+/** The whole record, where it is not stored at all; undefined where only differences were left. */
+export function wholeOf(entry: Ahead): unknown {
+  return entry.patches.find((p) => p.at.length === 0)?.after;
+}
+
 /** Names of the records for which something was left, with the earliest entry of each. */
 export async function recordsAhead(store: string): Promise<Map<string, Ahead>> {
   const found = new Map<string, Ahead>();
@@ -91,14 +97,7 @@ const aheadSchema = z.object({
   window: z.string(),
   at: z.string(),
   base: z.string().nullable(),
-  patches: z.array(
-    z.object({
-      at: z.array(z.string()),
-      before: z.unknown().optional(),
-      after: z.unknown().optional(),
-      index: z.number().optional(),
-    }),
-  ),
+  patches: patchesSchema,
 });
 
 /** An entry as it was written; null where it is something else. */

@@ -1,19 +1,9 @@
+import { plainCopy } from '@mellow-probe/core/records/plainData';
 import { z } from 'zod';
+import { patchesSchema } from './patchesSchema.ts';
 import { withStore } from './stores.ts';
 
-const stepsSchema = z.array(
-  z.object({
-    at: z.string(),
-    patches: z.array(
-      z.object({
-        at: z.array(z.string()),
-        before: z.unknown().optional(),
-        after: z.unknown().optional(),
-        index: z.number().optional(),
-      }),
-    ),
-  }),
-);
+const stepsSchema = z.array(z.object({ at: z.string(), patches: patchesSchema }));
 const historySchema = z.object({ undo: stepsSchema, redo: stepsSchema });
 type KeptHistory = z.infer<typeof historySchema>;
 
@@ -25,7 +15,7 @@ export function historyDoor(job: string) {
       return historySchema.safeParse(data).data ?? null;
     },
     async write(steps: KeptHistory): Promise<void> {
-      await withStore('history', (s) => s.setItem(job, JSON.parse(JSON.stringify(steps))));
+      await withStore('history', (s) => s.setItem(job, plainCopy(steps)));
     },
   };
 }

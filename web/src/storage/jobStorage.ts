@@ -1,8 +1,9 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { type Job, jobSchema } from '@mellow-probe/core/job/jobSchema';
 import { type OpenFault, openJobData } from '@mellow-probe/core/job/openJob';
-import { isRecord } from '@mellow-probe/core/records/plainData';
+import { isRecord, plainCopy } from '@mellow-probe/core/records/plainData';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { nowIso } from '../browser/newId.ts';
+import { type Ahead, wholeOf } from './ahead.ts';
 import { type Checked, type Door, doorTo } from './door.ts';
 import { type Kept, unwrapped } from './kept.ts';
 import { photosOf, removePhotosOf } from './photoStorage.ts';
@@ -31,6 +32,11 @@ export async function jobFault(id: string): Promise<OpenFault | null> {
   if (data === null) return null;
   const opened = openJobData(unwrapped(data).value);
   return opened.ok ? null : opened;
+}
+
+/** The job that was kept ahead of a store that would not take it; null where the entry is only part of one. */
+export function jobAhead(entry: Ahead): Job | null {
+  return jobSchema.safeParse(wholeOf(entry)).data ?? null;
 }
 
 /** Every stored job. `known` are those that were opened before, by key: an entry of the same revision is not opened again. */
@@ -66,7 +72,7 @@ export async function changeStoredJob(id: string, change: (job: Job) => void): P
   const next = structuredClone(kept.value);
   change(next);
   // What came from a form may be wrapped for it: the store takes plain data only.
-  await door.write(JSON.parse(JSON.stringify({ ...next, updatedAt: nowIso() })) as Job, kept);
+  await door.write(plainCopy({ ...next, updatedAt: nowIso() }), kept);
 }
 
 /** What this window has removed and could put back. */

@@ -5,7 +5,6 @@ import { newJob } from '@mellow-probe/core/job/newJob';
 import { MAX_FILE_BYTES, type OpenFault, openJob } from '@mellow-probe/core/job/openJob';
 import type { Kit } from '@mellow-probe/core/kit/kitSchema';
 import { LONGEST } from '@mellow-probe/core/units/entry';
-import { jobSchema } from '@mellow-probe/core/job/jobSchema';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
@@ -13,6 +12,7 @@ import { clearAhead, recordsAhead, writeAhead } from '../storage/ahead.ts';
 import {
   changeStoredJob,
   emptyBin,
+  jobAhead,
   jobDoor,
   onJobsElsewhere,
   readAllJobs,
@@ -61,10 +61,10 @@ export const useJobs = defineStore('jobs', () => {
 
   async function findHomeless(): Promise<void> {
     const found = new Map<string, Job>();
-    for (const [record, { patches }] of await recordsAhead('jobs')) {
+    for (const [record, entry] of await recordsAhead('jobs')) {
       const id = record.slice('jobs/'.length);
-      const whole = jobSchema.safeParse(patches.find((p) => p.at.length === 0)?.after);
-      if (whole.success && !records.value.has(id)) found.set(id, whole.data);
+      const job = jobAhead(entry);
+      if (job && !records.value.has(id)) found.set(id, job);
     }
     homeless.value = found;
   }

@@ -13,6 +13,12 @@ export class EngineError extends Error {
   }
 }
 
+/** Any failure as one of the engine's. */
+export function toEngineError(error: unknown): EngineError {
+  if (error instanceof EngineError) return error;
+  return new EngineError({ why: 'threw', message: error instanceof Error ? error.message : String(error) });
+}
+
 /** A line to the engine. Every question is answered or fails within bounds; after a failure the next question meets a fresh engine. */
 export interface EngineLine {
   /** Settles when all parts were told, or `tell` said that they are no longer wanted. Rejects with an `EngineError`. */
@@ -67,9 +73,7 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
     try {
       return await Promise.race([work(remote, beat), stopped, silence]);
     } catch (error) {
-      throw error instanceof EngineError
-        ? error
-        : new EngineError({ why: 'threw', message: error instanceof Error ? error.message : String(error) });
+      throw toEngineError(error);
     } finally {
       clearTimeout(timer!);
     }

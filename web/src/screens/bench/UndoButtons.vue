@@ -1,23 +1,30 @@
 <script setup lang="ts">
 import { changeText } from '@mellow-probe/core/wording/changeText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import type { Step } from '../../session/history.ts';
 import { useSession } from '../../session/jobSession.ts';
 
 /** Take back and do again, over everything typed on the bench; what it will be is said. Ctrl or ⌘ with Z, with Shift to do again. */
 const { history, record } = useSession();
 const told = ref('');
 let timer: ReturnType<typeof setTimeout> | undefined;
-const words = (step: Step | null): string => (step ? changeText(record.now(), step.patches) : '');
-const undoWords = computed(() => words(history.next.undo));
-const redoWords = computed(() => words(history.next.redo));
+const WAYS = [
+  { way: 'undo', name: 'Undo', verb: 'Take back', done: 'Taken back' },
+  { way: 'redo', name: 'Redo', verb: 'Do again', done: 'Done again' },
+] as const;
+/** Both ways, each with what it would change; empty where there is nothing. */
+const ways = computed(() =>
+  WAYS.map((w) => {
+    const step = history.next[w.way];
+    return { ...w, words: step ? changeText(record.now(), step.patches) : '' };
+  }),
+);
 
 function move(way: 'undo' | 'redo'): void {
-  const what = way === 'undo' ? undoWords.value : redoWords.value;
-  const done = history[way]();
-  if (!done) return;
-  const rest = done.left > 0 ? ' What was changed again elsewhere stays.' : '';
-  told.value = `${way === 'undo' ? 'Taken back' : 'Done again'}: ${what}.${rest}`;
+  const { done, words } = ways.value.find((w) => w.way === way)!;
+  const moved = history[way]();
+  if (!moved) return;
+  const rest = moved.left > 0 ? ' What was changed again elsewhere stays.' : '';
+  told.value = `${done}: ${words}.${rest}`;
   clearTimeout(timer);
   timer = setTimeout(() => (told.value = ''), 6000);
 }
@@ -47,22 +54,15 @@ onBeforeUnmount(() => {
 <template>
   <span class="undo">
     <button
+      v-for="{ way, name, verb, words } in ways"
+      :key="way"
       class="act quiet"
       type="button"
-      :disabled="!history.next.undo"
-      :title="undoWords ? `Take back: ${undoWords}` : 'Nothing to take back'"
-      @click="move('undo')"
+      :disabled="!history.next[way]"
+      :title="words ? `${verb}: ${words}` : `Nothing to ${verb.toLowerCase()}`"
+      @click="move(way)"
     >
-      Undo<span v-if="undoWords" class="visually-hidden">: {{ undoWords }}</span>
-    </button>
-    <button
-      class="act quiet"
-      type="button"
-      :disabled="!history.next.redo"
-      :title="redoWords ? `Do again: ${redoWords}` : 'Nothing to do again'"
-      @click="move('redo')"
-    >
-      Redo<span v-if="redoWords" class="visually-hidden">: {{ redoWords }}</span>
+      {{ name }}<span v-if="words" class="visually-hidden">: {{ words }}</span>
     </button>
     <span class="told" role="status" data-test="undo-told">{{ told }}</span>
   </span>
