@@ -63,11 +63,16 @@ describe('rank and next', () => {
     expect((JSON.parse(json.out) as typeof mine).ranking).toEqual(mine.ranking);
   });
   test('next proposes tests that can be done with the tools at hand', () => {
-    const { code, out } = call(['next', example, '--json', '--without', 'live-data,module-access', '--count', '5']);
+    const early = JSON.parse(readFileSync(example, 'utf8')) as { readings: unknown[] };
+    early.readings = [];
+    const options = ['--json', '--without', 'live-data,module-access', '--count', '5'];
+    const { code, out } = call(['next', '-', ...options], JSON.stringify(early));
     expect(code).toBe(0);
     const proposals = JSON.parse(out) as { measurement: string }[];
     expect(proposals).toHaveLength(5);
     for (const p of proposals) expect(p.measurement).not.toMatch(/^displayed|wire-ohms|isolation/);
+    // Where all is told, nothing is proposed.
+    expect(call(['next', example]).out).toBe('No test at hand would tell more.\n');
   });
 });
 

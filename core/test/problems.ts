@@ -1,4 +1,5 @@
 import type { SensorCircuit } from '../src/circuit/sensorCircuit.ts';
+import { YARD_SPREAD } from '../src/circuit/spread.ts';
 import { beta } from '../src/curves/beta.ts';
 import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
 import { type Problem, type ReadingInput } from '../src/model/problem.ts';
@@ -17,6 +18,7 @@ export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircu
     wireMinOhm: 0.05,
     wireMaxOhm: 1.5,
     connectors: 0,
+    spread: YARD_SPREAD,
     ...change,
   };
 }

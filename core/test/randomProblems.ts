@@ -1,4 +1,5 @@
 import { CATALOGUE_CURVES } from '../src/catalogue/curves.ts';
+import { YARD_SPREAD } from '../src/circuit/spread.ts';
 import { CURVE_KINDS, type Curve, curveModel } from '../src/curves/curve.ts';
 import { FAULTS } from '../src/faults/list.ts';
 import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
@@ -76,6 +77,7 @@ export function randomProblem(seed: number, small = false): Problem {
       wireMinOhm: 0.05,
       wireMaxOhm: pick([1.5, 200]),
       connectors,
+      spread: YARD_SPREAD,
     },
     thermometers: { steady: temperature(), hot: temperature() },
     readings,

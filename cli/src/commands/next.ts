@@ -3,7 +3,8 @@ import { proposeTests } from '@mellow-probe/core/advice/nextTest';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Tool } from '@mellow-probe/core/units/vocabulary';
-import { formatInterval, formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
+import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { type Command, parse, readProblem, toJson, UsageError, wholeNumber } from '../command.ts';
 
 export const nextCommand: Command = {
@@ -23,20 +24,19 @@ export const nextCommand: Command = {
     const access = { ...EVERYTHING_AT_HAND, tools: EVERYTHING_AT_HAND.tools.filter((t) => !missing.includes(t)) };
     const proposals = proposeTests(problem, posteriorOf(problem), access, wholeNumber(values.count, 'count', 3, 1, 30));
     if (values.json) return toJson(proposals);
+    if (proposals.length === 0) return 'No test at hand would tell more.\n';
     return proposals
       .map((p) => {
         const m = measurementById(p.measurement);
-        const { substituteOhm, bathC } = p.conditions;
+        const { substituteOhm, bathC, airC } = p.conditions;
+        const at = bathC ?? airC;
         const extra =
           substituteOhm !== undefined
             ? ` (${formatOhm(substituteOhm)})`
-            : bathC !== undefined
-              ? ` (${formatTemperature(bathC, 'C')})`
+            : at !== undefined
+              ? ` (${formatTemperature(at, 'C')})`
               : '';
-        const outcomes = p.predicts.map(
-          (x) =>
-            `    ${formatProbability(x.probability).padStart(5)}  ${x.name}: ${formatInterval(x.interval, m.quantity, 'C')}`,
-        );
+        const outcomes = outcomeLines(p, 'C').map((o) => `    ${o.chance.padStart(5)}  ${o.range}: ${o.leaves}`);
         return [
           `${m.title}${extra}: ${p.bits.toFixed(2)} bit in ${p.minutes} min`,
           ...outcomes,

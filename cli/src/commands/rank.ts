@@ -1,4 +1,8 @@
-import { assess } from '@mellow-probe/core/verdict/assessment';
+import { twoFaultsOf } from '@mellow-probe/core/advice/twoFaults';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior';
+import { accessOf } from '@mellow-probe/core/kit/access';
+import { slipText } from '@mellow-probe/core/wording/slipText';
+import { explain } from '@mellow-probe/core/verdict/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -14,10 +18,12 @@ export const rankCommand: Command = {
     const { values, positionals } = parse({ args, options: { json: { type: 'boolean' } }, allowPositionals: true });
     if (positionals.length !== 1) throw new UsageError('rank takes one job file (or - for standard input)');
     const { job, problem } = readProblem(positionals[0]);
-    const assessment = assess(problem);
-    if (values.json) return toJson(assessment);
+    const posterior = posteriorOf(problem);
+    const assessment = explain(problem, posterior);
+    const two = twoFaultsOf(problem, posterior, assessment, accessOf(job.kit));
+    if (values.json) return toJson({ ...assessment, two });
     const name = (id: string): string => readingNameById(job, id);
-    const words = verdictText(assessment, name);
+    const words = verdictText(assessment, name, 'C', two);
     const lines = [`${words.title} (${words.state})`];
     if (words.detail !== '') lines.push(words.detail);
     lines.push(
@@ -38,7 +44,13 @@ export const rankCommand: Command = {
       lines.push(
         `${marks[view.verdict]}  ${title}: ${formatQuantity(reading.value, quantity, 'C')} (healthy ${formatInterval(view.healthy, quantity, 'C')})`,
       );
+      if (view.slip) lines.push(`      ${slipText(view.slip, quantity, 'C')}`);
     });
+    if (assessment.possibleCurves)
+      lines.push(
+        '',
+        `Curve not known. Still possible: ${assessment.possibleCurves.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', ') || 'none of the shelf'}.`,
+      );
     return `${lines.join('\n')}\n`;
   },
 };

@@ -53,7 +53,8 @@ describe('the next test', () => {
     const p = problemWith([['sensor-ohms', 6000]]);
     const [pair] = undecidedPairs(p, posteriorOf(p), EVERYTHING_AT_HAND);
     expect([...pair.faults].sort()).toEqual(['placement', 'sensor-high']);
-    expect(pair.test!.measurement).toBe('bench-ohms');
+    // Taken off, its place can no longer be wrong.
+    expect(pair.test!.measurement).toBe('off-ohms');
     expect(undecidedPairs(problemWith([]), posteriorOf(problemWith([])), EVERYTHING_AT_HAND)).toEqual([]);
   });
 });
@@ -78,9 +79,9 @@ describe('why', () => {
         ['sensor-ohms', Infinity],
       ]),
     );
-    expect(outcomeText(a, 'r2')).toMatchObject({ standing: 'off', title: 'High.' });
-    expect(outcomeText(a, 'r2')!.text).toContain('sensor open');
-    expect(outcomeText(a, 'gone')).toBeNull();
+    expect(outcomeText(a, 'r2', 'C')).toMatchObject({ standing: 'off', title: 'High.' });
+    expect(outcomeText(a, 'r2', 'C')!.text).toContain('sensor open');
+    expect(outcomeText(a, 'gone', 'C')).toBeNull();
     const absurd = assess(
       problemWith([
         ['sensor-ohms', 3450],
@@ -90,7 +91,7 @@ describe('why', () => {
         ['supply-to-return', 3.3],
       ]),
     );
-    expect(outcomeText(absurd, 'r4')!.standing).toBe('doubtful');
+    expect(outcomeText(absurd, 'r4', 'C')!.standing).toBe('doubtful');
   });
   test('a complaint weighs by what each fault does to the display of this very circuit', () => {
     const cold = symptomFactors(coolantCircuit(), 'cold', 12);
@@ -117,6 +118,8 @@ describe('properties of the ranking', () => {
     ] as const;
     const base = coolantCircuit({ wireMinOhm: 0.05, wireMaxOhm: 1.5 });
     const plain = posteriorOf(problemWith(list));
+    const { inputMinOhm, inputMaxOhm } = base.spread;
+    const spread = { ...base.spread, inputMinOhm: inputMinOhm * k, inputMaxOhm: inputMaxOhm * k };
     const scaledCurve = {
       ...base.curve,
       resistanceOhm: (t: number) => k * base.curve.resistanceOhm(t),
@@ -126,10 +129,17 @@ describe('properties of the ranking', () => {
       problemWith(
         list.map(([m, v]) => [m, m === 'sensor-ohms' ? v * k : v] as const),
         {
-          circuit: { ...base, pullUpOhm: 2490 * k, curve: scaledCurve, wireMinOhm: 0.05 * k, wireMaxOhm: 1.5 * k },
+          circuit: {
+            ...base,
+            pullUpOhm: 2490 * k,
+            curve: scaledCurve,
+            wireMinOhm: 0.05 * k,
+            wireMaxOhm: 1.5 * k,
+            spread,
+          },
           instruments: {
             ...GENERIC_INSTRUMENTS,
-            ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 * k }],
+            ohms: [{ upTo: Infinity, relative: 0.01, absolute: 0.2 * k }],
             meterInputOhm: 10e6 * k,
             meterOverloadOhm: 20e6 * k,
           },
@@ -170,9 +180,9 @@ describe('instruments', () => {
   });
   test('an empty kit is the generic one; leads and OL limit show in a reading', () => {
     expect(instrumentsOf(genericKit())).toEqual(GENERIC_INSTRUMENTS);
-    expect(thermometerSigmaK(genericKit())).toBe(1);
+    expect(thermometerSigmaK(genericKit())).toBe(1.5);
     expect(thermometerSigmaK({ ...genericKit(), thermometerK: entry(3) })).toBeCloseTo(Math.sqrt(3), 9);
-    expect(thermometerSigmaK({ ...genericKit(), thermometer: 'infra-red' })).toBe(2);
+    expect(thermometerSigmaK({ ...genericKit(), thermometer: 'infra-red' })).toBe(2.5);
     expect(instrumentsOf({ ...genericKit(), displayedK: entry(3) }).displayedK).toBeCloseTo(Math.sqrt(3), 9);
     const kit = genericKit();
     kit.meter.leadOhm = entry(0.4);

@@ -4,7 +4,8 @@ import type { NoiseModel } from '../model/noise.ts';
 import type { FaultPosterior, Posterior } from '../inference/posterior.ts';
 
 const DRAWS_PER_FAULT = 64;
-const BINS = 96;
+/** Bins of an outcome, OL apart. */
+export const BINS = 96;
 
 /** A few equally weighted draws that stand for all of a fault's. */
 export interface Thinned {
@@ -38,29 +39,47 @@ export function predictAll(
   );
 }
 
-/** Mutual information between fault and outcome in bits, the outcome binned on a scale on which noise is about even. */
-export function mutualInformation(
+/** What a test may show, binned on a scale on which noise is about even; the last bin is OL. */
+export interface OutcomeTable {
+  /** Probability of each bin under each fault, in the order of the faults. */
+  given: readonly Float64Array[];
+  /** Share of each fault among them. */
+  shares: readonly number[];
+  /** Value at the border below bin b, in the test's unit. */
+  border(b: number): number;
+}
+
+/** The outcomes of a test under each of the faults. */
+export function outcomeTable(
   faults: readonly FaultPosterior[],
   samples: readonly Thinned[],
   predictions: readonly Float64Array[],
   noise: NoiseModel,
-): number {
+): OutcomeTable {
   const scale = outcomeScale(predictions, noise);
   const total = faults.reduce((sum, f) => sum + f.probability, 0);
-  const mixed = new Float64Array(BINS + 1);
-  let inner = 0;
-  faults.forEach((f, i) => {
-    const table = histogram(predictions[i], noise, scale);
-    const share = f.probability / total;
-    for (let b = 0; b <= BINS; b++) {
-      const p = table[b] / samples[i].draws.length;
-      if (p <= 0) continue;
-      mixed[b] += share * p;
-      inner += share * p * Math.log2(p);
-    }
+  const given = predictions.map((list, i) => {
+    const table = histogram(list, noise, scale);
+    for (let b = 0; b <= BINS; b++) table[b] /= samples[i].draws.length;
+    return table;
   });
-  let outer = 0;
-  for (const p of mixed) if (p > 0) outer += p * Math.log2(p);
+  const { low, width, unit } = scale;
+  return { given, shares: faults.map((f) => f.probability / total), border: (b) => unit * Math.sinh(low + b * width) };
+}
+
+/** Mutual information between fault and outcome, bits. */
+export function mutualInformation({ given, shares }: Pick<OutcomeTable, 'given' | 'shares'>): number {
+  let [inner, outer] = [0, 0];
+  for (let b = 0; b < given[0].length; b++) {
+    let mixed = 0;
+    for (let i = 0; i < given.length; i++) {
+      const p = given[i][b];
+      if (p <= 0) continue;
+      mixed += shares[i] * p;
+      inner += shares[i] * p * Math.log2(p);
+    }
+    if (mixed > 0) outer += mixed * Math.log2(mixed);
+  }
   return Math.max(0, inner - outer);
 }
 
@@ -68,6 +87,7 @@ interface OutcomeScale {
   to: (value: number) => number;
   low: number;
   width: number;
+  unit: number;
 }
 
 function outcomeScale(predictions: readonly Float64Array[], noise: NoiseModel): OutcomeScale {
@@ -83,7 +103,7 @@ function outcomeScale(predictions: readonly Float64Array[], noise: NoiseModel): 
   // asinh is even for small and logarithmic for large values, as the noise is.
   const unit = Math.max(noise.sigma(0) * 3, 1e-9);
   const to = (v: number): number => Math.asinh(v / unit);
-  return { to, low: to(low), width: (to(high) - to(low)) / BINS };
+  return { to, low: to(low), width: (to(high) - to(low)) / BINS, unit };
 }
 
 /** Counts a bin; the last entry is OL. Each prediction is smeared over the bins its noise reaches. */

@@ -1,15 +1,14 @@
 import { measurementById, MEASUREMENTS } from '../measurements/list.ts';
-import type { Conditions } from '../measurements/measurement.ts';
+import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import type { Access } from '../kit/access.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
-import { type Interval } from '../numeric/interval.ts';
-import { predictiveInterval } from '../model/predictiveInterval.ts';
-import { mutualInformation, predictAll, thinned } from './information.ts';
+import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { type Outcome, outcomesOf } from './outcomes.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { noiseOf } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
 
-/** One proposed test: what it would tell and cost, and what each leading suspect predicts for it. */
+/** One proposed test: what it would tell and cost, and what each outcome would mean. */
 export interface Proposal {
   measurement: string;
   conditions: Conditions;
@@ -17,12 +16,13 @@ export interface Proposal {
   /** Expected information about the fault, in bits, and per minute of work. */
   bits: number;
   bitsPerMinute: number;
-  predicts: { fault: string; name: string; probability: number; interval: Interval }[];
+  /** What it can show, in classes that differ in what they would leave; likeliest first. */
+  outcomes: Outcome[];
 }
 
 /**
  * The tests not yet done, best first, by mutual information between fault and outcome per minute of work. Faults below 0.2 % take no
- * part. A test whose set-up stands already (same `setup` as the last reading) costs its shorter time; a risky one counts as dearer than it is.
+ * part, nor does a test that changes nothing. A test whose set-up stands already (same `setup` as the last reading) costs its shorter time; a risky one counts as dearer than it is.
  */
 export function proposeTests(problem: Problem, posterior: Posterior, access: Access, count = 3): Proposal[] {
   const faults = posterior.faults.filter((f) => f.draws.length > 0);
@@ -32,32 +32,26 @@ export function proposeTests(problem: Problem, posterior: Posterior, access: Acc
     .map((test) => {
       const { measurement, conditions } = test;
       const predictions = samples.map((draws) => predictAll(posterior, test, draws));
-      const noise = noiseOf(problem, measurement, conditions);
-      const bits = mutualInformation(faults, samples, predictions, noise);
+      const table = outcomeTable(faults, samples, predictions, noiseOf(problem, measurement, conditions));
+      const bits = mutualInformation(table);
       const minutes = minutesOf(test, problem, access);
-      return { test, predictions, noise, bits, minutes, cost: minutes + (measurement.risky ? access.riskMinutes : 0) };
+      return { test, table, bits, minutes, cost: minutes + (measurement.risky ? access.riskMinutes : 0) };
     })
+    .filter(({ bits }) => bits > CHANGES_NOTHING)
     .sort((a, b) => b.bits / b.cost - a.bits / a.cost)
     .slice(0, count)
-    .map(({ test, predictions, noise, bits, minutes }) => ({
+    .map(({ test, table, bits, minutes }) => ({
       measurement: test.measurement.id,
       conditions: test.conditions,
       minutes,
       bits,
       bitsPerMinute: bits / minutes,
-      predicts: faults.slice(0, 4).map((f, i) => ({
-        fault: f.fault.id,
-        name: f.fault.name,
-        probability: f.probability,
-        interval: predictiveInterval(
-          predictions[i],
-          samples[i].weights,
-          noise,
-          test.measurement.quantity === 'ohms' ? 0 : -Infinity,
-        ),
-      })),
+      outcomes: outcomesOf(faults, table),
     }));
 }
+
+/** A test that tells less than this changes nothing, bits. */
+const CHANGES_NOTHING = 0.005;
 
 /** Minutes a test costs now: less where its set-up stands already from the last reading. */
 export function minutesOf({ measurement }: PlannedTest, { readings }: Problem, access: Access): number {
@@ -85,12 +79,13 @@ export function candidateTests(problem: Problem, access: Access): PlannedTest[] 
 }
 
 /** Sensible conditions for tests that need some: a resistor as the sensor would be at 25 and 60 °C, a bath of hot and of iced water. */
-function conditionsFor(needs: readonly (keyof Conditions)[], problem: Problem): Conditions[] {
+function conditionsFor(needs: Measurement['needs'], problem: Problem): Conditions[] {
   const { circuit } = problem;
   if (needs.length === 0) return [{}];
   if (needs.includes('substituteOhm'))
     return [25, 60].map((t) => ({ substituteOhm: twoDigits(circuit.curve.resistanceOhm(t)) }));
   if (needs.includes('bathC')) return [{ bathC: 60 }, { bathC: 0 }];
+  if (needs.includes('airC')) return [{ airC: 20, ownK: 1.5 }];
   if (circuit.connectors === 0) return [];
   return (['signal', 'return'] as const).flatMap((wire) =>
     Array.from({ length: circuit.connectors }, (_, i) => ({ wire, position: i + 1 })),

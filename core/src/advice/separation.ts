@@ -1,5 +1,5 @@
 import type { PlannedTest } from '../model/healthyRanges.ts';
-import { mutualInformation, predictAll, thinned } from './information.ts';
+import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
 import { type Access } from '../kit/access.ts';
 import { candidateTests, minutesOf } from './nextTest.ts';
 import type { Posterior } from '../inference/posterior.ts';
@@ -36,12 +36,8 @@ export function undecidedPairs(problem: Problem, posterior: Posterior, access: A
       // Both equally likely: what the test says of this pair, whatever the odds are now.
       const even = [suspects[i], suspects[j]].map((f) => ({ ...f, probability: 0.5 }));
       const worth = tests.map((test, t) => {
-        const bits = mutualInformation(
-          even,
-          [samples[i], samples[j]],
-          [predictions[t][i], predictions[t][j]],
-          noises[t],
-        );
+        const both = [predictions[t][i], predictions[t][j]];
+        const bits = mutualInformation(outcomeTable(even, [samples[i], samples[j]], both, noises[t]));
         return { test, bits, minutes: minutesOf(test, problem, access) };
       });
       pairs.push({

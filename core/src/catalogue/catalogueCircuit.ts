@@ -1,4 +1,5 @@
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { YARD_SPREAD } from '../circuit/spread.ts';
 import { curveModel } from '../curves/curve.ts';
 import { CATALOGUE_CIRCUITS } from './circuits.ts';
 import { CATALOGUE_CURVES } from './curves.ts';
@@ -19,5 +20,6 @@ export function catalogueCircuit(id: string): SensorCircuit {
     wireMinOhm: 0.05,
     wireMaxOhm: 1.5,
     connectors: 0,
+    spread: YARD_SPREAD,
   };
 }

@@ -7,7 +7,6 @@ export interface Finding {
   ratios: Readonly<Record<string, number>>;
 }
 
-const OPENS_HIGH = ['sensor-open', 'signal-open', 'return-open'];
 const each = (faults: readonly string[], ratio: number): Record<string, number> =>
   Object.fromEntries(faults.map((f) => [f, ratio]));
 const SENSOR = ['sensor-open', 'sensor-short', 'sensor-high', 'sensor-low', 'sensor-to-body'];
@@ -24,84 +23,6 @@ const REFERENCE = ['reference-low', 'reference-missing', 'reference-high'];
 
 /** Likelihood ratios: common practice, no source. The user sees each factor and can change the weights by hand. */
 export const FINDINGS: readonly Finding[] = [
-  {
-    id: 'code-low',
-    kind: 'code',
-    name: 'Code: circuit low (signal voltage low)',
-    ratios: {
-      ...each(
-        [
-          'sensor-short',
-          'sensor-low',
-          'signal-to-ground',
-          'signal-to-return',
-          'sensor-to-body',
-          'reference-low',
-          'reference-missing',
-        ],
-        3,
-      ),
-      ...each([...OPENS_HIGH, 'signal-to-supply', 'healthy'], 0.2),
-    },
-  },
-  {
-    id: 'code-high',
-    kind: 'code',
-    name: 'Code: circuit high (signal voltage high)',
-    ratios: {
-      ...each(
-        [...OPENS_HIGH, 'signal-resistive', 'return-resistive', 'signal-to-supply', 'sensor-high', 'reference-high'],
-        3,
-      ),
-      ...each(['sensor-short', 'signal-to-ground', 'sensor-to-body', 'healthy'], 0.2),
-    },
-  },
-  {
-    id: 'code-range',
-    kind: 'code',
-    name: 'Code: range or performance (believable but wrong)',
-    ratios: {
-      ...each(
-        [
-          'sensor-high',
-          'sensor-low',
-          'sensor-wrong-type',
-          'placement',
-          'signal-resistive',
-          'return-resistive',
-          'ground-offset',
-          'reference-low',
-        ],
-        2.5,
-      ),
-      ...each([...OPENS_HIGH, 'sensor-short', 'reference-missing'], 0.2),
-    },
-  },
-  {
-    id: 'code-open',
-    kind: 'code',
-    name: 'Code: circuit open',
-    ratios: {
-      ...each(OPENS_HIGH, 4),
-      ...each(['sensor-short', 'signal-to-ground', 'signal-to-return', 'sensor-to-body', 'healthy'], 0.2),
-    },
-  },
-  {
-    id: 'code-past',
-    kind: 'code',
-    name: 'Code from the past, not set now',
-    ratios: {
-      ...each(['healthy'], 3),
-      ...each(WIRING, 1.3),
-      ...each(['sensor-wrong-type', 'placement', 'pull-up-drift', 'input-conversion'], 0.5),
-    },
-  },
-  {
-    id: 'code-intermittent',
-    kind: 'code',
-    name: 'Code: intermittent, or sporadic',
-    ratios: { ...each([...WIRING, 'healthy'], 2), ...each(['sensor-wrong-type', 'placement', 'pull-up-drift'], 0.4) },
-  },
   {
     id: 'several-codes',
     kind: 'code',

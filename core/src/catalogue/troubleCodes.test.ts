@@ -1,8 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { reference } from '../../test/reference.ts';
 import { codeText } from '../wording/codeText.ts';
-import { FINDINGS } from './findings.ts';
-import { decodeCode, findingsOfCodes, knownCodes } from './troubleCodes.ts';
+import { decodeCode, knownCodes, pointAtShared, sensorCodes, speaksOfAnother } from './troubleCodes.ts';
 
 /** What the reference's wording (SAE J2012 / ISO 15031-6, from memory) says, as the program's own category. */
 function meaningIn(definition: string): string {
@@ -55,16 +54,30 @@ describe('trouble codes', () => {
     expect(codeText('P0118', 'pull-down', 'ntc')).toContain('reads hot, like a short');
     expect(codeText('P0117', 'one-wire', 'ntc')).toContain('reads hot, like a short');
   });
-  test('what codes stand for: each once, the past apart, several circuits point at what they share', () => {
-    const known = FINDINGS.map((f) => f.id);
-    const of = (...codes: [string, 'present' | 'sporadic' | 'came-back' | 'past'][]): string[] =>
-      findingsOfCodes(codes.map(([code, state]) => ({ code, state })));
-    expect(of(['P0118', 'present'], ['P0118', 'came-back'])).toEqual(['code-high']);
-    expect(of(['P0118', 'past'])).toEqual(['code-past']);
-    expect(of(['P0117', 'present'], ['P0197', 'present'])).toEqual(['code-low', 'several-codes']);
-    expect(of(['P0642', 'present'])).toEqual(['several-codes']);
-    expect(of(['P0128', 'present'], ['P0532', 'present'], ['nonsense', 'present'])).toEqual([]);
-    for (const id of of(['P0118', 'present'], ['P0195', 'sporadic'], ['P0115-13', 'present'], ['P0116', 'present']))
-      expect(known).toContain(id);
+  test('resistance bytes are no voltages: which end they mean hangs on the layout', () => {
+    expect(decodeCode('P0115-1A')?.says).toBe('ohms-low');
+    expect(codeText('P0115-1B', 'pull-down', 'ntc')).toContain('reads cold, like an open');
+    expect(codeText('P0115-1A', 'pull-up', 'ptc')).toContain('reads cold, like a short');
+    expect(decodeCode('P0115-14')?.says).toBe('low-or-open');
+  });
+  const read = (...codes: [string, 'present' | 'sporadic' | 'came-back' | 'past'][]) =>
+    codes.map(([code, state]) => ({ code, state }));
+  test('codes of sensors count once, in the state that weighs most', () => {
+    const of = sensorCodes(read(['P0118', 'past'], ['p0118', 'came-back'], ['P0118', 'present'], ['P0128', 'present']));
+    expect(of.map((c) => [c.code, c.state])).toEqual([['P0118', 'came-back']]);
+    expect(sensorCodes(read(['P0118', 'past'], ['P0117', 'past']))).toHaveLength(2);
+  });
+  test('a code of a reference, or of two circuits, points at what they share', () => {
+    expect(pointAtShared(read(['P0117', 'present'], ['P0197', 'past']))).toBe(true);
+    expect(pointAtShared(read(['P0642', 'present']))).toBe(true);
+    expect(pointAtShared(read(['P0117', 'present'], ['P0118', 'present'], ['P0128', 'present']))).toBe(false);
+  });
+  test('a code that speaks of another sensor says so', () => {
+    const oil = decodeCode('P0197')!;
+    expect(speaksOfAnother(oil, 'Engine coolant · 5 V')).toBe(true);
+    expect(speaksOfAnother(oil, 'Engine oil · 5 V')).toBe(false);
+    expect(speaksOfAnother(oil, 'Module not known')).toBe(false);
+    expect(codeText('P0197', 'pull-up', 'ntc', 'Engine coolant')).toContain('another sensor');
+    expect(codeText('P0197', 'pull-up', 'ntc')).not.toContain('another sensor');
   });
 });

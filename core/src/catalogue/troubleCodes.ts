@@ -1,3 +1,5 @@
+import type { CodeState } from '../units/vocabulary.ts';
+
 /** What a trouble code says of a circuit, in the words of this program. Structure of the codes: SAE J2012 / ISO 15031-6, from memory. */
 export interface TroubleCode {
   code: string;
@@ -8,7 +10,22 @@ export interface TroubleCode {
   kind: 'sensor' | 'reference' | 'condition' | 'not-temperature';
 }
 
-export type CodeMeaning = 'circuit' | 'range' | 'low' | 'high' | 'intermittent' | 'open' | 'other';
+/**
+ * 'low', 'high': the voltage at the module's pin; 'ohms-low', 'ohms-high': the resistance it sees; the others as they say. 'other': nothing of a
+ * circuit.
+ */
+export type CodeMeaning =
+  | 'circuit'
+  | 'range'
+  | 'low'
+  | 'high'
+  | 'low-or-open'
+  | 'high-or-open'
+  | 'ohms-low'
+  | 'ohms-high'
+  | 'intermittent'
+  | 'open'
+  | 'other';
 
 const FIVE: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high', 'intermittent'];
 const THREE: readonly CodeMeaning[] = ['circuit', 'low', 'high'];
@@ -60,12 +77,12 @@ const FAILURE_TYPES: Readonly<Record<string, CodeMeaning>> = {
   '11': 'low',
   '12': 'high',
   '13': 'open',
-  '14': 'low',
-  '15': 'high',
+  '14': 'low-or-open',
+  '15': 'high-or-open',
   '16': 'low',
   '17': 'high',
-  '1A': 'low',
-  '1B': 'high',
+  '1A': 'ohms-low',
+  '1B': 'ohms-high',
   '1F': 'intermittent',
   '23': 'low',
   '24': 'high',
@@ -122,25 +139,53 @@ export function knownCodes(): readonly TroubleCode[] {
   return [...CODES.values()];
 }
 
-/**
- * The findings (ids of `findings`) that a job's codes stand for. A code from the past weighs as intermittent; reference codes, and codes of
- * two or more circuits, point at what they share.
- */
-export function findingsOfCodes(
-  codes: readonly { code: string; state: 'present' | 'sporadic' | 'came-back' | 'past' }[],
-): string[] {
-  const ids = new Set<string>();
-  const circuits = new Set<string>();
+/** A code as it was typed, with the state in which it was read. */
+interface ReadCode {
+  code: string;
+  state: CodeState;
+}
+
+/** The codes that speak of a sensor's circuit, each meaning once, with the state that weighs most. */
+export function sensorCodes(codes: readonly ReadCode[]): (TroubleCode & { state: CodeState })[] {
+  const found = new Map<string, TroubleCode & { state: CodeState }>();
   for (const { code, state } of codes) {
     const known = decodeCode(code);
-    if (!known || known.kind === 'condition' || known.kind === 'not-temperature') continue;
-    circuits.add(known.what);
-    if (known.kind === 'reference') ids.add('several-codes');
-    else if (state === 'past') ids.add('code-past');
-    else if (state === 'sporadic' || known.says === 'intermittent') ids.add('code-intermittent');
-    else if (known.says === 'low' || known.says === 'high' || known.says === 'range') ids.add(`code-${known.says}`);
-    else if (known.says === 'open') ids.add('code-open');
+    if (known?.kind !== 'sensor' || known.says === 'other') continue;
+    const key = `${known.what} ${known.says}`;
+    const before = found.get(key);
+    if (!before || STRENGTH.indexOf(state) > STRENGTH.indexOf(before.state)) found.set(key, { ...known, state });
   }
-  if (circuits.size > 1) ids.add('several-codes');
-  return [...ids];
+  return [...found.values()];
+}
+
+/** From the state that weighs least to the one that weighs most. */
+const STRENGTH: readonly CodeState[] = ['past', 'sporadic', 'present', 'came-back'];
+
+/** Do the codes point at what circuits share: a code of a reference, or codes of two or more circuits? */
+export function pointAtShared(codes: readonly ReadCode[]): boolean {
+  const known = codes.flatMap(({ code }) => decodeCode(code) ?? []);
+  const circuits = new Set(known.filter((c) => c.kind === 'sensor').map((c) => c.what));
+  return circuits.size > 1 || known.some((c) => c.kind === 'reference');
+}
+
+/** Words by which a circuit's name and a code's subject tell which sensor they mean. */
+const SUBJECTS: readonly RegExp[] = [
+  /coolant/i,
+  /intake|inlet/i,
+  /engine oil/i,
+  /fuel/i,
+  /outside|outdoor|ambient/i,
+  /evaporator/i,
+  /exhaust/i,
+  /gearbox|transmission/i,
+];
+
+/**
+ * Does a code speak of another sensor than the circuit of this name? False where either does not say which it means.
+ *
+ * @example speaksOfAnother({ what: 'engine oil temperature' }, 'Engine coolant · 5 V') // true
+ */
+export function speaksOfAnother({ what }: Pick<TroubleCode, 'what'>, circuitName: string): boolean {
+  const [mine, its] = [circuitName, what].map((text) => SUBJECTS.findIndex((s) => s.test(text)));
+  return mine >= 0 && its >= 0 && mine !== its;
 }

@@ -1,5 +1,6 @@
 import type { Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
+import type { Spread } from './spread.ts';
 
 /** How the module turns its pin voltage into a displayed temperature. Temperatures in °C. */
 export interface DisplayScale {
@@ -29,6 +30,8 @@ export interface SensorCircuit {
   wireMaxOhm: number;
   /** Connectors between module and plug, counted from the module. */
   connectors: number;
+  /** How well these figures are known. */
+  spread: Spread;
 }
 
 /** One definite circuit: every value given, faults applied. This is what a test is predicted from. */
@@ -67,6 +70,8 @@ export interface CircuitState {
   sensorFactor: number;
   /** 1σ multiples of the curve's form error, shared by sensor and module (both follow the real curve). */
   formError: number;
+  /** The unknown that moves the level of a curve which is known only so far; shared by sensor and module as well. */
+  levelU: number;
   /** Fixed element resistance in place of the curve (open, shorted), or NaN. */
   sensorFixedOhm: number;
   /** °C by which the sensor is warmer than the place the thermometer is at. */
@@ -78,6 +83,9 @@ export interface CircuitState {
   /** Shown whatever the pin says, or NaN. */
   displayStuckC: number;
   display: DisplayScale;
+  /** The ends of its scale as they really are, °C. */
+  displayMinC: number;
+  displayMaxC: number;
   moduleCurve: CurveModel;
   connectors: number;
   /** Input resistance of the meter on volts, the ohms above which it shows OL, and the resistance of its leads, Ω. */
@@ -86,8 +94,6 @@ export interface CircuitState {
   leadOhm: number;
 }
 
-/** Input resistance of the module's pin, Ω. */
-export const MODULE_INPUT_OHM = 1e6;
 /** Input resistance of a common meter on volts, Ω. */
 export const METER_INPUT_OHM = 10e6;
 /** A common meter shows OL above this, Ω. */
@@ -105,7 +111,7 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
     nominalPullUpOhm: pullUpOhm,
     hotPullUpOhm: circuit.hotPullUpOhm,
     switchRatio: circuit.switchRatio,
-    inputOhm: MODULE_INPUT_OHM,
+    inputOhm: Math.sqrt(circuit.spread.inputMinOhm * circuit.spread.inputMaxOhm),
     signalOhm: wire,
     returnOhm: wire,
     signalFaultOhm: 0,
@@ -121,12 +127,15 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
     sensorCurve: circuit.curve,
     sensorFactor: 1,
     formError: 0,
+    levelU: 0,
     sensorFixedOhm: NaN,
     sensorOffsetC: 0,
     temperatureC,
     displayOffsetC: 0,
     displayStuckC: NaN,
     display: circuit.display,
+    displayMinC: circuit.display.minC,
+    displayMaxC: circuit.display.maxC,
     moduleCurve: circuit.curve,
     connectors: circuit.connectors,
     meterInputOhm: METER_INPUT_OHM,
@@ -164,12 +173,15 @@ export function copyState(from: CircuitState, into: CircuitState): void {
   into.sensorCurve = from.sensorCurve;
   into.sensorFactor = from.sensorFactor;
   into.formError = from.formError;
+  into.levelU = from.levelU;
   into.sensorFixedOhm = from.sensorFixedOhm;
   into.sensorOffsetC = from.sensorOffsetC;
   into.temperatureC = from.temperatureC;
   into.displayOffsetC = from.displayOffsetC;
   into.displayStuckC = from.displayStuckC;
   into.display = from.display;
+  into.displayMinC = from.displayMinC;
+  into.displayMaxC = from.displayMaxC;
   into.moduleCurve = from.moduleCurve;
   into.connectors = from.connectors;
   into.meterInputOhm = from.meterInputOhm;
@@ -188,15 +200,28 @@ const MOST_FORM_ERROR_LOG = 9;
 /** Resistance of the sensor element when it is at `temperatureC`, Ω: curve, tolerance, drift, opens and shorts. Within `ELEMENT_OHM`. */
 export function sensorOhm(state: CircuitState, temperatureC: number): number {
   const { sensorFixedOhm: fixed } = state;
-  return bounded(
-    Number.isNaN(fixed) ? realOhm(state.sensorCurve, state.formError, temperatureC) * state.sensorFactor : fixed,
-  );
+  return bounded(Number.isNaN(fixed) ? realOhm(state.sensorCurve, state, temperatureC) * state.sensorFactor : fixed);
 }
 
-/** A curve as it really is where its form is only an approximation, Ω, within `ELEMENT_OHM`. `formError` in 1σ. */
-export function realOhm(curve: CurveModel, formError: number, temperatureC: number): number {
+/** What sensor and module share of a curve that is known only so far. */
+type Shared = Pick<CircuitState, 'formError' | 'levelU'>;
+
+/** A curve as it really is where its level or form is only known so far, Ω, within `ELEMENT_OHM`. */
+export function realOhm(curve: CurveModel, shared: Shared, temperatureC: number): number {
   const ohm = bounded(curve.resistanceOhm(temperatureC));
-  return formError === 0 ? ohm : bounded(ohm * Math.exp(formErrorLogAt(curve, formError, temperatureC)));
+  if (shared.formError === 0 && !curve.level) return ohm;
+  return bounded(ohm * Math.exp(realLog(curve, shared, temperatureC)));
+}
+
+/** Temperature of a resistance on the curve as it really is, °C. */
+export function realC(curve: CurveModel, shared: Shared, resistanceOhm: number): number {
+  let shown = curve.temperatureC(resistanceOhm);
+  if ((shared.formError === 0 && !curve.level) || !Number.isFinite(shown) || resistanceOhm <= 0) return shown;
+  // One step is enough for an error of a few per cent; a curve that is hardly known takes a few.
+  for (let i = curve.level ? 4 : 1; i > 0 && Number.isFinite(shown); i--) {
+    shown = curve.temperatureC(resistanceOhm * Math.exp(-realLog(curve, shared, shown)));
+  }
+  return shown;
 }
 
 function bounded(ohm: number): number {
@@ -204,14 +229,15 @@ function bounded(ohm: number): number {
   return ohm > ELEMENT_OHM.least ? ohm : ELEMENT_OHM.least;
 }
 
-/** ln of the factor by which the real curve differs from its formula, bounded. `formError` in 1σ. */
-export function formErrorLogAt(curve: CurveModel, formError: number, temperatureC: number): number {
-  const log = formError * signedFormErrorLog(curve, temperatureC);
-  return log > MOST_FORM_ERROR_LOG ? MOST_FORM_ERROR_LOG : log < -MOST_FORM_ERROR_LOG ? -MOST_FORM_ERROR_LOG : log;
+/** ln of the factor by which the real curve differs from its formula. */
+function realLog(curve: CurveModel, { formError, levelU }: Shared, temperatureC: number): number {
+  const form = formError * signedFormErrorLog(curve, temperatureC);
+  const bent = Math.max(-MOST_FORM_ERROR_LOG, Math.min(MOST_FORM_ERROR_LOG, form));
+  return curve.level ? bent + curve.level(levelU) : bent;
 }
 
-/** The form error as a bend through 25 °C: one sign below, the other above. */
+/** The form error as a bend through the pivot: one sign below, the other above. */
 function signedFormErrorLog(curve: CurveModel, temperatureC: number): number {
   const error = curve.formErrorLog(temperatureC);
-  return temperatureC < 25 ? error : -error;
+  return temperatureC < (curve.pivotC ?? 25) ? error : -error;
 }

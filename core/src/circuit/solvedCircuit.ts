@@ -1,4 +1,4 @@
-import { type CircuitState, sensorOhm, formErrorLogAt } from './sensorCircuit.ts';
+import { type CircuitState, realC, sensorOhm } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -75,17 +75,22 @@ export class SolvedCircuit {
     const reference = s.ratiometric ? s.referenceV : s.nominalReferenceV;
     const ratio = reference > 1e-6 ? (v[NODE.modulePin] - v[NODE.moduleGround]) / reference : 0;
     const believed = this.lastPullUpOhm === s.hotPullUpOhm ? s.hotPullUpOhm : s.nominalPullUpOhm;
-    const share = s.layout === 'pull-down' ? 1 - ratio : ratio;
-    const ohm = share >= 1 ? Infinity : share <= 0 ? 0 : (believed * share) / (1 - share);
-    let shown = s.moduleCurve.temperatureC(ohm);
-    if (s.formError !== 0 && Number.isFinite(shown) && ohm > 0) {
-      // Module and sensor follow the same real curve; one correction step is enough for an error of a few per cent.
-      shown = s.moduleCurve.temperatureC(ohm * Math.exp(-formErrorLogAt(s.moduleCurve, s.formError, shown)));
-    }
-    shown += s.displayOffsetC;
-    if (shown > display.minC && shown < display.maxC) return shown;
+    const ohm = this.believedOhm(ratio, believed);
+    const shown = realC(s.moduleCurve, s, ohm) + s.displayOffsetC;
+    if (shown > s.displayMinC && shown < s.displayMaxC) return shown;
     if (display.substituteC !== null) return display.substituteC;
-    return shown <= display.minC ? display.minC : display.maxC;
+    return shown <= s.displayMinC ? s.displayMinC : s.displayMaxC;
+  }
+
+  /** Sensor resistance that a module of this pull-up reads from the share of the reference at its pin; its table allows for its own load. */
+  private believedOhm(ratio: number, pullUpOhm: number): number {
+    const { layout, inputOhm } = this.state;
+    const share = layout === 'pull-down' ? 1 - ratio : ratio;
+    if (share >= 1) return Infinity;
+    if (share <= 0) return 0;
+    if (layout === 'pull-down') return (parallelOhm(pullUpOhm, 1 / inputOhm) * share) / (1 - share);
+    const conductance = (1 - share) / (pullUpOhm * share) - 1 / inputOhm;
+    return conductance > 0 ? 1 / conductance : Infinity;
   }
 
   private nodeVolts(plug: Plug, red: number, black: number, returnBridged: boolean): number {

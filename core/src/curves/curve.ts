@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { band } from './band.ts';
 import { beta } from './beta.ts';
 import type { CurveKind, TypedForm } from './curveKind.ts';
 import type { CurveModel } from './curveModel.ts';
@@ -7,9 +8,10 @@ import { platinum } from './platinum.ts';
 import { siliconPtc } from './siliconPtc.ts';
 import { steinhartHart } from './steinhartHart.ts';
 import { table } from './table.ts';
+import { unknownCurve } from './unknownCurve.ts';
 
 /** Every kind of sensor curve. A new one is one file and one line here. */
-export const CURVE_KINDS = [beta, steinhartHart, table, platinum, nickel, siliconPtc] as const;
+export const CURVE_KINDS = [beta, steinhartHart, table, platinum, nickel, siliconPtc, band, unknownCurve] as const;
 
 /** Schema of any curve, as data. */
 export const curveSchema = z.discriminatedUnion(

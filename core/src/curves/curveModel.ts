@@ -24,6 +24,12 @@ export interface CurveModel {
   readonly toleranceLog: number;
   /** 1σ of ln R at a temperature that comes from the curve's form being only an approximation; 0 where the form is trusted. */
   formErrorLog(temperatureC: number): number;
+  /** Where the form error is nothing and changes its sign, °C; 25 where it is not given. */
+  readonly pivotC?: number;
+  /** ln of the factor by which the curve of sensor and module both lies off, by a standard normal unknown; none where the curve is known. */
+  readonly level?: (u: number) => number;
+  /** Where the very kind is open: the curves it may be, shares summing to one. */
+  readonly alternatives?: readonly { share: number; model: CurveModel }[];
 }
 
 /** Default tolerance of a sensor against its curve, 1σ of ln R. */

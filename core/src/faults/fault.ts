@@ -11,6 +11,8 @@ export interface Setting {
   connectors: number;
   /** Curves of the common types that differ from this circuit's own, with their names. */
   otherCurves: readonly { name: string; model: CurveModel }[];
+  /** Is the right curve known? Else of another type it is only known that it is another. */
+  curveKnown: boolean;
 }
 
 /**

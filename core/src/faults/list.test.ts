@@ -9,7 +9,12 @@ import { faultById, FAULTS } from './list.ts';
 
 const circuit = coolantCircuit({ connectors: 2 });
 const conditions: Conditions = { substituteOhm: 1000, bathC: 60, wire: 'signal', position: 1 };
-const setting = { layout: 'pull-up' as const, connectors: 2, otherCurves: otherCommonCurves(circuit.curve) };
+const setting = {
+  layout: 'pull-up' as const,
+  connectors: 2,
+  otherCurves: otherCommonCurves(circuit.curve),
+  curveKnown: true,
+};
 
 describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => {
   const branches = fault.branches(setting);

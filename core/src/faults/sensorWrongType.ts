@@ -1,5 +1,10 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { type Fault } from './fault.ts';
+import type { CircuitState } from '../circuit/sensorCircuit.ts';
+import { type Fault, fixed, logSized } from './fault.ts';
+
+const scale = (c: CircuitState, factor: number): void => {
+  c.sensorFactor *= factor;
+};
 
 export const sensorWrongType: Fault = {
   id: 'sensor-wrong-type',
@@ -10,8 +15,10 @@ export const sensorWrongType: Fault = {
   layouts: LAYOUTS,
   part: 'sensor',
   repair: 'Fit the type this module expects; check the part number, and that it is not the gauge sender.',
-  branches: ({ otherCurves }) =>
-    otherCurves.map(({ name, model }) => ({
+  branches: ({ otherCurves, curveKnown }) => {
+    if (!curveKnown)
+      return [logSized(fixed(0.05), fixed(0.8), scale, 0.5), logSized(fixed(1.25), fixed(20), scale, 0.5)];
+    return otherCurves.map(({ name, model }) => ({
       share: 1 / otherCurves.length,
       sized: false,
       detail: name,
@@ -19,5 +26,6 @@ export const sensorWrongType: Fault = {
         c.sensorCurve = model;
         return NaN;
       },
-    })),
+    }));
+  },
 };

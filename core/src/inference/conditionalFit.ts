@@ -119,19 +119,20 @@ function firstWeights({ n, m, jacobian, weights, residual }: Workspace, trusting
  * a reading was doubted on the way.
  */
 function solveWeighted(ws: Workspace): boolean {
-  const { n, m, u, next, jacobian, residual, weights, gradient } = ws;
+  const { n, m, u, next, jacobian, residual, atOrigin, weights, gradient } = ws;
   let lowest = 1;
-  for (let i = 0; i < m; i++) lowest = Math.min(lowest, weights[i]);
+  for (let i = 0; i < m; i++) {
+    lowest = Math.min(lowest, weights[i]);
+    let there = residual[i];
+    for (let k = 0; k < n; k++) there -= jacobian[i * n + k] * u[k];
+    atOrigin[i] = there;
+  }
   for (let round = 0; round < 6; round++) {
     factorise(ws);
-    for (let k = 0; k < n; k++) {
-      let sum = 0;
-      for (let i = 0; i < m; i++) {
-        let fixed = residual[i];
-        for (let l = 0; l < n; l++) fixed -= jacobian[i * n + l] * u[l];
-        sum -= weights[i] * jacobian[i * n + k] * fixed;
-      }
-      gradient[k] = sum;
+    gradient.fill(0);
+    for (let i = 0; i < m; i++) {
+      const pull = weights[i] * atOrigin[i];
+      for (let k = 0; k < n; k++) gradient[k] -= pull * jacobian[i * n + k];
     }
     solveLower(ws.factor, n, gradient, next);
     solveUpper(ws.factor, n, next, next);

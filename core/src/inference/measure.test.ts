@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit, problemWith } from '../../test/problems.ts';
+import { YARD_SPREAD } from '../circuit/spread.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { FAULTS } from '../faults/list.ts';
@@ -12,11 +13,12 @@ import { assess, groupProbabilities } from '../verdict/assessment.ts';
 import { chartLines } from '../verdict/chartLines.ts';
 import { healthyRanges, plainTests } from '../model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
-import { mutualInformation, predictAll, thinned } from '../advice/information.ts';
+import { mutualInformation, outcomeTable, predictAll, thinned } from '../advice/information.ts';
 import { inside } from '../numeric/interval.ts';
 import { predictiveInterval } from '../model/predictiveInterval.ts';
 import { LatentSpace } from '../model/latent.ts';
 import { displayedNoise, logMixture, ohmsNoise, voltsNoise } from '../model/noise.ts';
+import { outcomesOf } from '../advice/outcomes.ts';
 import { candidateTests } from '../advice/nextTest.ts';
 import { EVERYTHING_AT_HAND } from '../kit/access.ts';
 import { posteriorOf } from './posterior.ts';
@@ -30,7 +32,7 @@ describe('noise', () => {
   const models = {
     volts: voltsNoise(GENERIC_INSTRUMENTS, 12.6),
     ohms: ohmsNoise(GENERIC_INSTRUMENTS),
-    celsius: displayedNoise(GENERIC_INSTRUMENTS, scale),
+    celsius: displayedNoise(GENERIC_INSTRUMENTS, scale, YARD_SPREAD),
   };
   test('the density of a voltage integrates to one, and its residual is the deviation in σ', () => {
     const { volts } = models;
@@ -48,19 +50,19 @@ describe('noise', () => {
     expect(ohms.logGood(Infinity, 3600)).toBeLessThan(-15);
     expect(ohms.logGood(3600, Infinity)).toBeLessThan(-20);
   });
-  test('a displayed value: whole degrees add up to one, the ends of the scale included', () => {
+  test('a displayed value: whole degrees add up to one, at the ends of the scale too', () => {
     const { celsius } = models;
-    for (const predicted of [20, 149.4, -39.8]) {
+    for (const predicted of [20, 149.4, -39.8, -40, 150]) {
       let sum = 0;
-      for (let c = scale.minC; c <= scale.maxC; c++) {
-        // Inner values are densities per °C, one a degree; the ends are outcomes of their own.
+      for (let c = scale.minC - 20; c <= scale.maxC + 20; c++) {
         sum += Math.exp(celsius.logGood(c, predicted));
       }
-      expect(sum, `${predicted}`).toBeGreaterThan(0.93);
-      expect(sum, `${predicted}`).toBeLessThan(1.07);
+      expect(sum, `${predicted}`).toBeCloseTo(1, 1);
     }
-    expect(Math.exp(celsius.logGood(-40, -40))).toBeCloseTo(0.999, 6);
-    expect(celsius.logGood(20, -40)).toBeLessThan(-100);
+    // At an end a module may show a default instead: any value, but not often.
+    expect(celsius.logGood(60, -40)).toBeGreaterThan(Math.log(0.03 / 300));
+    expect(celsius.logGood(60, -40)).toBeLessThan(Math.log(0.03 / 150));
+    expect(celsius.logGood(60, 20)).toBeLessThan(-500);
   });
   test('residuals are finite and point the right way, whatever is compared (property)', () => {
     const value = fc.oneof(fc.constant(Infinity), fc.double({ min: 0.001, max: 1e7, noNaN: true }));
@@ -236,7 +238,7 @@ describe('expected information', () => {
       const test = candidateTests(problem, EVERYTHING_AT_HAND).find((t) => t.measurement.id === id)!;
       const predictions = samples.map((s) => predictAll(posterior, test, s));
       const noise = noiseOf(problem, test.measurement, test.conditions);
-      const bits = mutualInformation(faults, samples, predictions, noise);
+      const bits = mutualInformation(outcomeTable(faults, samples, predictions, noise));
       expect(
         Math.abs(
           bits -
@@ -262,13 +264,19 @@ describe('expected information', () => {
         );
         const samples = faults.map(thinned);
         for (const t of candidateTests(problem, EVERYTHING_AT_HAND)) {
-          const bits = mutualInformation(
-            faults,
-            samples,
-            samples.map((s) => predictAll(posterior, t, s)),
-            noiseOf(problem, t.measurement, t.conditions),
-          );
+          const predictions = samples.map((s) => predictAll(posterior, t, s));
+          const table = outcomeTable(faults, samples, predictions, noiseOf(problem, t.measurement, t.conditions));
+          const bits = mutualInformation(table);
           expect(bits).toBeGreaterThanOrEqual(0);
+          // Every outcome is in one class, and what a class leaves are shares of it.
+          const outcomes = outcomesOf(faults, table);
+          const covered = outcomes.reduce((s, o) => s + o.probability, 0);
+          expect(covered, t.measurement.id).toBeGreaterThan(0.97);
+          expect(covered).toBeLessThan(1 + 1e-9);
+          for (const { interval, leaves } of outcomes) {
+            expect(interval.low).toBeLessThanOrEqual(interval.high);
+            expect(leaves.reduce((s, l) => s + l.probability, 0)).toBeLessThan(1 + 1e-9);
+          }
           expect(bits).toBeLessThanOrEqual(entropy + 0.05);
         }
       }),

@@ -3,7 +3,7 @@ import { logSumExp } from '../numeric/logSumExp.ts';
 import { type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
 import { type FaultEvidence, outlineFault, sampleFault } from './sampleFault.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
-import { Predictor } from '../model/predictor.ts';
+import { type Hypothesis, Predictor } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
 import { reachOf } from './reach.ts';
 import { type Survey, surveyHypothesis } from './survey.ts';
@@ -21,6 +21,15 @@ export interface Posterior {
   /** Most probable first. */
   faults: readonly FaultPosterior[];
   predictor: Predictor;
+  /** ln probability of all readings, over all faults by their weights. */
+  logEvidence: number;
+}
+
+/** What is to be ranked: a fault, its share before the readings, and the ways in which it can be present. */
+export interface Candidate {
+  fault: Fault;
+  weight: number;
+  hypotheses: readonly Hypothesis[];
 }
 
 /** A place whose deficit is this much worse than the best place's gets no fit. */
@@ -37,14 +46,19 @@ const SAMPLED = 0.002;
  * Source: fault model §4 (best fit per fault, then integration around it).
  */
 export function posteriorOf(problem: Problem): Posterior {
-  const predictor = new Predictor(problem);
-  const ws = makeWorkspace(predictor);
   const setting = settingOf(problem);
-  const faultHypotheses = weightedFaults(problem).map(({ fault, weight }) => ({
+  const candidates = weightedFaults(problem).map(({ fault, weight }) => ({
     fault,
     weight,
     hypotheses: hypothesesOf(fault, setting, problem),
   }));
+  return rank(new Predictor(problem), candidates);
+}
+
+/** Posterior probability of each candidate, of which there is at least one. Deterministic and bounded. */
+export function rank(predictor: Predictor, faultHypotheses: readonly Candidate[]): Posterior {
+  const { problem } = predictor;
+  const ws = makeWorkspace(predictor);
   const reach = reachOf(
     ws,
     faultHypotheses.map(({ hypotheses }) => hypotheses[0]),
@@ -83,5 +97,5 @@ export function posteriorOf(problem: Problem): Posterior {
     probability: Math.exp(logs[i] - total),
   }));
   faults.sort((a, b) => b.probability - a.probability || a.fault.id.localeCompare(b.fault.id));
-  return { faults, predictor };
+  return { faults, predictor, logEvidence: total };
 }

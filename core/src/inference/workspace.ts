@@ -18,6 +18,8 @@ export interface Workspace {
   /** Deviations of the readings at the point in hand and at another one, in 1σ. */
   readonly residual: Float64Array;
   readonly shifted: Float64Array;
+  /** What the straight-line model makes of the deviations where every unknown is at its middle. */
+  readonly atOrigin: Float64Array;
   /** Probability of each reading to be no blunder. */
   readonly weights: Float64Array;
   /** m × n: change of each deviation with each unknown. */
@@ -44,6 +46,7 @@ export function makeWorkspace(predictor: Predictor): Workspace {
     predictions: vector(m),
     residual: vector(m),
     shifted: vector(m),
+    atOrigin: vector(m),
     weights: vector(m),
     jacobian: vector(m * n),
     precision: vector(n * n),
@@ -68,13 +71,22 @@ const DIFFERENCE = 1e-4;
 
 /** Change of every deviation with each of the unknowns `felt`, at `ws.u` where `ws.residual` was found; other columns are 0. */
 export function linearise(ws: Workspace, h: Hypothesis, position: number, felt: readonly number[]): void {
-  const { n, m, u, residual, shifted, jacobian } = ws;
+  const { n, m, u, residual, shifted, jacobian, predictor, predictions } = ws;
   for (const k of felt) {
     const kept = u[k];
     u[k] = kept + DIFFERENCE;
-    residualsAt(ws, h, position, u, shifted);
+    if (predictor.latent.displayedOnly(k)) {
+      predictor.predictDisplayed(h, position, u, predictions);
+      for (let i = 0; i < m; i++) jacobian[i * n + k] = 0;
+      for (const i of predictor.displayed) {
+        const { noise, value } = predictor.readings[i];
+        jacobian[i * n + k] = (noise.residual(value, predictions[i]) - residual[i]) / DIFFERENCE;
+      }
+    } else {
+      residualsAt(ws, h, position, u, shifted);
+      for (let i = 0; i < m; i++) jacobian[i * n + k] = (shifted[i] - residual[i]) / DIFFERENCE;
+    }
     u[k] = kept;
-    for (let i = 0; i < m; i++) jacobian[i * n + k] = (shifted[i] - residual[i]) / DIFFERENCE;
   }
 }
 
@@ -84,7 +96,7 @@ export function everyUnknown({ n }: Workspace): number[] {
 }
 
 /** Change below which an unknown is not felt, in 1σ of a reading for 1σ of the unknown. */
-const FELT = 0.01;
+const FELT = 0.05;
 
 /** The unknowns on which any reading depends noticeably under a hypothesis, looked at in three positions; the others keep their prior. */
 export function feltUnknowns(ws: Workspace, h: Hypothesis): number[] {

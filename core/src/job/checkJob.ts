@@ -1,16 +1,18 @@
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { PULL_UP_SPREAD, YARD_SPREAD } from '../circuit/spread.ts';
 import { wireOhm } from '../circuit/wireOhm.ts';
-import type { Problem, ReadingInput } from '../model/problem.ts';
+import type { Problem, ReadingInput, Thermometer } from '../model/problem.ts';
 import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
+import { toldSigmaK } from '../units/toldTemperature.ts';
 import type { FieldQuantity } from '../units/quantity.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../units/entry.ts';
 import type { Job, JobCircuit, JobReading } from './jobSchema.ts';
-import { multiplied, priorFactors } from './priorFactors.ts';
-import { isUnknown, pairOhm, readFigure, valueOf } from './readFigure.ts';
+import { pooled, priorFactors } from './priorFactors.ts';
+import { isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {
   /** Everything that is wrong or missing. */
@@ -48,14 +50,19 @@ export function checkJob(job: Job): CheckedJob {
       ? null
       : take('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
   const curve = readCurve(circuit.curve, issues);
-  const temperature = (path: string, entry: Entry): number | null => {
-    if (entry.text.trim() === '') return null;
-    const value = take(path, entry, 'celsius', -100, 1200);
-    if (value !== null && curve && (value < curve.minC || value > curve.maxC)) {
+  const temperature = (path: string, entry: Entry): Thermometer | undefined => {
+    if (entry.text.trim() === '') return undefined;
+    const value = take(path, entry, 'told-celsius', -100, 1200);
+    if (value === null) return undefined;
+    const told = toldOf({ ...entry, value })!;
+    const { kind, middleC, halfWidthK } = told;
+    // A range may reach beyond the curve; a figure beyond it cannot be used.
+    if (kind === 'figure' && curve && (middleC < curve.minC || middleC > curve.maxC)) {
       issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
-      return null;
+      return undefined;
     }
-    return value;
+    const ofThermometer = kind === 'figure' ? thermometerSigmaK(job.kit) : told.edgeK;
+    return { readC: middleC, sigmaK: ofThermometer, halfWidthK };
   };
   const steadyC = temperature('temperatureC', job.temperatureC);
   const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
@@ -92,17 +99,22 @@ export function checkJob(job: Job): CheckedJob {
     wireMinOhm: wire.minOhm,
     wireMaxOhm: wire.maxOhm,
     connectors: circuit.connectors,
+    spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD[circuit.pullUpSource] },
   };
-  const sigmaK = thermometerSigmaK(job.kit);
-  const thermometer = (readC: number | null) => (readC === null ? undefined : { readC, sigmaK });
   const problem: Problem = {
     circuit: sensorCircuit,
-    thermometers: { steady: thermometer(steadyC), hot: thermometer(hotC) },
+    thermometers: { steady: steadyC, hot: hotC },
     readings,
     instruments: instrumentsOf(job.kit),
-    factors: multiplied(priorFactors(job, sensorCircuit)),
+    factors: pooled(priorFactors(job, sensorCircuit)),
   };
   return { issues, problem };
+}
+
+/** 1σ of a bath or of the air, where it was told otherwise than by a thermometer. */
+function ownSpread(entry: Entry): { ownK?: number } {
+  const told = toldOf(entry);
+  return told && told.kind !== 'figure' ? { ownK: toldSigmaK(told, NaN) } : {};
 }
 
 /** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
@@ -126,7 +138,7 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
   return job.comparison.pairs.flatMap((pair): ReadingInput[] => {
     if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
     const path = `comparison.${pair.id}`;
-    const bathC = readFigure(pair.temperatureC, 'celsius', -80, 1000);
+    const bathC = readFigure(pair.temperatureC, 'told-celsius', -80, 1000);
     const value = pairOhm(pair.resistanceOhm);
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
@@ -136,7 +148,7 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
         id: path,
         measurement: 'bench-ohms',
         value,
-        conditions: { bathC },
+        conditions: { bathC, ...ownSpread(pair.temperatureC) },
         state: pair.phase === 'after' ? 'hot' : 'steady',
       },
     ];
@@ -161,7 +173,8 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
   if (conditions.position === undefined) delete conditions.position;
   for (const [key, quantity, low, high] of [
     ['substituteOhm', 'ohms', 0.01, 1e8],
-    ['bathC', 'celsius', -80, 1000],
+    ['bathC', 'told-celsius', -80, 1000],
+    ['airC', 'told-celsius', -80, 100],
   ] as const) {
     if (!measurement.needs.includes(key)) continue;
     const entry = reading.conditions[key];
@@ -174,6 +187,7 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
       return [];
     }
     conditions[key] = result;
+    if (quantity === 'told-celsius') Object.assign(conditions, ownSpread(entry!));
   }
   if (measurement.needs.includes('position') && (conditions.position ?? 99) > job.circuit.connectors) {
     issues.push({ path: `${path}.position`, issue: { ok: false, reason: 'needs-condition' } });

@@ -4,6 +4,7 @@ import type { CurveModel } from '../curves/curveModel.ts';
 import { tableFault } from '../curves/table.ts';
 import type { FieldQuantity } from '../units/quantity.ts';
 import type { CurveChoice } from './circuitSchema.ts';
+import { ohmBand } from '../units/ohmBand.ts';
 import { blank, type Entry } from '../units/entry.ts';
 import type { Issue } from './fieldIssue.ts';
 import { readFigure } from './readFigure.ts';
@@ -44,6 +45,8 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
     issues.push({ path: `${path}.figures.${form.figures[0].key}`, issue: { ok: false, reason: 'not-monotone' } });
     return null;
   }
+  if (choice.source === 'unknown') return { kind: 'unknown' };
+  if (choice.source === 'band') return bandOf(choice, issues, path, read);
   const points = choice.points
     .map((p, i) => ({ p, i }))
     .filter(({ p }) => p.temperatureC.text.trim() !== '' || p.resistanceOhm.text.trim() !== '')
@@ -70,6 +73,36 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
     return null;
   }
   return { kind: 'table', points: sorted.map(({ temperatureC, resistanceOhm }) => ({ temperatureC, resistanceOhm })) };
+}
+
+/** A specification of a line or two; an empty second line is left out. */
+function bandOf(
+  { slope, bands }: Extract<CurveChoice, { source: 'band' }>,
+  issues: Issue[],
+  path: string,
+  read: (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number) => number | null,
+): Curve | null {
+  const empty = (entry: Entry): boolean => entry.text.trim() === '';
+  const lines = bands
+    .map((line, row) => ({ ...line, row }))
+    .filter((line, i) => i === 0 || !empty(line.temperatureC) || !empty(line.resistanceOhm))
+    .map(({ temperatureC, resistanceOhm, row }) => {
+      const at = read(`bands.${row}.temperatureC`, temperatureC, 'told-celsius', -80, 1000);
+      const middle = read(`bands.${row}.resistanceOhm`, resistanceOhm, 'ohm-band', 0.01, 1e9);
+      const band = ohmBand(resistanceOhm.text);
+      return at === null || middle === null || !band.ok ? null : { temperatureC: at, ...band.band };
+    });
+  if (lines.length === 0) issues.push({ path: `${path}.bands`, issue: { ok: false, reason: 'empty' } });
+  if (lines.length === 0 || lines.some((line) => line === null)) return null;
+  const curve = curveSchema.safeParse({ kind: 'band', slope, bands: lines.slice(0, 2) });
+  if (!curve.success) return null;
+  const [first, second] = lines;
+  const falls = second && (second.lowOhm - first!.lowOhm) * (second.temperatureC - first!.temperatureC) < 0;
+  if (second && (second.temperatureC === first!.temperatureC || falls !== (slope === 'ntc'))) {
+    issues.push({ path: `${path}.bands.1.resistanceOhm`, issue: { ok: false, reason: 'not-monotone' } });
+    return null;
+  }
+  return curve.data;
 }
 
 /** Does a typed curve go one way from end to end, with figures a meter can show? Coefficients with a slip in them do not. */

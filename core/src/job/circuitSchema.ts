@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST } from './most.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
+import { PULL_UP_SOURCES } from '../circuit/spread.ts';
 import { curveSchema, typedForm } from '../curves/curve.ts';
 import { DOOR, entrySchema, identifier, line } from '../units/entry.ts';
 
@@ -20,6 +21,14 @@ export const curveChoiceSchema = z.discriminatedUnion('source', [
     points: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(DOOR * MOST.points),
   }),
   z.strictObject({ source: z.literal('given'), name: line, curve: curveSchema }),
+  /** A specification of a line or two: "2–3 kΩ at 20 °C". */
+  z.strictObject({
+    source: z.literal('band'),
+    slope: z.enum(['ntc', 'ptc']),
+    bands: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(DOOR * 2),
+  }),
+  /** To be learned from the readings. */
+  z.strictObject({ source: z.literal('unknown') }),
 ]);
 
 export const circuitSchema = z.strictObject({
@@ -28,6 +37,8 @@ export const circuitSchema = z.strictObject({
   referenceV: entrySchema,
   /** An empty text or the word "unknown" means: to be learned from the readings. */
   pullUpOhm: entrySchema,
+  /** Where its figure comes from. */
+  pullUpSource: z.enum(PULL_UP_SOURCES),
   hotPullUpOhm: entrySchema,
   curve: curveChoiceSchema,
   display: z.strictObject({

@@ -25,6 +25,12 @@ export function curveName(choice: Job['circuit']['curve']): string {
     const form = typedForm(choice.kind, choice.form)!;
     return `${form.name}: ${form.figures.map((f) => `${f.name} ${choice.figures[f.key]?.text || '?'}`).join(', ')}`;
   }
+  if (choice.source === 'unknown') return 'not known';
+  if (choice.source === 'band')
+    return choice.bands
+      .filter((b) => b.resistanceOhm.text.trim() !== '')
+      .map((b) => `${b.resistanceOhm.text.trim()} at ${b.temperatureC.text.trim() || '?'}`)
+      .join(', ');
   return choice.source === 'given'
     ? choice.name
     : `table of ${choice.points.filter((p) => p.temperatureC.value !== null).length} points`;

@@ -14,6 +14,8 @@ export function curveSlope(choice: CurveChoice): 'ntc' | 'ptc' {
     const curve = circuitCurve(choice);
     return curve ? curveModel(curve).slope : 'ntc';
   }
+  if (choice.source === 'band') return choice.slope;
+  if (choice.source === 'unknown') return 'ntc';
   const known = choice.points.filter((p) => p.temperatureC.value !== null && p.resistanceOhm.value !== null);
   known.sort((a, b) => a.temperatureC.value! - b.temperatureC.value!);
   const [first, last] = [known[0], known[known.length - 1]];

@@ -17,7 +17,7 @@ import { newReading } from './newReading.ts';
 import { MAX_FILE_BYTES, openJob, openJobData, saveJob } from './openJob.ts';
 import { MOST } from './most.ts';
 import { LONGEST } from '../units/entry.ts';
-import { multiplied, priorFactors } from './priorFactors.ts';
+import { pooled, priorFactors } from './priorFactors.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -235,15 +235,25 @@ describe('what is typed', () => {
     expect(problem!.readings[0].value).toBe(Infinity);
   });
 
-  test('findings multiply, and only faults that exist are named', () => {
+  test('what is told is pooled, and only faults that exist are named', () => {
     const known = FAULTS.map((f) => f.id);
     for (const f of FINDINGS)
       for (const fault of Object.keys(f.ratios)) expect(known, `${f.id}: ${fault}`).toContain(fault);
     const factors = (change: Partial<Job>): Record<string, number> =>
-      multiplied(priorFactors({ ...fresh(), ...change }, null));
-    expect(factors({ findings: ['moisture', 'corrosion'] })['signal-to-return']).toBe(15);
+      pooled(priorFactors({ ...fresh(), ...change }, null));
+    const told = factors({ findings: ['moisture', 'corrosion'] });
+    // 5 × 3, drawn together; nothing that is told carries one fault further than thirty times another.
+    expect(told['signal-to-return']).toBeGreaterThan(5);
+    expect(told['signal-to-return']).toBeLessThan(15);
+    const all = factors({ findings: FINDINGS.map((f) => f.id) });
+    expect(Math.max(...Object.values(all)) / Math.min(...Object.values(all))).toBeLessThan(30);
+    expect(told['signal-to-return']).toBeGreaterThan(told['signal-to-ground']);
     expect(factors({ findings: ['no such thing'] })).toEqual({});
-    expect(factors({ findings: ['moisture'], weightFactors: { 'signal-to-return': 2 } })['signal-to-return']).toBe(10);
+    // What is changed by hand stands outside the pool.
+    const moist = factors({ findings: ['moisture'] })['signal-to-return'];
+    expect(
+      factors({ findings: ['moisture'], weightFactors: { 'signal-to-return': 200 } })['signal-to-return'],
+    ).toBeCloseTo(200 * moist, 9);
   });
 });
 

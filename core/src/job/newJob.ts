@@ -11,6 +11,7 @@ export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
     layout: entry.layout,
     referenceV: figure(entry.referenceV),
     pullUpOhm: entry.pullUpOhm === null ? { text: 'unknown', value: null } : figure(entry.pullUpOhm),
+    pullUpSource: 'usual',
     hotPullUpOhm: blank(),
     curve: { source: 'catalogue', id: entry.curveId },
     display: {

@@ -1,5 +1,7 @@
 import { type FieldQuantity } from '../units/quantity.ts';
-import { parseReading, type ParseOptions } from '../units/parseReading.ts';
+import { parseField } from '../units/parseField.ts';
+import type { ParseOptions } from '../units/parseReading.ts';
+import { type ToldTemperature, toldTemperature } from '../units/toldTemperature.ts';
 import type { Entry } from '../units/entry.ts';
 import type { FieldIssue } from './fieldIssue.ts';
 
@@ -24,8 +26,20 @@ export function valueOf(
 ): number | FieldIssue {
   if (stored === 'OL') return Infinity;
   if (stored !== null) return stored;
-  const parsed = parseReading(text, quantity, options);
+  const parsed = parseField(text, quantity, options);
   return parsed.ok ? parsed.value : parsed;
+}
+
+/**
+ * A temperature as it was told, read again from its text; the value kept with it says in which unit it was typed. Null while it is no temperature.
+ */
+export function toldOf({ text, value }: Entry): ToldTemperature | null {
+  if (value === null) return null;
+  for (const unit of ['C', 'F'] as const) {
+    const read = toldTemperature(text, unit);
+    if (read.ok && Math.abs(read.told.middleC - value) < 1e-6) return read.told;
+  }
+  return { kind: 'figure', middleC: value, halfWidthK: 0, edgeK: NaN };
 }
 
 /** Ω of a pair as typed; OL is Infinity. */

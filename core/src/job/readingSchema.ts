@@ -16,6 +16,7 @@ import {
 export const conditionsSchema = z.strictObject({
   substituteOhm: entrySchema.optional(),
   bathC: entrySchema.optional(),
+  airC: entrySchema.optional(),
   wire: z.enum(WIRES).optional(),
   position: z.number().int().min(1).max(8).optional(),
 });

@@ -28,6 +28,7 @@ export function readingsCsv(job: Job): string {
         state: r.state,
         'substitute (Ω)': r.conditions.substituteOhm?.value ?? '',
         'bath (°C)': r.conditions.bathC?.value ?? '',
+        'air (°C)': r.conditions.airC?.value ?? '',
         wire: r.conditions.wire ?? '',
         connector: r.conditions.position ?? '',
         taken: r.takenAt ?? '',

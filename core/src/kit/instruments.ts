@@ -25,10 +25,13 @@ export interface Instruments {
   blunder: number;
 }
 
-/** Generic instruments: volts 0.5 % + 3 mV, ohms 0.8 % + 0.1 Ω, display 0.6 K, bath 0.5 K, one blunder in a hundred. */
+/**
+ * Generic instruments: volts 0.7 % + 5 mV, ohms 1 % + 0.2 Ω, display 0.6 K, bath 0.5 K, one blunder in a hundred. A common meter is good to
+ * 1.5 % (limit). Common practice, no source.
+ */
 export const GENERIC_INSTRUMENTS: Instruments = {
-  volts: [{ upTo: Infinity, relative: 0.005, absolute: 0.003 }],
-  ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 }],
+  volts: [{ upTo: Infinity, relative: 0.007, absolute: 0.005 }],
+  ohms: [{ upTo: Infinity, relative: 0.01, absolute: 0.2 }],
   meterInputOhm: METER_INPUT_OHM,
   meterOverloadOhm: METER_OVERLOAD_OHM,
   leadOhm: 0,
@@ -38,4 +41,4 @@ export const GENERIC_INSTRUMENTS: Instruments = {
 };
 
 /** 1σ of a thermometer at the machine, K. */
-export const THERMOMETER_SIGMA_K = 1;
+export const THERMOMETER_SIGMA_K = 1.5;

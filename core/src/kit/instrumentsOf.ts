@@ -5,11 +5,17 @@ import type { ThermometerKind } from '../units/vocabulary.ts';
 /** A limit ±a is taken for an even spread: its 1σ is a/√3 (JCGM 100, 4.3.7). */
 const LIMIT = Math.sqrt(3);
 
-/** What is realistic for a thermometer held to a machine, 1σ in K. Common practice, no source. */
+/**
+ * What is realistic for a thermometer held to a machine, 1σ in K. Common practice, no source; a thermocouple of class 2 is itself good to 2.5 K
+ * (limit, IEC 60584-1, from memory).
+ */
 const REALISTIC_SIGMA_K: Readonly<Record<ThermometerKind, number>> = {
-  'infra-red': 2,
+  'infra-red': 2.5,
+  'infra-red-shiny': 6,
+  display: 2,
+  hand: 6,
   thermocouple: THERMOMETER_SIGMA_K,
-  glass: 0.8,
+  glass: 1,
   other: THERMOMETER_SIGMA_K,
 };
 

@@ -23,5 +23,5 @@ export const knownGoodOhms: Measurement = {
     'Leads on the two pins of the good sensor.',
   ],
   caution: null,
-  predict: ({ state }) => shownOhm(state, realOhm(state.moduleCurve, state.formError, state.temperatureC)),
+  predict: ({ state }) => shownOhm(state, realOhm(state.moduleCurve, state, state.temperatureC)),
 };

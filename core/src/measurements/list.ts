@@ -22,6 +22,7 @@ import { returnDrop } from './returnDrop.ts';
 import { returnWireOhms } from './returnWireOhms.ts';
 import { sensorOhmsInBath } from './sensorOhmsInBath.ts';
 import { sensorOhmsInPlace } from './sensorOhmsInPlace.ts';
+import { sensorOhmsOff } from './sensorOhmsOff.ts';
 import { signalWireOhms } from './signalWireOhms.ts';
 import { supplyToReturn } from './supplyToReturn.ts';
 
@@ -41,6 +42,7 @@ export const MEASUREMENTS: readonly Measurement[] = [
   neighbourReference,
   sensorOhmsInPlace,
   pinToBody,
+  sensorOhmsOff,
   sensorOhmsInBath,
   knownGoodOhms,
   panelOhms,

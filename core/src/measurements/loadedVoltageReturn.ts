@@ -9,6 +9,7 @@ export const loadedVoltageReturn: Measurement = {
   minutes: 3,
   repeatMinutes: 1,
   setup: 'plugged',
+  atLivePin: true,
   tools: ['meter'],
   needs: [],
   layouts: TWO_WIRE,

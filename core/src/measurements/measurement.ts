@@ -9,7 +9,10 @@ export type MarkPlace = (typeof MARK_PLACES)[number];
 /** What a reading of this kind needs to know beside its figure. Ω, °C, connector number from the module. */
 export interface Conditions {
   substituteOhm?: number;
+  /** Of the water or the air the sensor is in, and its 1σ, K, where that is not the thermometer's. */
   bathC?: number;
+  airC?: number;
+  ownK?: number;
   wire?: Wire;
   position?: number;
 }
@@ -32,8 +35,10 @@ export interface Measurement {
   readonly risky?: true;
   /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */
   readonly ofAnotherSensor?: true;
+  /** Does the red lead belong on a pin that is live on a sound circuit? On the wrong one it shows nothing. */
+  readonly atLivePin?: true;
   readonly tools: readonly Tool[];
-  readonly needs: readonly (keyof Conditions)[];
+  readonly needs: readonly ('substituteOhm' | 'bathC' | 'airC' | 'wire' | 'position')[];
   readonly layouts: readonly Layout[];
   /** Where the leads stand, for the drawing; null where the meter is on a part taken off. */
   readonly probes: { red: Probe; black: Probe } | null;

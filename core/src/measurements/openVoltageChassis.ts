@@ -9,6 +9,7 @@ export const openVoltageChassis: Measurement = {
   minutes: 2,
   repeatMinutes: 1,
   setup: 'unplugged',
+  atLivePin: true,
   tools: ['meter'],
   needs: [],
   layouts: LAYOUTS,

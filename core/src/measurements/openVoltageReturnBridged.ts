@@ -9,6 +9,7 @@ export const openVoltageReturnBridged: Measurement = {
   repeatMinutes: 2,
   setup: 'unplugged',
   risky: true,
+  atLivePin: true,
   tools: ['meter', 'jumper'],
   needs: [],
   layouts: ['pull-up'],

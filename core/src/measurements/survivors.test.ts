@@ -19,10 +19,10 @@ describe('single facts of a circuit', () => {
   });
   test('the form error bends a curve up on the cold side and down on the hot one; the module follows the same real curve', () => {
     const curve = curveModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 });
-    expect(realOhm(curve, 1, -20)).toBeGreaterThan(curve.resistanceOhm(-20) * 1.01);
-    expect(realOhm(curve, 1, 90)).toBeLessThan(curve.resistanceOhm(90) * 0.99);
-    expect(realOhm(curve, -1, -20)).toBeLessThan(curve.resistanceOhm(-20));
-    expect(realOhm(curve, 0, -20)).toBe(curve.resistanceOhm(-20));
+    expect(realOhm(curve, { formError: 1, levelU: 0 }, -20)).toBeGreaterThan(curve.resistanceOhm(-20) * 1.01);
+    expect(realOhm(curve, { formError: 1, levelU: 0 }, 90)).toBeLessThan(curve.resistanceOhm(90) * 0.99);
+    expect(realOhm(curve, { formError: -1, levelU: 0 }, -20)).toBeLessThan(curve.resistanceOhm(-20));
+    expect(realOhm(curve, { formError: 0, levelU: 0 }, -20)).toBe(curve.resistanceOhm(-20));
     for (const t of [-20, 90]) {
       const state = { ...nominalState(coolantCircuit({ curve }), t, 2490), formError: 2 };
       expect(Math.abs(solved.set(state).displayedC('sensor') - t)).toBeLessThan(0.6);

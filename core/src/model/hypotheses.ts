@@ -24,7 +24,7 @@ export function settingOf(problem: Problem): Setting {
 
 /** What the faults may know of a circuit. */
 export function settingOfCircuit({ layout, connectors, curve }: SensorCircuit): Setting {
-  return { layout, connectors, otherCurves: otherCommonCurves(curve) };
+  return { layout, connectors, otherCurves: otherCommonCurves(curve), curveKnown: curve.alternatives === undefined };
 }
 
 /** Every definite way in which a fault can be present, shares summing to one. */
@@ -39,15 +39,20 @@ export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): 
     { onlyIn: null, share: intermittent.length > 0 ? 1 - INTERMITTENT_SHARE : 1 },
     ...intermittent.map((onlyIn) => ({ onlyIn, share: INTERMITTENT_SHARE / intermittent.length })),
   ];
+  const { curve } = problem.circuit;
+  const curves = curve.alternatives ?? [{ share: 1, model: curve }];
   return fault.branches(setting).flatMap((branch) =>
-    kinds.flatMap((kind) =>
-      presence.map(({ onlyIn, share }) => ({
-        fault,
-        branch,
-        ratiometric: kind,
-        onlyIn,
-        logShare: Math.log((branch.share * share) / kinds.length),
-      })),
+    curves.flatMap(({ share: ofCurve, model }) =>
+      kinds.flatMap((kind) =>
+        presence.map(({ onlyIn, share }) => ({
+          fault,
+          branch,
+          curve: model,
+          ratiometric: kind,
+          onlyIn,
+          logShare: Math.log((branch.share * ofCurve * share) / kinds.length),
+        })),
+      ),
     ),
   );
 }

@@ -1,8 +1,9 @@
 import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { copyState, nominalState } from '../circuit/sensorCircuit.ts';
+import { heavy } from '../circuit/spread.ts';
 import { logNormalDensity, normalCdf } from '../numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
-import { type Problem, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
+import { type Problem, type Thermometer, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
 
 /** Bounds of a pull-up nobody knows, Ω. */
 export const UNKNOWN_PULL_UP = { minOhm: 300, maxOhm: 100_000 } as const;
@@ -11,6 +12,8 @@ interface Coordinate {
   readonly name: string;
   /** Prior is standard normal, or, for a thermometer that may be a blunder, a mixture with a wide one. */
   readonly blunder: number;
+  /** Is it felt by displayed values only? */
+  readonly displayedOnly: boolean;
   put(c: CircuitState, u: number): void;
 }
 
@@ -24,50 +27,77 @@ export class LatentSpace {
   private readonly coordinates: readonly Coordinate[];
   /** Index of the temperature coordinate of each state. */
   private readonly temperatureOf: Readonly<Record<MachineState, number>>;
-  private readonly temperatures: readonly { readC: number; sigmaK: number; blunder: number }[];
-  private readonly base: CircuitState;
+  private readonly temperatures: readonly (Thermometer & { blunder: number; tail: number })[];
+  /** The circuit with nothing wrong at `lastU`; its pull-up is the factor on the nominal one. */
+  private readonly sound: CircuitState;
+  private readonly lastU: Float64Array;
 
-  constructor(problem: Problem) {
+  /** Index of the unknown that is the size of a second fault; −1 where there is none. */
+  readonly secondSize: number;
+
+  constructor(problem: Problem, pairs = false) {
     const { circuit } = problem;
     const { meterInputOhm, meterOverloadOhm, leadOhm } = problem.instruments;
-    this.base = { ...nominalState(circuit, 0, circuit.pullUpOhm ?? 5000), meterInputOhm, meterOverloadOhm, leadOhm };
+    const nominal = nominalState(circuit, 0, circuit.pullUpOhm ?? 5000);
+    this.sound = { ...nominal, pullUpOhm: 1, meterInputOhm, meterOverloadOhm, leadOhm };
     const common = commonCoordinates(circuit);
+    this.secondSize = pairs ? common.length : -1;
+    if (pairs) common.push({ name: 'second size', blunder: 0, displayedOnly: false, put: () => undefined });
     const states = MACHINE_STATES.filter(
       (s) => s !== 'wiggling' && (s === 'steady' || problem.readings.some((r) => r.state === s)),
     );
     this.temperatures = states.map((state) => {
       const thermometer = problem.thermometers[state as 'steady' | 'hot'];
-      return thermometer ? { ...thermometer, blunder: problem.instruments.blunder } : { ...UNMEASURED, blunder: 0 };
+      return thermometer
+        ? { ...thermometer, blunder: problem.instruments.blunder, tail: circuit.spread.tail }
+        : { ...UNMEASURED, blunder: 0, tail: 0 };
     });
     const steady = common.length;
     const hot = states.includes('hot') ? common.length + 1 : steady;
     this.temperatureOf = { steady, wiggling: steady, hot };
     this.coordinates = [
       ...common,
-      ...this.temperatures.map(({ readC, sigmaK, blunder }) => ({
+      ...this.temperatures.map(({ readC, sigmaK, halfWidthK = 0, blunder, tail }) => ({
         name: 'temperature',
         blunder,
-        put: (c: CircuitState, u: number) => (c.temperatureC = readC + sigmaK * u),
+        displayedOnly: false,
+        put: (c: CircuitState, u: number): void => {
+          c.temperatureC = readC + sigmaK * heavy(u, tail);
+          if (halfWidthK > 0) c.temperatureC += halfWidthK * (2 * normalCdf(u) - 1);
+        },
       })),
     ];
     this.dimension = this.coordinates.length;
+    this.lastU = new Float64Array(this.dimension).fill(NaN);
     this.names = this.coordinates.map((c) => c.name);
   }
 
   /** Writes the healthy circuit at point `u` in a machine state into `into` (a scratch object that is fully overwritten). */
   state(u: ArrayLike<number>, machine: MachineState, ratiometric: boolean, into: CircuitState): CircuitState {
-    copyState(this.base, into);
-    into.ratiometric = ratiometric;
+    const { sound, lastU } = this;
     const temperature = this.temperatureOf[machine];
     const first = this.dimension - this.temperatures.length;
-    for (let k = 0; k < first; k++) this.coordinates[k].put(into, u[k]);
+    // Most calls differ from the one before in one coordinate: only what has moved is worked out again.
+    for (let k = 0; k < first; k++) {
+      if (u[k] === lastU[k]) continue;
+      this.coordinates[k].put(sound, u[k]);
+      lastU[k] = u[k];
+    }
+    copyState(sound, into);
+    into.ratiometric = ratiometric;
+    into.pullUpOhm *= into.nominalPullUpOhm;
     this.coordinates[temperature].put(into, u[temperature]);
     return into;
   }
 
+  /** Is coordinate k felt by displayed values only? */
+  displayedOnly(k: number): boolean {
+    return this.coordinates[k].displayedOnly;
+  }
+
   /** A fresh scratch circuit for `state`. */
   scratch(): CircuitState {
-    return { ...this.base };
+    return { ...this.sound };
   }
 
   /** ln prior density of a point relative to the standard normal in every coordinate. */
@@ -120,33 +150,72 @@ function wideRatio(u: number): number {
 }
 
 function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
-  const plain = (name: string, put: Coordinate['put']): Coordinate => ({ name, blunder: 0, put });
-  const wireRatio = Math.log(circuit.wireMaxOhm / circuit.wireMinOhm);
-  const wire = (u: number): number => circuit.wireMinOhm * Math.exp(wireRatio * normalCdf(u));
+  const { spread, curve } = circuit;
+  const toleranceLog = Math.max(spread.sensorLog, curve.toleranceLog);
+  type Put = (c: CircuitState, value: number) => void;
+  const of = (name: string, value: (u: number) => number, put: Put, displayedOnly = false): Coordinate => ({
+    name,
+    blunder: 0,
+    displayedOnly,
+    put: (c, u) => put(c, value(u)),
+  });
+  /** Off by so many of this 1σ, with the tails of the yard; as a difference, or as a factor. */
+  const off =
+    (sigma: number, middle = 0) =>
+    (u: number): number =>
+      middle + sigma * heavy(u, spread.tail);
+  const factor =
+    (sigma: number, tail = spread.tail) =>
+    (u: number): number =>
+      Math.exp(sigma * heavy(u, tail));
+  const logEven = (low: number, high: number) => {
+    const span = Math.log(high / low);
+    return (u: number): number => low * Math.exp(span * normalCdf(u));
+  };
+  const wire = logEven(circuit.wireMinOhm, circuit.wireMaxOhm);
   const list: Coordinate[] = [];
   if (circuit.pullUpOhm === null) {
-    const span = Math.log(UNKNOWN_PULL_UP.maxOhm / UNKNOWN_PULL_UP.minOhm);
-    list.push(
-      plain('pull-up', (c, u) => {
-        c.nominalPullUpOhm = UNKNOWN_PULL_UP.minOhm * Math.exp(span * normalCdf(u));
-        c.pullUpOhm = c.nominalPullUpOhm;
-      }),
-    );
+    const put: Put = (c, ohm) => (c.nominalPullUpOhm = ohm);
+    list.push(of('pull-up', logEven(UNKNOWN_PULL_UP.minOhm, UNKNOWN_PULL_UP.maxOhm), put));
   }
+  const changePullUps: Put = (c, f) => {
+    c.pullUpOhm = f;
+    if (circuit.hotPullUpOhm !== null) c.hotPullUpOhm = circuit.hotPullUpOhm * f;
+  };
+  const reference: Put = (c, f) => (c.referenceV = circuit.referenceV * f);
   list.push(
-    plain('reference', (c, u) => (c.referenceV = circuit.referenceV * (1 + 0.01 * u))),
-    plain('pull-up tolerance', (c, u) => {
-      c.pullUpOhm *= 1 + 0.01 * u;
-      if (circuit.hotPullUpOhm !== null) c.hotPullUpOhm = circuit.hotPullUpOhm * (1 + 0.01 * u);
-    }),
-    plain('sensor tolerance', (c, u) => (c.sensorFactor = Math.exp(circuit.curve.toleranceLog * u))),
-    plain('ground', (c, u) => (c.groundOffsetV = 0.01 * u)),
-    plain('signal wire', (c, u) => (c.signalOhm = wire(u))),
-    plain('return wire', (c, u) => (c.returnOhm = wire(u))),
-    plain('supply', (c, u) => (c.supplyV = circuit.supplyV + 0.2 * u)),
+    of('reference', factor(spread.reference, spread.referenceTail), reference),
+    of('pull-up tolerance', factor(spread.pullUp), changePullUps),
+    of('sensor tolerance', factor(toleranceLog), (c, f) => (c.sensorFactor = f)),
+    of('ground', off(spread.groundV), (c, volt) => (c.groundOffsetV = volt)),
+    of('signal wire', wire, (c, ohm) => (c.signalOhm = ohm)),
+    of('return wire', wire, (c, ohm) => (c.returnOhm = ohm)),
+    of('supply', off(spread.supplyV, circuit.supplyV), (c, volt) => (c.supplyV = volt)),
   );
-  if ([-40, 0, 60, 120].some((t) => circuit.curve.formErrorLog(t) > 0)) {
-    list.push(plain('curve form', (c, u) => (c.formError = u)));
+  if (spread.inputMaxOhm > spread.inputMinOhm) {
+    list.push(of('module input', logEven(spread.inputMinOhm, spread.inputMaxOhm), (c, ohm) => (c.inputOhm = ohm)));
+  }
+  if (spread.lowEndK > 0) {
+    const { minC, maxC } = circuit.display;
+    list.push(of('low end', off(spread.lowEndK, minC), (c, t) => (c.displayMinC = t), true));
+    list.push(of('high end', off(spread.highEndK, maxC), (c, t) => (c.displayMaxC = t), true));
+  }
+  if (curve.level)
+    list.push(
+      of(
+        'curve level',
+        (u) => u,
+        (c, u) => (c.levelU = u),
+      ),
+    );
+  if ([-40, 0, 60, 120].some((t) => curve.formErrorLog(t) > 0)) {
+    list.push(
+      of(
+        'curve form',
+        (u) => u,
+        (c, sigmas) => (c.formError = sigmas),
+      ),
+    );
   }
   return list;
 }

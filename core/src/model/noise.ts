@@ -1,5 +1,5 @@
 import type { DisplayScale } from '../circuit/sensorCircuit.ts';
-import { normalCdf } from '../numeric/normal.ts';
+import type { Spread } from '../circuit/spread.ts';
 import type { Accuracy, Instruments } from '../kit/instruments.ts';
 
 /**
@@ -100,56 +100,51 @@ export function ohmsNoise(instruments: Instruments): NoiseModel {
   };
 }
 
-const RAIL_BLUNDER = 0.15;
-/** Chance that a display at the end of its scale shows something else than that end. */
-const RAIL_SLIP = 1e-3;
+/** Share of blunders that are one of the two ends of the scale. */
+const END_BLUNDER = 0.3;
+/** Chance that a module whose pin is at an end shows a default in its place: any value of its scale. */
+const DEFAULT_SHOWN = 0.03;
 
-export function displayedNoise(instruments: Instruments, scale: DisplayScale): NoiseModel {
+/**
+ * A displayed value scatters about what the module computes; where that is an end of its scale, the module may show a default instead. The ends
+ * are known to some kelvin only (`spread`), so no figure is taken for exact.
+ */
+export function displayedNoise(instruments: Instruments, scale: DisplayScale, spread: Spread): NoiseModel {
   const { minC, maxC, resolutionC, substituteC } = scale;
-  const spread = Math.hypot(instruments.displayedK, resolutionC / Math.sqrt(12));
-  const half = resolutionC / 2;
-  const isEnd = (v: number): boolean => v <= minC + half || v >= maxC - half || v === substituteC;
-  const exact = (p: number): boolean => p <= minC || p >= maxC || p === substituteC;
+  const own = Math.hypot(instruments.displayedK, resolutionC / Math.sqrt(12));
+  const variance = own * own;
+  const [low, high] = [minC - 20, maxC + 20];
+  const logAnywhere = -Math.log(high - low);
+  // An end may be this far from where it was told.
+  const [nearLow, nearHigh] = [minC + 3 * spread.lowEndK + own, maxC - 3 * spread.highEndK - own];
+  const logEnd = (v: number, end: number, sigmaK: number): number => logNormal(v, end, Math.hypot(own, 1.5 * sigmaK));
+  const atEnd = (p: number): boolean => p <= nearLow || p >= nearHigh || p === substituteC;
   return {
-    sigma: (p) => (exact(p) ? 1e-3 : spread),
+    sigma: () => own,
     logGood: (v, p) => {
-      if (exact(p)) {
-        const same = Math.abs(v - p) <= half || (p <= minC && v < p) || (p >= maxC && v > p);
-        if (same) return Math.log(1 - RAIL_SLIP);
-        return Math.log(RAIL_SLIP) + logNormal(v, p, spread);
-      }
-      if (v <= minC + half) return logTail((minC + half - p) / spread);
-      if (v >= maxC - half) return logTail((p - maxC + half) / spread);
-      return logNormal(v, p, spread);
+      const shown = logNormalOf(v - p, variance);
+      if (!atEnd(p)) return shown;
+      return logMixture(Math.log1p(-DEFAULT_SHOWN) + shown, Math.log(DEFAULT_SHOWN) + logAnywhere);
     },
-    logBlunder: (v) => Math.log(isEnd(v) ? RAIL_BLUNDER : (1 - 2 * RAIL_BLUNDER) / (maxC - minC)),
-    residual: (v, p) => {
-      const target = Math.min(maxC, Math.max(minC, v));
-      if (exact(p) && Math.abs(target - p) <= half) return 0;
-      return (p - target) / spread;
-    },
-    draw: (p, z) => {
-      if (exact(p)) return p;
-      const rounded = Math.round((p + instruments.displayedK * z) / resolutionC) * resolutionC;
-      return Math.min(maxC, Math.max(minC, rounded));
-    },
+    logBlunder: (v) =>
+      logMixture(
+        Math.log(1 - END_BLUNDER) + logAnywhere,
+        Math.log(END_BLUNDER / 2) + logMixture(logEnd(v, minC, spread.lowEndK), logEnd(v, maxC, spread.highEndK)),
+      ),
+    residual: (v, p) => (p - v) / own,
+    draw: (p, z) => Math.round((p + instruments.displayedK * z) / resolutionC) * resolutionC,
     drawBlunder: (p) => {
-      if (p < RAIL_BLUNDER) return minC;
-      if (p > 1 - RAIL_BLUNDER) return maxC;
-      return Math.round(minC + ((maxC - minC) * (p - RAIL_BLUNDER)) / (1 - 2 * RAIL_BLUNDER));
+      if (p < END_BLUNDER / 2) return minC;
+      if (p > 1 - END_BLUNDER / 2) return maxC;
+      return Math.round(low + ((high - low) * (p - END_BLUNDER / 2)) / (1 - END_BLUNDER));
     },
   };
-}
-
-/** ln Φ(z), also where Φ underflows. */
-function logTail(z: number): number {
-  return z > -6 ? Math.log(normalCdf(z)) : -0.5 * z * z - Math.log(-z) - LOG_ROOT_2PI;
 }
 
 /** ln of the mixture of two ln likelihoods that carry their weights already. */
 export function logMixture(good: number, bad: number): number {
   const difference = good - bad;
   if (difference > 30) return good;
-  if (difference < -30) return bad;
+  if (!(difference >= -30)) return bad;
   return difference > 0 ? good + Math.log1p(Math.exp(-difference)) : bad + Math.log1p(Math.exp(difference));
 }

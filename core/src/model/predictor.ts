@@ -1,22 +1,30 @@
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
+import type { CurveModel } from '../curves/curveModel.ts';
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
 import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { LatentSpace } from './latent.ts';
 import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
+import { normalCdf } from '../numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
 import { type Problem } from './problem.ts';
+import { logWrongPin, type Slip, slipsOf } from './slips.ts';
+import { logSumExp } from '../numeric/logSumExp.ts';
 
 /** One definite way to be wrong: a branch of a fault, present always or only in one machine state, with one kind of converter. */
 export interface Hypothesis {
   fault: Fault;
   branch: Branch;
   ratiometric: boolean;
+  /** The curve of sensor and module. */
+  curve: CurveModel;
   /** null: present in every state; otherwise the one state in which it is present. */
   onlyIn: MachineState | null;
   /** ln of its share of the fault's weight. */
   logShare: number;
+  /** A second fault that is present as well, its position in this stretch. */
+  second?: { branch: Branch; from: number; to: number };
 }
 
 interface Prepared {
@@ -25,44 +33,71 @@ interface Prepared {
   state: MachineState;
   value: number;
   noise: NoiseModel;
-  /** ln of chance and likelihood of this value as a blunder. */
+  /** ln of chance and likelihood of this value as a blunder of no known kind, or of a wrong pin. */
   logBad: number;
+  /** The part of `logBad` that is a wrong pin. */
+  logPin: number;
+  slips: readonly Slip[];
 }
+
+/** Where a sound reading is this much (ln) more likely than a blunder, no slip is looked for. */
+const MET = 10;
 
 /** Predicts every reading of one problem under any hypothesis, and scores the predictions. Holds scratch space: one per thread. */
 export class Predictor {
   readonly latent: LatentSpace;
   readonly readings: readonly Prepared[];
-  private readonly byState: readonly { state: MachineState; indices: readonly number[] }[];
+  /** Which of the readings are displayed values. */
+  readonly displayed: readonly number[];
+  private readonly byState: readonly {
+    state: MachineState;
+    indices: readonly number[];
+    displayed: readonly number[];
+  }[];
   private readonly solved = new SolvedCircuit();
   private readonly scratch: CircuitState;
   /** ln of the chance that a reading is no blunder. */
   readonly logSound: number;
   /** The size the fault had in the last prediction, in its unit. */
   lastSize = NaN;
+  /** The size its second fault had, where it has one. */
+  lastSecondSize = NaN;
   /** Pull-up the module had in the last prediction, Ω. */
   lastPullUpOhm = NaN;
 
-  constructor(readonly problem: Problem) {
-    this.latent = new LatentSpace(problem);
+  /** `pairs`: hypotheses of two faults will be asked about. */
+  constructor(
+    readonly problem: Problem,
+    pairs = false,
+  ) {
+    this.latent = new LatentSpace(problem, pairs);
     this.scratch = this.latent.scratch();
     this.logSound = Math.log(1 - problem.instruments.blunder);
     this.readings = problem.readings.map((r) => {
       const measurement = measurementById(r.measurement);
       const noise = noiseOf(problem, measurement, r.conditions);
-      const logBad = Math.log(problem.instruments.blunder) + noise.logBlunder(r.value);
-      return { measurement, conditions: r.conditions, state: r.state, value: r.value, noise, logBad };
+      const logPin = logWrongPin(measurement, r.value);
+      const logBad = logMixture(Math.log(problem.instruments.blunder) + noise.logBlunder(r.value), logPin);
+      const slips = slipsOf(measurement, r.value);
+      const { conditions, state, value } = r;
+      return { measurement, conditions, state, value, noise, logBad, logPin, slips };
     });
-    this.byState = MACHINE_STATES.map((state) => ({
-      state,
-      indices: this.readings.flatMap((r, i) => (r.state === state ? [i] : [])),
-    })).filter((group) => group.indices.length > 0);
+    this.displayed = this.readings.flatMap(({ measurement }, i) => (measurement.quantity === 'celsius' ? [i] : []));
+    this.byState = MACHINE_STATES.map((state) => {
+      const indices = this.readings.flatMap((r, i) => (r.state === state ? [i] : []));
+      return { state, indices, displayed: indices.filter((i) => this.displayed.includes(i)) };
+    }).filter((group) => group.indices.length > 0);
   }
 
   /** The circuit of one hypothesis in one machine state, ready to be measured. */
   solvedAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): SolvedCircuit {
     const c = this.latent.state(u, state, h.ratiometric, this.scratch);
+    c.sensorCurve = c.moduleCurve = h.curve;
     if (h.onlyIn === null || h.onlyIn === state) this.lastSize = h.branch.apply(c, position);
+    if (h.second) {
+      const { branch, from, to } = h.second;
+      this.lastSecondSize = branch.apply(c, from + (to - from) * normalCdf(u[this.latent.secondSize]));
+    }
     this.lastPullUpOhm = c.nominalPullUpOhm;
     return this.solved.set(c);
   }
@@ -72,6 +107,18 @@ export class Predictor {
     for (const { state, indices } of this.byState) {
       const solved = this.solvedAt(h, position, u, state);
       for (const i of indices) {
+        const reading = this.readings[i];
+        out[i] = reading.measurement.predict(solved, reading.conditions);
+      }
+    }
+  }
+
+  /** As `predict`, of the displayed values alone; the other entries of `out` are left as they are. */
+  predictDisplayed(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
+    for (const { state, displayed } of this.byState) {
+      if (displayed.length === 0) continue;
+      const solved = this.solvedAt(h, position, u, state);
+      for (const i of displayed) {
         const reading = this.readings[i];
         out[i] = reading.measurement.predict(solved, reading.conditions);
       }
@@ -95,10 +142,34 @@ export class Predictor {
   logLikelihood(predictions: Float64Array): number {
     let sum = 0;
     for (let i = 0; i < this.readings.length; i++) {
-      const { noise, value, logBad } = this.readings[i];
-      sum += logMixture(this.logSound + noise.logGood(value, predictions[i]), logBad);
+      const { noise, value, logBad, slips } = this.readings[i];
+      const good = this.logSound + noise.logGood(value, predictions[i]);
+      // Where a reading is met, that it slipped as well is worth nothing.
+      const met = slips.length === 0 || good > logBad + MET;
+      sum += logMixture(good, met ? logBad : logMixture(logBad, this.logSlipped(i, predictions[i])));
     }
     return sum;
+  }
+
+  /** ln chance and likelihood of reading i as a slip of any known kind, where it is predicted to be this. */
+  private logSlipped(i: number, prediction: number): number {
+    const { noise, slips } = this.readings[i];
+    let sum = -Infinity;
+    for (const { meant, logChance } of slips) sum = logMixture(sum, logChance + noise.logGood(meant, prediction));
+    return sum;
+  }
+
+  /** Probability of each explanation of reading i where it is predicted to be this: met, each slip in order, a wrong pin, any other blunder. */
+  explanations(i: number, prediction: number): number[] {
+    const { noise, value, logBad, logPin, slips } = this.readings[i];
+    const logs = [
+      this.logSound + noise.logGood(value, prediction),
+      ...slips.map(({ meant, logChance }) => logChance + noise.logGood(meant, prediction)),
+      logPin,
+      logPin === -Infinity ? logBad : Math.log(Math.max(0, Math.exp(logBad) - Math.exp(logPin))),
+    ];
+    const total = logSumExp(logs);
+    return logs.map((l) => Math.exp(l - total));
   }
 }
 
@@ -106,13 +177,13 @@ export class Predictor {
 export function noiseOf(problem: Problem, measurement: Measurement, conditions: Conditions): NoiseModel {
   const { instruments, circuit } = problem;
   if (measurement.quantity === 'volts') return voltsNoise(instruments, circuit.supplyV);
-  if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display);
+  if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display, circuit.spread);
   let extra = measurement.ofAnotherSensor ? circuit.curve.toleranceLog : 0;
-  if (conditions.bathC !== undefined) {
-    // The thermometer in the bath is off by a little: through the slope of the curve that is a scatter of the ohms.
-    const t = conditions.bathC;
+  const t = conditions.bathC ?? conditions.airC;
+  if (t !== undefined) {
+    // The temperature it has there is off by a little: through the slope of the curve that is a scatter of the ohms.
     const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
-    extra = Math.hypot(extra, slope * instruments.bathK);
+    extra = Math.hypot(extra, slope * (conditions.ownK ?? instruments.bathK));
   }
   if (extra === 0) return ohmsNoise(instruments);
   return ohmsNoise({

@@ -12,10 +12,14 @@ export interface ReadingInput {
   state: MachineState;
 }
 
-/** A thermometer at the machine: °C and its 1σ in K. */
+/**
+ * A temperature at the machine as it is known: the middle, °C; 1σ of the thermometer or of the edges, K; where it is told as a range, half its
+ * width, K.
+ */
 export interface Thermometer {
   readC: number;
   sigmaK: number;
+  halfWidthK?: number;
 }
 
 /** Everything a verdict is computed from. Plain data and curve models; nothing typed, nothing about screens. */
@@ -32,6 +36,6 @@ export interface Problem {
 /** What is believed of a temperature nobody measured, °C and 1σ in K. */
 export const UNMEASURED = { readC: 25, sigmaK: 30 } as const;
 /** A thermometer reading that is a blunder is this many times less exact. */
-export const THERMOMETER_BLUNDER_SPREAD = 15;
+export const THERMOMETER_BLUNDER_SPREAD = 8;
 /** Stands for the thermometer among the ids of doubtful readings. */
 export const THERMOMETER = 'thermometer';

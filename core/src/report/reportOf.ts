@@ -9,6 +9,7 @@ import type { Job } from '../job/jobSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import { PROOF_STEPS } from '../proof/proofPlan.ts';
 import { identifyPlugs } from '../rightSensor/identifyPlugs.ts';
+import type { TwoFaults } from '../advice/twoFaults.ts';
 import { formatInterval, formatProbability, formatQuantity, type TemperatureUnit } from '../units/format.ts';
 import { circuitFacts } from '../wording/circuitFacts.ts';
 import { codeText } from '../wording/codeText.ts';
@@ -36,6 +37,8 @@ export interface Report {
 
 export interface ReportOptions {
   unit: TemperatureUnit;
+  /** Pairs of faults, where they were weighed. */
+  two?: TwoFaults | null;
   /** How a moment (ISO 8601) is written. */
   when: (iso: string) => string;
 }
@@ -54,7 +57,7 @@ export function reportOf(
     readingsSection(job, assessment, options),
     comparisonSection(job, options),
     lookSection(job),
-    verdictSection(job, assessment),
+    verdictSection(job, assessment, options),
     decisionSection(job, options),
     repairSection(job, options),
     proofSection(job, proofHealthy, options),
@@ -96,7 +99,7 @@ function complaintSection(job: Job, { unit }: ReportOptions): ReportSection {
           .join('; '),
       ),
       ...c.codes.map(({ code, state }) =>
-        `Code ${code} (${states[state]}). ${codeText(code, job.circuit.layout, slope) ?? ''}`.trim(),
+        `Code ${code} (${states[state]}). ${codeText(code, job.circuit.layout, slope, job.circuit.name) ?? ''}`.trim(),
       ),
       ...say('Replaced before', c.replaced.join(', ')),
       ...say('Other causes', causes.join('; ')),
@@ -176,9 +179,9 @@ function lookSection(job: Job): ReportSection {
   return { id: 'look', title: 'Seen', lines: [...seen, ...say('Note', job.note)] };
 }
 
-function verdictSection(job: Job, a: Assessment | null): ReportSection {
+function verdictSection(job: Job, a: Assessment | null, { unit, two = null }: ReportOptions): ReportSection {
   if (!a || a.doubt.kind === 'no-readings') return { id: 'verdict', title: 'Verdict of the tool', lines: [] };
-  const words = verdictText(a, (id) => readingNameById(job, id));
+  const words = verdictText(a, (id) => readingNameById(job, id), unit, two);
   const groups = a.groups.map((g) => `${groupName(g.group)} ${formatProbability(g.probability)}`).join(', ');
   const suspects = a.suspects
     .slice(0, 3)

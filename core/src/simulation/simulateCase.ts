@@ -47,8 +47,8 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
   predictor.latent.draw(() => normalQuantile(uniform()), uniform, u);
   // Without display readings the converter kind is not drawn by the list of hypotheses: draw it here.
   const ratiometric = chosen.display.ratiometric ?? uniform() < 0.5;
-  const truth: Hypothesis = { ...hypothesis, ratiometric };
-  predictor.solvedAt(truth, position, u, 'steady');
+  const truth: Truth = { predictor, hypothesis: { ...hypothesis, ratiometric }, position, u };
+  predictor.solvedAt(truth.hypothesis, position, u, 'steady');
   const blunders = predictor.latent.thermometerBlunder(u) > 0.5 ? ['thermometer'] : [];
   return {
     seed,
@@ -58,18 +58,37 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
     size: hypothesis.branch.sized ? predictor.lastSize : NaN,
     circuitName: circuit ? 'given' : entry.name,
     blunders,
-    take: ({ measurement, conditions, state }) => {
-      const noise = noiseOf(problem, measurement, conditions);
-      const ideal = measurement.predict(predictor.solvedAt(truth, position, u, state), conditions);
-      const [chance, p] = [uniform(), uniform()];
-      if (chance >= problem.instruments.blunder) return noise.draw(ideal, normalQuantile(p));
-      blunders.push(measurement.id);
-      return noise.drawBlunder(p);
-    },
+    take: taker(truth, uniform, blunders),
   };
 }
 
-function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
+/** What is really there: a hypothesis at a point of its unknowns. */
+export interface Truth {
+  predictor: Predictor;
+  hypothesis: Hypothesis;
+  position: number;
+  u: Float64Array;
+}
+
+/** Takes readings of the truth with noise, rounding and now and then a blunder, which is noted. */
+export function taker(
+  { predictor, hypothesis, position, u }: Truth,
+  uniform: Uniform,
+  blunders: string[],
+): SimulatedCase['take'] {
+  const { problem } = predictor;
+  return ({ measurement, conditions, state }) => {
+    const noise = noiseOf(problem, measurement, conditions);
+    const ideal = measurement.predict(predictor.solvedAt(hypothesis, position, u, state), conditions);
+    const [chance, p] = [uniform(), uniform()];
+    if (chance >= problem.instruments.blunder) return noise.draw(ideal, normalQuantile(p));
+    blunders.push(measurement.id);
+    return noise.drawBlunder(p);
+  };
+}
+
+/** Draws a way to be wrong by its weight. */
+export function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
   let rest = uniform();
   const faults = weightedFaults(problem);
   const { fault } = faults.find(({ weight }) => (rest -= weight) < 0) ?? faults[faults.length - 1];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { TemperatureUnit } from './format.ts';
-import { parseReading } from './parseReading.ts';
+import { parseField } from './parseField.ts';
 import type { FieldQuantity } from './quantity.ts';
 
 /** Longest texts that a control lets a person type: a figure, a line, a remark, a paragraph. */
@@ -46,7 +46,7 @@ export function readTyped(
   unit: TemperatureUnit,
   overload: boolean,
 ): number | 'OL' | null {
-  const parsed = parseReading(text, quantity, { temperatureUnit: unit, overload });
+  const parsed = parseField(text, quantity, { temperatureUnit: unit, overload });
   if (!parsed.ok) return null;
   return parsed.value === Infinity ? 'OL' : parsed.value;
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { type FieldQuantity } from './quantity.ts';
+import { type FigureQuantity } from './quantity.ts';
 import { parseReading } from './parseReading.ts';
 
-const value = (text: string, quantity: FieldQuantity, unit?: 'C' | 'F'): number | string => {
+const value = (text: string, quantity: FigureQuantity, unit?: 'C' | 'F'): number | string => {
   const parsed = parseReading(text, quantity, { temperatureUnit: unit });
   return parsed.ok ? Number(parsed.value.toPrecision(12)) : parsed.reason;
 };
@@ -97,7 +97,7 @@ describe('what a technician types', () => {
 });
 
 describe('any text at all', () => {
-  const quantity = fc.constantFrom<FieldQuantity>('volts', 'ohms', 'celsius', 'number');
+  const quantity = fc.constantFrom<FigureQuantity>('volts', 'ohms', 'celsius', 'number');
   test('never throws, never gives NaN, and OL only for ohms', () => {
     const texts = fc.oneof(fc.string({ unit: 'binary' }), fc.stringMatching(/^[-+0-9.,eEkKMmRrVFCΩ °OL]{0,14}$/));
     fc.assert(

@@ -1,4 +1,4 @@
-import type { FieldQuantity } from './quantity.ts';
+import type { FigureQuantity } from './quantity.ts';
 
 export type ParseReason =
   | 'empty'
@@ -8,6 +8,7 @@ export type ParseReason =
   | 'below-absolute-zero'
   | 'out-of-range'
   | 'overload-not-here'
+  | 'upside-down'
   | 'ambiguous';
 
 /** One way to read an ambiguous figure. */
@@ -29,7 +30,7 @@ export interface ParseOptions {
 }
 
 const OVERLOAD = /^(?:o\.?l\.?|0l|0\.l|open|over|overload|inf|infinity|infinite|∞)\s*(?:[km]?(?:Ω|ohms?))?$/i;
-const RANGE: Record<FieldQuantity, [number, number]> = {
+const RANGE: Record<FigureQuantity, [number, number]> = {
   volts: [-60, 60],
   ohms: [0, 1e10],
   celsius: [-273.15, 2000],
@@ -42,7 +43,7 @@ const RANGE: Record<FieldQuantity, [number, number]> = {
  *
  * @example parseReading('4k7', 'ohms') // { ok: true, value: 4700, unit: 'Ω' }
  */
-export function parseReading(text: string, quantity: FieldQuantity, options: ParseOptions = {}): Parsed {
+export function parseReading(text: string, quantity: FigureQuantity, options: ParseOptions = {}): Parsed {
   const clean = text
     .normalize('NFKC')
     .replace(/[−–—]/g, '-')
@@ -77,7 +78,7 @@ export function parseReading(text: string, quantity: FieldQuantity, options: Par
 
 function judge(
   values: number[],
-  quantity: FieldQuantity,
+  quantity: FigureQuantity,
   unit: 'V' | 'Ω' | '°C' | '°F' | 'K' | '',
   texts: string[],
 ): Parsed {
@@ -134,7 +135,7 @@ function ohmPrefix(letter: string): number {
 
 type ReadUnit = { unit: 'V' | 'Ω' | '°C' | '°F' | 'K' | ''; toInside: (n: number) => number } | 'unknown' | 'wrong';
 
-function readUnit(text: string, quantity: FieldQuantity, bare: 'C' | 'F'): ReadUnit {
+function readUnit(text: string, quantity: FigureQuantity, bare: 'C' | 'F'): ReadUnit {
   const unit = unitOf(text, quantity, bare);
   if (unit === null) return 'unknown';
   if (quantity === 'number') return text === '' || unit.unit === 'K' ? { ...unit, toInside: (n) => n } : 'wrong';
@@ -142,7 +143,7 @@ function readUnit(text: string, quantity: FieldQuantity, bare: 'C' | 'F'): ReadU
   return wanted.includes(unit.unit) ? unit : 'wrong';
 }
 
-function unitOf(text: string, quantity: FieldQuantity, bare: 'C' | 'F'): Exclude<ReadUnit, string> | null {
+function unitOf(text: string, quantity: FigureQuantity, bare: 'C' | 'F'): Exclude<ReadUnit, string> | null {
   const times = (unit: 'V' | 'Ω', factor: number) => ({ unit, toInside: (n: number): number => n * factor });
   const fahrenheit = { unit: '°F' as const, toInside: (n: number): number => ((n - 32) * 5) / 9 };
   const celsius = { unit: '°C' as const, toInside: (n: number): number => n };

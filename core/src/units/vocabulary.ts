@@ -46,7 +46,15 @@ export const REACHES = ['easy', 'usual', 'hard'] as const;
 export type Reach = (typeof REACHES)[number];
 
 /** Kinds of thermometer. */
-export const THERMOMETER_KINDS = ['infra-red', 'thermocouple', 'glass', 'other'] as const;
+export const THERMOMETER_KINDS = [
+  'thermocouple',
+  'glass',
+  'infra-red',
+  'infra-red-shiny',
+  'display',
+  'hand',
+  'other',
+] as const;
 export type ThermometerKind = (typeof THERMOMETER_KINDS)[number];
 
 /** Series of preferred values (IEC 60063), or what the technician owns. */

@@ -29,7 +29,7 @@ describe('verdicts of known outcome', () => {
     expect(a.suspects[0].size!.middle).toBeLessThan(17_000);
     expect(a.readings.map((r) => r.verdict)).toEqual(['inside', 'inside', 'high']);
     expect(a.groups.find((g) => g.group === 'sensor')!.probability).toBeLessThan(0.02);
-    expect(verdictText(a, (id) => id)).toMatchObject({ state: 'firm', title: 'Wiring: resistance in the return' });
+    expect(verdictText(a, (id) => id, 'C')).toMatchObject({ state: 'firm', title: 'Wiring: resistance in the return' });
   });
 
   test.each([
@@ -295,7 +295,7 @@ describe('doubt is said, not hidden', () => {
       ]),
     );
     expect(a.doubt).toEqual({ kind: 'contradiction', readings: ['thermometer'] });
-    expect(verdictText(a, (id) => id).detail).toContain('the thermometer');
+    expect(verdictText(a, (id) => id, 'C').detail).toContain('the thermometer');
   });
   test('what no single fault explains is said to be so', () => {
     // A leak of 1.8 kΩ to ground and a sensor of three times its resistance, each measured twice over.
@@ -311,7 +311,7 @@ describe('doubt is said, not hidden', () => {
       ]),
     );
     expect(a.doubt.kind).toBe('nothing-fits');
-    expect(verdictText(a, (id) => id).title).toBe('No single fault explains this');
+    expect(verdictText(a, (id) => id, 'C').title).toBe('No single fault explains this');
   });
 });
 
@@ -363,16 +363,10 @@ describe('properties', () => {
   });
 
   test('a reading that every suspect predicts alike changes nothing', () => {
-    const before = posteriorOf(
-      problemWith([
-        ['open-voltage', 3],
-        ['displayed', 20],
-      ]),
-    );
+    const before = posteriorOf(problemWith([['open-voltage', 3]]));
     const after = posteriorOf(
       problemWith([
         ['open-voltage', 3],
-        ['displayed', 20],
         ['known-good-ohms', 3468],
       ]),
     );

@@ -7,6 +7,8 @@ import { inside, type Interval } from '../numeric/interval.ts';
 import { predictiveInterval } from '../model/predictiveInterval.ts';
 import { type FaultPosterior, type Posterior, posteriorOf } from '../inference/posterior.ts';
 import type { Predictor } from '../model/predictor.ts';
+import type { SlipKind } from '../model/slips.ts';
+import { possibleCurves } from './possibleCurves.ts';
 import { type Problem, THERMOMETER } from '../model/problem.ts';
 
 /** Size of a fault: middle and 95 % range, in its unit. */
@@ -38,8 +40,10 @@ export interface ReadingView {
   measurement: string;
   healthy: Interval;
   verdict: 'inside' | 'low' | 'high';
-  /** Probability that this reading is a blunder, over all faults. */
+  /** Probability that this reading is a blunder, under what leads. */
   blunder: number;
+  /** The slip that explains it best, where it is more likely than not: how, and what was meant (null: to be taken again). */
+  slip: { kind: SlipKind; meant: number | null } | null;
 }
 
 /** How far the ranking may be trusted. */
@@ -62,6 +66,12 @@ export interface Assessment {
   /** 95 % range of every plain test on a healthy circuit, by measurement. */
   healthy: Record<string, Interval>;
   doubt: Doubt;
+  /** What is sound under the leading suspect but further off than sound circuits show: which unknown, and by how many of its 1σ. */
+  stretched: { unknown: string; sigmas: number }[];
+  /** What the thermometer at the machine probably showed, °C, where it was read in the wrong unit; else null. */
+  thermometerSlip: number | null;
+  /** Curves of the catalogue that the readings leave, most likely first, where the curve was not known; else null. */
+  possibleCurves: { name: string; share: number }[] | null;
   /** Pull-up the readings suggest, where it was not known, Ω. */
   learnedPullUp: (Interval & { middle: number }) | null;
 }
@@ -86,7 +96,8 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
   }));
   const ranges = healthyRanges(problem, [...tests, ...taken]);
   const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);
-  const blunders = blunderProbabilities(posterior);
+  const leading = leadingFaults(posterior);
+  const blunders = blunderProbabilities(posterior, leading);
   return {
     groups: groupProbabilities(faults),
     ranking: faults.map(({ fault, probability, prior }) => ({
@@ -105,11 +116,16 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
         healthy: range,
         verdict: inside(range, r.value),
         blunder: blunders[i],
+        slip: slipOf(posterior, leading, i),
       };
     }),
     values: problem.readings.map((r) => r.value),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
-    doubt: doubtOf(problem, blunders, thermometerBlunder(posterior)),
+    doubt: doubtOf(problem, blunders, thermometerBlunder(posterior, leading)),
+    thermometerSlip: thermometerSlip(posterior, leading),
+    stretched: stretchedBy(posterior, leading),
+    possibleCurves:
+      problem.circuit.curve.alternatives && problem.readings.length > 0 ? possibleCurves(posterior) : null,
     learnedPullUp: problem.circuit.pullUpOhm === null && problem.readings.length > 0 ? learnedPullUp(posterior) : null,
   };
 }
@@ -164,31 +180,70 @@ function dominant(s: FaultPosterior, key: (d: FaultPosterior['draws'][number]) =
   return null;
 }
 
-/** Probability of each reading being a blunder, averaged over the sampled faults. */
-function blunderProbabilities({ faults, predictor }: Posterior): number[] {
-  const total = faults.reduce((sum, f) => sum + (f.draws.length > 0 ? f.probability : 0), 0);
-  return predictor.readings.map(({ noise, value, logBad }, i) => {
-    let sum = 0;
-    for (const f of faults) {
-      for (const d of f.draws) {
-        const good = predictor.logSound + noise.logGood(value, d.predictions[i]);
-        sum += (f.probability * d.weight) / (1 + Math.exp(good - logBad));
-      }
-    }
-    return sum / total;
-  });
+/** The faults of the leading group: a reading that they explain is in no doubt, whatever the others make of it. */
+function leadingFaults({ faults }: Posterior): readonly FaultPosterior[] {
+  const sampled = faults.filter((f) => f.draws.length > 0);
+  const [{ group }] = groupProbabilities(sampled);
+  return sampled.filter((f) => f.fault.group === group);
 }
 
-/** Probability that the thermometer was read wrong, over the sampled faults. */
-function thermometerBlunder({ faults, predictor }: Posterior): number {
+/** The mean of a figure over the draws of these faults. */
+function averaged(faults: readonly FaultPosterior[], of: (d: FaultPosterior['draws'][number]) => number): number {
   let [sum, total] = [0, 0];
   for (const f of faults) {
     for (const d of f.draws) {
-      sum += f.probability * d.weight * predictor.latent.thermometerBlunder(d.u);
+      sum += f.probability * d.weight * of(d);
       total += f.probability * d.weight;
     }
   }
   return sum / total;
+}
+
+/** Probability of each reading being a blunder or a slip under these faults. */
+function blunderProbabilities({ predictor }: Posterior, faults: readonly FaultPosterior[]): number[] {
+  return predictor.readings.map((_, i) => averaged(faults, (d) => 1 - predictor.explanations(i, d.predictions[i])[0]));
+}
+
+/** The slip that reading i is more likely than not, or null. */
+function slipOf({ predictor }: Posterior, faults: readonly FaultPosterior[], i: number): ReadingView['slip'] {
+  const { slips } = predictor.readings[i];
+  const share = (at: number): number => averaged(faults, (d) => predictor.explanations(i, d.predictions[i])[at]);
+  for (const [k, { kind, meant }] of slips.entries()) if (share(1 + k) > 0.5) return { kind, meant };
+  return share(1 + slips.length) > 0.5 ? { kind: 'wrong-pin', meant: null } : null;
+}
+
+/** Probability that the thermometer was read wrong. */
+function thermometerBlunder({ predictor }: Posterior, faults: readonly FaultPosterior[]): number {
+  return averaged(faults, (d) => predictor.latent.thermometerBlunder(d.u));
+}
+
+/** Beyond this an unknown is stretched: with the tails of the yard about 7 % of a reference, and less than one sound circuit in a hundred. */
+const STRETCHED = 2.7;
+
+function stretchedBy({ predictor }: Posterior, faults: readonly FaultPosterior[]): Assessment['stretched'] {
+  if (predictor.readings.length === 0) return [];
+  return predictor.latent.names
+    .map((unknown, k) => ({ unknown, sigmas: averaged(faults, (d) => d.u[k]) }))
+    .filter(({ sigmas }) => Math.abs(sigmas) > STRETCHED)
+    .sort((a, b) => Math.abs(b.sigmas) - Math.abs(a.sigmas));
+}
+
+/** Nearer than this a temperature is the one that was meant, K. */
+const MEANT_K = 4;
+
+/** The thermometer's figure in the other unit, °C, where that is what the readings ask for. */
+function thermometerSlip({ predictor }: Posterior, faults: readonly FaultPosterior[]): number | null {
+  const { steady } = predictor.problem.thermometers;
+  if (!steady) return null;
+  for (const meant of [((steady.readC - 32) * 5) / 9, (steady.readC * 9) / 5 + 32]) {
+    if (Math.abs(meant - steady.readC) < 3 * MEANT_K) continue;
+    const near = averaged(faults, (d) => {
+      const { temperatureC } = predictor.solvedAt(d.hypothesis, d.position, d.u, 'steady').state;
+      return Math.abs(temperatureC - meant) < MEANT_K ? 1 : 0;
+    });
+    if (near > 0.5) return meant;
+  }
+  return null;
 }
 
 function doubtOf(problem: Problem, blunders: readonly number[], thermometer: number): Doubt {

@@ -1,13 +1,18 @@
-import { decodeCode } from '../catalogue/troubleCodes.ts';
+import { decodeCode, speaksOfAnother, type TroubleCode } from '../catalogue/troubleCodes.ts';
 import type { Layout } from '../units/vocabulary.ts';
 
 /**
  * What a code means in this circuit: "low" and "high" are the signal's voltage, so which way the value reads hangs on layout and curve.
  * `null` for a code that is not known.
  */
-export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc'): string | null {
+export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc', circuitName = ''): string | null {
   const known = decodeCode(code);
-  if (!known) return null;
+  const text = known && meaningText(known, layout, slope);
+  if (!known || !text || !speaksOfAnother(known, circuitName)) return text;
+  return `${text} Speaks of another sensor than the one on the bench: counted only for what they share.`;
+}
+
+function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): string {
   const what = known.what.charAt(0).toUpperCase() + known.what.slice(1);
   if (known.kind === 'not-temperature') return `${what}: no temperature circuit.`;
   if (known.kind === 'condition') return `${what}: says how the machine is, not what is wrong with the circuit.`;
@@ -23,6 +28,15 @@ export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc'): st
     }
     case 'open':
       return `${what}: circuit open; in this circuit that reads ${slope === 'ntc' ? 'cold' : 'hot'}.`;
+    case 'ohms-low':
+    case 'ohms-high': {
+      const more = known.says === 'ohms-high';
+      const reads = more === (slope === 'ntc') ? 'cold' : 'hot';
+      return `${what}: resistance too ${more ? 'high' : 'low'}; that reads ${reads}, like ${more ? 'an open' : 'a short'}.`;
+    }
+    case 'low-or-open':
+    case 'high-or-open':
+      return `${what}: signal voltage too ${known.says === 'low-or-open' ? 'low' : 'high'}, or the circuit open.`;
     case 'range':
       return `${what}: believable but wrong; neither open nor short.`;
     case 'intermittent':

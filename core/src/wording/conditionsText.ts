@@ -4,9 +4,13 @@ import type { Conditions } from '../measurements/measurement.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
 
 /** The conditions of a test in words, empty where it has none: "with 1.00 kΩ", "water at 60 °C", "signal wire, connector 2". */
-export function conditionsText({ substituteOhm, bathC, wire, position }: Conditions, unit: TemperatureUnit): string {
+export function conditionsText(
+  { substituteOhm, bathC, airC, wire, position }: Conditions,
+  unit: TemperatureUnit,
+): string {
   const parts: string[] = [];
   if (substituteOhm !== undefined) parts.push(`with ${formatOhm(substituteOhm)}`);
+  if (airC !== undefined) parts.push(`air at ${formatTemperature(airC, unit, Number.isInteger(airC) ? 0 : 1)}`);
   if (bathC !== undefined) parts.push(`water at ${formatTemperature(bathC, unit, Number.isInteger(bathC) ? 0 : 1)}`);
   if (wire && position) parts.push(`${wire} wire, connector ${position}`);
   return parts.join(', ');
@@ -19,6 +23,7 @@ export function readingConditionsText(
 ): string {
   const known: Conditions = {};
   if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
+  if (typeof c.airC?.value === 'number') known.airC = c.airC.value;
   if (typeof c.bathC?.value === 'number') known.bathC = c.bathC.value;
   if (c.wire && c.position) [known.wire, known.position] = [c.wire, c.position];
   const words = conditionsText(known, unit);

@@ -8,12 +8,16 @@ const EXAMPLES: Record<FieldQuantity, string> = {
   ohms: '3600, 4k7, 2.88k, OL',
   celsius: '12, 64F, −40',
   number: '3600',
+  'told-celsius': '20, 18…24, <50, 68F',
+  'ohm-band': '2–3 k, 2.5k ± 10 %',
 };
 const UNITS: Record<FieldQuantity, string> = {
   volts: 'volts',
   ohms: 'ohms',
   celsius: 'a temperature',
   number: 'a plain number',
+  'told-celsius': 'a temperature',
+  'ohm-band': 'a band of ohms',
 };
 
 /** What is wrong with a field, in one short line. `quantity` is what the field asks for. */
@@ -33,6 +37,8 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
       return `Too large for ${UNITS[quantity]} in such a circuit.`;
     case 'overload-not-here':
       return 'OL is no value for this field.';
+    case 'upside-down':
+      return 'The smaller figure first: this band is upside down.';
     case 'ambiguous':
       return `Two ways to read this: ${issue.choices.map((c) => c.text).join(' or ')}?`;
     case 'must-be-positive':
@@ -59,8 +65,8 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
 }
 
 function limit(value: number, quantity: FieldQuantity, unit: TemperatureUnit): string {
-  if (quantity === 'celsius') return formatTemperature(value, unit);
-  return `${value.toLocaleString('en', { maximumFractionDigits: 3 })}${{ volts: ' V', ohms: ' Ω', number: '' }[quantity]}`;
+  if (quantity === 'celsius' || quantity === 'told-celsius') return formatTemperature(value, unit);
+  return `${value.toLocaleString('en', { maximumFractionDigits: 3 })}${{ volts: ' V', ohms: ' Ω', number: '', 'ohm-band': ' Ω' }[quantity]}`;
 }
 
 /** Why a file was not opened, and where. */

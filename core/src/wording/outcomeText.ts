@@ -1,4 +1,7 @@
 import type { Assessment, Suspect } from '../verdict/assessment.ts';
+import { measurementById } from '../measurements/list.ts';
+import type { TemperatureUnit } from '../units/format.ts';
+import { slipText } from './slipText.ts';
 import { inside } from '../numeric/interval.ts';
 
 /** What one reading says, in a line: how it stands, whom it clears and whom it leaves. */
@@ -9,20 +12,21 @@ export interface OutcomeText {
 }
 
 /** Null for a reading that the verdict does not count (not readable, voided). */
-export function outcomeText(a: Assessment, readingId: string): OutcomeText | null {
+export function outcomeText(a: Assessment, readingId: string, unit: TemperatureUnit): OutcomeText | null {
   const at = a.readings.findIndex((r) => r.id === readingId);
   if (at < 0) return null;
-  const { verdict, blunder } = a.readings[at];
+  const { verdict, blunder, slip, measurement } = a.readings[at];
   const value = a.values[at];
   const fits = (s: Suspect): boolean => inside(s.predicts[at], value) === 'inside';
   const leaves = a.suspects.filter((s) => s.fault !== 'healthy' && fits(s)).map((s) => s.name);
   const against = a.suspects.filter((s) => !fits(s)).map((s) => (s.fault === 'healthy' ? 'a healthy circuit' : s.name));
   const title = verdict === 'inside' ? 'As healthy.' : verdict === 'low' ? 'Low.' : 'High.';
+  if (slip) return { standing: 'doubtful', title, text: slipText(slip, measurementById(measurement).quantity, unit) };
   if (blunder > 0.5)
     return {
       standing: 'doubtful',
       title,
-      text: 'Nothing explains it: probably a bad contact, a wrong pin or a wrong unit. Repeat it.',
+      text: 'What leads does not explain it: a bad contact, a wrong pin or a wrong unit? Repeat it.',
     };
   const parts: string[] = [];
   if (against.length > 0) parts.push(`Speaks against ${list(against)}.`);

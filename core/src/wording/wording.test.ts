@@ -35,14 +35,14 @@ describe('every fault, put into words', () => {
     const simulated = simulateCase(seed);
     const tests = plainTests(simulated.problem).slice(0, 5);
     const a = assess(withReadings(simulated, tests));
-    const v = verdictText(a, nameOf);
+    const v = verdictText(a, nameOf, 'C');
     expect(`${v.title} ${v.detail}`).not.toMatch(LEAK);
     expect(v.title).toMatch(/^[A-Z]/);
     expect(v.title.length).toBeLessThan(70);
     expect(v.state).not.toBe('nothing-yet');
     for (const s of a.suspects) expect(`${s.name} ${suspectDetail(s)}`).not.toMatch(LEAK);
     for (const r of a.readings) {
-      const o = outcomeText(a, r.id)!;
+      const o = outcomeText(a, r.id, 'C')!;
       expect(`${o.title} ${o.text}`).not.toMatch(LEAK);
       expect(o.text).toMatch(/\.$/);
       if (o.standing !== 'doubtful') expect(o.standing).toBe(r.verdict === 'inside' ? 'fits' : 'off');
@@ -83,13 +83,13 @@ describe('how surely a verdict is said', () => {
     [0.95, 'firm'],
     [0.999, 'firm'],
   ] as const)('%d: %s', (p, state) => {
-    const v = verdictText(led(p), nameOf);
+    const v = verdictText(led(p), nameOf, 'C');
     expect(v.state).toBe(state);
     if (state === 'open') expect(v.detail).toContain('wiring');
     else expect(v.title).toContain('ensor open');
   });
   test('a contradiction takes the certainty away and names the reading', () => {
-    const v = verdictText(led(0.99, { doubt: { kind: 'contradiction', readings: ['r1'] } }), nameOf);
+    const v = verdictText(led(0.99, { doubt: { kind: 'contradiction', readings: ['r1'] } }), nameOf, 'C');
     expect(v.state).toBe('doubt');
     expect(v.detail).toContain('reading r1. Repeat it.');
   });
@@ -97,6 +97,7 @@ describe('how surely a verdict is said', () => {
     const v = verdictText(
       led(0.99, { doubt: { kind: 'nothing-fits', readings: ['r0', 'r1', 'thermometer'] } }),
       nameOf,
+      'C',
     );
     expect(v.title).toBe('No single fault explains this');
     expect(v.detail).toContain('look for two faults');
@@ -106,11 +107,11 @@ describe('how surely a verdict is said', () => {
     const split = led(0.9, {
       suspects: base.suspects.map((s) => ({ ...s, group: 'sensor' as const, probability: 0.3 })),
     });
-    expect(verdictText(split, nameOf).title).toContain('kind not settled yet');
+    expect(verdictText(split, nameOf, 'C').title).toContain('kind not settled yet');
   });
   test('before the first reading no size is claimed', () => {
     const none = assess(problemWith([]));
-    expect(verdictText(none, nameOf).state).toBe('nothing-yet');
+    expect(verdictText(none, nameOf, 'C').state).toBe('nothing-yet');
     for (const s of none.suspects) expect(s.size).toBeNull();
   });
 });
@@ -201,11 +202,12 @@ describe('codes, conditions, one resistance', () => {
   });
   test('every test that needs a condition says it', () => {
     for (const m of MEASUREMENTS) {
-      const given = { substituteOhm: 1000, bathC: 60, wire: 'signal' as const, position: 2 };
+      const given = { substituteOhm: 1000, bathC: 60, airC: 20, wire: 'signal' as const, position: 2 };
       const conditions = Object.fromEntries(m.needs.map((n) => [n, given[n]]));
       expect(conditionsText(conditions, 'C') === '', m.id).toBe(m.needs.length === 0);
     }
     expect(conditionsText({ substituteOhm: 1000, bathC: 60 }, 'F')).toBe('with 1.00 kΩ, water at 140 °F');
+    expect(conditionsText({ airC: 20.5 }, 'C')).toBe('air at 20.5 °C');
   });
   test('a judged resistance tells pass, what it must read, and what the machine does with it', () => {
     const curve = curveModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 });

@@ -27,7 +27,7 @@ export const STATIONS: readonly Station[] = [
   ]),
   tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop', 'connector-voltage']),
   tests('bypass', 'Bypass', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
-  tests('sensor', 'Sensor', ['sensor-ohms', 'pin-to-body', 'bench-ohms', 'known-good-ohms']),
+  tests('sensor', 'Sensor', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
   form('compare', 'Compare'),
   tests('wires', 'Wires', [
     'panel-ohms',

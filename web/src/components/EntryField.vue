@@ -3,7 +3,8 @@ import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import { isUnknown } from '@mellow-probe/core/job/readFigure';
 import { type FieldQuantity } from '@mellow-probe/core/units/quantity';
-import { parseReading } from '@mellow-probe/core/units/parseReading';
+import { parseField } from '@mellow-probe/core/units/parseField';
+import { toldText } from '@mellow-probe/core/wording/toldText';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences.ts';
 import FigureField from './FigureField.vue';
@@ -17,6 +18,8 @@ const props = defineProps<{
   placeholder?: string;
   hint?: string;
   about?: string;
+  /** A figure that was probably meant. */
+  meant?: string;
   /** May it be OL? */
   overload?: boolean;
 }>();
@@ -28,12 +31,14 @@ const put = (text: string): void => {
 const unread = computed((): FieldIssue | undefined => {
   const { text, value } = entry.value;
   if (value !== null || isUnknown(text)) return undefined;
-  const parsed = parseReading(text, props.quantity, {
+  const parsed = parseField(text, props.quantity, {
     temperatureUnit: preferences.temperatureUnit,
     overload: props.overload,
   });
   return parsed.ok ? undefined : parsed;
 });
+/** What lies around a figure that is told as a range, a bound or a band. */
+const readAs = computed(() => toldText(entry.value, props.quantity, preferences.temperatureUnit));
 </script>
 
 <template>
@@ -43,6 +48,8 @@ const unread = computed((): FieldIssue | undefined => {
     :issue="issue ?? unread"
     :placeholder="placeholder"
     :hint="hint"
+    :read-as="readAs"
+    :meant="meant"
     :about="about"
     :text="entry.text"
     @type="put"

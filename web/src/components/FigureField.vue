@@ -36,7 +36,15 @@ const emit = defineEmits<{ type: [text: string]; choose: [text: string]; enter: 
 const preferences = usePreferences();
 const id = useId();
 const unit = computed(
-  () => ({ volts: 'V', ohms: 'Ω', celsius: `°${preferences.temperatureUnit}`, number: '' })[props.quantity],
+  () =>
+    ({
+      volts: 'V',
+      ohms: 'Ω',
+      celsius: `°${preferences.temperatureUnit}`,
+      'told-celsius': `°${preferences.temperatureUnit}`,
+      'ohm-band': 'Ω',
+      number: '',
+    })[props.quantity],
 );
 const wrong = computed(
   () => props.issue !== undefined && !(props.issue.reason === 'empty' && props.text.trim() === ''),
@@ -48,12 +56,15 @@ const message = computed(() => {
 });
 
 let before = '';
+/** A figure, a bound or a range without a unit. */
+const BARE = /^\s*[~<>≤≥]?\s*[-−+]?[\d.,]+\s*(?:(?:…|\.{2,3}|-|–|±)\s*[-−]?[\d.,]+\s*)?$/;
 
 /** A bare temperature gets the unit it was typed in, so that a later switch of units cannot change its meaning. */
 function settle(): void {
   emit('settle', before);
   before = props.text;
-  if (props.quantity !== 'celsius' || !/^\s*[-−+]?[\d.,]+\s*$/.test(props.text) || wrong.value) return;
+  const temperature = props.quantity === 'celsius' || props.quantity === 'told-celsius';
+  if (!temperature || !BARE.test(props.text) || wrong.value) return;
   emit('choose', `${props.text.trim()} °${preferences.temperatureUnit}`);
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ThermometerKind } from '@mellow-probe/core/units/vocabulary';
 import { type Kit, MOST_RANGES } from '@mellow-probe/core/kit/kitSchema';
 import { TOOLS } from '@mellow-probe/core/units/vocabulary';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
@@ -84,6 +85,15 @@ const RANGES = [
   ['volts', 'Volts', 'V'],
   ['ohms', 'Ohms', 'Ω'],
 ] as const;
+const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
+  thermocouple: 'thermocouple, taped on',
+  glass: 'glass',
+  'infra-red': 'infra-red on a dull surface',
+  'infra-red-shiny': 'infra-red on shiny metal',
+  display: 'another display of the machine',
+  hand: 'the hand',
+  other: 'another',
+};
 </script>
 
 <template>
@@ -105,10 +115,7 @@ const RANGES = [
       <label class="line"
         >Thermometer
         <select v-model="kit.thermometer">
-          <option value="infra-red">infra-red</option>
-          <option value="thermocouple">thermocouple</option>
-          <option value="glass">glass</option>
-          <option value="other">another</option>
+          <option v-for="(name, id) in THERMOMETER_NAMES" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
       <label v-for="[key, name] in PLACES" :key="key" class="line"

@@ -200,8 +200,8 @@ describe('the card of every test', () => {
         expect(
           card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')),
           id,
-        ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC'));
-        for (const need of card.findAll('.row input').filter((i) => /resistor|water/.test(nameOf(i))))
+        ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC' || n === 'airC'));
+        for (const need of card.findAll('.row input').filter((i) => /resistor|water|^air/.test(nameOf(i))))
           await need.setValue('60');
         await judged();
         await flushPromises();

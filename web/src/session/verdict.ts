@@ -1,5 +1,6 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { same } from '@mellow-probe/core/records/plainData';
+import type { TwoFaults } from '@mellow-probe/core/advice/twoFaults';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
@@ -21,6 +22,8 @@ export interface Answered {
   answer: EngineAnswer;
   advice: Advice | null;
   chart: ChartLines | null;
+  /** Whether two things are wrong at once; null while that was not weighed. */
+  two: TwoFaults | null;
   complete: boolean;
 }
 
@@ -48,6 +51,8 @@ export interface VerdictView {
   /** Is the advice of earlier figures? */
   readonly adviceEarlier: boolean;
   readonly chart: ChartLines | null;
+  /** Pairs of faults, weighed on the figures of `shown`. */
+  readonly two: TwoFaults | null;
   /** What is wrong with single fields, by path; none where the engine failed on the figures on the screen. */
   readonly issues: ReadonlyMap<string, EngineAnswer['issues'][number]['issue']>;
 }
@@ -122,12 +127,13 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
   /** Takes a part of an answer; false where nobody wants it any more. */
   function take(of: Question, part: Part): boolean {
     if (of !== question || closed) return false;
+    if (part.kind === 'working') return true;
     if (part.kind === 'verdict') {
-      const now = { of, answer: part.answer, advice: null, chart: null, complete: false };
+      const now = { of, answer: part.answer, advice: null, chart: null, two: null, complete: false };
       set({ kind: 'ready', now, former: held.value.kind === 'computing' ? held.value.former : null });
     } else if (held.value.kind === 'ready') {
       const { now, former } = held.value;
-      const more = part.kind === 'chart' ? { chart: part.chart } : { advice: part.advice };
+      const { kind: _, ...more } = part;
       held.value = { kind: 'ready', now: { ...now, ...more }, former };
     }
     return true;
@@ -169,6 +175,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
     advice: computed(() => advice.value.value),
     adviceEarlier: computed(() => advice.value.earlier),
     chart: computed(() => late((a) => a.chart).value),
+    two: computed(() => shown.value?.two ?? null),
     issues: computed(
       () =>
         new Map(

@@ -113,9 +113,10 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
   });
 }
 
-function asTyped({ substituteOhm, bathC, wire, position }: Conditions): JobConditions {
+function asTyped({ substituteOhm, bathC, airC, wire, position }: Conditions): JobConditions {
   return {
     ...(substituteOhm === undefined ? {} : { substituteOhm: figure(substituteOhm) }),
+    ...(airC === undefined ? {} : { airC: { text: `${airC} °C`, value: airC } }),
     ...(bathC === undefined ? {} : { bathC: { text: `${bathC} °C`, value: bathC } }),
     ...(wire && position ? { wire, position } : {}),
   };

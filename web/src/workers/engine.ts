@@ -1,5 +1,7 @@
 import { proposeTests } from '@mellow-probe/core/advice/nextTest';
+import { weighPairs, worthPairing } from '@mellow-probe/core/advice/twoFaults';
 import { undecidedPairs } from '@mellow-probe/core/advice/separation';
+import { pairsOf } from '@mellow-probe/core/inference/pairs';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { checkJob } from '@mellow-probe/core/job/checkJob';
 import { priorFactors } from '@mellow-probe/core/job/priorFactors';
@@ -33,7 +35,15 @@ export const engine: Engine = {
       proposals: proposeTests(problem, posterior, access),
       undecided: undecidedPairs(problem, posterior, access),
     };
-    await tell({ kind: 'advice', advice });
+    if (!(await tell({ kind: 'advice', advice })) || !worthPairing(assessment)) return;
+    // Pairs take several rankings: between their steps newer figures may end it.
+    const steps = pairsOf(problem, posterior);
+    let step = steps.next();
+    while (!step.done) {
+      if (!(await tell({ kind: 'working' }))) return;
+      step = steps.next();
+    }
+    if (step.value) await tell({ kind: 'pairs', two: weighPairs(problem, posterior, step.value, access) });
   },
   withoutEach(job) {
     const { problem } = checkJob(job);

@@ -1,4 +1,5 @@
 import type { Proposal } from '@mellow-probe/core/advice/nextTest';
+import type { TwoFaults } from '@mellow-probe/core/advice/twoFaults';
 import type { Undecided } from '@mellow-probe/core/advice/separation';
 import type { Issue } from '@mellow-probe/core/job/fieldIssue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -30,7 +31,10 @@ export interface Advice {
 export type Part =
   | { kind: 'verdict'; answer: EngineAnswer }
   | { kind: 'chart'; chart: ChartLines | null }
-  | { kind: 'advice'; advice: Advice | null };
+  | { kind: 'advice'; advice: Advice | null }
+  /** Still at work on the pairs: is the answer still wanted? */
+  | { kind: 'working' }
+  | { kind: 'pairs'; two: TwoFaults };
 
 /** The verdict engine behind the page: a job in, everything the bench shows out. It remembers nothing from one question to the next. */
 export interface Engine {

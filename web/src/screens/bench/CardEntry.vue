@@ -20,10 +20,10 @@ const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${rea
 const conditions = computed<JobConditions>(() => reading.value?.conditions ?? work.draft);
 const conditionIssue = (what: string) =>
   reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined;
-const asks = (what: 'substituteOhm' | 'bathC' | 'position'): boolean => about.value.needs.includes(what);
+const asks = (what: 'substituteOhm' | 'bathC' | 'airC' | 'position'): boolean => about.value.needs.includes(what);
 /** The healthy value hangs on the temperature beside the sensor. */
 const needsAir = computed(
-  () => !asks('bathC') && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
+  () => !asks('bathC') && !asks('airC') && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
 );
 const hot = computed(() => reading.value?.state === 'hot');
 
@@ -71,10 +71,18 @@ function where(text: string): void {
       <EntryField
         v-if="asks('bathC')"
         label="water at"
-        quantity="celsius"
+        quantity="told-celsius"
         :model-value="conditions.bathC ?? blank()"
         :issue="conditionIssue('bathC')"
         @update:model-value="condition({ bathC: $event })"
+      />
+      <EntryField
+        v-if="asks('airC')"
+        label="air at"
+        quantity="told-celsius"
+        :model-value="conditions.airC ?? blank()"
+        :issue="conditionIssue('airC')"
+        @update:model-value="condition({ airC: $event })"
       />
       <label v-if="asks('position')" class="choose">
         where
@@ -92,14 +100,14 @@ function where(text: string): void {
       <EntryField
         v-if="needsAir && hot"
         label="Thermometer, hot"
-        quantity="celsius"
+        quantity="told-celsius"
         v-model="job.hotTemperatureC"
         :issue="verdict.issues.get('hotTemperatureC')"
       />
       <EntryField
         v-else-if="needsAir"
         label="Thermometer"
-        quantity="celsius"
+        quantity="told-celsius"
         v-model="job.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
         about="Beside the sensor, by another thermometer"

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { outcomeText } from '@mellow-probe/core/wording/outcomeText';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
 import { useReadings } from '../../session/readings.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -15,21 +13,15 @@ const readings = useReadings();
 const preferences = usePreferences();
 const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
 const outcome = computed(() =>
-  reading.value && verdict.result && !verdict.fault ? outcomeText(verdict.result.assessment, reading.value.id) : null,
+  reading.value && verdict.result && !verdict.fault
+    ? outcomeText(verdict.result.assessment, reading.value.id, preferences.temperatureUnit)
+    : null,
 );
-/** Before the reading: what each suspect would make it. */
+/** Before the reading: what it can show, and what each outcome would leave. */
 const ahead = computed(() => {
   const p = verdict.advice?.proposals.find((x) => x.measurement === work.test);
   if (reading.value || !p) return [];
-  const { quantity } = measurementById(p.measurement);
-  return p.predicts
-    .filter((x) => x.probability > 0.02)
-    .slice(0, 3)
-    .map((x) => ({
-      name: x.name,
-      p: formatProbability(x.probability),
-      range: formatInterval(x.interval, quantity, preferences.temperatureUnit),
-    }));
+  return outcomeLines(p, preferences.temperatureUnit);
 });
 const reason = useUnsent(() => `void ${work.readingId}`);
 const voiding = ref(reason.value !== '');
@@ -49,10 +41,11 @@ function voidIt(): void {
       <b>{{ outcome.title }}</b> {{ outcome.text }}
     </p>
     <div v-else-if="ahead.length > 0" class="box ahead">
-      <div v-for="a in ahead" :key="a.name" class="line">
+      <div v-for="a in ahead" :key="a.range" class="line">
+        <span class="mono range">{{ a.range }}</span>
         <span
-          >{{ a.name }} <span class="soft">{{ a.p }}</span></span
-        ><span class="mono">{{ a.range }}</span>
+          >{{ a.leaves }} <span class="soft">{{ a.chance }}</span></span
+        >
       </div>
     </div>
     <div v-if="reading && !reading.voided" class="acts">

@@ -38,6 +38,9 @@ const curves = computed(() => [
     options: [
       ...TYPED_FORMS.map((f) => ({ value: typedId(f.kind, f.id), label: f.name })),
       { value: 'points', label: 'Points of a table' },
+      { value: 'band', label: 'A line of a specification, NTC' },
+      { value: 'band ptc', label: 'A line of a specification, PTC' },
+      { value: 'unknown', label: 'Not known: learn it from the readings' },
     ],
   },
   { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
@@ -47,9 +50,12 @@ const typed = computed(() => {
   const { curve } = circuit.value;
   return curve.source === 'typed' ? { curve, figures: typedForm(curve.kind, curve.form)!.figures } : null;
 });
+/** The first line of a specification; a second one stands under More… */
+const band = computed(() => (circuit.value.curve.source === 'band' ? (circuit.value.curve.bands[0] ?? null) : null));
 const chosenCurve = computed(() => {
   const { curve } = circuit.value;
   if (curve.source === 'typed') return typedId(curve.kind, curve.form);
+  if (curve.source === 'band') return curve.slope === 'ptc' ? 'band ptc' : 'band';
   return curve.source === 'catalogue' ? curve.id : curve.source;
 });
 function typedId(kind: string, form: string): string {
@@ -70,7 +76,15 @@ function chooseCurve(id: string): void {
           source: 'points',
           points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
         }
-      : { source: 'catalogue', id };
+      : id === 'unknown'
+        ? { source: 'unknown' }
+        : id.startsWith('band')
+          ? {
+              source: 'band',
+              slope: id === 'band ptc' ? 'ptc' : 'ntc',
+              bands: [{ temperatureC: { text: '20 °C', value: 20 }, resistanceOhm: blank() }],
+            }
+          : { source: 'catalogue', id };
   circuit.value.curve = next;
   if (id === 'points') emit('details');
 }
@@ -80,7 +94,7 @@ function chooseCurve(id: string): void {
   <div class="choice">
     <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
     <PickList
-      :class="typed ? 'short' : 'wide'"
+      :class="typed || band ? 'short' : 'wide'"
       label="Sensor curve"
       :groups="curves"
       :value="chosenCurve"
@@ -96,6 +110,23 @@ function chooseCurve(id: string): void {
         :model-value="typed.curve.figures[f.key] ?? blank()"
         :issue="verdict.issues.get(`circuit.curve.figures.${f.key}`)"
         @update:model-value="typed.curve.figures[f.key] = $event"
+      />
+    </template>
+    <template v-if="band">
+      <EntryField
+        class="narrow"
+        label="Ohms, from … to"
+        quantity="ohm-band"
+        placeholder="2–3 k"
+        v-model="band.resistanceOhm"
+        :issue="verdict.issues.get('circuit.curve.bands.0.resistanceOhm')"
+      />
+      <EntryField
+        class="narrow"
+        label="at"
+        quantity="told-celsius"
+        v-model="band.temperatureC"
+        :issue="verdict.issues.get('circuit.curve.bands.0.temperatureC')"
       />
     </template>
     <button class="act details" type="button" @click="$emit('details')">More…</button>

@@ -13,6 +13,12 @@ import { useSession } from '../../session/jobSession.ts';
 const open = defineModel<boolean>('open', { required: true });
 const { job, verdict } = useSession();
 const circuit = computed(() => job.circuit);
+const bands = computed(() => (circuit.value.curve.source === 'band' ? circuit.value.curve.bands : null));
+const SOURCES = {
+  usual: 'what is usual for such a circuit',
+  typed: 'the maker’s data',
+  board: 'read off the board',
+} as const;
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
 interface Line {
@@ -98,6 +104,38 @@ const ratiometric = computed({
           <option value="one-wire">One wire, return through the body</option>
         </select>
       </label>
+      <label class="pick"
+        >The pull-up’s figure is
+        <select v-model="circuit.pullUpSource">
+          <option v-for="(words, id) in SOURCES" :key="id" :value="id">{{ words }}</option>
+        </select>
+      </label>
+      <template v-if="bands">
+        <h3>Lines of the specification</h3>
+        <div v-for="(b, i) in bands" :key="i" class="pair">
+          <EntryField
+            :label="`Temperature ${i + 1}`"
+            quantity="told-celsius"
+            v-model="b.temperatureC"
+            :issue="verdict.issues.get(`circuit.curve.bands.${i}.temperatureC`)"
+          />
+          <EntryField
+            :label="`Ohms ${i + 1}, from … to`"
+            quantity="ohm-band"
+            placeholder="2–3 k"
+            v-model="b.resistanceOhm"
+            :issue="verdict.issues.get(`circuit.curve.bands.${i}.resistanceOhm`)"
+          />
+        </div>
+        <button
+          class="act"
+          type="button"
+          :disabled="bands.length >= 2"
+          @click="bands.push({ temperatureC: blank(), resistanceOhm: blank() })"
+        >
+          A second line
+        </button>
+      </template>
       <template v-if="points">
         <h3>Points of the sensor's table</h3>
         <div v-for="(p, i) in points" :key="i" class="pair">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatInterval } from '@mellow-probe/core/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
+import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -31,10 +31,7 @@ const tests = computed(() =>
       title: m.title,
       caution: m.caution,
       minutesText: `${Math.max(1, Math.round(p.minutes))} min`,
-      outcomes: p.predicts
-        .filter((x) => x.probability > 0.01)
-        .slice(0, 3)
-        .map((x) => ({ name: x.name, range: formatInterval(x.interval, m.quantity, preferences.temperatureUnit) })),
+      outcomes: outcomeLines(p, preferences.temperatureUnit),
     };
   }),
 );
@@ -53,7 +50,7 @@ const pair = computed(() => {
 
 /** Below this many bits even the best test changes next to nothing. */
 const WORTH_DOING = 0.02;
-const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
+const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING));
 </script>
 
 <template>
@@ -62,7 +59,9 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
     <p>
       No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.
     </p>
-    <p class="others">If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}</p>
+    <p v-if="tests.length > 0" class="others">
+      If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}
+    </p>
   </section>
   <section v-else :class="['next', { earlier }]" data-test="next" aria-label="Next test">
     <h3>
@@ -75,8 +74,8 @@ const enough = computed(() => props.advice.proposals[0].bits < WORTH_DOING);
       By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
     </p>
     <p v-else>{{ tests[0].title }}.</p>
-    <p v-for="o in tests[0].outcomes" :key="o.name" class="outcome">
-      <span>{{ o.name }}</span> <span class="mono">{{ o.range }}</span>
+    <p v-for="o in tests[0].outcomes" :key="o.range" class="outcome">
+      <span class="mono">{{ o.range }}</span> <span>{{ o.leaves }}</span>
     </p>
     <p v-if="pair" class="others">{{ pair }}</p>
     <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>

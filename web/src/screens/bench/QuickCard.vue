@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import { useSession } from '../../session/jobSession.ts';
+import NoticedTaps from '../../components/NoticedTaps.vue';
+import { usePreferences } from '../../stores/preferences.ts';
 import CircuitChoice from './CircuitChoice.vue';
 import ReadingField from './ReadingField.vue';
 
@@ -9,6 +12,12 @@ import ReadingField from './ReadingField.vue';
 defineEmits<{ details: [] }>();
 const { job, verdict } = useSession();
 const layout = computed(() => job.circuit.layout);
+const preferences = usePreferences();
+/** The thermometer's figure in the other unit, where that is what the readings ask for. */
+const thermometerMeant = computed(() => {
+  const meant = verdict.fault ? null : (verdict.result?.assessment.thermometerSlip ?? null);
+  return meant === null ? '' : formatTemperature(meant, preferences.temperatureUnit);
+});
 </script>
 
 <template>
@@ -31,13 +40,15 @@ const layout = computed(() => job.circuit.layout);
       <EntryField
         class="measured"
         label="Thermometer"
-        quantity="celsius"
+        quantity="told-celsius"
         v-model="job.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
-        hint="beside the sensor"
+        :meant="thermometerMeant"
+        hint="20, 18…24, <50"
       />
       <ReadingField class="measured" measurement="displayed" label="Displayed" />
     </div>
+    <NoticedTaps v-if="job.temperatureC.text.trim() === ''" v-model="job.temperatureC" />
     <div class="row">
       <ReadingField class="ohms" measurement="sensor-ohms" label="Sensor ohms" />
       <ReadingField measurement="open-voltage" label="Volts, unplugged" />

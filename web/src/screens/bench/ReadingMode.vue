@@ -5,11 +5,13 @@ import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
+import { usePreferences } from '../../stores/preferences.ts';
 import { useReadingView } from '../../session/readingView.ts';
 
 /** For two metres' distance: the figure on the card, what it should be, and the verdict. Any key goes back. */
 const emit = defineEmits<{ close: [] }>();
 const { verdict, work } = useSession();
+const preferences = usePreferences();
 const readings = useReadings();
 const viewOf = useReadingView();
 const close = ref<HTMLButtonElement>();
@@ -21,7 +23,14 @@ const figure = computed(() => {
   return about.value?.quantity === 'volts' && /\d$/.test(text) ? `${text} V` : text;
 });
 const words = computed(() =>
-  verdict.result ? verdictText(verdict.result.assessment, (id) => readingNameById(verdict.shown!.of.job, id)) : null,
+  verdict.result
+    ? verdictText(
+        verdict.result.assessment,
+        (id) => readingNameById(verdict.shown!.of.job, id),
+        preferences.temperatureUnit,
+        verdict.two,
+      )
+    : null,
 );
 const leave = (): void => emit('close');
 onMounted(() => {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { formatInterval, formatOhm } from '@mellow-probe/core/units/format';
+import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
+import { usePreferences } from '../../stores/preferences.ts';
 import EvidenceTable from './EvidenceTable.vue';
 import NextTest from './NextTest.vue';
 import WhyDrawer from './WhyDrawer.vue';
@@ -13,11 +14,19 @@ import WhyDrawer from './WhyDrawer.vue';
 /** The verdict so far: a sentence with a size, the groups, why, and what to measure next. On a tablet a sheet that pulls up. */
 defineEmits<{ next: [] }>();
 const { job, verdict, judging } = useSession();
+const preferences = usePreferences();
 const why = ref(false);
 const pulledUp = ref(false);
 const assessment = computed(() => verdict.result?.assessment ?? null);
 const words = computed(() =>
-  assessment.value ? verdictText(assessment.value, (id) => readingNameById(verdict.shown!.of.job, id)) : null,
+  assessment.value
+    ? verdictText(
+        assessment.value,
+        (id) => readingNameById(verdict.shown!.of.job, id),
+        preferences.temperatureUnit,
+        verdict.two,
+      )
+    : null,
 );
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆' } as const;
 const STATES = {
@@ -32,6 +41,12 @@ const leader = computed(() => {
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
 });
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
+const curves = computed(() => {
+  const possible = assessment.value?.possibleCurves;
+  if (!possible) return '';
+  if (possible.length === 0) return 'Curve not known: none of the shelf lies near these readings.';
+  return `Curve not known. Still possible: ${possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', ')}.`;
+});
 const decision = computed(() => job.decision ?? null);
 const failure = computed(() => {
   switch (verdict.fault?.why) {
@@ -99,13 +114,14 @@ const failure = computed(() => {
     <p v-if="learned" class="learned">
       Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
     </p>
+    <p v-if="curves" class="learned" data-test="curves">{{ curves }}</p>
     <EvidenceTable
       v-if="assessment && assessment.readings.length > 0"
       :assessment="assessment"
       :of="verdict.shown!.of.job"
     />
     <NextTest
-      v-if="verdict.advice && verdict.advice.proposals.length > 0 && !verdict.fault"
+      v-if="verdict.advice && !verdict.fault"
       :advice="verdict.advice"
       :earlier="verdict.adviceEarlier"
       @go="($emit('next'), (pulledUp = false))"

@@ -46,6 +46,7 @@ watch(
 const report = computed(() =>
   reportOf(job, judged.value?.answer.result?.assessment ?? null, judged.value?.answer.result?.proofHealthy ?? null, {
     unit: preferences.temperatureUnit,
+    two: judged.value?.two ?? null,
     when: (iso) => dayjs(iso).format('D MMM YYYY HH:mm'),
   }),
 );

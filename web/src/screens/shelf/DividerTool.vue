@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { wireOhm } from '@mellow-probe/core/circuit/wireOhm';
 import type { SensorCircuit } from '@mellow-probe/core/circuit/sensorCircuit';
+import { YARD_SPREAD } from '@mellow-probe/core/circuit/spread';
 import {
   bestPullUp,
   deskCurve,
@@ -93,6 +94,7 @@ const circuit = computed<SensorCircuit | null>(() => {
       ratiometric: true,
     },
     supplyV: 12,
+    spread: YARD_SPREAD,
     wireMinOhm: 0.05,
     wireMaxOhm: 1.5,
     connectors: 0,

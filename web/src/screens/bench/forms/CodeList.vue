@@ -19,7 +19,7 @@ const STATES = {
   past: 'from the past',
 } as const;
 const meaning = (code: string): string =>
-  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve)) ??
+  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ??
   'Not a code known here: a maker’s own? Note what the scan tool says.';
 
 const full = computed(() => codes.value.length >= MOST.codes);

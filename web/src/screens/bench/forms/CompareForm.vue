@@ -49,7 +49,7 @@ const issueOf = (id: string, what: string) => {
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
       <EntryField
         :label="`Water at, ${i + 1}`"
-        quantity="celsius"
+        quantity="told-celsius"
         v-model="p.temperatureC"
         :issue="issueOf(p.id, 'temperatureC')"
       />

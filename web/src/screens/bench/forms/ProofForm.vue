@@ -59,7 +59,12 @@ function setStep(id: string, value: string): void {
     <div>
       <h3>Values of the repaired circuit</h3>
       <div class="values">
-        <EntryField label="Thermometer now" quantity="celsius" v-model="proof.temperatureC" hint="beside the sensor" />
+        <EntryField
+          label="Thermometer now"
+          quantity="told-celsius"
+          v-model="proof.temperatureC"
+          hint="beside the sensor"
+        />
         <FigureField
           v-for="t in tests"
           :key="t.id"

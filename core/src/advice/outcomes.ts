@@ -1,0 +1,95 @@
+import { BINS, type OutcomeTable } from './information.ts';
+import type { FaultPosterior } from '../inference/posterior.ts';
+import type { Interval } from '../numeric/interval.ts';
+
+/** One of the few things a test can show, and what it would leave. */
+export interface Outcome {
+  /** Where such readings lie, in the test's unit; both Infinity for OL. */
+  interval: Interval;
+  /** Probability of this outcome. */
+  probability: number;
+  /** The suspects it would leave, likeliest first, with their probability then. */
+  leaves: { fault: string; name: string; probability: number }[];
+}
+
+/** A third class must tell at least this much more than two, as a share. */
+const WORTH_A_CLASS = 1.06;
+/** Suspects below this share of an outcome are not named, and not more than these. */
+const [LEFT, MOST] = [0.08, 3];
+/** An outcome below this probability is no class of its own. */
+const RARE = 0.01;
+
+/**
+ * Groups what a test can show into two or three classes that differ in what they would leave: the cuts that keep most of what the test tells of
+ * the fault. One class where it tells nothing.
+ */
+export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTable): Outcome[] {
+  const { given, shares } = table;
+  // Sums up to each border make any class a difference; OL, the last bin, lies above all figures.
+  const sums = given.map((bins) => {
+    const sum = new Float64Array(BINS + 2);
+    for (let b = 0; b <= BINS; b++) sum[b + 1] = sum[b] + bins[b];
+    return sum;
+  });
+  const told = (from: number, to: number): number => {
+    let [mixed, inner] = [0, 0];
+    for (let i = 0; i < sums.length; i++) {
+      const p = sums[i][to] - sums[i][from];
+      if (p <= 0) continue;
+      mixed += shares[i] * p;
+      inner += shares[i] * p * Math.log2(p);
+    }
+    return mixed > 0 ? inner - mixed * Math.log2(mixed) : 0;
+  };
+  const end = BINS + 1;
+  let two = { told: 0, cuts: [] as number[] };
+  let three = { told: 0, cuts: [] as number[] };
+  for (let a = 1; a < end; a++) {
+    const below = told(0, a);
+    const rest = below + told(a, end);
+    if (rest > two.told + 1e-12) two = { told: rest, cuts: [a] };
+    for (let b = a + 1; b < end; b++) {
+      const all = below + told(a, b) + told(b, end);
+      if (all > three.told + 1e-12) three = { told: all, cuts: [a, b] };
+    }
+  }
+  const { cuts } = three.told > WORTH_A_CLASS * two.told ? three : two;
+  const borders = [0, ...cuts, end];
+  return borders
+    .slice(1)
+    .map((to, k) => classOf(faults, table, sums, borders[k], to))
+    .filter((o) => o.probability > RARE)
+    .sort((x, y) => y.probability - x.probability);
+}
+
+function classOf(
+  faults: readonly FaultPosterior[],
+  { given, shares, border }: OutcomeTable,
+  sums: readonly Float64Array[],
+  from: number,
+  to: number,
+): Outcome {
+  const parts = sums.map((sum, i) => shares[i] * (sum[to] - sum[from]));
+  const probability = parts.reduce((a, b) => a + b, 0);
+  const leaves = faults
+    .map(({ fault }, i) => ({
+      fault: fault.id,
+      name: fault.name,
+      probability: parts[i] / Math.max(probability, 1e-300),
+    }))
+    .filter((x) => x.probability >= LEFT)
+    .sort((x, y) => y.probability - x.probability)
+    .slice(0, MOST);
+  const overload = given.reduce((sum, bins, i) => sum + (to > BINS ? shares[i] * bins[BINS] : 0), 0);
+  if (overload > 0.5 * probability) return { interval: { low: Infinity, high: Infinity }, probability, leaves };
+  // The middle 95 % of the class.
+  let [low, high, sum] = [from, Math.min(to, BINS), 0];
+  const inside = probability - overload;
+  for (let b = from; b < Math.min(to, BINS); b++) {
+    const share = given.reduce((all, bins, i) => all + shares[i] * bins[b], 0);
+    if (sum <= 0.025 * inside && sum + share > 0.025 * inside) low = b;
+    if (sum < 0.975 * inside && sum + share >= 0.975 * inside) high = b + 1;
+    sum += share;
+  }
+  return { interval: { low: border(low), high: border(high) }, probability, leaves };
+}

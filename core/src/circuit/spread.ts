@@ -1,0 +1,62 @@
+/**
+ * How well the figures told of a circuit are known: 1σ of the core of each. `tail` gives all of them heavier tails than the normal (0: none),
+ * see `heavy`.
+ */
+export interface Spread {
+  tail: number;
+  /** Of the reference, relative, with a tail of its own, and of the pull-up. */
+  reference: number;
+  referenceTail: number;
+  pullUp: number;
+  /** Least 1σ of a sensor against its curve, ln R, whatever the curve says of itself. */
+  sensorLog: number;
+  /** Bounds of what the module's own input loads its pin with, Ω; log-uniform between them. */
+  inputMinOhm: number;
+  inputMaxOhm: number;
+  /** Of the ends of the display scale as told, K. */
+  lowEndK: number;
+  highEndK: number;
+  /** Of the supply, V, and of the module's ground against the battery's, V. */
+  supplyV: number;
+  groundV: number;
+}
+
+/** Where the figure of a pull-up comes from: the maker's data, read off the board, or what is usual for such a circuit. */
+export const PULL_UP_SOURCES = ['usual', 'typed', 'board'] as const;
+export type PullUpSource = (typeof PULL_UP_SOURCES)[number];
+
+/** 1σ of a pull-up by where its figure comes from, relative. Common practice, no source. */
+export const PULL_UP_SPREAD: Readonly<Record<PullUpSource, number>> = { usual: 0.025, typed: 0.01, board: 0.01 };
+
+/**
+ * What is told of circuits in the yard. A reference of 4.8 … 5.3 V at the plug is sound in common practice: core of 1 %, one in eighty
+ * beyond 6 %. A module's input loads its pin with some 0.3 MΩ or hardly at all. Ends of a scale are known to a few kelvin at best.
+ * Source: fault model §6, common practice.
+ */
+export const YARD_SPREAD: Spread = {
+  tail: 1.3,
+  reference: 0.01,
+  referenceTail: 2,
+  pullUp: PULL_UP_SPREAD.usual,
+  sensorLog: 0.02,
+  inputMinOhm: 3e5,
+  inputMaxOhm: 3e8,
+  lowEndK: 2.5,
+  highEndK: 4,
+  supplyV: 0.3,
+  groundV: 0.01,
+};
+
+/** Where `heavy` turns from its core to its tail, in units of u². */
+const TURN = 2.5;
+
+/**
+ * A standard normal u stretched to heavier tails: u near the middle, (1 + tail)·u far out; odd, rising and smooth. With a tail of 1.3: 1.4 at
+ * 1σ, 3.6 at 2σ, 6.0 at 3σ, about as three parts of a normal of width 1 and one part of width 3.
+ *
+ * @example heavy(3, 1.3) // 6.052173913
+ */
+export function heavy(u: number, tail: number): number {
+  const square = u * u;
+  return u * (1 + (tail * square) / (square + TURN));
+}

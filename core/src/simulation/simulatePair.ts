@@ -1,0 +1,64 @@
+import { seededUniform } from '../numeric/random.ts';
+import { normalQuantile } from '../numeric/normal.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
+import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
+import { drawHypothesis, simulateCase, taker } from './simulateCase.ts';
+import type { Problem } from '../model/problem.ts';
+import type { Fault } from '../faults/fault.ts';
+import { canStandTogether } from '../faults/together.ts';
+
+/** A made-up case with two faults, the readings taken, and which two. */
+export interface SimulatedPair {
+  seed: number;
+  problem: Problem;
+  faults: [Fault, Fault];
+}
+
+/** A second fault is one that shifts a reading by so many σ with the other present. */
+const SHIFTS = 5;
+
+/**
+ * Draws two faults that can stand together, each of which shifts at least one of these tests by 5 σ with the other present, and takes
+ * the tests. Same seed, same case.
+ */
+export function simulatePair(seed: number, testsOf: (problem: Problem) => readonly PlannedTest[]): SimulatedPair {
+  const { problem } = simulateCase(seed);
+  const uniform = seededUniform(seed * 7717 + 29);
+  const predictor = new Predictor(problem, true);
+  const { latent } = predictor;
+  const tests = testsOf(problem);
+  for (;;) {
+    const [a, b] = [drawHypothesis(problem, uniform), drawHypothesis(problem, uniform)];
+    const u = new Float64Array(latent.dimension);
+    latent.draw(() => normalQuantile(uniform()), uniform, u);
+    const [p, q] = [uniform(), uniform()];
+    const { fault, branch } = b;
+    if (!canStandTogether(a.fault, fault)) continue;
+    u[latent.secondSize] = 0;
+    const both: Hypothesis = { ...a, ratiometric: uniform() < 0.5, second: { branch, from: q, to: q } };
+    const onlyFirst: Hypothesis = { ...both, second: undefined };
+    const onlySecond: Hypothesis = { ...onlyFirst, fault, branch };
+    const predict = (h: Hypothesis, position: number): number[] =>
+      tests.map(({ measurement, conditions, state }) =>
+        measurement.predict(predictor.solvedAt(h, position, u, state), conditions),
+      );
+    const all = predict(both, p);
+    const shifts = (without: number[]): boolean =>
+      tests.some(({ measurement, conditions }, i) => {
+        if (Number.isFinite(all[i]) !== Number.isFinite(without[i])) return true;
+        if (!Number.isFinite(all[i])) return false;
+        const { sigma } = noiseOf(problem, measurement, conditions);
+        return Math.abs(all[i] - without[i]) > SHIFTS * Math.max(sigma(all[i]), sigma(without[i]));
+      });
+    if (!shifts(predict(onlyFirst, p)) || !shifts(predict(onlySecond, q))) continue;
+    const take = taker({ predictor, hypothesis: both, position: p, u }, uniform, []);
+    const readings = tests.map((test, i) => ({
+      id: `r${i}`,
+      measurement: test.measurement.id,
+      value: take(test),
+      conditions: test.conditions,
+      state: test.state,
+    }));
+    return { seed, problem: { ...problem, readings }, faults: [a.fault, fault] };
+  }
+}

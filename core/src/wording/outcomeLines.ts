@@ -1,0 +1,20 @@
+import type { Proposal } from '../advice/nextTest.ts';
+import { measurementById } from '../measurements/list.ts';
+import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
+
+/** One thing a test can show: where the reading then lies, what that leaves, and how likely it is. */
+export interface OutcomeLine {
+  range: string;
+  leaves: string;
+  chance: string;
+}
+
+/** What a proposed test can show, in words, likeliest first. Two classes that look alike on the display are told as one. */
+export function outcomeLines({ measurement, outcomes }: Proposal, unit: TemperatureUnit): OutcomeLine[] {
+  const { quantity } = measurementById(measurement);
+  return outcomes.map(({ interval, probability, leaves }) => ({
+    range: interval.low === Infinity ? 'OL' : formatInterval(interval, quantity, unit),
+    leaves: leaves.map((l) => l.name).join(' or ') || 'many',
+    chance: formatProbability(probability),
+  }));
+}
