@@ -35,13 +35,38 @@ export interface NodeLayout {
   nodes: Node[];
 }
 
-/** Fits the unknowns at every place of a survey whose deficit is within `limit`; the others count as impossible for now. */
+/** Places nearer than this to one that is fitted tell nothing new at a first look. */
+const APART = 0.15;
+
+/**
+ * The places of a survey as nodes, the two best of them fitted where their deficit is within `limit`: enough to see whether the hypothesis is
+ * worth more. What is not fitted counts as impossible for now.
+ */
 export function layNodes({ hypothesis: h, places }: Survey, ws: Workspace, limit: number): NodeLayout {
-  const felt = places.some((p) => p.deficit <= limit) ? feltUnknowns(ws, h) : [];
-  const nodes = places.map(({ position, deficit }): Node =>
-    deficit <= limit ? visit(h, ws, felt, position) : { position, fits: [], logEvidence: -Infinity },
-  );
+  const nodes = places.map(({ position }): Node => ({ position, fits: [], logEvidence: -Infinity }));
+  const [first, ...others] = places
+    .map(({ deficit }, i) => ({ deficit, i }))
+    .filter(({ deficit }) => deficit <= limit)
+    .sort((a, b) => a.deficit - b.deficit);
+  if (!first) return { hypothesis: h, felt: [], nodes };
+  const felt = feltUnknowns(ws, h);
+  const second = others.find(({ i }) => Math.abs(places[i].position - places[first.i].position) > APART);
+  for (const place of second ? [first, second] : [first]) {
+    nodes[place.i] = visit(h, ws, felt, places[place.i].position);
+  }
   return { hypothesis: h, felt, nodes };
+}
+
+/** Fits the unknowns at every other place of the survey whose deficit is within `limit`. */
+export function completeLayout(
+  { hypothesis: h, felt, nodes }: NodeLayout,
+  ws: Workspace,
+  survey: Survey,
+  limit: number,
+): void {
+  survey.places.forEach(({ position, deficit }, i) => {
+    if (deficit <= limit && nodes[i].fits.length === 0) nodes[i] = visit(h, ws, felt, position);
+  });
 }
 
 /** Fits at one position, from both starts where they end in different places. */

@@ -32,7 +32,7 @@ export function conditionalFit(
   trusting: boolean,
 ): Conditional {
   const { n, u, residual, moved, shifted, step, predictor, predictions } = ws;
-  u.fill(0);
+  u.set(predictor.start(h.curve));
   ws.jacobian.fill(0);
   residualsAt(ws, h, position, u, residual);
   let doubtful = false;

@@ -1,6 +1,6 @@
 import type { Fault } from '../faults/fault.ts';
 import { logSumExp } from '../numeric/logSumExp.ts';
-import { type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
+import { completeLayout, type NodeLayout, layNodes, refineLayout, toCells } from './cells.ts';
 import { type FaultEvidence, outlineFault, sampleFault } from './sampleFault.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, Predictor } from '../model/predictor.ts';
@@ -36,6 +36,8 @@ export interface Candidate {
 const OUT_OF_REACH = 14;
 /** Where even the best place misses by this much, some reading is a blunder, and it may be the thermometer's. */
 const IN_TROUBLE = 8;
+/** A hypothesis this far (ln) below the best after a first look is left at that. */
+const NOT_SEEN_YET = 20;
 /** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
 const HOPELESS = 8;
 /** Faults below this probability keep the Laplace estimate and get no draws. */
@@ -77,7 +79,14 @@ export function rank(predictor: Predictor, faultHypotheses: readonly Candidate[]
   }));
   const massOf = (layout: NodeLayout, weight: number): number =>
     Math.log(weight) + logSumExp(toCells(layout).map((c) => c.logMass));
-  const best = Math.max(...candidates.flatMap((c) => c.layouts.map((l) => massOf(l, c.weight))));
+  const bestMass = (): number => Math.max(...candidates.flatMap((c) => c.layouts.map((l) => massOf(l, c.weight))));
+  const atFirst = bestMass();
+  candidates.forEach(({ layouts, weight }, i) =>
+    layouts.forEach((layout, k) => {
+      if (massOf(layout, weight) > atFirst - NOT_SEEN_YET) completeLayout(layout, ws, surveys[i][k], limit);
+    }),
+  );
+  const best = bestMass();
   for (const { layouts, weight } of candidates) {
     for (const layout of layouts) if (massOf(layout, weight) > best - HOPELESS) refineLayout(layout, ws);
   }

@@ -54,7 +54,7 @@ function crossing(
   high: number,
 ): number {
   let [a, b, fa, fb] = [from, to, low, high];
-  u.fill(0);
+  u.set(predictor.start(h.curve));
   for (let i = 0; i < 4; i++) {
     const x = i % 2 === 0 ? a + (b - a) * (fa / (fa - fb)) : (a + b) / 2;
     const fx = predictor.residualOf(h, x, u, r);

@@ -11,7 +11,8 @@ import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../units/entry.ts';
 import type { Job, JobCircuit, JobReading } from './jobSchema.ts';
-import { pooled, priorFactors } from './priorFactors.ts';
+import { pooled } from '../model/priorFactor.ts';
+import { priorFactors } from './priorFactors.ts';
 import { isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {

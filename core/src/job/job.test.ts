@@ -17,7 +17,8 @@ import { newReading } from './newReading.ts';
 import { MAX_FILE_BYTES, openJob, openJobData, saveJob } from './openJob.ts';
 import { MOST } from './most.ts';
 import { LONGEST } from '../units/entry.ts';
-import { pooled, priorFactors } from './priorFactors.ts';
+import { pooled } from '../model/priorFactor.ts';
+import { priorFactors } from './priorFactors.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';

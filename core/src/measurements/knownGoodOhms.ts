@@ -12,6 +12,7 @@ export const knownGoodOhms: Measurement = {
   repeatMinutes: 2,
   setup: 'taken-off',
   ofAnotherSensor: true,
+  onSensor: true,
   tools: ['meter', 'second-sensor'],
   needs: [],
   layouts: LAYOUTS,

@@ -1,5 +1,5 @@
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
-import type { CurveModel } from '../curves/curveModel.ts';
+import { type CurveModel, invertMonotone } from '../curves/curveModel.ts';
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
 import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -8,7 +8,7 @@ import { LatentSpace } from './latent.ts';
 import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
 import { normalCdf } from '../numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
-import { type Problem } from './problem.ts';
+import { type Problem, UNMEASURED } from './problem.ts';
 import { logWrongPin, type Slip, slipsOf } from './slips.ts';
 import { logSumExp } from '../numeric/logSumExp.ts';
 
@@ -40,6 +40,9 @@ interface Prepared {
   slips: readonly Slip[];
 }
 
+/** No fit sets out further than this from the middle, in 1σ. */
+const FURTHEST_START = 2.5;
+
 /** Where a sound reading is this much (ln) more likely than a blunder, no slip is looked for. */
 const MET = 10;
 
@@ -54,6 +57,7 @@ export class Predictor {
     indices: readonly number[];
     displayed: readonly number[];
   }[];
+  private readonly starts = new Map<CurveModel, Float64Array>();
   private readonly solved = new SolvedCircuit();
   private readonly scratch: CircuitState;
   /** ln of the chance that a reading is no blunder. */
@@ -100,6 +104,35 @@ export class Predictor {
     }
     this.lastPullUpOhm = c.nominalPullUpOhm;
     return this.solved.set(c);
+  }
+
+  /**
+   * Where a fit sets out: every unknown at its middle, but the level of a curve that is hardly known at what the resistances that were read say of
+   * it, for from the middle it would have to come a long way.
+   */
+  start(curve: CurveModel): Float64Array {
+    let known = this.starts.get(curve);
+    if (!known) {
+      known = new Float64Array(this.latent.dimension);
+      const level = this.latent.names.indexOf('curve level');
+      if (level >= 0 && curve.level) known[level] = this.levelRead(curve, curve.level);
+      this.starts.set(curve, known);
+    }
+    return known;
+  }
+
+  /** The level that the middle one of the resistances read on the sensor itself asks for; 0 where there is none. */
+  private levelRead(curve: CurveModel, level: (u: number) => number): number {
+    const { thermometers } = this.problem;
+    const logs = this.readings
+      .filter((r) => r.measurement.onSensor && Number.isFinite(r.value) && r.value > 0)
+      .map(({ value, conditions, state }) => {
+        const there = conditions.bathC ?? conditions.airC ?? thermometers[state === 'hot' ? 'hot' : 'steady']?.readC;
+        return Math.log(value / curve.resistanceOhm(there ?? UNMEASURED.readC));
+      })
+      .sort((a, b) => a - b);
+    if (logs.length === 0) return 0;
+    return invertMonotone(level, logs[logs.length >> 1], -FURTHEST_START, FURTHEST_START);
   }
 
   /** What every reading should be, in its own unit, into `out`. */

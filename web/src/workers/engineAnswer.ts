@@ -3,7 +3,7 @@ import type { TwoFaults } from '@mellow-probe/core/advice/twoFaults';
 import type { Undecided } from '@mellow-probe/core/advice/separation';
 import type { Issue } from '@mellow-probe/core/job/fieldIssue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import type { PriorFactor } from '@mellow-probe/core/job/priorFactors';
+import type { PriorFactor } from '@mellow-probe/core/model/priorFactor';
 import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
