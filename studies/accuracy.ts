@@ -1,7 +1,5 @@
-// Writes docs/accuracy.md: how often the verdict is right, measured. `npm run accuracy` (about an hour and a half on one core), or with
+// Writes the first part of docs/accuracy.md: how often the verdict is right, measured. `npm run accuracy` (about an hour and a half on one core), or with
 // smaller numbers: cases, cases of the orders, cases against the yardstick.
-import { writeFileSync } from 'node:fs';
-import path from 'node:path';
 import { studyOrders } from '../cli/src/study/orders.ts';
 import { studyStages, STAGES } from '../cli/src/study/stages.ts';
 import { studyText } from '../cli/src/study/studyText.ts';
@@ -10,6 +8,7 @@ import { posteriorOf } from '../core/src/inference/posterior.ts';
 import { simulateCase, withReadings } from '../core/src/simulation/simulateCase.ts';
 import { faultById } from '../core/src/faults/list.ts';
 import { compareEvidence, evidenceText } from './compareEvidence.ts';
+import { writeSection } from './sections.ts';
 import { yardstick } from './yardstick.ts';
 
 const [cases, orders, subset, evidenceCases, evidenceDraws] = [2000, 200, 60, 60, 1_000_000].map((n, i) =>
@@ -54,15 +53,9 @@ const ordersRun = studyOrders(orders, 1, (n) => say(`order ${n} done`));
 const beside = againstYardstick(subset);
 const evidence = compareEvidence(evidenceCases, evidenceDraws, false, (n) => say(`evidence ${n} of ${evidenceCases}`));
 const percent = (n: number): string => `${((100 * n) / subset).toFixed(1)} %`;
-writeFileSync(
-  path.resolve(import.meta.dirname, '../docs/accuracy.md'),
-  `# How often the verdict is right
-
-Written by \`npm run accuracy\`; nothing here is set by hand. Cases are drawn from the fault model itself (circuits with a pull-up, faults by
-weight, sizes, tolerances, meter noise, one blunder in a hundred): this measures what the method loses, not how true the model is to a
-given yard. \`npm run study -- --cases 200\` repeats the first part on fewer cases.
-
-${studyText(stages, ordersRun, { cases, orders, seed: 1 })}
+writeSection(
+  'model',
+  `${studyText(stages, ordersRun, { cases, orders, seed: 1 })}
 ## Against plain averaging
 
 On ${subset} further cases after loaded volts and sensor ohms, the same readings judged by averaging the likelihood over 10⁵ draws of every

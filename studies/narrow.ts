@@ -6,7 +6,7 @@ import type { Problem } from '../core/src/model/problem.ts';
 export const NARROW_SPREAD: Spread = {
   ...YARD_SPREAD,
   tail: 0,
-  referenceTail: 0,
+  referenceTails: [0, 0],
   pullUp: 0.01,
   sensorLog: 0,
   inputMinOhm: 1e6,

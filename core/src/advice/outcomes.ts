@@ -13,11 +13,11 @@ export interface Outcome {
 }
 
 /** A third class must tell at least this much more than two, as a share. */
-const WORTH_A_CLASS = 1.06;
+const WORTH_A_CLASS = 1.12;
 /** Suspects below this share of an outcome are not named, and not more than these. */
 const [LEFT, MOST] = [0.08, 3];
 /** An outcome below this probability is no class of its own. */
-const RARE = 0.01;
+const RARE = 0.02;
 
 /**
  * Groups what a test can show into two or three classes that differ in what they would leave: the cuts that keep most of what the test tells of

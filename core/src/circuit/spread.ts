@@ -4,9 +4,9 @@
  */
 export interface Spread {
   tail: number;
-  /** Of the reference, relative, with a tail of its own, and of the pull-up. */
+  /** Of the reference, relative, with tails of its own downwards and upwards, and of the pull-up. */
   reference: number;
-  referenceTail: number;
+  referenceTails: readonly [down: number, up: number];
   pullUp: number;
   /** Least 1σ of a sensor against its curve, ln R, whatever the curve says of itself. */
   sensorLog: number;
@@ -29,14 +29,14 @@ export type PullUpSource = (typeof PULL_UP_SOURCES)[number];
 export const PULL_UP_SPREAD: Readonly<Record<PullUpSource, number>> = { usual: 0.025, typed: 0.01, board: 0.01 };
 
 /**
- * What is told of circuits in the yard. A reference of 4.8 … 5.3 V at the plug is sound in common practice: core of 1 %, one in eighty
- * beyond 6 %. A module's input loads its pin with some 0.3 MΩ or hardly at all. Ends of a scale are known to a few kelvin at best.
+ * What is told of circuits in the yard. A reference of 4.8 … 5.3 V at the plug is sound in common practice: core of 1 %, one in forty
+ * above 5.3 V, and one in forty below 4.8 V. A module's input loads its pin with some 0.3 MΩ or hardly at all. Ends of a scale are known to a few kelvin at best.
  * Source: fault model §6, common practice.
  */
 export const YARD_SPREAD: Spread = {
   tail: 1.3,
   reference: 0.01,
-  referenceTail: 2,
+  referenceTails: [2, 3],
   pullUp: PULL_UP_SPREAD.usual,
   sensorLog: 0.02,
   inputMinOhm: 3e5,

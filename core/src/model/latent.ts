@@ -165,9 +165,9 @@ function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
     (u: number): number =>
       middle + sigma * heavy(u, spread.tail);
   const factor =
-    (sigma: number, tail = spread.tail) =>
+    (sigma: number) =>
     (u: number): number =>
-      Math.exp(sigma * heavy(u, tail));
+      Math.exp(sigma * heavy(u, spread.tail));
   const logEven = (low: number, high: number) => {
     const span = Math.log(high / low);
     return (u: number): number => low * Math.exp(span * normalCdf(u));
@@ -184,7 +184,7 @@ function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
   };
   const reference: Put = (c, f) => (c.referenceV = circuit.referenceV * f);
   list.push(
-    of('reference', factor(spread.reference, spread.referenceTail), reference),
+    of('reference', (u) => Math.exp(spread.reference * heavy(u, spread.referenceTails[u < 0 ? 0 : 1])), reference),
     of('pull-up tolerance', factor(spread.pullUp), changePullUps),
     of('sensor tolerance', factor(toleranceLog), (c, f) => (c.sensorFactor = f)),
     of('ground', off(spread.groundV), (c, volt) => (c.groundOffsetV = volt)),

@@ -122,7 +122,7 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
     values: problem.readings.map((r) => r.value),
     healthy: Object.fromEntries(tests.map((t, i) => [t.measurement.id, ranges[i]])),
     doubt: doubtOf(problem, blunders, thermometerBlunder(posterior, leading)),
-    thermometerSlip: thermometerSlip(posterior, leading),
+    thermometerSlip: thermometerSlip(posterior, leading) ?? betterInFahrenheit(problem, posterior),
     stretched: stretchedBy(posterior, leading),
     possibleCurves:
       problem.circuit.curve.alternatives && problem.readings.length > 0 ? possibleCurves(posterior) : null,
@@ -244,6 +244,21 @@ function thermometerSlip({ predictor }: Posterior, faults: readonly FaultPosteri
     if (near > 0.5) return meant;
   }
   return null;
+}
+
+/** Figures that are no air temperature in °C but one in °F. */
+const LIKE_FAHRENHEIT = { from: 40, to: 120 } as const;
+/** Chance from which on the other unit is asked about: generous, for the question costs one tap. */
+const OTHER_UNIT = 0.06;
+
+/** The thermometer's figure taken for °F, °C, where that explains the readings better than all faults together do as it stands; else null. */
+function betterInFahrenheit(problem: Problem, posterior: Posterior): number | null {
+  const { steady } = problem.thermometers;
+  if (!steady || problem.readings.length === 0 || steady.halfWidthK) return null;
+  if (steady.readC < LIKE_FAHRENHEIT.from || steady.readC > LIKE_FAHRENHEIT.to) return null;
+  const readC = ((steady.readC - 32) * 5) / 9;
+  const other = posteriorOf({ ...problem, thermometers: { ...problem.thermometers, steady: { ...steady, readC } } });
+  return other.logEvidence + Math.log(OTHER_UNIT) > posterior.logEvidence ? readC : null;
 }
 
 function doubtOf(problem: Problem, blunders: readonly number[], thermometer: number): Doubt {

@@ -9,12 +9,21 @@ export interface OutcomeLine {
   chance: string;
 }
 
+/** Names that a line holds; the others are only counted. */
+const NAMED = 2;
+
+function named(names: readonly string[]): string {
+  if (names.length === 0) return 'many';
+  const more = names.length > NAMED ? ' or another' : '';
+  return names.slice(0, NAMED).join(' or ') + more;
+}
+
 /** What a proposed test can show, in words, likeliest first. Two classes that look alike on the display are told as one. */
 export function outcomeLines({ measurement, outcomes }: Proposal, unit: TemperatureUnit): OutcomeLine[] {
   const { quantity } = measurementById(measurement);
   return outcomes.map(({ interval, probability, leaves }) => ({
     range: interval.low === Infinity ? 'OL' : formatInterval(interval, quantity, unit),
-    leaves: leaves.map((l) => l.name).join(' or ') || 'many',
+    leaves: named(leaves.map((l) => l.name)),
     chance: formatProbability(probability),
   }));
 }

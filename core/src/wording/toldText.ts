@@ -8,11 +8,11 @@ import type { FieldQuantity } from '../units/quantity.ts';
 export function toldText(entry: Entry, quantity: FieldQuantity, unit: TemperatureUnit): string {
   if (quantity === 'ohm-band') {
     const read = ohmBand(entry.text);
-    return read.ok ? `= ${formatInterval({ low: read.band.lowOhm, high: read.band.highOhm }, 'ohms', unit)}` : '';
+    return read.ok ? `${formatInterval({ low: read.band.lowOhm, high: read.band.highOhm }, 'ohms', unit)}` : '';
   }
   if (quantity !== 'told-celsius') return '';
   const told = toldOf(entry);
   if (!told || told.kind === 'figure') return '';
   const half = told.halfWidthK > 0 ? told.halfWidthK : 2 * told.edgeK;
-  return `= ${formatInterval({ low: told.middleC - half, high: told.middleC + half }, 'celsius', unit)}`;
+  return `${formatInterval({ low: told.middleC - half, high: told.middleC + half }, 'celsius', unit)}`;
 }

@@ -123,9 +123,6 @@ function goOn(event: KeyboardEvent): void {
           >suspect <span class="mono">{{ predicted }}</span></span
         >
       </template>
-      <span v-if="meant && !wrong" class="asked"
-        >{{ text.trim() }}{{ /\d$/.test(text) ? ` ${unit}` : '' }}? Healthy would be about {{ healthy }}.</span
-      >
       <div v-if="choices.length > 0 || meant" class="choices">
         <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
           {{ choice.text }}
@@ -246,11 +243,6 @@ input::placeholder {
 .message {
   color: var(--clay);
   font-weight: 600;
-}
-.asked {
-  display: block;
-  font-weight: 600;
-  color: var(--amber-ink);
 }
 .choices {
   display: flex;

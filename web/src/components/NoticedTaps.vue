@@ -1,42 +1,50 @@
 <script setup lang="ts">
 import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import { NOTICED } from '@mellow-probe/core/units/toldTemperature';
+import { Button, Popover } from 'ant-design-vue';
+import { ref } from 'vue';
 
 /** Temperatures that were noticed anyway, one tap each, for those who have no thermometer. Nobody is asked to touch anything. */
 const entry = defineModel<Entry>({ required: true });
+const open = ref(false);
+function take(text: string): void {
+  entry.value = entryOf(text, 'told-celsius', 'C');
+  open.value = false;
+}
 </script>
 
 <template>
-  <div class="noticed" role="group" aria-label="Temperature by what you noticed" data-test="noticed">
-    <span class="ask">No thermometer? Noticed already:</span>
-    <button
-      v-for="n in NOTICED"
-      :key="n.id"
-      type="button"
-      class="act quiet"
-      :title="n.source"
-      @click="entry = entryOf(n.text, 'told-celsius', 'C')"
-    >
-      {{ n.text }}
-    </button>
-    <span class="caution">▲ Do not touch to find out: steam, coolant, flue and fans.</span>
-  </div>
+  <Popover v-model:open="open" trigger="click" placement="bottom" title="Noticed already">
+    <button type="button" class="none" data-test="noticed" aria-label="No thermometer: what was noticed">none?</button>
+    <template #content>
+      <div class="taps">
+        <Button v-for="n in NOTICED" :key="n.id" block :title="n.source" @click="take(n.text)">{{ n.text }}</Button>
+        <p class="caution">▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans.</p>
+      </div>
+    </template>
+  </Popover>
 </template>
 
 <style scoped>
-.noticed {
+.none {
+  border: 0;
+  padding: 0;
+  background: transparent;
+  color: inherit;
+  font-size: 12px;
+  line-height: 1.3;
+  text-decoration: underline;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.taps {
   display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 6px;
-  font-size: 12.5px;
+  flex-direction: column;
+  gap: 6px;
+  width: 220px;
 }
-.noticed button {
-  min-height: 32px;
-  padding: 2px 10px;
-}
-.ask,
 .caution {
-  color: var(--soft);
+  margin: 4px 0 0;
+  font-size: 12.5px;
 }
 </style>

@@ -45,7 +45,7 @@ describe('a figure field', () => {
       standing: 'off',
       standingText: 'Low',
     });
-    expect(wrapper.text()).toContain('2 Ω? Healthy would be about 2.20 … 2.40 kΩ.');
+    expect(wrapper.text()).toContain('healthy 2.20 … 2.40 kΩ');
     expect(wrapper.get('.choices button').text()).toBe('Meant 2.00 kΩ?');
   });
   test('an empty field is no fault; the sign tells the standing by shape', () => {

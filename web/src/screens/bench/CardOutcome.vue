@@ -98,8 +98,8 @@ function voidIt(): void {
   background: var(--moss-soft);
 }
 .line {
-  display: flex;
-  justify-content: space-between;
+  display: grid;
+  grid-template-columns: minmax(7.5em, auto) 1fr;
   gap: 10px;
 }
 .line .mono {

@@ -74,9 +74,12 @@ const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING))
       By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
     </p>
     <p v-else>{{ tests[0].title }}.</p>
-    <p v-for="o in tests[0].outcomes" :key="o.range" class="outcome">
-      <span class="mono">{{ o.range }}</span> <span>{{ o.leaves }}</span>
-    </p>
+    <dl class="outcomes">
+      <template v-for="o in tests[0].outcomes" :key="o.range">
+        <dt class="mono">{{ o.range }}</dt>
+        <dd>{{ o.leaves }}</dd>
+      </template>
+    </dl>
     <p v-if="pair" class="others">{{ pair }}</p>
     <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>
     <p v-if="tests.length > 1" class="others">
@@ -147,14 +150,19 @@ kbd {
 p {
   margin: 2px 0;
 }
-.outcome {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
+.outcomes {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  margin: 2px 0;
 }
-.outcome .mono {
+.outcomes dt {
   font-weight: 600;
   white-space: nowrap;
+}
+.outcomes dd {
+  margin: 0;
+  line-height: 1.3;
 }
 .caution {
   font-size: 12.5px;

@@ -37,18 +37,20 @@ const thermometerMeant = computed(() => {
         :issue="verdict.issues.get('circuit.pullUpOhm')"
         placeholder="unknown"
       />
-      <EntryField
-        class="measured"
-        label="Thermometer"
-        quantity="told-celsius"
-        v-model="job.temperatureC"
-        :issue="verdict.issues.get('temperatureC')"
-        :meant="thermometerMeant"
-        hint="20, 18…24, <50"
-      />
+      <div class="told">
+        <EntryField
+          class="measured"
+          label="Thermometer"
+          quantity="told-celsius"
+          v-model="job.temperatureC"
+          :issue="verdict.issues.get('temperatureC')"
+          :meant="thermometerMeant"
+          hint="20, 18…24, <50"
+        />
+        <NoticedTaps v-if="job.temperatureC.text.trim() === ''" v-model="job.temperatureC" />
+      </div>
       <ReadingField class="measured" measurement="displayed" label="Displayed" />
     </div>
-    <NoticedTaps v-if="job.temperatureC.text.trim() === ''" v-model="job.temperatureC" />
     <div class="row">
       <ReadingField class="ohms" measurement="sensor-ohms" label="Sensor ohms" />
       <ReadingField measurement="open-voltage" label="Volts, unplugged" />
@@ -75,6 +77,14 @@ const thermometerMeant = computed(() => {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 12px;
+}
+.told {
+  position: relative;
+}
+.told :deep(.none) {
+  position: absolute;
+  top: 3px;
+  right: 2px;
 }
 @media (max-width: 620px) {
   .row {
