@@ -22,7 +22,7 @@ export const ROOMS = {
   job: [
     {
       mutate: ['core/src/job/*.ts', '!core/src/job/*.test.ts', 'core/src/job/migrations/*.ts'],
-      tests: ['core/src/job/job.test.ts', 'core/src/job/workflow.test.ts'],
+      tests: ['core/src/job/job.test.ts', 'core/src/job/workflow.test.ts', 'core/src/job/checkJob.test.ts'],
     },
   ],
   records: [all('core/src/records')],

@@ -43,5 +43,14 @@ export function readingsCsv(job: Job): string {
 }
 
 function noConditions(state: string): Record<string, string> {
-  return { state, 'substitute (Ω)': '', 'bath (°C)': '', wire: '', connector: '', taken: '', voided: '' };
+  return {
+    state,
+    'substitute (Ω)': '',
+    'bath (°C)': '',
+    'air (°C)': '',
+    wire: '',
+    connector: '',
+    taken: '',
+    voided: '',
+  };
 }
