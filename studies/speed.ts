@@ -13,6 +13,9 @@ import type { Problem } from '../core/src/model/problem.ts';
 import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
 import { FAULTS } from '../core/src/faults/list.ts';
 import { seededCase } from './cases.ts';
+import { curveModel } from '../core/src/curves/curve.ts';
+import { pairsOf } from '../core/src/inference/pairs.ts';
+import { narrowed } from './narrow.ts';
 import { yardstick } from './yardstick.ts';
 
 const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
@@ -28,6 +31,25 @@ for (const p of problems) posteriorOf(p);
 const ranking = problems.map((p) => median([0, 1, 2].map(() => timed(() => posteriorOf(p)))));
 console.log(
   `ranking, ${FAULTS.length} faults, 15 readings, ${problems.length} cases: median ${median(ranking).toFixed(1)} ms, slowest ${Math.max(...ranking).toFixed(0)} ms (bar: 40 ms median)`,
+);
+
+// The same problems with the unknowns switched narrow, with the curve not known, and with pairs weighed: what each costs, in this one run.
+const medianOf = (list: readonly Problem[]): number =>
+  median(list.map((p) => median([0, 1, 2].map(() => timed(() => posteriorOf(p))))));
+const narrow = medianOf(problems.map(narrowed));
+const curve = curveModel({ kind: 'unknown' });
+const unknown = medianOf(problems.map((p) => ({ ...p, circuit: { ...p.circuit, curve } })));
+const pairs = median(
+  problems.slice(0, 20).map((p) => {
+    const singles = posteriorOf(p);
+    return timed(() => {
+      const steps = pairsOf(p, singles);
+      while (!steps.next().done);
+    });
+  }),
+);
+console.log(
+  `against the ranking with narrow unknowns: wide ${(median(ranking) / narrow).toFixed(2)} (bar: 1.4), curve not known ${(unknown / narrow).toFixed(1)} (bar: 5), pairs ${(pairs / narrow).toFixed(1)} (bar: 12)`,
 );
 
 const draws = 20_000;

@@ -46,7 +46,7 @@ export interface OutcomeTable {
   /** Share of each fault among them. */
   shares: readonly number[];
   /** Value at the border below bin b, in the test's unit. */
-  border(b: number): number;
+  border: (b: number) => number;
 }
 
 /** The outcomes of a test under each of the faults. */

@@ -47,8 +47,8 @@ export function simulatePair(seed: number, testsOf: (problem: Problem) => readon
       tests.some(({ measurement, conditions }, i) => {
         if (Number.isFinite(all[i]) !== Number.isFinite(without[i])) return true;
         if (!Number.isFinite(all[i])) return false;
-        const { sigma } = noiseOf(problem, measurement, conditions);
-        return Math.abs(all[i] - without[i]) > SHIFTS * Math.max(sigma(all[i]), sigma(without[i]));
+        const noise = noiseOf(problem, measurement, conditions);
+        return Math.abs(all[i] - without[i]) > SHIFTS * Math.max(noise.sigma(all[i]), noise.sigma(without[i]));
       });
     if (!shifts(predict(onlyFirst, p)) || !shifts(predict(onlySecond, q))) continue;
     const take = taker({ predictor, hypothesis: both, position: p, u }, uniform, []);

@@ -132,9 +132,9 @@ export function soundCircuit(seed: number, count: number): Problem {
     ...plainProblem(circuit),
     thermometers: { steady: { readC, sigmaK: THERMOMETER_SIGMA_K } },
     readings: FIRST_NINE.slice(0, count).map((id) => {
-      const { quantity, predict } = measurementById(id);
-      const ideal = predict(solved, {});
-      const value = quantity === 'celsius' ? Math.round(ideal) : Number((ideal * gain).toPrecision(4));
+      const measurement = measurementById(id);
+      const ideal = measurement.predict(solved, {});
+      const value = measurement.quantity === 'celsius' ? Math.round(ideal) : Number((ideal * gain).toPrecision(4));
       return { id, measurement: id, value, conditions: {}, state: 'steady' as const };
     }),
   };

@@ -14,7 +14,10 @@ const [WORTH_NAMING, MOST] = [0.1, 4];
  * none is near, or where the readings say nothing of the curve yet.
  */
 export function possibleCurves({ faults, predictor }: Posterior): { name: string; share: number }[] {
-  const known = CATALOGUE_CURVES.map((c) => ({ name: c.name, logs: logsOf(curveModel(c.curve).resistanceOhm) }));
+  const known = CATALOGUE_CURVES.map(({ name, curve }) => {
+    const model = curveModel(curve);
+    return { name, logs: logsOf((t) => model.resistanceOhm(t)) };
+  });
   const scores = new Float64Array(known.length);
   for (const f of faults) {
     for (const d of f.draws) {
