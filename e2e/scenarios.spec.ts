@@ -65,10 +65,11 @@ const SCENARIOS: readonly Scenario[] = [
     circuit: 'Evaporator or coil',
     air: '20',
     readings: [
-      ['displayed', '5'],
-      ['sensor-ohms', '12,4k'],
-      ['bench-ohms', '2490', { water: '60' }],
-      ['bench-ohms', '32k6', { water: '0' }],
+      // Twice as much as it should have at 20 °C, more when hot and less when cold: the flat 10 kΩ type.
+      ['displayed', '6'],
+      ['sensor-ohms', '12,3k'],
+      ['bench-ohms', '2760', { water: '60' }],
+      ['bench-ohms', '29k5', { water: '0' }],
     ],
     verdict: /Sensor of another type fitted|Sensor, kind not settled/,
   },

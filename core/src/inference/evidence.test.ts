@@ -45,16 +45,16 @@ function compare(cases: readonly StoredCase[]): { at: string; nat: number; error
 const sizes = (list: readonly { nat: number }[]): number[] => list.map((d) => Math.abs(d.nat)).sort((a, b) => a - b);
 
 describe('evidence against brute force', () => {
-  test('cases as they come: within the aim, but for one of lead-like resistances on a curved ridge', () => {
+  test('cases as they come: within the aim, but for one of four readings on a ridge', () => {
     const differences = compare(PLAIN);
     expect(differences.length).toBeGreaterThan(90);
     const size = sizes(differences);
     expect(size[Math.floor(size.length / 2)]).toBeLessThan(0.02);
     expect(size[Math.floor(size.length * 0.9)]).toBeLessThan(AIM);
     const beyond = differences.filter((d) => Math.abs(d.nat) > AIM + 3 * d.error);
-    // Case 2007 misses by 0.33 nat, alike for all its faults; its own error estimate says so (0.25).
-    expect(beyond.filter((d) => !d.at.startsWith('2007'))).toEqual([]);
-    for (const d of differences) expect(Math.abs(d.nat), d.at).toBeLessThan(0.4);
+    // Case 2023 misses by 0.2 nat on two faults that are 8 % together.
+    expect(beyond.filter((d) => !d.at.startsWith('2023'))).toEqual([]);
+    for (const d of differences) expect(Math.abs(d.nat), d.at).toBeLessThan(0.25);
     for (const d of differences) expect(d.probability, d.at).toBeLessThan(0.06);
   });
   test('a reading that looks like a blunder: solved for in every round, or these are off by up to 13 nat', () => {
@@ -62,7 +62,8 @@ describe('evidence against brute force', () => {
     expect(differences.length).toBeGreaterThan(30);
     const size = sizes(differences);
     expect(size[Math.floor(size.length / 2)]).toBeLessThan(0.17);
-    // 1144 has three readings that contradict each other, and an unknown pull-up: 1.6 nat on one rare fault.
-    for (const d of differences) expect(Math.abs(d.nat), d.at).toBeLessThan(d.at.startsWith('1144') ? 1.7 : 0.2);
+    // 1144 has three readings that contradict each other, and an unknown pull-up; in 1004 a drifted pull-up trades off with it.
+    const known: Record<string, number> = { 1144: 0.55, 1004: 0.9 };
+    for (const d of differences) expect(Math.abs(d.nat), d.at).toBeLessThan(known[d.at.slice(0, 4)] ?? 0.28);
   });
 });

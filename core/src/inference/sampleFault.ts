@@ -50,7 +50,7 @@ const FEW_BATCHES = 2;
 const ENOUGH = 0.03;
 const ENOUGH_WHEN_DECIDED = 0.045;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
-const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.12, 1.1];
+const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.25, 1.1];
 
 /**
  * Evidence of one fault by importance sampling over its cells: position even within a cell, unknowns from the normals fitted there, or

@@ -15,7 +15,7 @@ function take(text: string): void {
 
 <template>
   <Popover v-model:open="open" trigger="click" placement="bottom" title="Noticed already">
-    <button type="button" class="none" data-test="noticed" aria-label="No thermometer: what was noticed">none?</button>
+    <button type="button" class="none" data-test="noticed" aria-label="None at hand: what was noticed">none?</button>
     <template #content>
       <div class="taps">
         <Button v-for="n in NOTICED" :key="n.id" block :title="n.source" @click="take(n.text)">{{ n.text }}</Button>
