@@ -13,9 +13,9 @@ const proposed = (measurement: string, readings: Parameters<typeof problemWith>[
 test('an empty job: what the display can show falls into classes that leave different suspects', () => {
   const { all, outcomes } = proposed('displayed', []);
   expect(all[0].measurement).toBe('displayed');
-  expect(outcomes).toHaveLength(3);
+  expect(outcomes).toHaveLength(4);
   const leaders = outcomes.map((o) => o.leaves[0].fault);
-  expect(new Set(leaders).size).toBe(3);
+  expect(new Set(leaders).size).toBe(4);
   const healthy = outcomes.find((o) => o.leaves[0].fault === 'healthy')!;
   expect(healthy.interval.low).toBeLessThan(20);
   expect(healthy.interval.high).toBeGreaterThan(20);

@@ -12,16 +12,16 @@ export interface Outcome {
   leaves: { fault: string; name: string; probability: number }[];
 }
 
-/** A third class must tell at least this much more than two, as a share. */
-const WORTH_A_CLASS = 1.12;
+/** Most classes, and how much more one more must tell, as a share. */
+const [MOST_CLASSES, WORTH_A_CLASS] = [4, 1.08];
 /** Suspects below this share of an outcome are not named, and not more than these. */
 const [LEFT, MOST] = [0.08, 3];
 /** An outcome below this probability is no class of its own. */
 const RARE = 0.02;
 
 /**
- * Groups what a test can show into two or three classes that differ in what they would leave: the cuts that keep most of what the test tells of
- * the fault. One class where it tells nothing.
+ * Groups what a test can show into two to four classes that differ in what they would leave, at cuts that keep most of what the test tells of the
+ * fault.
  */
 export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTable): Outcome[] {
   const { given, shares } = table;
@@ -42,24 +42,50 @@ export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTabl
     return mixed > 0 ? inner - mixed * Math.log2(mixed) : 0;
   };
   const end = BINS + 1;
-  let two = { told: 0, cuts: [] as number[] };
-  let three = { told: 0, cuts: [] as number[] };
-  for (let a = 1; a < end; a++) {
-    const below = told(0, a);
-    const rest = below + told(a, end);
-    if (rest > two.told + 1e-12) two = { told: rest, cuts: [a] };
-    for (let b = a + 1; b < end; b++) {
-      const all = below + told(a, b) + told(b, end);
-      if (all > three.told + 1e-12) three = { told: all, cuts: [a, b] };
+  const toldBy = (cuts: readonly number[]): number => {
+    const borders = [0, ...cuts, end];
+    return cuts.reduce((sum, cut, k) => sum + told(borders[k], cut), 0) + told(borders[borders.length - 2], end);
+  };
+  let cuts: number[] = [];
+  let sofar = 0;
+  // Cut after cut where it tells most, each then moved to where it tells most beside the others.
+  while (cuts.length < MOST_CLASSES - 1) {
+    let [added, top] = [cuts, -Infinity];
+    for (let at = 1; at < end; at++) {
+      if (cuts.includes(at)) continue;
+      const tried = [...cuts, at].sort((a, b) => a - b);
+      const value = toldBy(tried);
+      if (value > top + 1e-12) [added, top] = [tried, value];
     }
+    const next = moved(added, toldBy, end);
+    const all = toldBy(next);
+    if (cuts.length > 0 && all < WORTH_A_CLASS * sofar) break;
+    [cuts, sofar] = [next, all];
   }
-  const { cuts } = three.told > WORTH_A_CLASS * two.told ? three : two;
   const borders = [0, ...cuts, end];
   return borders
     .slice(1)
     .map((to, k) => classOf(faults, table, sums, borders[k], to))
     .filter((o) => o.probability > RARE)
     .sort((x, y) => y.probability - x.probability);
+}
+
+/** Each cut in turn moved to where all together tell most, twice over. */
+function moved(cuts: readonly number[], toldBy: (cuts: readonly number[]) => number, end: number): number[] {
+  let best = [...cuts];
+  for (let round = 0; round < 2; round++) {
+    for (let k = 0; k < best.length; k++) {
+      const from = (best[k - 1] ?? 0) + 1;
+      const to = best[k + 1] ?? end;
+      let top = toldBy(best);
+      for (let at = from; at < to; at++) {
+        const tried = best.map((cut, i) => (i === k ? at : cut));
+        const value = toldBy(tried);
+        if (value > top + 1e-12) [best, top] = [tried, value];
+      }
+    }
+  }
+  return best;
 }
 
 function classOf(

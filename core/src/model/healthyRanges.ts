@@ -10,7 +10,7 @@ import { noiseOf, Predictor } from './predictor.ts';
 import type { MachineState } from '../units/vocabulary.ts';
 import type { Problem } from './problem.ts';
 
-const DRAWS = 512;
+const DRAWS = 1024;
 
 /** A test with the conditions it is done under. */
 export interface PlannedTest {
