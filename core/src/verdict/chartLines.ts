@@ -43,7 +43,10 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
   const from = Math.max(curve.minC, Math.min(circuit.display.minC, (readC ?? 20) - 10));
   const to = Math.min(curve.maxC, Math.max(Math.min(circuit.display.maxC, 130), (readC ?? 20) + 10));
   const temperatureC = Array.from({ length: STEPS }, (_, i) => from + ((to - from) * i) / (STEPS - 1));
-  const spread = (t: number): number => Math.exp(2 * Math.hypot(curve.toleranceLog, curve.formErrorLog(t)));
+  // The band is what sound sensors show, as the ranking takes them.
+  const own = Math.max(circuit.spread.sensorLog, curve.toleranceLog);
+  const level = curve.level?.(1) ?? 0;
+  const spread = (t: number): number => Math.exp(2 * Math.hypot(own, level, curve.formErrorLog(t)));
   const middle = temperatureC.map((t) => curve.resistanceOhm(t));
   const resistance = {
     temperatureC,

@@ -1,4 +1,4 @@
-import type { PairedFault, TwoFaults } from '../advice/twoFaults.ts';
+import type { TwoFaults } from '../advice/twoFaults.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import type { Assessment, Suspect } from '../verdict/assessment.ts';
@@ -78,7 +78,9 @@ function contradictionText(
 /** Two faults at once, each with its size, and the test that proves the second. */
 function twoFaultsText({ pairs }: TwoFaults, aside: string): VerdictText {
   const [{ first, second, test, probability }] = pairs;
-  const sized = ({ name, size }: PairedFault): string => (size ? `${name} (${sizeText(size)})` : name);
+  // The title names the two; here stands how large each is, in the same order.
+  const sizes = [first, second].map(({ size }) => (size ? sizeText(size) : 'no size to tell')).join(' and ');
+  const told = first.size || second.size ? `${capital(sizes)}.` : '';
   const how = test
     ? `The test that proves the second: ${testName(test.measurement, test.conditions)}.`
     : 'No test at hand would prove the second.';
@@ -87,7 +89,7 @@ function twoFaultsText({ pairs }: TwoFaults, aside: string): VerdictText {
   return {
     state: probability > 0.7 ? 'likely' : 'open',
     title: `Two things are wrong: ${first.name} and ${second.name}`,
-    detail: `${capital(sized(first))}; ${sized(second)}.${or} ${how} ${aside}`.trim(),
+    detail: `${told}${or} ${how} ${aside}`.trim(),
   };
 }
 

@@ -121,7 +121,7 @@ const failure = computed(() => {
       :of="verdict.shown!.of.job"
     />
     <NextTest
-      v-if="verdict.advice && !verdict.fault"
+      v-if="verdict.advice && !verdict.fault && !(verdict.two && verdict.two.probability > 0.5)"
       :advice="verdict.advice"
       :earlier="verdict.adviceEarlier"
       @go="($emit('next'), (pulledUp = false))"
