@@ -16,15 +16,18 @@ export const NARROW_SPREAD: Spread = {
   supplyV: 0.2,
 };
 
-const NARROW_INSTRUMENTS = {
+/** Instruments of the narrow model, and its thermometer, 1σ in K. */
+export const NARROW_INSTRUMENTS = {
   ...GENERIC_INSTRUMENTS,
   volts: [{ upTo: Infinity, relative: 0.005, absolute: 0.003 }],
   ohms: [{ upTo: Infinity, relative: 0.008, absolute: 0.1 }],
 };
 
+export const NARROW_THERMOMETER_K = 1;
+
 /** The same problem with its unknowns switched narrow; a thermometer is good to 1 K. */
 export function narrowed(problem: Problem): Problem {
-  const steady = problem.thermometers.steady && { ...problem.thermometers.steady, sigmaK: 1 };
+  const steady = problem.thermometers.steady && { ...problem.thermometers.steady, sigmaK: NARROW_THERMOMETER_K };
   return {
     ...problem,
     circuit: { ...problem.circuit, spread: NARROW_SPREAD },

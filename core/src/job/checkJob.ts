@@ -3,6 +3,7 @@ import { PULL_UP_SPREAD, YARD_SPREAD } from '../circuit/spread.ts';
 import { wireOhm } from '../circuit/wireOhm.ts';
 import type { Problem, ReadingInput, Thermometer } from '../model/problem.ts';
 import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
+import type { Kit } from '../kit/kitSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { toldSigmaK } from '../units/toldTemperature.ts';
@@ -55,15 +56,13 @@ export function checkJob(job: Job): CheckedJob {
     if (entry.text.trim() === '') return undefined;
     const value = take(path, entry, 'told-celsius', -100, 1200);
     if (value === null) return undefined;
-    const told = toldOf({ ...entry, value })!;
-    const { kind, middleC, halfWidthK } = told;
+    const { kind, middleC } = toldOf({ ...entry, value })!;
     // A range may reach beyond the curve; a figure beyond it cannot be used.
     if (kind === 'figure' && curve && (middleC < curve.minC || middleC > curve.maxC)) {
       issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
       return undefined;
     }
-    const ofThermometer = kind === 'figure' ? thermometerSigmaK(job.kit) : told.edgeK;
-    return { readC: middleC, sigmaK: ofThermometer, halfWidthK };
+    return thermometerTold({ ...entry, value }, job.kit) ?? undefined;
   };
   const steadyC = temperature('temperatureC', job.temperatureC);
   const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
@@ -110,6 +109,14 @@ export function checkJob(job: Job): CheckedJob {
     factors: pooled(priorFactors(job, sensorCircuit)),
   };
   return { issues, problem };
+}
+
+/** A temperature as it was told, by the kit's thermometer where it is a figure; null while it is no temperature. */
+export function thermometerTold(entry: Entry, kit: Kit): Thermometer | null {
+  const told = toldOf(entry);
+  if (!told) return null;
+  const { kind, middleC, halfWidthK, edgeK } = told;
+  return { readC: middleC, sigmaK: kind === 'figure' ? thermometerSigmaK(kit) : edgeK, halfWidthK };
 }
 
 /** 1σ of a bath or of the air, where it was told otherwise than by a thermometer. */

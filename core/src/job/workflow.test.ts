@@ -183,7 +183,7 @@ describe('proof', () => {
   test('closes only with values read again, every step, nothing outside, no stand-in', () => {
     const job = newJob('a', NOW);
     const { problem } = checkJob(job);
-    const healthy = proofRanges(problem!, 14);
+    const healthy = proofRanges(problem!, { readC: 14, sigmaK: 1.5 });
     expect(Object.keys(healthy)).toContain('loaded-voltage');
     const steps = Object.fromEntries(
       proofStepsFor('engine').map((s) => [s.id, { state: 'passed' as const, note: '', at: NOW }]),

@@ -1,16 +1,11 @@
 import { healthyRanges, plainTests } from '../model/healthyRanges.ts';
 import type { Interval } from '../numeric/interval.ts';
-import type { Problem } from '../model/problem.ts';
+import type { Problem, Thermometer } from '../model/problem.ts';
 import { PROOF_TESTS } from './proofPlan.ts';
 
-/** What sound readings of the repaired circuit are at this temperature (95 %), by measurement; tests that do not exist here are left out. */
-export function proofRanges(problem: Problem, temperatureC: number): Record<string, Interval> {
-  const { steady } = problem.thermometers;
-  const at: Problem = {
-    ...problem,
-    readings: [],
-    thermometers: { steady: { readC: temperatureC, sigmaK: steady?.sigmaK ?? 1 } },
-  };
+/** What sound readings of the repaired circuit are at the temperature of the proof (95 %), by measurement; tests that do not exist here are left out. */
+export function proofRanges(problem: Problem, steady: Thermometer): Record<string, Interval> {
+  const at: Problem = { ...problem, readings: [], thermometers: { steady } };
   const tests = plainTests(at).filter((t) => (PROOF_TESTS as readonly string[]).includes(t.measurement.id));
   return Object.fromEntries(healthyRanges(at, tests).map((range, i) => [tests[i].measurement.id, range]));
 }

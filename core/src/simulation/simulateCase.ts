@@ -27,7 +27,11 @@ export interface SimulatedCase {
 }
 
 /** Draws a case from the fault model itself: circuit, fault by weight, size, tolerances, temperature. Same seed, same case and readings. */
-export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCase {
+export function simulateCase(
+  seed: number,
+  circuit?: SensorCircuit,
+  kit = { instruments: GENERIC_INSTRUMENTS, thermometerK: THERMOMETER_SIGMA_K },
+): SimulatedCase {
   const uniform = seededUniform(seed * 7919 + 13);
   const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
   const entry = known[Math.floor(uniform() * known.length)];
@@ -35,9 +39,9 @@ export function simulateCase(seed: number, circuit?: SensorCircuit): SimulatedCa
   const readC = Math.round(2 + 28 * uniform());
   const problem: Problem = {
     circuit: chosen,
-    thermometers: { steady: { readC, sigmaK: THERMOMETER_SIGMA_K } },
+    thermometers: { steady: { readC, sigmaK: kit.thermometerK } },
     readings: [],
-    instruments: GENERIC_INSTRUMENTS,
+    instruments: kit.instruments,
     factors: {},
   };
   const predictor = new Predictor(problem);

@@ -3,7 +3,7 @@ import { weighPairs, worthPairing } from '@mellow-probe/core/advice/twoFaults';
 import { undecidedPairs } from '@mellow-probe/core/advice/separation';
 import { pairsOf } from '@mellow-probe/core/inference/pairs';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { checkJob, thermometerTold } from '@mellow-probe/core/job/checkJob';
 import { priorFactors } from '@mellow-probe/core/job/priorFactors';
 import { accessOf } from '@mellow-probe/core/kit/access';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
@@ -22,11 +22,11 @@ export const engine: Engine = {
     }
     const posterior = posteriorOf(problem);
     const assessment = explain(problem, posterior);
-    const proofC = job.proof.temperatureC.value;
+    const proofAt = thermometerTold(job.proof.temperatureC, job.kit);
     const result = {
       assessment,
       factors: priorFactors(job, problem.circuit),
-      proofHealthy: proofC === null ? null : proofRanges(problem, proofC),
+      proofHealthy: proofAt && proofRanges(problem, proofAt),
     };
     if (!(await tell({ kind: 'verdict', answer: { issues, result } }))) return;
     if (chart && !(await tell({ kind: 'chart', chart: chartLines(problem, assessment) }))) return;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pooled } from '@mellow-probe/core/model/priorFactor';
 import { FAULTS } from '@mellow-probe/core/faults/list';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
@@ -15,6 +16,8 @@ const { job, verdict } = useSession();
 const bench = useBench();
 const hangs = ref<WithoutReading[]>([]);
 const assessment = computed(() => verdict.result?.assessment ?? null);
+/** What is seen and told, as it weighs together. */
+const together = computed(() => pooled((verdict.result?.factors ?? []).filter((f) => f.source !== 'by-hand')));
 const rows = computed(() =>
   (assessment.value?.ranking ?? []).map((r) => ({
     ...r,
@@ -22,6 +25,7 @@ const rows = computed(() =>
       .filter((f) => f.source !== 'by-hand' && Math.abs((f.ratios[r.fault] ?? 1) - 1) > 0.02)
       .map((f) => `${f.name} × ${Number((f.ratios[r.fault] ?? 1).toPrecision(2))}`)
       .join('; '),
+    together: Number((together.value[r.fault] ?? 1).toPrecision(2)),
     byHand: job.weightFactors[r.fault],
     plain: FAULTS.find((f) => f.id === r.fault)!.weight,
   })),
@@ -69,6 +73,10 @@ function weigh(fault: string, text: string): void {
         </li>
       </ul>
       <h3>Every fault</h3>
+      <p class="soft">
+        What is seen and told is pooled: all of it together weighs at most as one careful measurement (30 to 1), for
+        corrosion, a code and several codes may speak of one drip.
+      </p>
       <table>
         <thead>
           <tr>
@@ -82,7 +90,7 @@ function weigh(fault: string, text: string): void {
           <tr v-for="r in rows" :key="r.fault">
             <td>
               {{ r.name }}
-              <div v-if="r.moved" class="soft">{{ r.moved }}</div>
+              <div v-if="r.moved" class="soft">{{ r.moved }}; together × {{ r.together }}</div>
             </td>
             <td class="mono">{{ formatProbability(r.prior) }}</td>
             <td class="mono">
