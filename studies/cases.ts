@@ -1,5 +1,6 @@
 import { candidateTests } from '../core/src/advice/nextTest.ts';
 import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
+import type { PlannedTest } from '../core/src/model/healthyRanges.ts';
 import type { Problem } from '../core/src/model/problem.ts';
 import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
 import { simulateCase, type SimulatedCase, withReadings } from '../core/src/simulation/simulateCase.ts';
@@ -17,13 +18,18 @@ export function seededCase(
   unknownPullUp = false,
 ): { simulated: SimulatedCase; problem: Problem } {
   const simulated = simulateCase(seed, seed % 4 === 3 ? catalogueCircuit(OTHER_LAYOUTS[(seed >> 2) % 2]) : undefined);
+  const problem = withReadings(simulated, testsAtRandom(seed, simulated.problem, readings));
+  if (!unknownPullUp) return { simulated, problem };
+  return { simulated, problem: { ...problem, circuit: { ...problem.circuit, pullUpOhm: null } } };
+}
+
+/** So many tests, drawn at random from all that fit a problem; the same for the same seed. */
+export function testsAtRandom(seed: number, problem: Problem, count: number): PlannedTest[] {
   const uniform = seededUniform(seed + 500);
-  const tests = candidateTests(simulated.problem, EVERYTHING_AT_HAND);
+  const tests = candidateTests(problem, EVERYTHING_AT_HAND);
   for (let i = tests.length - 1; i > 0; i--) {
     const j = Math.floor(uniform() * (i + 1));
     [tests[i], tests[j]] = [tests[j], tests[i]];
   }
-  const problem = withReadings(simulated, tests.slice(0, readings));
-  if (!unknownPullUp) return { simulated, problem };
-  return { simulated, problem: { ...problem, circuit: { ...problem.circuit, pullUpOhm: null } } };
+  return tests.slice(0, count);
 }

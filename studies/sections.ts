@@ -15,8 +15,6 @@ export function writeSection(name: string, text: string): void {
   writeFileSync(file, `${whole.slice(0, start + from.length)}\n\n${text.trim()}\n\n${whole.slice(end)}`);
 }
 
-export const percent = (share: number, digits = 1): string => `${(100 * share).toFixed(digits)} %`;
-
 /** A table in Markdown. */
 export function table(head: readonly string[], rows: readonly (readonly string[])[]): string {
   const line = (cells: readonly string[]): string => `| ${cells.join(' | ')} |`;

@@ -1,51 +1,35 @@
 // The yard: cases drawn wider than the model, judged with what a technician would enter. Part of `npm run accuracy`; writes its part of
 // docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 200]`
-import { candidateTests } from '../core/src/advice/nextTest.ts';
-import { twoFaultsOf } from '../core/src/advice/twoFaults.ts';
+import { judge, logLoss, type Score } from '../cli/src/study/stages.ts';
+import { percent } from '../cli/src/study/studyText.ts';
+import { saysTwo, twoFaultsOf } from '../core/src/advice/twoFaults.ts';
 import { posteriorOf } from '../core/src/inference/posterior.ts';
 import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
-import type { PlannedTest } from '../core/src/model/healthyRanges.ts';
 import type { Problem } from '../core/src/model/problem.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
 import { simulateCase, withReadings } from '../core/src/simulation/simulateCase.ts';
 import { simulatePair } from '../core/src/simulation/simulatePair.ts';
 import { soundCircuit, YARD_ROWS, yardCase, type YardRow } from '../core/src/simulation/yardCase.ts';
 import { explain, groupProbabilities } from '../core/src/verdict/assessment.ts';
-import { percent, table, writeSection } from './sections.ts';
+import { testsAtRandom } from './cases.ts';
+import { table, writeSection } from './sections.ts';
 
 const [cases, sound, pairs] = [500, 2000, 200].map((n, i) => Number(process.argv[2 + i] ?? n));
 const say = (text: string): void => console.error(text);
 const STAGES = [9, 18] as const;
 
-interface Judged {
-  right: boolean;
-  leading: number;
-  onTruth: number;
-}
-
-function judge(problem: Problem, group: string): Judged {
-  const groups = groupProbabilities(posteriorOf(problem).faults);
-  return {
-    right: groups[0].group === group,
-    leading: groups[0].probability,
-    onTruth: groups.find((g) => g.group === group)!.probability,
-  };
-}
-
-function judgeRow(row: YardRow, readings: number): Judged[] {
+function judgeRow(row: YardRow, readings: number): Score[] {
   return Array.from({ length: cases }, (_, seed) => {
     const { problem, fault } = yardCase(seed, row, readings);
     return judge(problem, fault.group);
   });
 }
 
-const mean = (list: readonly Judged[], of: (j: Judged) => number): number =>
+const mean = (list: readonly Score[], of: (j: Score) => number): number =>
   list.reduce((sum, j) => sum + of(j), 0) / list.length;
-const logLoss = (list: readonly Judged[]): number => mean(list, (j) => -Math.log(Math.max(j.onTruth, 1e-6)));
-const confidentlyWrong = (list: readonly Judged[]): number => mean(list, (j) => Number(!j.right && j.leading > 0.9));
+const confidentlyWrong = (list: readonly Score[]): number => mean(list, (j) => Number(!j.right && j.leading > 0.9));
 
 /** Mean distance between what the leading group was given and how often it was right, in bands of equally many cases. */
-function calibrationError(list: readonly Judged[], bands = 10): number {
+function calibrationError(list: readonly Score[], bands = 10): number {
   const sorted = [...list].sort((a, b) => a.leading - b.leading);
   let sum = 0;
   for (let b = 0; b < bands; b++) {
@@ -56,7 +40,7 @@ function calibrationError(list: readonly Judged[], bands = 10): number {
 }
 
 function yardPart(): string {
-  const pooled: Judged[] = [];
+  const pooled: Score[] = [];
   const rows = YARD_ROWS.flatMap((row) =>
     STAGES.map((readings) => {
       const judged = judgeRow(row, readings);
@@ -98,17 +82,6 @@ thermometer ± 3 K, meter ± 1.5 %, module input 0.5 MΩ … none.
 ${table(['usual readings', 'a fault group above 50 %', 'above 90 %'], rows)}`;
 }
 
-/** Eighteen tests at random among those that fit. */
-function eighteen(seed: number, problem: Problem): PlannedTest[] {
-  const uniform = seededUniform(seed + 500);
-  const tests = candidateTests(problem, EVERYTHING_AT_HAND);
-  for (let i = tests.length - 1; i > 0; i--) {
-    const j = Math.floor(uniform() * (i + 1));
-    [tests[i], tests[j]] = [tests[j], tests[i]];
-  }
-  return tests.slice(0, 18);
-}
-
 function pairPart(): string {
   const weigh = (problem: Problem) => {
     const posterior = posteriorOf(problem);
@@ -117,9 +90,9 @@ function pairPart(): string {
   };
   let [named, either, said, falsely] = [0, 0, 0, 0];
   for (let i = 0; i < pairs; i++) {
-    const { problem, faults } = simulatePair(9000 + i, (p) => eighteen(i, p));
+    const { problem, faults } = simulatePair(9000 + i, (p) => testsAtRandom(i, p, 18));
     const { assessment, two } = weigh(problem);
-    const claimed = two !== null && two.probability > 0.5;
+    const claimed = saysTwo(two);
     const key = (ids: string[]): string => [...ids].sort().join('+');
     const truth = key(faults.map((f) => f.id));
     const found = (two?.pairs ?? []).map((p) => key([p.first.fault, p.second.fault]));
@@ -127,8 +100,8 @@ function pairPart(): string {
     either += Number(claimed && found.includes(truth));
     said += Number(claimed || assessment.doubt.kind === 'nothing-fits');
     const single = simulateCase(20_000 + i);
-    const other = weigh(withReadings(single, eighteen(i, single.problem)));
-    falsely += Number(other.two !== null && other.two.probability > 0.5);
+    const other = weigh(withReadings(single, testsAtRandom(i, single.problem, 18)));
+    falsely += Number(saysTwo(other.two));
     if ((i + 1) % 20 === 0) say(`pairs ${i + 1} of ${pairs}`);
   }
   return `${pairs} cases with two faults, each shifting a reading by 5 σ with the other present, 18 readings; and as many with one.

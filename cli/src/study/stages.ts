@@ -1,3 +1,5 @@
+import type { Problem } from '@mellow-probe/core/model/problem';
+import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
 import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
@@ -33,25 +35,48 @@ export const STAGES: readonly { name: string; adds: readonly PlannedTest[] }[] =
   },
 ];
 
+/** How a problem was judged, whose guilty group is known. */
+export interface Score {
+  right: boolean;
+  /** The leading fault. */
+  leader: string;
+  /** Probability given to the leading and to the true group. */
+  leading: number;
+  onTruth: number;
+}
+
 /** One case judged at one stage. */
-export interface Judged {
+export interface Judged extends Score {
   seed: number;
   truth: string;
-  right: boolean;
-  leader: string;
   /** What was read wrong in the case. */
   blunders: readonly string[];
   /** Size of the true fault in its unit, NaN where it has none. */
   size: number;
-  /** Probability given to the leading and to the true group. */
-  leading: number;
-  onTruth: number;
 }
 
 export interface StageStudy {
   stages: Judged[][];
   rules: { name: string; right: number }[];
   cases: number;
+}
+
+/** A case whose tests of all stages were taken, as it stood after each stage. */
+export function atStages(all: Problem): Problem[] {
+  let taken = 0;
+  return STAGES.map(({ adds }) => ({ ...all, readings: all.readings.slice(0, (taken += adds.length)) }));
+}
+
+/** Ranks a problem and holds it against the group that is really at fault. */
+export function judge(problem: Problem, group: FaultGroup): Score {
+  const { faults } = posteriorOf(problem);
+  const groups = groupProbabilities(faults);
+  return {
+    right: groups[0].group === group,
+    leader: faults[0].fault.id,
+    leading: groups[0].probability,
+    onTruth: groups.find((g) => g.group === group)!.probability,
+  };
 }
 
 /** Judges `count` simulated cases at every stage and by every hand rule. */
@@ -64,22 +89,9 @@ export function studyStages(count: number, seed: number, progress: (done: number
       simulated,
       STAGES.flatMap((s) => s.adds),
     );
-    let taken = 0;
-    STAGES.forEach((stage, s) => {
-      taken += stage.adds.length;
-      const problem = { ...all, readings: all.readings.slice(0, taken) };
-      const posterior = posteriorOf(problem);
-      const groups = groupProbabilities(posterior.faults);
-      stages[s].push({
-        seed: simulated.seed,
-        truth: simulated.fault,
-        right: groups[0].group === simulated.group,
-        leader: posterior.faults[0].fault.id,
-        blunders: simulated.blunders,
-        size: simulated.size,
-        leading: groups[0].probability,
-        onTruth: groups.find((g) => g.group === simulated.group)!.probability,
-      });
+    const { seed: own, fault: truth, blunders, size } = simulated;
+    atStages(all).forEach((problem, s) => {
+      stages[s].push({ seed: own, truth, blunders, size, ...judge(problem, simulated.group) });
     });
     HAND_RULES.forEach((rule, r) => {
       const again = simulateCase(seed + i);
@@ -92,7 +104,7 @@ export function studyStages(count: number, seed: number, progress: (done: number
 }
 
 /** Mean −ln of the probability given to the truth; a probability below 1e-6 counts as that. */
-export function logLoss(judged: readonly Judged[]): number {
+export function logLoss(judged: readonly Pick<Score, 'onTruth'>[]): number {
   return judged.reduce((sum, j) => sum - Math.log(Math.max(j.onTruth, 1e-6)), 0) / judged.length;
 }
 

@@ -1,7 +1,8 @@
 import type { OrderResult } from './orders.ts';
 import { calibration, type Judged, logLoss, STAGES, type StageStudy } from './stages.ts';
 
-const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
+/** A share as it is told in the report. */
+export const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
 
 /** The study as Markdown, as it stands in docs/accuracy.md. */
 export function studyText(

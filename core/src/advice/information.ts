@@ -8,10 +8,7 @@ const DRAWS_PER_FAULT = 64;
 export const BINS = 96;
 
 /** A few equally weighted draws that stand for all of a fault's. */
-export interface Thinned {
-  draws: FaultPosterior['draws'];
-  weights: Float64Array;
-}
+export type Thinned = FaultPosterior['draws'];
 
 /** A few equally weighted draws that stand for all, by systematic resampling. */
 export function thinned(fault: FaultPosterior): Thinned {
@@ -25,14 +22,14 @@ export function thinned(fault: FaultPosterior): Thinned {
       next += 1 / DRAWS_PER_FAULT;
     }
   }
-  return { draws, weights: new Float64Array(draws.length).fill(1) };
+  return draws;
 }
 
 /** What a test would show under each of these draws. */
 export function predictAll(
   { predictor }: Posterior,
   { measurement, conditions, state }: PlannedTest,
-  { draws }: Thinned,
+  draws: Thinned,
 ): Float64Array {
   return Float64Array.from(draws, (d) =>
     measurement.predict(predictor.solvedAt(d.hypothesis, d.position, d.u, state), conditions),
@@ -60,7 +57,7 @@ export function outcomeTable(
   const total = faults.reduce((sum, f) => sum + f.probability, 0);
   const given = predictions.map((list, i) => {
     const table = histogram(list, noise, scale);
-    for (let b = 0; b <= BINS; b++) table[b] /= samples[i].draws.length;
+    for (let b = 0; b <= BINS; b++) table[b] /= samples[i].length;
     return table;
   });
   const { low, width, unit } = scale;

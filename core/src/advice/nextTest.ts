@@ -53,6 +53,24 @@ export function proposeTests(problem: Problem, posterior: Posterior, access: Acc
 /** A test that tells less than this changes nothing, bits. */
 const CHANGES_NOTHING = 0.005;
 
+/** A test with what it tells, bits, and what it costs now. */
+export interface Worth {
+  test: PlannedTest;
+  bits: number;
+  minutes: number;
+}
+
+/** The test that tells most per minute among those of more than `least` bits, as plain data; null where there is none. */
+export function soonest(
+  worth: readonly Worth[],
+  least: number,
+): { measurement: string; conditions: Conditions; bits: number; minutes: number } | null {
+  const telling = worth.filter(({ bits }) => bits > least);
+  if (telling.length === 0) return null;
+  const { test, bits, minutes } = telling.reduce((a, b) => (b.bits / b.minutes > a.bits / a.minutes ? b : a));
+  return { measurement: test.measurement.id, conditions: test.conditions, bits, minutes };
+}
+
 /** Minutes a test costs now: less where its set-up stands already from the last reading. */
 export function minutesOf({ measurement }: PlannedTest, { readings }: Problem, access: Access): number {
   const last = readings[readings.length - 1];

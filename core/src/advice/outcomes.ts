@@ -106,7 +106,7 @@ function classOf(
     .filter((x) => x.probability >= LEFT)
     .sort((x, y) => y.probability - x.probability)
     .slice(0, MOST);
-  const overload = given.reduce((sum, bins, i) => sum + (to > BINS ? shares[i] * bins[BINS] : 0), 0);
+  const overload = to > BINS ? given.reduce((sum, bins, i) => sum + shares[i] * bins[BINS], 0) : 0;
   if (overload > 0.5 * probability) return { interval: { low: Infinity, high: Infinity }, probability, leaves };
   // The middle 95 % of the class.
   let [low, high, sum] = [from, Math.min(to, BINS), 0];

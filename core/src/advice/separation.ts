@@ -1,17 +1,15 @@
-import type { PlannedTest } from '../model/healthyRanges.ts';
 import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
 import { type Access } from '../kit/access.ts';
-import { candidateTests, minutesOf } from './nextTest.ts';
+import { candidateTests, minutesOf, soonest } from './nextTest.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { noiseOf } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
-import type { Conditions } from '../measurements/measurement.ts';
 
 /** Two suspects that the readings do not tell apart yet, and the test that would do it soonest; null where none at hand would. */
 export interface Undecided {
   faults: [string, string];
   names: [string, string];
-  test: { measurement: string; conditions: Conditions; bits: number; minutes: number } | null;
+  test: ReturnType<typeof soonest>;
 }
 
 /** A suspect below this probability is not worth telling apart. */
@@ -43,16 +41,9 @@ export function undecidedPairs(problem: Problem, posterior: Posterior, access: A
       pairs.push({
         faults: [suspects[i].fault.id, suspects[j].fault.id],
         names: [suspects[i].fault.name, suspects[j].fault.name],
-        test: bestOf(worth),
+        test: soonest(worth, SETTLES),
       });
     }
   }
   return pairs;
-}
-
-function bestOf(worth: readonly { test: PlannedTest; bits: number; minutes: number }[]): Undecided['test'] {
-  const settling = worth.filter(({ bits }) => bits > SETTLES);
-  if (settling.length === 0) return null;
-  const { test, bits, minutes } = settling.reduce((a, b) => (b.bits / b.minutes > a.bits / a.minutes ? b : a));
-  return { measurement: test.measurement.id, conditions: test.conditions, bits, minutes };
 }

@@ -8,10 +8,9 @@ import { EVERYTHING_AT_HAND } from '../kit/access.ts';
 import { simulateCase, withReadings } from '../simulation/simulateCase.ts';
 import { simulatePair } from '../simulation/simulatePair.ts';
 import { explain } from '../verdict/assessment.ts';
+import { testsAtRandom } from '../../../studies/cases.ts';
 import { verdictText } from '../wording/verdictText.ts';
 import type { Problem } from '../model/problem.ts';
-import { seededUniform } from '../numeric/random.ts';
-import { candidateTests } from './nextTest.ts';
 import { twoFaultsOf } from './twoFaults.ts';
 
 const judged = (problem: Problem) => {
@@ -19,16 +18,6 @@ const judged = (problem: Problem) => {
   const assessment = explain(problem, posterior);
   return { assessment, two: twoFaultsOf(problem, posterior, assessment, EVERYTHING_AT_HAND) };
 };
-const some = (seed: number, problem: Problem, count = 18) => {
-  const uniform = seededUniform(seed + 500);
-  const tests = candidateTests(problem, EVERYTHING_AT_HAND);
-  for (let i = tests.length - 1; i > 0; i--) {
-    const j = Math.floor(uniform() * (i + 1));
-    [tests[i], tests[j]] = [tests[j], tests[i]];
-  }
-  return tests.slice(0, count);
-};
-
 /** A wet plug (8 kΩ across) and a corroded return (1.2 kΩ): 20 °C, 2 kΩ sensor, 2.49 kΩ pull-up; worked by hand from the divider. */
 const WET_AND_CORRODED = problemWith(
   [
@@ -88,14 +77,14 @@ describe('two faults at once', () => {
   test('simulated pairs: most are named; simulated single faults: none is taken for two', () => {
     let [named, said] = [0, 0];
     for (let i = 0; i < 10; i++) {
-      const { problem, faults } = simulatePair(9100 + i, (p) => some(i, p));
+      const { problem, faults } = simulatePair(9100 + i, (p) => testsAtRandom(i, p, 18));
       const { assessment, two } = judged(problem);
       const top = two && two.probability > 0.5 ? two.pairs[0] : null;
       const truth = faults.map((f) => f.id).sort();
       named += Number(top !== null && [top.first.fault, top.second.fault].sort().join() === truth.join());
       said += Number(top !== null || assessment.doubt.kind === 'nothing-fits');
       const single = simulateCase(21_000 + i);
-      const alone = judged(withReadings(single, some(i, single.problem))).two;
+      const alone = judged(withReadings(single, testsAtRandom(i, single.problem, 18))).two;
       expect(alone === null || alone.probability < 0.5, `single case ${i}`).toBe(true);
     }
     expect(named).toBeGreaterThanOrEqual(7);

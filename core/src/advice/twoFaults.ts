@@ -2,13 +2,11 @@ import type { FaultGroup } from '../units/vocabulary.ts';
 import { PAIR_SHARE, type PairPosterior, pairsOf } from '../inference/pairs.ts';
 import type { FaultPosterior, Posterior } from '../inference/posterior.ts';
 import type { Access } from '../kit/access.ts';
-import type { Conditions } from '../measurements/measurement.ts';
 import { noiseOf } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
-import { weightedQuantile } from '../numeric/weightedQuantile.ts';
-import type { Assessment, SizeEstimate } from '../verdict/assessment.ts';
-import { mutualInformation, outcomeTable, predictAll, type Thinned, thinned } from './information.ts';
-import { candidateTests, minutesOf } from './nextTest.ts';
+import { type Assessment, sizeEstimate, type SizeEstimate } from '../verdict/assessment.ts';
+import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { candidateTests, minutesOf, soonest } from './nextTest.ts';
 
 /** One of the two faults of a pair, with its size where it has one. */
 export interface PairedFault {
@@ -27,7 +25,7 @@ export interface TwoFaults {
     first: PairedFault;
     second: PairedFault;
     probability: number;
-    test: { measurement: string; conditions: Conditions; minutes: number } | null;
+    test: ReturnType<typeof soonest>;
   }[];
 }
 
@@ -36,27 +34,36 @@ const [WORTH_NAMING, MOST] = [0.1, 3];
 /** A test of less than this many bits proves no second fault. */
 const PROVES = 0.1;
 
-/** Should pairs be weighed: no single fault fits, readings contradict each other, or something sound is stretched too far? */
-export function worthPairing({ doubt, stretched }: Assessment): boolean {
-  return doubt.kind === 'contradiction' || doubt.kind === 'nothing-fits' || stretched.length > 0;
+/** Do pairs of faults outweigh all single ones? */
+export function saysTwo(two: TwoFaults | null): two is TwoFaults {
+  return two !== null && two.probability > 0.5 && two.pairs.length > 0;
 }
 
-/** Pairs weighed in one go, where they should be; null where they should not, or where no two faults can stand together. */
-export function twoFaultsOf(
+/**
+ * Weighs pairs where no single fault fits, readings contradict each other, or something sound is stretched too far; null where they need not be,
+ * or where no two faults can stand together. Takes several rankings and yields between its steps, so that newer figures may end it.
+ */
+export function* twoFaultSteps(
   problem: Problem,
   singles: Posterior,
-  assessment: Assessment,
+  { doubt, stretched }: Assessment,
   access: Access,
-): TwoFaults | null {
-  if (!worthPairing(assessment)) return null;
-  const steps = pairsOf(problem, singles);
+): Generator<void, TwoFaults | null> {
+  if (!['contradiction', 'nothing-fits'].includes(doubt.kind) && stretched.length === 0) return null;
+  const pairs = yield* pairsOf(problem, singles);
+  return pairs && weighPairs(problem, singles, pairs, access);
+}
+
+/** The same in one go. */
+export function twoFaultsOf(...asked: Parameters<typeof twoFaultSteps>): TwoFaults | null {
+  const steps = twoFaultSteps(...asked);
   let step = steps.next();
   while (!step.done) step = steps.next();
-  return step.value && weighPairs(problem, singles, step.value, access);
+  return step.value;
 }
 
 /** Pairs against single faults, from both rankings. */
-export function weighPairs(
+function weighPairs(
   problem: Problem,
   singles: Posterior,
   { pairs, posterior }: PairPosterior,
@@ -91,9 +98,7 @@ function paired(
   weights: readonly number[],
 ): PairedFault {
   const known = unit !== null && sizes.every((s) => !Number.isNaN(s));
-  if (!known) return { fault: id, name, group, size: null };
-  const [low, middle, high] = weightedQuantile(sizes, weights, [0.025, 0.5, 0.975]);
-  return { fault: id, name, group, size: { low, middle, high, unit } };
+  return { fault: id, name, group, size: known ? sizeEstimate(sizes, weights, unit) : null };
 }
 
 /** The test that tells soonest whether the second fault is there beside the first: the same draws with it and without. */
@@ -104,10 +109,7 @@ function provingTest(
   access: Access,
 ): TwoFaults['pairs'][number]['test'] {
   const both = thinned(pair);
-  const one: Thinned = {
-    ...both,
-    draws: both.draws.map((d) => ({ ...d, hypothesis: { ...d.hypothesis, second: undefined } })),
-  };
+  const one = both.map((d) => ({ ...d, hypothesis: { ...d.hypothesis, second: undefined } }));
   const even = [pair, pair].map((f) => ({ ...f, probability: 0.5 }));
   const worth = candidateTests(problem, access).map((test) => {
     const predictions = [both, one].map((sample) => predictAll(posterior, test, sample));
@@ -115,8 +117,5 @@ function provingTest(
     const bits = mutualInformation(outcomeTable(even, [both, one], predictions, noise));
     return { test, bits, minutes: minutesOf(test, problem, access) };
   });
-  const best = worth.filter((w) => w.bits > PROVES).sort((a, b) => b.bits / b.minutes - a.bits / a.minutes)[0];
-  if (!best) return null;
-  const { measurement, conditions } = best.test;
-  return { measurement: measurement.id, conditions, minutes: best.minutes };
+  return soonest(worth, PROVES);
 }

@@ -57,10 +57,9 @@ export function* pairsOf(problem: Problem, singles: Posterior): Generator<void, 
   const screened: Screened[] = [];
   for (let i = 0; i < faults.length; i++) {
     yield;
-    for (let j = 0; j < faults.length; j++) {
+    for (let j = i + 1; j < faults.length; j++) {
       const [a, b] = [faults[i], faults[j]];
-      // The one with the finer structure goes first: its size is searched, the other's is an unknown.
-      if (i >= j || !canStandTogether(a.fault, b.fault)) continue;
+      if (!canStandTogether(a.fault, b.fault)) continue;
       const branches = branchesOf[i].flatMap((first) =>
         branchesOf[j].map((second) => search(ws, reach, alone(first, a.fault), second)),
       );

@@ -41,8 +41,9 @@ function comesAndGoes({ id, group }: Fault): number {
   return ['sensor-open', 'sensor-short', 'sensor-to-body'].includes(id) ? 0.2 : 0.05;
 }
 
-function chanceOf(says: CodeMeaning, { low, high, range }: Seen, open: Seen, fault: Fault): number {
-  const likeOpen = open.high > open.low ? high : low;
+/** `opensHigh`: does the pin go to the upper end where the circuit is open? */
+function chanceOf(says: CodeMeaning, { low, high, range }: Seen, opensHigh: boolean, fault: Fault): number {
+  const [likeOpen, likeShort] = opensHigh ? [high, low] : [low, high];
   switch (says) {
     case 'low':
       return low;
@@ -58,7 +59,7 @@ function chanceOf(says: CodeMeaning, { low, high, range }: Seen, open: Seen, fau
     case 'ohms-high':
       return likeOpen;
     case 'ohms-low':
-      return likeOpen === high ? low : high;
+      return likeShort;
     case 'range':
       return range;
     case 'intermittent':
@@ -82,10 +83,8 @@ export function codeFactors(
   temperatureC: number,
 ): Record<string, number> {
   const seen = overSizes(circuit, temperatureC, (solved, sound, fault) => {
-    const open: Seen = { low: 0, high: 0, range: 0 };
-    const share = sound.pinVolts('open') / sound.state.nominalReferenceV;
-    open[share > 0.5 ? 'high' : 'low'] = 1;
-    let chance = chanceOf(says, seenBy(solved, sound), open, fault);
+    const opensHigh = sound.pinVolts('open') > 0.5 * sound.state.nominalReferenceV;
+    let chance = chanceOf(says, seenBy(solved, sound), opensHigh, fault);
     // What is not there now was there: any fault that comes and goes, or one that is gone.
     if (state === 'sporadic' || state === 'past') chance *= comesAndGoes(fault) / 0.3;
     if (state === 'past' && fault.group === 'healthy') chance = 0.3;

@@ -28,14 +28,18 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
   const point = new Float64Array(latent.dimension);
   const u = new Float64Array(latent.dimension);
   const weights = new Float64Array(DRAWS).fill(1);
+  const states = [...new Set(tests.map((t) => t.state))];
   const values = tests.map(() => new Float64Array(DRAWS));
   for (let i = 0; i < DRAWS; i++) {
     quasiRandomPoint(steps, i, point);
     for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
-    tests.forEach(({ measurement, conditions, state }, t) => {
+    // The circuit of a state is put together once for all its tests.
+    for (const state of states) {
       const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state);
-      values[t][i] = measurement.predict(solved, conditions);
-    });
+      tests.forEach((test, t) => {
+        if (test.state === state) values[t][i] = test.measurement.predict(solved, test.conditions);
+      });
+    }
   }
   return tests.map(({ measurement, conditions }, t) => {
     const lowest = measurement.quantity === 'ohms' ? 0 : -Infinity;

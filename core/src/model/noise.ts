@@ -49,11 +49,6 @@ function logNormalOf(deviation: number, variance: number): number {
   return -0.5 * ((deviation * deviation) / variance + Math.log(variance)) - LOG_ROOT_2PI;
 }
 
-function logNormal(value: number, mean: number, sigma: number): number {
-  const z = (value - mean) / sigma;
-  return -0.5 * z * z - Math.log(sigma) - LOG_ROOT_2PI;
-}
-
 export function voltsNoise(instruments: Instruments, supplyV: number): NoiseModel {
   const variance = varianceBy(instruments.volts);
   const sigma = (p: number): number => Math.sqrt(variance(p));
@@ -117,7 +112,8 @@ export function displayedNoise(instruments: Instruments, scale: DisplayScale, sp
   const logAnywhere = -Math.log(high - low);
   // An end may be this far from where it was told.
   const [nearLow, nearHigh] = [minC + 3 * spread.lowEndK + own, maxC - 3 * spread.highEndK - own];
-  const logEnd = (v: number, end: number, sigmaK: number): number => logNormal(v, end, Math.hypot(own, 1.5 * sigmaK));
+  const logEnd = (v: number, end: number, sigmaK: number): number =>
+    logNormalOf(v - end, variance + (1.5 * sigmaK) ** 2);
   const atEnd = (p: number): boolean => p <= nearLow || p >= nearHigh || p === substituteC;
   return {
     sigma: () => own,

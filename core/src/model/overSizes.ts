@@ -1,4 +1,4 @@
-import { type CircuitState, nominalState, type SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { nominalState, type SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import type { Fault } from '../faults/fault.ts';
 import { FAULTS } from '../faults/list.ts';
@@ -17,20 +17,17 @@ export function overSizes(
   figure: (solved: SolvedCircuit, sound: SolvedCircuit, fault: Fault) => number,
 ): Record<string, number> {
   const pullUp = circuit.pullUpOhm ?? circuit.curve.resistanceOhm(25);
-  const withChange = (change: (c: CircuitState) => void): SolvedCircuit => {
-    const state = nominalState(circuit, temperatureC, pullUp);
-    change(state);
-    return new SolvedCircuit().set(state);
-  };
-  const sound = withChange(() => undefined);
+  const sound = new SolvedCircuit().set(nominalState(circuit, temperatureC, pullUp));
+  const solved = new SolvedCircuit();
   const means: Record<string, number> = {};
   for (const fault of FAULTS.filter((f) => f.layouts.includes(circuit.layout))) {
     let mean = 0;
     for (const branch of fault.branches(settingOfCircuit(circuit))) {
       const positions = branch.sized ? SIZES : [0.5];
       for (const position of positions) {
-        const solved = withChange((c) => branch.apply(c, position));
-        mean += (branch.share / positions.length) * figure(solved, sound, fault);
+        const state = nominalState(circuit, temperatureC, pullUp);
+        branch.apply(state, position);
+        mean += (branch.share / positions.length) * figure(solved.set(state), sound, fault);
       }
     }
     means[fault.id] = mean;

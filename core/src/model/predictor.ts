@@ -137,24 +137,28 @@ export class Predictor {
 
   /** What every reading should be, in its own unit, into `out`. */
   predict(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
-    for (const { state, indices } of this.byState) {
-      const solved = this.solvedAt(h, position, u, state);
-      for (const i of indices) {
-        const reading = this.readings[i];
-        out[i] = reading.measurement.predict(solved, reading.conditions);
-      }
-    }
+    for (const { state, indices } of this.byState) this.predictIn(state, indices, h, position, u, out);
   }
 
   /** As `predict`, of the displayed values alone; the other entries of `out` are left as they are. */
   predictDisplayed(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
     for (const { state, displayed } of this.byState) {
-      if (displayed.length === 0) continue;
-      const solved = this.solvedAt(h, position, u, state);
-      for (const i of displayed) {
-        const reading = this.readings[i];
-        out[i] = reading.measurement.predict(solved, reading.conditions);
-      }
+      if (displayed.length > 0) this.predictIn(state, displayed, h, position, u, out);
+    }
+  }
+
+  private predictIn(
+    state: MachineState,
+    indices: readonly number[],
+    h: Hypothesis,
+    position: number,
+    u: ArrayLike<number>,
+    out: Float64Array,
+  ): void {
+    const solved = this.solvedAt(h, position, u, state);
+    for (const i of indices) {
+      const reading = this.readings[i];
+      out[i] = reading.measurement.predict(solved, reading.conditions);
     }
   }
 

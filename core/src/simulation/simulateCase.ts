@@ -8,7 +8,7 @@ import type { PlannedTest } from '../model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
 import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../kit/instruments.ts';
-import { type Problem } from '../model/problem.ts';
+import type { Problem, ReadingInput } from '../model/problem.ts';
 
 /** A made-up case whose truth is known: a circuit with one fault, on which any test can be taken. */
 export interface SimulatedCase {
@@ -23,7 +23,7 @@ export interface SimulatedCase {
   /** What was read wrong in this case so far: 'thermometer', or the test of a reading that was drawn as a blunder. */
   blunders: string[];
   /** Takes a test: V, Ω (Infinity is OL) or °C with noise, rounding and now and then a blunder. Every call is a new reading. */
-  take(test: PlannedTest): number;
+  take: (test: PlannedTest) => number;
 }
 
 /** Draws a case from the fault model itself: circuit, fault by weight, size, tolerances, temperature. Same seed, same case and readings. */
@@ -103,14 +103,16 @@ export function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
 
 /** A case with the first `count` of these tests taken, as a problem to rank. */
 export function withReadings(simulated: SimulatedCase, tests: readonly PlannedTest[]): Problem {
-  return {
-    ...simulated.problem,
-    readings: tests.map((test, i) => ({
-      id: `r${i}`,
-      measurement: test.measurement.id,
-      value: simulated.take(test),
-      conditions: test.conditions,
-      state: test.state,
-    })),
-  };
+  return { ...simulated.problem, readings: readingsOf(tests, simulated.take) };
+}
+
+/** These tests taken one after the other, as readings. */
+export function readingsOf(tests: readonly PlannedTest[], take: SimulatedCase['take']): ReadingInput[] {
+  return tests.map((test, i) => ({
+    id: `r${i}`,
+    measurement: test.measurement.id,
+    value: take(test),
+    conditions: test.conditions,
+    state: test.state,
+  }));
 }

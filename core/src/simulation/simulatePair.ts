@@ -2,7 +2,7 @@ import { seededUniform } from '../numeric/random.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
-import { drawHypothesis, simulateCase, taker } from './simulateCase.ts';
+import { drawHypothesis, readingsOf, simulateCase, taker } from './simulateCase.ts';
 import type { Problem } from '../model/problem.ts';
 import type { Fault } from '../faults/fault.ts';
 import { canStandTogether } from '../faults/together.ts';
@@ -52,13 +52,7 @@ export function simulatePair(seed: number, testsOf: (problem: Problem) => readon
       });
     if (!shifts(predict(onlyFirst, p)) || !shifts(predict(onlySecond, q))) continue;
     const take = taker({ predictor, hypothesis: both, position: p, u }, uniform, []);
-    const readings = tests.map((test, i) => ({
-      id: `r${i}`,
-      measurement: test.measurement.id,
-      value: take(test),
-      conditions: test.conditions,
-      state: test.state,
-    }));
+    const readings = readingsOf(tests, take);
     return { seed, problem: { ...problem, readings }, faults: [a.fault, fault] };
   }
 }

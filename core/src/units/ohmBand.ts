@@ -1,3 +1,4 @@
+import { ROUGHLY } from './toldTemperature.ts';
 import { parseReading, type ParseReason } from './parseReading.ts';
 
 /** A resistance as a specification gives it: from … to, Ω. */
@@ -25,7 +26,7 @@ export function ohmBand(text: string): ToldBand {
     if (!share.ok || !(share.value > 0) || share.value >= 90) return { ok: false, reason: 'not-a-number' };
     return around(percent[1], share.value / 100);
   }
-  const about = /^(?:~|≈|about |approx\.? |ca\.? |around )\s*(.+)$/i.exec(clean);
+  const about = ROUGHLY.exec(clean);
   if (about) return around(about[1], ABOUT);
   const between = /^(?:between )?([\d.,]+)\s*([^\d\s.,…-]*)\s*(?:…|\.{2,3}|-|to|and)\s*([\d.,]+[^-…]*)$/i.exec(clean);
   if (!between) return around(clean, PLAIN);

@@ -63,6 +63,9 @@ export const NOTICED: readonly Noticed[] = [
   },
 ];
 
+/** A figure that is said to be a rough one. */
+export const ROUGHLY = /^(?:~|≈|about |approx\.? |ca\.? |around )\s*(.+)$/i;
+
 /** 1σ at the edges of a told range, of an air temperature that a sensor has taken overnight, and of a rough figure, K. */
 const [EDGE_K, OVERNIGHT_K, ABOUT_K] = [1, 2, 3];
 /** Nothing told by a bound lies beyond these, °C. */
@@ -81,7 +84,7 @@ export function toldTemperature(text: string, unit: TemperatureUnit): Told {
   if (noticed) return range(noticed.lowC, noticed.highC, 'noticed');
   const overnight = /^(?:stood )?overnight[,:]? (?:air |at )?(.+)$/i.exec(clean);
   if (overnight) return rough(overnight[1], unit, OVERNIGHT_K);
-  const about = /^(?:~|≈|about |approx\.? |ca\.? |around )\s*(.+)$/i.exec(clean) ?? /^(.+?)\s?ish$/i.exec(clean);
+  const about = ROUGHLY.exec(clean) ?? /^(.+?)\s?ish$/i.exec(clean);
   if (about) return rough(about[1], unit, ABOUT_K);
   const bound = /^(<|>|≤|≥|under|below|up to|over|above|more than|less than)\s*(.+)$/i.exec(clean);
   if (bound) {

@@ -54,7 +54,7 @@ export function explainedReadings({ predictor }: Posterior, faults: readonly Fau
     const slipped = slips.findIndex((_, k) => share(1 + k) > 0.5);
     const pin = share(1 + slips.length) > 0.5 ? ({ kind: 'wrong-pin', meant: null } as const) : null;
     const slip = slipped < 0 ? pin : { kind: slips[slipped].kind, meant: slips[slipped].meant };
-    return { blunder: 1 - share(0), slip };
+    return { blunder: shares.subarray(1).reduce((a, b) => a + b, 0) / total, slip };
   });
 }
 

@@ -1,4 +1,3 @@
-import { THERMOMETER } from '../model/problem.ts';
 import type { SlipKind } from '../model/slips.ts';
 import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -40,7 +39,7 @@ const UNKNOWNS: Readonly<Record<string, string>> = {
   'low end': 'the cold end of the display',
   'high end': 'the hot end of the display',
   'curve form': 'the form of the curve',
-  temperature: `the ${THERMOMETER}`,
+  temperature: 'the thermometer',
 };
 
 /** What is sound by the verdict but further off than sound circuits show; empty where nothing is. */

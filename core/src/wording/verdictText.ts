@@ -1,4 +1,4 @@
-import type { TwoFaults } from '../advice/twoFaults.ts';
+import { saysTwo, type TwoFaults } from '../advice/twoFaults.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import type { Assessment, Suspect } from '../verdict/assessment.ts';
@@ -29,7 +29,7 @@ export function verdictText(
     return { state: 'nothing-yet', title: 'No reading yet', detail: 'Type any one: the order does not matter.' };
   }
   const aside = [thermometerSlipText(a, unit), stretchedText(a)].filter((t) => t !== '').join(' ');
-  if (two && two.probability > 0.5 && two.pairs.length > 0) return twoFaultsText(two, aside);
+  if (saysTwo(two)) return twoFaultsText(two, aside);
   if (a.doubt.kind === 'nothing-fits') {
     return {
       state: 'doubt',

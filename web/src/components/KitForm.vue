@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { ThermometerKind } from '@mellow-probe/core/units/vocabulary';
 import { type Kit, MOST_RANGES } from '@mellow-probe/core/kit/kitSchema';
-import { TOOLS } from '@mellow-probe/core/units/vocabulary';
+import { type ThermometerKind, TOOLS } from '@mellow-probe/core/units/vocabulary';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';

@@ -1,7 +1,6 @@
 import { proposeTests } from '@mellow-probe/core/advice/nextTest';
-import { weighPairs, worthPairing } from '@mellow-probe/core/advice/twoFaults';
+import { twoFaultSteps } from '@mellow-probe/core/advice/twoFaults';
 import { undecidedPairs } from '@mellow-probe/core/advice/separation';
-import { pairsOf } from '@mellow-probe/core/inference/pairs';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { checkJob, thermometerTold } from '@mellow-probe/core/job/checkJob';
 import { priorFactors } from '@mellow-probe/core/job/priorFactors';
@@ -35,15 +34,14 @@ export const engine: Engine = {
       proposals: proposeTests(problem, posterior, access),
       undecided: undecidedPairs(problem, posterior, access),
     };
-    if (!(await tell({ kind: 'advice', advice })) || !worthPairing(assessment)) return;
-    // Pairs take several rankings: between their steps newer figures may end it.
-    const steps = pairsOf(problem, posterior);
+    if (!(await tell({ kind: 'advice', advice }))) return;
+    const steps = twoFaultSteps(problem, posterior, assessment, access);
     let step = steps.next();
     while (!step.done) {
       if (!(await tell({ kind: 'working' }))) return;
       step = steps.next();
     }
-    if (step.value) await tell({ kind: 'pairs', two: weighPairs(problem, posterior, step.value, access) });
+    if (step.value) await tell({ kind: 'pairs', two: step.value });
   },
   withoutEach(job) {
     const { problem } = checkJob(job);

@@ -21,9 +21,18 @@ const conditions = computed<JobConditions>(() => reading.value?.conditions ?? wo
 const conditionIssue = (what: string) =>
   reading.value ? verdict.issues.get(`readings.${reading.value.id}.${what}`) : undefined;
 const asks = (what: 'substituteOhm' | 'bathC' | 'airC' | 'position'): boolean => about.value.needs.includes(what);
+/** Where the sensor lies, taken off: its temperature is asked with the reading. */
+const places = computed(() =>
+  (
+    [
+      ['bathC', 'water at'],
+      ['airC', 'air at'],
+    ] as const
+  ).filter(([place]) => asks(place)),
+);
 /** The healthy value hangs on the temperature beside the sensor. */
 const needsAir = computed(
-  () => !asks('bathC') && !asks('airC') && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
+  () => places.value.length === 0 && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
 );
 const hot = computed(() => reading.value?.state === 'hot');
 
@@ -69,20 +78,13 @@ function where(text: string): void {
         @update:model-value="condition({ substituteOhm: $event })"
       />
       <EntryField
-        v-if="asks('bathC')"
-        label="water at"
+        v-for="[place, label] in places"
+        :key="place"
+        :label="label"
         quantity="told-celsius"
-        :model-value="conditions.bathC ?? blank()"
-        :issue="conditionIssue('bathC')"
-        @update:model-value="condition({ bathC: $event })"
-      />
-      <EntryField
-        v-if="asks('airC')"
-        label="air at"
-        quantity="told-celsius"
-        :model-value="conditions.airC ?? blank()"
-        :issue="conditionIssue('airC')"
-        @update:model-value="condition({ airC: $event })"
+        :model-value="conditions[place] ?? blank()"
+        :issue="conditionIssue(place)"
+        @update:model-value="condition({ [place]: $event })"
       />
       <label v-if="asks('position')" class="choose">
         where

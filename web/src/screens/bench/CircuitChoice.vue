@@ -61,31 +61,34 @@ const chosenCurve = computed(() => {
 function typedId(kind: string, form: string): string {
   return `typed ${kind} ${form}`;
 }
+function choiceOf(id: string): CurveChoice {
+  const form = TYPED_FORMS.find((f) => typedId(f.kind, f.id) === id);
+  if (form) {
+    const figures = Object.fromEntries(form.figures.map((f) => [f.key, blank()]));
+    return { source: 'typed', kind: form.kind, form: form.id, figures };
+  }
+  switch (id) {
+    case 'points':
+      return {
+        source: 'points',
+        points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
+      };
+    case 'band':
+    case 'band ptc':
+      return {
+        source: 'band',
+        slope: id === 'band ptc' ? 'ptc' : 'ntc',
+        bands: [{ temperatureC: { text: '20 °C', value: 20 }, resistanceOhm: blank() }],
+      };
+    case 'unknown':
+      return { source: 'unknown' };
+    default:
+      return { source: 'catalogue', id };
+  }
+}
 function chooseCurve(id: string): void {
   if (id === 'given') return;
-  const form = TYPED_FORMS.find((f) => typedId(f.kind, f.id) === id);
-  const next: CurveChoice = form
-    ? {
-        source: 'typed',
-        kind: form.kind,
-        form: form.id,
-        figures: Object.fromEntries(form.figures.map((f) => [f.key, blank()])),
-      }
-    : id === 'points'
-      ? {
-          source: 'points',
-          points: Array.from({ length: 3 }, () => ({ temperatureC: blank(), resistanceOhm: blank() })),
-        }
-      : id === 'unknown'
-        ? { source: 'unknown' }
-        : id.startsWith('band')
-          ? {
-              source: 'band',
-              slope: id === 'band ptc' ? 'ptc' : 'ntc',
-              bands: [{ temperatureC: { text: '20 °C', value: 20 }, resistanceOhm: blank() }],
-            }
-          : { source: 'catalogue', id };
-  circuit.value.curve = next;
+  circuit.value.curve = choiceOf(id);
   if (id === 'points') emit('details');
 }
 </script>

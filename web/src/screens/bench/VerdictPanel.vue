@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
 import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
@@ -121,7 +122,7 @@ const failure = computed(() => {
       :of="verdict.shown!.of.job"
     />
     <NextTest
-      v-if="verdict.advice && !verdict.fault && !(verdict.two && verdict.two.probability > 0.5)"
+      v-if="verdict.advice && !verdict.fault && !saysTwo(verdict.two)"
       :advice="verdict.advice"
       :earlier="verdict.adviceEarlier"
       @go="($emit('next'), (pulledUp = false))"
