@@ -480,6 +480,56 @@ describe('what was typed and did not reach the store', () => {
     next.dispose();
     clearAhead(name);
   });
+  describe('with a write under way whose end this window did not see, and a later change elsewhere', () => {
+    /** A window dies with `first` on its way to the store and `then` typed since; what the next one finds there is `stored`. */
+    async function next(initial: Note | null, first: Partial<Note>, then: Partial<Note>, stored: Note): Promise<Note> {
+      const dying = await opened(initial);
+      dying.control.held = true;
+      Object.assign(dying.record.value, plainCopy(first));
+      await rest();
+      Object.assign(dying.record.value, plainCopy(then));
+      await rest();
+      dying.record.dispose();
+      const { door, control } = fakeDoor<Note>(name, stored);
+      const record = persistedRecord<Note>({
+        door,
+        initial: EMPTY,
+        stored: { ...control.stored!, at: '2999-01-01T00:00:00Z' },
+      });
+      await record.loaded;
+      await record.settled();
+      return plainCopy(record.value);
+    }
+    const item = (text: string) => [{ id: 'x', text, value: null }];
+    test('it had arrived: what was typed since comes on top of it', async () => {
+      expect(await next(EMPTY, { title: '4' }, { title: '4.3' }, { ...EMPTY, title: '4', size: 7 })).toEqual({
+        title: '4.3',
+        size: 7,
+        list: [],
+      });
+    });
+    test('it had not arrived: all that was typed comes back', async () => {
+      expect(await next(EMPTY, { title: '4' }, { title: '4.3' }, { ...EMPTY, size: 7 })).toMatchObject({
+        title: '4.3',
+        size: 7,
+      });
+    });
+    test('a thing that was added on the way and changed elsewhere has both changes', async () => {
+      const noted = (text: string) => [{ ...item(text)[0], note: 'theirs' }];
+      const elsewhere = { ...EMPTY, list: noted('4') };
+      expect((await next(EMPTY, { list: item('4') }, { list: item('4.3') }, elsewhere)).list).toEqual(noted('4.3'));
+    });
+    test('typed back to what it was: it is that again', async () => {
+      expect((await next(EMPTY, { title: '4' }, { title: '' }, { ...EMPTY, title: '4', size: 7 })).title).toBe('');
+    });
+    test('what was written over it elsewhere stays', async () => {
+      expect((await next(EMPTY, { title: '4' }, { title: '4.3' }, { ...EMPTY, title: 'theirs' })).title).toBe('theirs');
+    });
+    test('of a record that was never stored before', async () => {
+      const found = await next(null, { title: '4' }, { title: '4.3' }, { ...EMPTY, title: '4', size: 7 });
+      expect(found).toMatchObject({ title: '4.3', size: 7 });
+    });
+  });
   test('of the same moment as what is stored, what is ahead stands; what a dead window left is taken away once it is kept', async () => {
     const { door, control } = fakeDoor<Note>(name, { ...EMPTY, title: 'stored' });
     const { at } = control.stored!;

@@ -90,6 +90,8 @@ export function persistedRecord<T extends object>({
   /** To be written although nothing differs from the last known: the store no longer has it. */
   let lost = false;
   let writing: Promise<void> | null = null;
+  /** What the last write took along, until the store has answered. */
+  let underWay: T | null = null;
   let disposed = false;
 
   const NEVER_STORED: Kept<T> = { revision: 'never stored', at: '', follows: [], value: plainCopy(initial) };
@@ -110,7 +112,7 @@ export function persistedRecord<T extends object>({
   }
 
   function know(kept: Kept<T>): void {
-    base = kept;
+    [base, underWay] = [kept, null];
     trail.unshift(kept);
     trail.length = Math.min(trail.length, REMEMBERED);
   }
@@ -137,7 +139,7 @@ export function persistedRecord<T extends object>({
       last = after;
       revision++;
       if (origin !== 'elsewhere') lastAt = nowIso();
-      if (!isKept()) goAhead();
+      if (underWay || !isKept()) goAhead();
       changes.emit({ origin, revision, patches, before, after });
     }
     dirty.value = false;
@@ -147,8 +149,8 @@ export function persistedRecord<T extends object>({
   const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;
 
   function goAhead(): void {
-    if (base === null) writeAhead(door.name, null, [{ at: [], after: last }], lastAt);
-    else writeAhead(door.name, base.revision, differences(base.value, last), lastAt);
+    const patches = base === null ? [{ at: [], after: last }] : differences(base.value, last);
+    writeAhead(door.name, base?.revision ?? null, patches, lastAt, underWay ? differences(underWay, last) : []);
   }
 
   function change(origin: Origin, write: (value: T) => void): void {
@@ -188,6 +190,7 @@ export function persistedRecord<T extends object>({
     do {
       say({ kind: 'keeping' });
       lost = false;
+      underWay = last;
       const sent = { ...last, ...stamp?.() };
       let kept: Kept<T>;
       try {
@@ -247,7 +250,8 @@ export function persistedRecord<T extends object>({
         const wanted = differences(last, mergeThreeWay(plainCopy(initial), mine, theirs));
         change('typed', (v) => applyPatches(v as Record<string, unknown>, wanted, 'force'));
       }
-      change('typed', (v) => applyPatches(v as Record<string, unknown>, entry.patches, newer ? 'force' : 'keep'));
+      for (const patches of [entry.patches, entry.since ?? []])
+        change('typed', (v) => applyPatches(v as Record<string, unknown>, patches, newer ? 'force' : 'keep'));
     }
   }
 

@@ -16,6 +16,11 @@ export interface Ahead {
   /** Revision of the record the differences start from; null where it is not stored at all. */
   base: string | null;
   patches: readonly Patch[];
+  /**
+   * The differences from the write that is under way to what was typed since. Whether that write arrived is not known where this is read: one
+   * of the two lists starts from what is stored.
+   */
+  since?: readonly Patch[];
 }
 
 const PREFIX = `mellow-probe.${workshop}.ahead.`;
@@ -23,8 +28,14 @@ const keyOf = (record: string, window: string): string => `${PREFIX}${window}.${
 const memory = new Map<string, Ahead>();
 
 /** Keeps what is ahead of the store; an earlier entry of this window for the same record is replaced. */
-export function writeAhead(record: string, base: string | null, patches: readonly Patch[], at: string): void {
-  const entry: Ahead = { record, window: windowId, at, base, patches };
+export function writeAhead(
+  record: string,
+  base: string | null,
+  patches: readonly Patch[],
+  at: string,
+  since: readonly Patch[] = [],
+): void {
+  const entry: Ahead = { record, window: windowId, at, base, patches, ...(since.length > 0 && { since }) };
   memory.set(record, entry);
   try {
     localStorage.setItem(keyOf(record, windowId), JSON.stringify(entry));
@@ -98,6 +109,7 @@ const aheadSchema = z.object({
   at: z.string(),
   base: z.string().nullable(),
   patches: patchesSchema,
+  since: patchesSchema.optional(),
 });
 
 /** An entry as it was written; null where it is something else. */
