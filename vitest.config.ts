@@ -11,6 +11,8 @@ export default defineConfig({
       'web/**/*.test.ts',
       'scripts/**/*.test.ts',
     ],
+    // Without this one core of two stays idle.
+    maxWorkers: '100%',
     testTimeout: 120_000,
   },
 });

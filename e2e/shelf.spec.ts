@@ -46,7 +46,7 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
   const cases: [string, RegExp][] = [
     ['0;9000\nfive;2800\n20;3520', /Line 2: No temperature/],
     ['0;9000\n0;8900\n20;3520', /Line 2: This temperature stands twice/],
-    ['0;11,883\n25;9,912', /Line 1: Two ways to read/],
+    ['0;11,883\n25;9,912', /Column 2: is a mark before three digits a decimal point/],
     ['20;3520', /Two points at least/],
     ['0;100\n50;119\n100;110\n150;157', /turns round|sticks out/],
   ];

@@ -95,6 +95,18 @@ describe('convert, fit, simulate, study', () => {
     expect(out).toContain('steinhart-hart');
     expect(out).toMatch(/worst \d\.\d+ K/);
   });
+  test('fit asks what a table does not tell, and takes the answer', () => {
+    const file = put('asked.csv', 'T;R\n0;32,650\n25;10,000\n60;2,488\n');
+    const asked = call(['fit', file]);
+    expect(asked.code).toBe(1);
+    expect(asked.err).toContain('Column 2: is a mark before three digits a decimal point');
+    expect(asked.err).toContain('--column N=');
+    const answered = call(['fit', file, '--column', '2=comma', '--column', '2=kΩ', '--form', 'table']);
+    expect(answered.code).toBe(0);
+    expect(answered.out).toMatch(/25\.00 °C +10000\.0 Ω/);
+    expect(call(['fit', file, '--column', '2=point', '--form', 'table']).out).toMatch(/25\.00 °C +10000\.0 Ω/);
+    expect(call(['fit', file, '--column', '2=ounces'])).toMatchObject({ code: 2 });
+  });
   test('simulate is repeatable', () => {
     const [a, b, c] = [
       call(['simulate', '--count', '3', '--seed', '5']),

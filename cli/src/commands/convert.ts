@@ -99,14 +99,16 @@ function loadedVolts(circuit: Circuit, temperatureC: number): number {
 
 /** Which quantity a figure is, by its unit: with none it is taken for ohms. */
 function toTemperature(text: string, curve: CurveModel, circuit: Circuit | null): number {
-  const asTemperature = parseReading(text, 'celsius');
-  if (/[CFcf]\s*$/.test(text) && asTemperature.ok) return asTemperature.value;
-  const asVolts = parseReading(text, 'volts');
-  if (/v\s*$/i.test(text) && asVolts.ok) {
-    if (!circuit) throw new UsageError('volts need a --circuit');
-    return voltsToTemperature(asVolts.value, circuit);
-  }
   const asOhm = parseReading(text, 'ohms', { overload: false });
+  if (!asOhm.ok && asOhm.reason === 'wrong-unit') {
+    const asVolts = parseReading(text, 'volts');
+    if (asVolts.ok && !circuit) throw new UsageError('volts need a --circuit');
+    if (asVolts.ok && circuit) return voltsToTemperature(asVolts.value, circuit);
+    const asTemperature = parseReading(text, 'celsius');
+    if (asTemperature.ok) return asTemperature.value;
+  }
+  if (!asOhm.ok && asOhm.reason === 'ambiguous')
+    throw new WorldError(`"${text}" can be ${asOhm.choices.map((c) => c.text).join(' or ')}; write one of them`);
   if (!asOhm.ok) throw new WorldError(`"${text}" is no figure that can be read (${asOhm.reason})`);
   const temperature = temperatureOf(curve, asOhm.value);
   if (!temperature.ok) throw new WorldError(`${formatOhm(asOhm.value)} is outside the curve`);

@@ -1,26 +1,59 @@
 import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
-import { readPoints } from '@mellow-probe/core/curves/readPoints';
+import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
+import { unitOf } from '@mellow-probe/core/pointTable/cellFigure';
+import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
+import type { ColumnChoices } from '@mellow-probe/core/pointTable/layout';
+import { askedText } from '@mellow-probe/core/wording/tableText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
 
 const FORMS = ['beta', 'steinhart-hart', 'table'] as const;
 
+const ANSWERS = `${COLUMN_ROLES.join(', ')}; C, F, K, Ω, kΩ, MΩ; point, comma`;
+
+/** What was said of the columns: `2=kΩ`, `1=temperature`, `2=comma`. */
+function choicesOf(said: readonly string[]): ColumnChoices {
+  const choices: Record<string, ColumnChoices[string]> = {};
+  for (const text of said) {
+    const [, place, answer] = /^(\d{1,2})=(.+)$/.exec(text) ?? [];
+    const role = COLUMN_ROLES.find((r) => r === answer);
+    const unit = unitOf(answer ?? '');
+    const decimal = answer === 'comma' ? ',' : answer === 'point' ? '.' : undefined;
+    if (place === undefined || !(role ?? unit ?? decimal) || Number(place) < 1)
+      throw new UsageError(`--column takes N=…: ${ANSWERS}`);
+    choices[Number(place) - 1] = {
+      ...choices[Number(place) - 1],
+      ...(role ? { role } : decimal ? { decimal } : unit && { unit: unit.unit }),
+    };
+  }
+  return choices;
+}
+
 export const fitCommand: Command = {
   name: 'fit',
-  usage: 'fit POINTS.csv [--form beta|steinhart-hart|table] [--json]',
+  usage: 'fit POINTS.csv [--form beta|steinhart-hart|table] [--column N=temperature|min|kΩ|comma …] [--json]',
   summary:
     'A curve from a table of temperature and resistance (the form that fits best), with what is left over at each point in K.',
   run(args) {
     const { values, positionals } = parse({
       args,
-      options: { json: { type: 'boolean' }, form: { type: 'string' } },
+      options: {
+        json: { type: 'boolean' },
+        form: { type: 'string' },
+        column: { type: 'string', multiple: true, default: [] },
+      },
       allowPositionals: true,
     });
     if (positionals.length !== 1) throw new UsageError('fit takes one CSV file (or - for standard input)');
     const form = values.form === undefined ? undefined : FORMS.find((f) => f === values.form);
     if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FORMS.join(', ')}`);
     const [file] = positionals;
-    const { rows, faults } = readPoints(readText(file));
+    const { rows, faults, columns, asked } = readPoints(readText(file), choicesOf(values.column));
+    const questions = columns.flatMap((c, k) => askedText(c, k + 1));
+    if (asked)
+      throw new WorldError(
+        `${file}: ${questions.join(`\nmellow-probe: ${file}: `)}\nmellow-probe: say it with --column N=…: ${ANSWERS}`,
+      );
     if (faults.length > 0)
       throw new WorldError(faults.map((f) => `${file}, line ${f.line}: ${pointFaultText(f)}`).join('\nmellow-probe: '));
     const fit = chooseFit(rows, form);

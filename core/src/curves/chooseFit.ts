@@ -1,8 +1,16 @@
 import { type CurveFit, fitCurve } from './fitCurve.ts';
 import { curveModel } from './curve.ts';
 import { findMistyped, type Mistyped } from './findMistyped.ts';
-import type { PointRow } from './readPoints.ts';
 import { tableFault } from './table.ts';
+
+/** A row of a table as read: °C, Ω, and the limits where the table has them. `line` counts from 1 in the text. */
+export interface PointRow {
+  line: number;
+  temperatureC: number;
+  resistanceOhm: number;
+  minOhm: number | null;
+  maxOhm: number | null;
+}
 
 /** The forms that were tried: what is left over at the points, and at points that were left out of the fit, K (worst of each). */
 export interface FormTried {

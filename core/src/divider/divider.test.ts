@@ -86,6 +86,13 @@ describe('resistors', () => {
     expect(typed('4k7, 100; 2.2 kΩ\n1 M')).toEqual({ ohms: [100, 2200, 4700, 1e6], unread: [] });
     expect(typed('4k7 banana')).toEqual({ ohms: [4700], unread: ['banana'] });
     expect(typed('').ohms).toEqual([]);
+    expect(typed('100 220 470').ohms).toEqual([100, 220, 470]);
+    expect(typed('1k 100')).toEqual({ ohms: [100, 1000], unread: [] });
+    expect(typed('100,220,470,1k').ohms).toEqual([100, 220, 470, 1000]);
+    expect(typed('1k,2k2').ohms).toEqual([1000, 2200]);
+    expect(typed('4,7 k 10 kΩ').ohms).toEqual([4700, 10_000]);
+    // One comma and three digits: 100 Ω and 220 Ω, or 100.22 Ω? It is said, not guessed.
+    expect(typed('100,220; 2.2m')).toEqual({ ohms: [], unread: ['100,220', '2.2m'] });
   });
   const curve = coolantCircuit().curve;
   test('no pair is better than the best found (against trying all, property)', () => {

@@ -17,7 +17,7 @@ import { mutualInformation, outcomeTable, predictAll, thinned } from '../advice/
 import { inside } from '../numeric/interval.ts';
 import { predictiveInterval } from '../model/predictiveInterval.ts';
 import { LatentSpace } from '../model/latent.ts';
-import { displayedNoise, logMixture, ohmsNoise, voltsNoise } from '../model/noise.ts';
+import { boundNoise, displayedNoise, logMixture, ohmsNoise, voltsNoise } from '../model/noise.ts';
 import { outcomesOf } from '../advice/outcomes.ts';
 import { candidateTests } from '../advice/nextTest.ts';
 import { EVERYTHING_AT_HAND } from '../kit/access.ts';
@@ -49,6 +49,15 @@ describe('noise', () => {
     expect(Math.exp(ohms.logGood(Infinity, Infinity))).toBe(1);
     expect(ohms.logGood(Infinity, 3600)).toBeLessThan(-15);
     expect(ohms.logGood(3600, Infinity)).toBeLessThan(-20);
+  });
+  test('a bound is met by all that lies above it, and by nothing well below', () => {
+    const bound = boundNoise(GENERIC_INSTRUMENTS, 20e6);
+    expect([bound.logGood(Infinity, 21e6), bound.residual(Infinity, 21e6)]).toEqual([0, 0]);
+    expect([bound.logGood(Infinity, Infinity), bound.residual(Infinity, Infinity)]).toEqual([0, 0]);
+    expect(bound.logGood(Infinity, 19e6)).toBeLessThan(-8);
+    expect(bound.residual(Infinity, 2e6)).toBeLessThan(-10);
+    expect([bound.draw(21e6, 0.3), bound.draw(3600, 0)]).toEqual([Infinity, 3600]);
+    expect(bound.logGood(3600, 3600)).toBe(models.ohms.logGood(3600, 3600));
   });
   test('a displayed value: whole degrees add up to one, at the ends of the scale too', () => {
     const { celsius } = models;

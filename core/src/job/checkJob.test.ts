@@ -149,6 +149,29 @@ describe('a temperature as people have it', () => {
 });
 
 describe('the readings of a job', () => {
+  test('a bound goes along with its OL, from a reading and from a pair', () => {
+    const open = { value: 'OL' as const, takenAt: NOW };
+    const problem = problemOf((job) => {
+      job.readings = [
+        newReading('a', 'sensor-ohms', { ...open, text: '> 20 MΩ' }),
+        newReading('b', 'loop-ohms', { ...open, text: 'OL' }),
+      ];
+      job.comparison.pairs = [
+        {
+          id: 'p',
+          temperatureC: told('20'),
+          resistanceOhm: { text: '>200k', value: null },
+          phase: 'heating',
+          sensor: 'this',
+        },
+      ];
+    });
+    expect(problem.readings.map((r) => [r.value, r.conditions.aboveOhm])).toEqual([
+      [Infinity, 20e6],
+      [Infinity, undefined],
+      [Infinity, 200_000],
+    ]);
+  });
   test('a figure, its conditions and its state; what was voided or is empty is left out', () => {
     const { readings } = problemOf((job) => {
       job.readings = [

@@ -14,7 +14,7 @@ import type { Entry } from '../units/entry.ts';
 import type { Job, JobCircuit, JobReading } from './jobSchema.ts';
 import { pooled } from '../model/priorFactor.ts';
 import { priorFactors } from './priorFactors.ts';
-import { isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
+import { boundOf, isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {
   /** Everything that is wrong or missing. */
@@ -151,12 +151,13 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
     if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
+    const above = value === Infinity ? boundOf(pair.resistanceOhm.text) : undefined;
     return [
       {
         id: path,
         measurement: 'bench-ohms',
         value,
-        conditions: { bathC, ...ownSpread(pair.temperatureC) },
+        conditions: { bathC, ...ownSpread(pair.temperatureC), ...(above !== undefined && { aboveOhm: above }) },
         state: pair.phase === 'after' ? 'hot' : 'steady',
       },
     ];
@@ -177,6 +178,8 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     return [];
   }
   const conditions: Conditions = { wire: reading.conditions.wire, position: reading.conditions.position };
+  const aboveOhm = value === Infinity ? boundOf(reading.text) : undefined;
+  if (aboveOhm !== undefined) conditions.aboveOhm = aboveOhm;
   if (conditions.wire === undefined) delete conditions.wire;
   if (conditions.position === undefined) delete conditions.position;
   for (const [key, quantity, low, high] of [

@@ -1,6 +1,6 @@
 import { type FieldQuantity } from '../units/quantity.ts';
 import { parseField } from '../units/parseField.ts';
-import type { ParseOptions } from '../units/parseReading.ts';
+import { type ParseOptions, parseReading } from '../units/parseReading.ts';
 import { type ToldTemperature, toldTemperature } from '../units/toldTemperature.ts';
 import type { Entry } from '../units/entry.ts';
 import type { FieldIssue } from './fieldIssue.ts';
@@ -40,6 +40,12 @@ export function toldOf({ text, value }: Entry): ToldTemperature | null {
     if (read.ok && Math.abs(read.told.middleC - value) < 1e-6) return read.told;
   }
   return { kind: 'figure', middleC: value, halfWidthK: 0, edgeK: NaN };
+}
+
+/** Of a figure that is a bound (`> 20 MΩ`), read again from its text: what the resistance lies above, Ω; undefined for a plain OL. */
+export function boundOf(text: string): number | undefined {
+  const parsed = parseReading(text, 'ohms');
+  return parsed.ok ? parsed.aboveOhm : undefined;
 }
 
 /** Ω of a pair as typed; OL is Infinity. */

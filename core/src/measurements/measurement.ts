@@ -15,6 +15,8 @@ export interface Conditions {
   ownK?: number;
   wire?: Wire;
   position?: number;
+  /** Of a reading that is a bound: the meter showed that there is more than this, Ω. */
+  aboveOhm?: number;
 }
 
 /** One test. How it is done, what it costs, and what it shows on any circuit: nothing here knows any fault. */

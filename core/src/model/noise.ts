@@ -95,6 +95,18 @@ export function ohmsNoise(instruments: Instruments): NoiseModel {
   };
 }
 
+/** As `ohmsNoise`, of a meter whose range ends at `aboveOhm` (`> 20 MΩ`): what is predicted beyond it shows as OL there. */
+export function boundNoise(instruments: Instruments, aboveOhm: number): NoiseModel {
+  const noise = ohmsNoise({ ...instruments, meterOverloadOhm: aboveOhm });
+  const shown = (p: number): number => (p > aboveOhm ? Infinity : p);
+  return {
+    ...noise,
+    logGood: (v, p) => noise.logGood(v, shown(p)),
+    residual: (v, p) => noise.residual(v, shown(p)),
+    draw: (p, z) => noise.draw(shown(p), z),
+  };
+}
+
 /** Share of blunders that are one of the two ends of the scale. */
 const END_BLUNDER = 0.3;
 /** Chance that a module whose pin is at an end shows a default in its place: any value of its scale. */

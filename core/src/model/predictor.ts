@@ -5,7 +5,7 @@ import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { LatentSpace } from './latent.ts';
-import { displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
+import { boundNoise, displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
 import { normalCdf } from '../numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
 import { type Problem, UNMEASURED } from './problem.ts';
@@ -222,9 +222,10 @@ export function noiseOf(problem: Problem, measurement: Measurement, conditions: 
     const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
     extra = Math.hypot(extra, slope * (conditions.ownK ?? instruments.bathK));
   }
-  if (extra === 0) return ohmsNoise(instruments);
-  return ohmsNoise({
+  const own = {
     ...instruments,
     ohms: instruments.ohms.map((r) => ({ ...r, relative: Math.hypot(r.relative, extra) })),
-  });
+  };
+  const meter = extra === 0 ? instruments : own;
+  return conditions.aboveOhm === undefined ? ohmsNoise(meter) : boundNoise(meter, conditions.aboveOhm);
 }

@@ -67,13 +67,17 @@ describe('what a technician types', () => {
       ok: false,
       reason: 'ambiguous',
       choices: [
-        { text: '11.883', value: 11.883 },
+        { text: '11.8830', value: 11.883 },
         { text: '11883', value: 11883 },
       ],
     });
-    expect(parseReading('2,880k', 'ohms')).toMatchObject({
+    expect(parseReading('2.2m', 'ohms')).toEqual({
+      ok: false,
       reason: 'ambiguous',
-      choices: [{ value: 2880 }, { value: 2_880_000 }],
+      choices: [
+        { text: '2.2 mΩ', value: 0.0022 },
+        { text: '2.2 MΩ', value: 2.2e6 },
+      ],
     });
   });
 
@@ -86,7 +90,8 @@ describe('what a technician types', () => {
     ['-20', 'ohms', 'negative'],
     ['5 V', 'ohms', 'wrong-unit'],
     ['12C', 'ohms', 'wrong-unit'],
-    ['4k7', 'volts', 'not-a-number'],
+    ['4k7', 'volts', 'wrong-unit'],
+    ['5V2', 'ohms', 'wrong-unit'],
     ['3 kΩ', 'volts', 'wrong-unit'],
     ['OL', 'volts', 'overload-not-here'],
     ['-300', 'celsius', 'below-absolute-zero'],

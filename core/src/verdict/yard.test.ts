@@ -58,6 +58,19 @@ describe('figures the trade calls sound (common practice, no source)', () => {
     expect(healthy['open-voltage'].high).toBeGreaterThan(5.24);
     expect(healthy['open-voltage'].high).toBeLessThan(5.45);
   });
+  test('a bound is a reading: > 200 kΩ across a 2 kΩ sensor is an open one, > 20 kΩ at a 30 kΩ sensor says little', () => {
+    const bounded = (problem: Problem, aboveOhm: number): Problem => ({
+      ...problem,
+      readings: problem.readings.map((r) => ({ ...r, conditions: { ...r.conditions, aboveOhm } })),
+    });
+    const across = problemWith([['sensor-ohms', Infinity]], at(25));
+    expect(faultShare(bounded(across, 200_000), 'sensor-open')).toBeGreaterThan(0.9);
+    const curve = curveModel({ kind: 'beta', r25Ohm: 30_000, betaK: 3950 });
+    const high = { ...across, circuit: coolantCircuit({ curve, pullUpOhm: 30_000 }) };
+    expect(faultShare(high, 'sensor-open')).toBeGreaterThan(0.9);
+    const [before, said] = [shares({ ...high, readings: [] }), shares(bounded(high, 20_000))];
+    for (const group of Object.keys(before)) expect(Math.abs(said[group] - before[group]), group).toBeLessThan(0.1);
+  });
   test('a 100 kΩ sensor under 100 kΩ, every reading perfect for a module that does not load its pin', () => {
     const curve = curveModel({ kind: 'beta', r25Ohm: 100_000, betaK: 3950 });
     const circuit = coolantCircuit({ curve, pullUpOhm: 100_000 });

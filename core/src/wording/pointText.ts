@@ -1,4 +1,4 @@
-import { MAX_POINTS, type PointFault } from '../curves/readPoints.ts';
+import { MAX_POINTS, type PointFault } from '../pointTable/readPoints.ts';
 
 /** What is wrong with a line of a table, in one short line. */
 export function pointFaultText({ reason, text }: PointFault): string {
@@ -10,12 +10,12 @@ export function pointFaultText({ reason, text }: PointFault): string {
       return `Too many: ${text}, at most ${MAX_POINTS}. Thin it out: every 5 °C is plenty.`;
     case 'one-column':
       return `Two columns are needed, temperature and resistance:${quoted}.`;
+    case 'no-resistance':
+      return `No column of resistances among${quoted || ' these'}. Say below which one it is.`;
     case 'not-a-temperature':
-      return `No temperature in the first column:${quoted}.`;
+      return `No temperature that can be read:${quoted}.`;
     case 'not-a-resistance':
       return `No resistance that can be read:${quoted}.`;
-    case 'ambiguous':
-      return `Two ways to read the comma or point:${quoted}. Write 11883 or 11.883.`;
     case 'limits-swapped':
       return `Min must be below and max above the nominal value:${quoted}.`;
     case 'same-temperature':

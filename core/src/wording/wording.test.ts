@@ -176,10 +176,10 @@ describe('what is wrong with a figure', () => {
   });
   test('every fault of a pasted line quotes the line', () => {
     for (const reason of [
+      'no-resistance',
       'one-column',
       'not-a-temperature',
       'not-a-resistance',
-      'ambiguous',
       'limits-swapped',
       'same-temperature',
       'too-many',

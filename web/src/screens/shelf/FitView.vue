@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ChosenFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel } from '@mellow-probe/core/curves/curve';
-import type { PointsRead } from '@mellow-probe/core/curves/readPoints';
+import type { PointsRead } from '@mellow-probe/core/pointTable/readPoints';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { computed } from 'vue';

@@ -2,10 +2,11 @@
 import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/curve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
-import { readPoints } from '@mellow-probe/core/curves/readPoints';
+import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/layout';
+import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { entrySchema } from '@mellow-probe/core/units/entry';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
@@ -14,6 +15,7 @@ import { newId, nowIso } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import FitView from './FitView.vue';
+import TableReading from './TableReading.vue';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */
 const curves = useCurves();
@@ -24,6 +26,8 @@ const MOST_TEXT = 200_000;
 const schema = z.strictObject({
   way: z.enum(['table', 'r25b', 'coefficients']),
   text: z.string().max(MOST_TEXT),
+  /** What was said of the columns, by their place. */
+  columns: columnChoicesSchema.optional(),
   name: z.string().max(400),
   source: z.string().max(400),
   form: z.enum(['best', 'beta', 'steinhart-hart', 'table']),
@@ -48,7 +52,18 @@ const { draft, fault } = useDraft('own', schema, () => ({
 const picker = ref<HTMLInputElement>();
 const note = ref('');
 
-const read = computed(() => readPoints(draft.value.text));
+const columns = computed({
+  get: (): ColumnChoices => draft.value.columns ?? {},
+  set: (said) => (draft.value = { ...draft.value, columns: said }),
+});
+const read = computed(() => readPoints(draft.value.text, columns.value));
+/** Another table has other columns. */
+watch(
+  () => read.value.columns.length,
+  () => {
+    if (Object.keys(columns.value).some((k) => Number(k) >= read.value.columns.length)) columns.value = {};
+  },
+);
 const fit = computed(() =>
   draft.value.way !== 'table' || read.value.rows.length === 0
     ? null
@@ -66,9 +81,11 @@ const typed = computed<Curve | null>(() => {
   const at25 = curveModel(parsed.data).resistanceOhm(25);
   return at25 > 0.1 && at25 < 1e8 ? parsed.data : null;
 });
-const curve = computed<Curve | null>(() =>
-  draft.value.way === 'table' ? (fit.value?.ok ? fit.value.curve : null) : typed.value,
-);
+/** What is asked of a table is answered before its curve is used. */
+const curve = computed<Curve | null>(() => {
+  if (draft.value.way !== 'table') return typed.value;
+  return fit.value?.ok && !read.value.asked ? fit.value.curve : null;
+});
 
 function record(): OwnCurve {
   return {
@@ -85,7 +102,7 @@ function record(): OwnCurve {
 async function keep(): Promise<void> {
   const own = record();
   if (await curves.keep(own)) {
-    draft.value = { ...draft.value, text: '', name: '', source: '' };
+    draft.value = { ...draft.value, text: '', columns: {}, name: '', source: '' };
     await router.push('/shelf/curves');
   } else note.value = 'The browser’s storage does not take it: what you typed stays here.';
 }
@@ -98,7 +115,12 @@ function told(text: string): string {
 }
 function pasted(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text') ?? '';
-  if (!tooLong(text)) return;
+  if (!tooLong(text)) {
+    // Pasted over all that stood there: what was said of it is void.
+    const field = event.target as HTMLTextAreaElement;
+    if (field.selectionStart === 0 && field.selectionEnd === field.value.length) columns.value = {};
+    return;
+  }
   event.preventDefault();
   note.value = `Not pasted; what stood here stays. ${told(text)}`;
 }
@@ -118,7 +140,13 @@ async function load(files: FileList | null): Promise<void> {
         : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
     } else if (tooLong(text)) note.value = `${file.name} is left as it is. ${told(text)}`;
     else
-      draft.value = { ...draft.value, text, way: 'table', name: draft.value.name || file.name.replace(/\.\w+$/, '') };
+      draft.value = {
+        ...draft.value,
+        text,
+        columns: {},
+        way: 'table',
+        name: draft.value.name || file.name.replace(/\.\w+$/, ''),
+      };
   }
   if (picker.value) picker.value.value = '';
 }
@@ -171,6 +199,7 @@ function leaveOut(line: number): void {
             placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
           ></textarea>
         </label>
+        <TableReading v-if="read.columns.length > 1" v-model="columns" :read="read" />
         <label class="line"
           >Form
           <select v-model="draft.form">
