@@ -49,7 +49,7 @@ export const fitCommand: Command = {
     if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FORMS.join(', ')}`);
     const [file] = positionals;
     const { rows, faults, columns, asked } = readPoints(readText(file), choicesOf(values.column));
-    const questions = columns.flatMap((c, k) => askedText(c, k + 1));
+    const questions = askedText(columns);
     if (asked)
       throw new WorldError(
         `${file}: ${questions.join(`\nmellow-probe: ${file}: `)}\nmellow-probe: say it with --column N=…: ${ANSWERS}`,

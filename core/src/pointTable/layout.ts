@@ -63,7 +63,7 @@ export function layoutOf(heads: readonly string[], lines: readonly CellLine[], c
   }
   settleDecimals(columns, choices);
   settleRoles(columns, choices);
-  columns.forEach((column, k) => settleUnit(column, columns, choices[k] ?? {}));
+  columns.forEach((column) => settleUnit(column, columns, choices));
   return columns.map(({ head, role, unit, decimal, asked }) => ({
     head,
     role: role === null || role === 'resistance' ? 'other' : role,
@@ -93,7 +93,11 @@ function settleDecimals(columns: readonly Found[], choices: ColumnChoices): void
   const open: Found[] = [];
   const said = new Set<DecimalMark>();
   for (const [k, column] of columns.entries()) {
-    if (choices[k]?.decimal) continue;
+    if (choices[k]?.decimal) {
+      // One answer goes for the whole table.
+      said.add(column.decimal);
+      continue;
+    }
     const reads = column.cells.map((c) => [cellFigure(c, '.'), cellFigure(c, ',')] as const);
     const onlyPoint = reads.some(([p, c]) => p && !c);
     const onlyComma = reads.some(([p, c]) => c && !p);
@@ -244,15 +248,15 @@ const reach = (values: readonly number[]): number =>
 /** Below this all through, Ω is hardly meant; from this on all through, kΩ is not. */
 const [FEW_OHMS, MANY_KILOHMS] = [60, 1000];
 
-function settleUnit(column: Found, columns: readonly Found[], chosen: Partial<TableColumn>): void {
-  if (column.role === 'temperature') settleTemperature(column, columns, chosen);
-  else if (BY_RESISTANCE.includes(column.role as ColumnRole)) settleResistance(column, columns, chosen);
+function settleUnit(column: Found, columns: readonly Found[], choices: ColumnChoices): void {
+  if (column.role === 'temperature') settleTemperature(column, columns, choices);
+  else if (BY_RESISTANCE.includes(column.role as ColumnRole)) settleResistance(column, columns, choices);
 }
 
-function settleTemperature(column: Found, columns: readonly Found[], chosen: Partial<TableColumn>): void {
+function settleTemperature(column: Found, columns: readonly Found[], choices: ColumnChoices): void {
   const own = unitInCells(column.cells);
   if (!TEMPERATURE_UNITS.includes(column.unit!)) column.unit = own && TEMPERATURE_UNITS.includes(own) ? own : null;
-  if (chosen.unit || column.unit) return;
+  if (choices[columns.indexOf(column)]?.unit || column.unit) return;
   const values = valuesOf(column);
   const fractions = values.filter((v) => Math.abs(Math.abs(v % 1) - 0.15) < 1e-6).length;
   if (values.length > 0 && fractions === values.length) column.unit = 'K';
@@ -276,10 +280,12 @@ function isNtc(columns: readonly Found[]): boolean {
   return (r[0] - r[r.length - 1]) * (t[0] - t[t.length - 1]) < 0;
 }
 
-function settleResistance(column: Found, columns: readonly Found[], chosen: Partial<TableColumn>): void {
-  if (chosen.unit) return;
+function settleResistance(column: Found, columns: readonly Found[], choices: ColumnChoices): void {
+  if (choices[columns.indexOf(column)]?.unit) return;
   if (column.unit === 'K') column.unit = 'kΩ';
   if (!isOhms(column.unit)) column.unit = null;
+  const told = columns.find((c, k) => c !== column && choices[k]?.unit && isOhms(c.unit));
+  column.unit ??= told?.unit ?? null;
   const bare = figuresOf(column).flatMap((f) => (f && f.unit === null ? [f.value] : []));
   const sibling = columns.find((c) => c !== column && isOhms(c.unit) && BY_RESISTANCE.includes(c.role as ColumnRole));
   // Limits are in the unit of their nominal value, where that alone is named.

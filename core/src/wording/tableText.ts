@@ -5,19 +5,24 @@ import type { ColumnRole } from '../pointTable/headings.ts';
 export const ROLE_NAMES: Record<ColumnRole, string> = {
   temperature: 'temperature',
   nominal: 'resistance',
-  min: 'lowest allowed',
-  max: 'highest allowed',
+  min: 'lowest',
+  max: 'highest',
   other: 'not read',
 };
 
 export const MARK_NAMES = { '.': '12.5 point', ',': '12,5 comma' } as const;
 
-/** What must be said of a column before its table is used; empty where all can be told. `place` from 1. */
-export function askedText({ asked }: TableColumn, place: number): string[] {
-  const column = `Column ${place}`;
-  return [
-    asked.role && `${column}: which is it?`,
-    asked.unit && `${column}: in which unit, ${asked.unit.join(' or ')}?`,
-    asked.decimal && `${column}: is a mark before three digits a decimal point, or does it group thousands?`,
-  ].filter((t) => t !== undefined);
+/** What must be said before a table is used, each question once with the columns it is about; empty where all can be told. */
+export function askedText(columns: readonly TableColumn[]): string[] {
+  const questions = new Map<string, number[]>();
+  columns.forEach(({ role, asked }, k) => {
+    const ask = (question: string): void => void questions.set(question, [...(questions.get(question) ?? []), k + 1]);
+    if (asked.role) ask('which is it?');
+    if (role === 'other') return;
+    if (asked.unit) ask(`in which unit, ${asked.unit.join(' or ')}?`);
+    if (asked.decimal) ask('is a mark before three digits a decimal point, or does it group thousands?');
+  });
+  return [...questions].map(
+    ([question, places]) => `Column${places.length > 1 ? 's' : ''} ${places.join(', ')}: ${question}`,
+  );
 }

@@ -192,14 +192,13 @@ function leaveOut(line: number): void {
           <textarea
             v-model="draft.text"
             class="text points mono"
-            rows="14"
+            rows="12"
             :maxlength="MOST_TEXT"
             @paste="pasted"
             spellcheck="false"
             placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
           ></textarea>
         </label>
-        <TableReading v-if="read.columns.length > 1" v-model="columns" :read="read" />
         <label class="line"
           >Form
           <select v-model="draft.form">
@@ -228,7 +227,17 @@ function leaveOut(line: number): void {
         These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.
       </p>
     </div>
-    <FitView :read="read" :fit="fit" :curve="curve" :is-table="draft.way === 'table'" @leave-out="leaveOut" />
+    <div class="outcome">
+      <TableReading v-if="draft.way === 'table' && read.columns.length > 1" v-model="columns" :read="read" />
+      <FitView
+        v-if="!(draft.way === 'table' && read.asked)"
+        :read="read"
+        :fit="fit"
+        :curve="curve"
+        :is-table="draft.way === 'table'"
+        @leave-out="leaveOut"
+      />
+    </div>
   </div>
   <div class="row">
     <label class="line name"
@@ -249,6 +258,12 @@ function leaveOut(line: number): void {
 </template>
 
 <style scoped>
+.outcome {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  min-width: 0;
+}
 .points {
   width: 100%;
   padding: 8px 10px;

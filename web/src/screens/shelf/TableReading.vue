@@ -16,7 +16,7 @@ const FIRST = 3;
 
 const UNITS = { temperature: COLUMN_UNITS.slice(0, 3), ohms: COLUMN_UNITS.slice(3, 6) };
 const unitsOf = ({ role }: TableColumn): readonly string[] => (role === 'temperature' ? UNITS.temperature : UNITS.ohms);
-const questions = computed(() => props.read.columns.flatMap((c, k) => askedText(c, k + 1)));
+const questions = computed(() => askedText(props.read.columns));
 const first = computed(() =>
   [...props.read.rows]
     .sort((a, b) => a.line - b.line)
@@ -98,22 +98,24 @@ const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.aske
 }
 .columns {
   display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.column {
-  display: flex;
   flex-direction: column;
   gap: 4px;
+}
+.column {
+  display: grid;
+  grid-template-columns: 3fr 2fr 3fr;
+  gap: 4px 6px;
   min-width: 0;
   margin: 0;
-  padding: 6px 8px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
+  padding: 0;
+  border: 0;
+}
+.column select {
+  min-width: 0;
 }
 .column legend {
-  max-width: 16em;
-  padding: 0 4px;
+  max-width: 100%;
+  padding: 0;
   overflow: hidden;
   color: var(--soft);
   font-size: 13px;

@@ -1,0 +1,14 @@
+import { chromium } from '@playwright/test';
+import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
+const { url, stop } = await servePage(4299);
+const browser = await chromium.launch(CHROMIUM);
+const page = await browser.newPage({ viewport: { width: 1280, height: 900 }, baseURL: url });
+await page.goto('/shelf/own');
+const area = page.getByLabel(/Temperature and ohms/);
+await area.fill('Temperatur (°C);min;nenn;max;Bemerkung\n-20;92,264;97,120;101,976;kalt\n0;31,018;32,650;34,283;\n25;9,500;10,000;10,500;\n60;2,364;2,488;2,612;\n');
+await page.waitForTimeout(900);
+await page.screenshot({ path: '/tmp/shot-1.png' });
+await page.setViewportSize({ width: 390, height: 844 });
+await page.waitForTimeout(500);
+await page.screenshot({ path: '/tmp/shot-2.png', fullPage: true });
+await browser.close(); stop();
