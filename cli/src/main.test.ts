@@ -93,7 +93,7 @@ describe('convert, fit, simulate, study', () => {
     const { code, out } = call(['fit', file, '--form', 'steinhart-hart']);
     expect(code).toBe(0);
     expect(out).toContain('steinhart-hart');
-    expect(out).toMatch(/worst \d\.\d+ K/);
+    expect(out).toMatch(/Steinhart–Hart: misses \d\.\d+ K at left-out rows/);
   });
   test('fit asks what a table does not tell, and takes the answer', () => {
     const file = put('asked.csv', 'T;R\n0;32,650\n25;10,000\n60;2,488\n');

@@ -1,13 +1,13 @@
 import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
+import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
+import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { unitOf } from '@mellow-probe/core/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
 import type { ColumnChoices } from '@mellow-probe/core/pointTable/layout';
 import { askedText } from '@mellow-probe/core/wording/tableText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
-
-const FORMS = ['beta', 'steinhart-hart', 'table'] as const;
 
 const ANSWERS = `${COLUMN_ROLES.join(', ')}; C, F, K, Ω, kΩ, MΩ; point, comma`;
 
@@ -31,7 +31,7 @@ function choicesOf(said: readonly string[]): ColumnChoices {
 
 export const fitCommand: Command = {
   name: 'fit',
-  usage: 'fit POINTS.csv [--form beta|steinhart-hart|table] [--column N=temperature|min|kΩ|comma …] [--json]',
+  usage: `fit POINTS.csv [--form ${FIT_FORMS.join('|')}] [--column N=temperature|min|kΩ|comma …] [--json]`,
   summary:
     'A curve from a table of temperature and resistance (the form that fits best), with what is left over at each point in K.',
   run(args) {
@@ -45,8 +45,8 @@ export const fitCommand: Command = {
       allowPositionals: true,
     });
     if (positionals.length !== 1) throw new UsageError('fit takes one CSV file (or - for standard input)');
-    const form = values.form === undefined ? undefined : FORMS.find((f) => f === values.form);
-    if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FORMS.join(', ')}`);
+    const form = values.form === undefined ? undefined : FIT_FORMS.find((f) => f === values.form);
+    if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FIT_FORMS.join(', ')}`);
     const [file] = positionals;
     const { rows, faults, columns, asked } = readPoints(readText(file), choicesOf(values.column));
     const questions = askedText(columns);
@@ -72,6 +72,7 @@ export const fitCommand: Command = {
         curve: fit.curve,
         residualsK: fit.residualsK,
         worstK: fit.worstK,
+        leftOutK: fit.leftOutK,
         tried: fit.tried,
         mistyped: fit.mistyped,
       });
@@ -80,6 +81,6 @@ export const fitCommand: Command = {
         `${p.temperatureC.toFixed(2).padStart(9)} °C ${p.resistanceOhm.toPrecision(6).padStart(12)} Ω ${fit.residualsK[i].toFixed(4).padStart(9)} K`,
     );
     const curve = fit.curve.kind === 'table' ? { kind: 'table', points: fit.curve.points.length } : fit.curve;
-    return `${JSON.stringify(curve)}\n${lines.join('\n')}\nworst ${fit.worstK.toFixed(4)} K\n`;
+    return `${JSON.stringify(curve)}\n${lines.join('\n')}\n${FORM_NAMES[fit.form]}: misses ${missText(fit)}\n`;
   },
 };

@@ -127,10 +127,11 @@ export const CATALOGUE_CURVES: readonly CatalogueCurve[] = [
     id: 'ntc-30k-engine',
     name: 'NTC 30 kΩ (37.3 kΩ at 20 °C), engine air',
     curve: table(
-      '0:95000 10:58750 20:37300 30:24270 40:16150 50:10970 60:7700 70:5370 80:3840 90:2800 ' +
+      '0:95000 10:58750 20:37300 30:24270 40:16150 50:10970 60:7600 70:5370 80:3840 90:2800 ' +
         '100:2070 110:1550 120:1180',
     ),
-    source: HANDBOOK,
+    // The 7700 Ω that is handed down for 60 °C lie 0.37 K off the curve through all other rows, which say 7600.
+    source: `${HANDBOOK}; 60 °C mended from 7700 Ω by its neighbours`,
     common: false,
   },
   {

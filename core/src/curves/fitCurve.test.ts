@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { referencePoints } from '../../test/reference.ts';
 import { fitCurve } from './fitCurve.ts';
-import type { Curve } from './curve.ts';
+import { type Curve, curveModel } from './curve.ts';
 
 const PARTS = ['NCP..WB473', 'NCP..WF104', 'NCP..XH103'];
 
@@ -29,6 +29,15 @@ describe.each(PARTS)('fits to the kernel table of %s', (part) => {
     numpyFit(points, [0, 1, 3]).forEach((value, i) => expect(Math.abs([a, b, c][i] / value - 1)).toBeLessThan(1e-6));
     expect(fit.worstK).toBeLessThan(0.71);
     expect(fit.worstK).toBeGreaterThan(0.05);
+  });
+  test('four terms: the coefficients of numpy.linalg.lstsq to 1e-5, and a smaller residual', () => {
+    const fit = fitCurve(points, 'steinhart-hart-4');
+    if (!fit.ok) throw new Error(fit.reason);
+    const { a, b, c, squareTerm } = fit.curve as Extract<Curve, { kind: 'steinhart-hart' }>;
+    numpyFit(points, [0, 1, 2, 3]).forEach((value, i) =>
+      expect(Math.abs([a, b, squareTerm!, c][i] / value - 1)).toBeLessThan(1e-5),
+    );
+    expect(fit.worstK).toBeLessThan(0.1);
   });
   test('over 0…100 °C it is within 0.15 K; a single B is not', () => {
     const middle = points.filter((p) => p.temperatureC >= 0 && p.temperatureC <= 100);
@@ -71,6 +80,24 @@ test('a curve is got back from its own points (property)', () => {
     ),
     { seed: 6, numRuns: 50 },
   );
+});
+
+test('platinum of any coefficients and nickel of either grade are got back from their own points, below 0 °C too', () => {
+  const points = (curve: Curve, t: number[]) =>
+    t.map((temperatureC) => ({ temperatureC, resistanceOhm: curveModel(curve).resistanceOhm(temperatureC) }));
+  for (const a of [3.75e-3, 3.81e-3, 3.9083e-3, 3.9692e-3]) {
+    const fit = fitCurve(points({ kind: 'platinum', r0Ohm: 1000, a, b: -5.9e-7 }, [-100, -40, 0, 80, 300]), 'platinum');
+    expect(fit).toMatchObject({ ok: true, curve: { kind: 'platinum' } });
+    const { curve } = fit as { curve: Extract<Curve, { kind: 'platinum' }> };
+    expect([curve.r0Ohm / 1000, curve.a! / a, curve.b! / -5.9e-7].every((x) => Math.abs(x - 1) < 1e-6)).toBe(true);
+  }
+  for (const grade of ['din43760', 'tk5000'] as const) {
+    const fit = fitCurve(points({ kind: 'nickel', r0Ohm: 120, grade }, [-50, 0, 100]), 'nickel');
+    expect(fit).toMatchObject({ ok: true, curve: { kind: 'nickel', grade } });
+  }
+  expect(fitCurve(points({ kind: 'beta', r25Ohm: 2000, betaK: 3600 }, [0, 25, 50]), 'platinum')).toMatchObject({
+    reason: 'not-a-ptc',
+  });
 });
 
 test('what is no curve is refused with its row', () => {

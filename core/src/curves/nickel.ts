@@ -2,11 +2,13 @@ import { z } from 'zod';
 import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel, invertMonotone } from './curveModel.ts';
 
+export const NICKEL_GRADES = ['din43760', 'tk5000'] as const;
+
 /** Nickel: 'din43760' (6180 ppm/K, handbook polynomial) or 'tk5000' (5000 ppm/K); r0Ohm at 0 °C. */
 const nickelSchema = z.strictObject({
   kind: z.literal('nickel'),
   r0Ohm: z.number().positive(),
-  grade: z.enum(['din43760', 'tk5000']),
+  grade: z.enum(NICKEL_GRADES),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
 type NickelCurve = z.infer<typeof nickelSchema>;

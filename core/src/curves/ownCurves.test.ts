@@ -4,6 +4,7 @@ import { referencePoints } from '../../test/reference.ts';
 import { chooseFit } from './chooseFit.ts';
 import { curveModel } from './curve.ts';
 import { curveCsv, curveTable } from './curveTable.ts';
+import type { FitForm } from './fitCurve.ts';
 import { findMistyped } from './findMistyped.ts';
 import { openCurve } from './ownCurve.ts';
 import { readPoints } from '../pointTable/readPoints.ts';
@@ -44,14 +45,16 @@ describe('the mistyped row', () => {
 
 describe('the form the points can bear', () => {
   test.each(PARTS)(
-    '%s: every 5 °C a table, which misses left-out points by less than Steinhart–Hart and far less than one B',
+    '%s: every 5 °C a table or four terms, which miss left-out points by less than three and far less than one B',
     (part) => {
       const fit = chooseFit(rowsOf(kernel(part)));
       if (!fit.ok) throw new Error(fit.reason);
-      expect(fit.form).toBe('table');
-      const [beta, sh, table] = fit.tried;
-      expect(table.leftOutK).toBeLessThan(sh.leftOutK);
-      expect(sh.leftOutK).toBeLessThan(beta.leftOutK / 3);
+      expect(['table', 'steinhart-hart-4']).toContain(fit.form);
+      const missed = (form: FitForm): number => fit.tried.find((t) => t.form === form)!.leftOutK;
+      expect(missed('table')).toBeLessThan(missed('steinhart-hart'));
+      expect(missed('steinhart-hart-4')).toBeLessThan(missed('steinhart-hart'));
+      expect(missed('steinhart-hart')).toBeLessThan(missed('beta') / 3);
+      expect(fit.leftOutK).toBe(missed(fit.form));
     },
   );
   test('five points of a true Steinhart–Hart curve: that form; of a true B: one B; two points: one B', () => {
@@ -75,7 +78,23 @@ describe('the form the points can bear', () => {
     expect(of(sh, [-20, 0, 25, 60, 100])).toMatchObject({ ok: true, form: 'steinhart-hart' });
     expect(of(beta, [-20, 0, 25, 60, 100])).toMatchObject({ ok: true, form: 'beta' });
     expect(of(beta, [0, 60])).toMatchObject({ ok: true, form: 'beta' });
-    expect(of({ kind: 'platinum', r0Ohm: 200 }, [0, 100, 200])).toMatchObject({ ok: true, form: 'table' });
+    expect(of({ kind: 'platinum', r0Ohm: 200 }, [0, 100, 200, 300])).toMatchObject({ ok: true, form: 'platinum' });
+    expect(of({ kind: 'nickel', r0Ohm: 1000, grade: 'tk5000' }, [0, 50, 100, 150])).toMatchObject({
+      ok: true,
+      form: 'nickel',
+      curve: { grade: 'tk5000' },
+    });
+  });
+  test('what the form misses at left-out rows is in its 1σ', () => {
+    const points = kernel(PARTS[0]).filter((p) => p.temperatureC % 20 === 0);
+    const fit = chooseFit(rowsOf(points), 'beta');
+    if (!fit.ok) throw new Error(fit.reason);
+    expect(fit.leftOutK).toBeGreaterThan(1);
+    const model = curveModel(fit.curve);
+    for (const p of kernel(PARTS[0])) {
+      const off = Math.abs(Math.log(model.resistanceOhm(p.temperatureC) / p.resistanceOhm));
+      expect(off, String(p.temperatureC)).toBeLessThan(2.5 * model.toleranceLog);
+    }
   });
   test('what is not monotone, or one point only, is refused; the guilty row is named', () => {
     const points = kernel(PARTS[0]).map((p) => ({ ...p }));

@@ -2,33 +2,51 @@ import { z } from 'zod';
 import { baseOhm, type CurveKind } from './curveKind.ts';
 import { type CurveModel, invertMonotone } from './curveModel.ts';
 
-/** Platinum by Callendar–Van Dusen with the coefficients of IEC 60751; r0Ohm at 0 °C (100, 200, 500, 1000 or any other). */
+/**
+ * Platinum by Callendar–Van Dusen; r0Ohm at 0 °C (100, 200, 500, 1000 or any other). Coefficients of IEC 60751 unless others are given: `a` in 1/K,
+ * `b` in 1/K², `c` in 1/K⁴.
+ */
 const platinumSchema = z.strictObject({
   kind: z.literal('platinum'),
   r0Ohm: z.number().positive(),
+  a: z.number().min(2e-3).max(8e-3).optional(),
+  b: z.number().min(-2e-6).max(1e-5).optional(),
+  c: z.number().min(-1e-10).max(1e-10).optional(),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
 type PlatinumCurve = z.infer<typeof platinumSchema>;
 
-const [A, B, C] = [3.9083e-3, -5.775e-7, -4.183e-12];
+/** Coefficients of IEC 60751. */
+export const IEC_60751 = { a: 3.9083e-3, b: -5.775e-7, c: -4.183e-12 } as const;
 
-/** W = 1 + A·t + B·t² above 0 °C, plus C·(t − 100)·t³ below; −200…1000 °C (the standard ends at 850 °C, exhaust sensors go on). */
+/** W = 1 + a·t + b·t² above 0 °C, plus c·(t − 100)·t³ below; −200…1000 °C (the standard ends at 850 °C, exhaust sensors go on). */
 function platinumModel(curve: PlatinumCurve): CurveModel {
-  const ratioAt = (t: number): number => 1 + A * t + B * t * t + (t < 0 ? C * (t - 100) * t * t * t : 0);
+  const { a, b, c } = { ...IEC_60751, ...curve };
+  const ratioAt = (t: number): number => 1 + a * t + b * t * t + (t < 0 ? c * (t - 100) * t * t * t : 0);
+  // Short of where the parabola turns round.
+  const top = b < 0 ? Math.min(3000, (0.9 * a) / (-2 * b)) : 3000;
+  const bottom = bottomOf(ratioAt);
   return {
     minC: -200,
     maxC: 1000,
     slope: 'ptc',
-    resistanceOhm: (t) => curve.r0Ohm * Math.max(1e-4, t > 3000 ? ratioAt(3000) : ratioAt(Math.max(t, -245))),
+    resistanceOhm: (t) => curve.r0Ohm * Math.max(1e-4, ratioAt(Math.min(top, Math.max(t, bottom)))),
     temperatureC: (r) => {
       const w = r / curve.r0Ohm;
-      if (w >= 1) return w > ratioAt(3000) ? Infinity : (-A + Math.sqrt(A * A - 4 * B * (1 - w))) / (2 * B);
-      return invertMonotone(ratioAt, w, -245, 0);
+      if (w >= 1) return w > ratioAt(top) ? Infinity : (2 * (w - 1)) / (a + Math.sqrt(a * a + 4 * b * (w - 1)));
+      return invertMonotone(ratioAt, w, bottom, 0);
     },
     // Class B wire-wound or film: 0.3 K at 0 °C as a limit, 0.005 K/K beyond; with connector and ageing about 0.4 % of R, 1σ.
     toleranceLog: curve.toleranceLog ?? 0.004,
     formErrorLog: () => 0,
   };
+}
+
+/** Coldest temperature down to which the ratio falls all the way, °C; −245 where nothing turns round before. */
+function bottomOf(ratioAt: (t: number) => number): number {
+  let t = 0;
+  while (t > -245 && ratioAt(t - 5) < ratioAt(t) && ratioAt(t - 5) > 1e-4) t -= 5;
+  return t;
 }
 
 export const platinum: CurveKind<typeof platinumSchema> = {
@@ -39,6 +57,7 @@ export const platinum: CurveKind<typeof platinumSchema> = {
   examples: [
     { kind: 'platinum', r0Ohm: 100 },
     { kind: 'platinum', r0Ohm: 200, toleranceLog: 0.01 },
+    { kind: 'platinum', r0Ohm: 1000, a: 3.81e-3, b: -6.02e-7, c: -6e-12 },
   ],
   typed: [
     {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { monotoneCubic } from '../numeric/monotoneCubic.ts';
 import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
 import type { CurveKind } from './curveKind.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
@@ -36,15 +37,64 @@ export function tableFault(
   return null;
 }
 
+/** A resistance that spans more than this over a table runs on evenly in its logarithm rather than in itself. */
+const WIDE = 60;
+
 /**
- * Interpolated in ln R against 1/T (error 0.02–0.06 K between 10 °C knots, where linear in R is off by up to 0.95 K); continued
- * beyond the ends with the slope of the last interval. Two or three far-apart points bear the form error of a single B between them.
+ * The curve through a table in the coordinates in which its kind runs on most evenly, as a function of °C: ln R over 1/T for an NTC, R over T for
+ * a PTC (ln R over T where it spans decades). Inside the table only.
+ */
+export function tableCurve(points: readonly TablePoint[]): (temperatureC: number) => number {
+  const [first, last] = [points[0], points[points.length - 1]];
+  const kelvins = points.map((p) => p.temperatureC + KELVIN);
+  const ohms = points.map((p) => p.resistanceOhm);
+  if (last.resistanceOhm < first.resistanceOhm) {
+    const logs = ohms.map(Math.log);
+    const smooth = monotoneCubic(
+      kelvins.map((k) => -1 / k),
+      logs,
+    );
+    return (t) => Math.exp(smooth(-1 / (t + KELVIN)));
+  }
+  if (last.resistanceOhm < WIDE * first.resistanceOhm) {
+    const smooth = monotoneCubic(kelvins, ohms);
+    return (t) => smooth(t + KELVIN);
+  }
+  const smooth = monotoneCubic(kelvins, ohms.map(Math.log));
+  return (t) => Math.exp(smooth(t + KELVIN));
+}
+
+/** Between the knots that the working model is made of, K, and the most of them: straight lines over them are within a thousandth of a kelvin. */
+const [FINE_K, MOST_KNOTS] = [1, 3000];
+
+/** The table with rows of its own curve put between, so that straight lines will do. */
+function refined(points: readonly TablePoint[]): TablePoint[] {
+  if (points.length < 3) return [...points];
+  const curve = tableCurve(points);
+  const range = points[points.length - 1].temperatureC - points[0].temperatureC;
+  const step = Math.max(FINE_K, range / (MOST_KNOTS - points.length));
+  return points.flatMap((p, i) => {
+    if (i === points.length - 1) return [p];
+    const width = points[i + 1].temperatureC - p.temperatureC;
+    const between = Array.from({ length: Math.ceil(width / step - 1e-9) - 1 }, (_, k) => {
+      const temperatureC = p.temperatureC + (width * (k + 1)) / Math.ceil(width / step - 1e-9);
+      return { temperatureC, resistanceOhm: curve(temperatureC) };
+    });
+    return [p, ...between];
+  });
+}
+
+/**
+ * The curve through the rows, each kind in its own coordinates (`tableCurve`); continued beyond the ends with the slope that it has there in ln R
+ * over 1/T. Worked out as straight lines over a fine grid: one set of lines for both ways, so that there and back is exact. Its form error is what
+ * its own rows miss when they are left out; two or three far-apart points bear that of a single B between them.
  */
 function tableModel(curve: TableCurve): CurveModel {
-  const x = curve.points.map((p) => 1 / (p.temperatureC + KELVIN));
-  const l = curve.points.map((p) => Math.log(p.resistanceOhm));
-  const last = x.length - 1;
-  const slope = l[last] < l[0] ? 'ntc' : 'ptc';
+  const fine = refined(curve.points);
+  const x = fine.map((p) => 1 / (p.temperatureC + KELVIN));
+  const l = fine.map((p) => Math.log(p.resistanceOhm));
+  const ends = { first: curve.points[0], last: curve.points[curve.points.length - 1] };
+  const slope = ends.last.resistanceOhm < ends.first.resistanceOhm ? 'ntc' : 'ptc';
   const logOhmAt = piecewiseLinear(x, l).at;
   const inverse = piecewiseLinear(l, x);
   const inverseAt = inverse.at;
@@ -55,23 +105,23 @@ function tableModel(curve: TableCurve): CurveModel {
     const inverseK = inverseAt(value);
     return inverseK > 0 ? 1 / inverseK - KELVIN : Infinity;
   };
+  const formError = formErrorOf(curve.points);
   return {
-    minC: curve.points[0].temperatureC,
-    maxC: curve.points[last].temperatureC,
+    minC: ends.first.temperatureC,
+    maxC: ends.last.temperatureC,
     slope,
     resistanceOhm: (t) => Math.exp(logOhmAt(1 / Math.max(t + KELVIN, 20))),
     temperatureC,
     temperaturesC: (ohms, out) => {
       naturalLogs(ohms, out);
       insideOf(out, inverse);
-      const [least, most] =
-        slope === 'ntc' ? [curve.points[last], curve.points[0]] : [curve.points[0], curve.points[last]];
+      const [least, most] = slope === 'ntc' ? [ends.last, ends.first] : [ends.first, ends.last];
       for (let k = 0; k < ohms.length; k++) {
         if (!(ohms[k] > least.resistanceOhm && ohms[k] < most.resistanceOhm)) out[k] = temperatureC(ohms[k]);
       }
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
-    formErrorLog: (t) => sparseFormErrorLog(x, l, 1 / Math.max(t + KELVIN, 20)),
+    formErrorLog: formError,
   };
 }
 
@@ -130,14 +180,48 @@ function piecewiseLinear(keys: readonly number[], values: readonly number[]): Pi
   return { at, from, starts, slopes, index, low, scale, cells };
 }
 
-/** Between (or beyond) knots more than 25 K apart, ln R bends away from the straight line: 20·|Δx|·|slope| of the distance to the nearest knot. */
-function sparseFormErrorLog(x: readonly number[], l: readonly number[], value: number): number {
-  let nearest = 0;
-  for (let i = 1; i < x.length; i++) if (Math.abs(x[i] - value) < Math.abs(x[nearest] - value)) nearest = i;
-  const other = nearest === 0 ? 1 : nearest - 1;
-  const slope = Math.abs((l[nearest] - l[other]) / (x[nearest] - x[other]));
-  const distance = Math.abs(x[nearest] - value);
-  return distance < 1.3e-4 ? 0 : slope * distance * 20 * distance;
+/**
+ * What each inner row misses, in ln R, when it is left out and the curve goes on without it. A row that is left out doubles the gap; the miss in the
+ * gap itself is smaller, so this is on the safe side.
+ */
+export function leftOutLogs(points: readonly TablePoint[]): number[] {
+  return points.slice(1, -1).map((p, k) => {
+    const i = k + 1;
+    // The curve beside a gap hangs on the two rows on either side alone.
+    const near = points.slice(Math.max(0, i - 3), i + 4).filter((q) => q !== p);
+    return Math.log(tableCurve(near)(p.temperatureC) / p.resistanceOhm);
+  });
+}
+
+/** Rows closer than this need no form error: nothing bends so fast, 1/K. About 12 K at room temperature. */
+const CLOSE = 1.3e-4;
+
+/**
+ * 1σ of ln R between the rows of a table. With few rows, and beyond its ends, the bend that a single B leaves: 20·|Δx|·|slope| of the distance to
+ * the nearest row. With four rows or more, the larger miss of the two rows beside the gap as each is left out, largest in its middle.
+ */
+function formErrorOf(points: readonly TablePoint[]): (temperatureC: number) => number {
+  const x = points.map((p) => 1 / (p.temperatureC + KELVIN));
+  const l = points.map((p) => Math.log(p.resistanceOhm));
+  const missed = points.length >= 4 ? leftOutLogs(points) : [];
+  return (t) => {
+    const value = 1 / Math.max(t + KELVIN, 20);
+    let nearest = 0;
+    for (let i = 1; i < x.length; i++) if (Math.abs(x[i] - value) < Math.abs(x[nearest] - value)) nearest = i;
+    const distance = Math.abs(x[nearest] - value);
+    if (distance < CLOSE) return 0;
+    const other = nearest === 0 ? 1 : nearest - 1;
+    const slope = Math.abs((l[nearest] - l[other]) / (x[nearest] - x[other]));
+    const blunt = slope * distance * 20 * distance;
+    const left = points.findIndex((p) => p.temperatureC > t) - 1;
+    if (missed.length === 0 || left < 0) return blunt;
+    const share = (t - points[left].temperatureC) / (points[left + 1].temperatureC - points[left].temperatureC);
+    const beside = [missed[left - 1] ?? 0, missed[left] ?? 0].map(Math.abs);
+    // At the ends the curve is bent by one neighbour alone.
+    const alone = left === 0 || left === points.length - 2 ? 2 : 1;
+    const own = alone * Math.max(...beside) * 4 * share * (1 - share);
+    return l[1] < l[0] ? Math.min(blunt, own) : own;
+  };
 }
 
 export const table: CurveKind<typeof tableSchema> = {

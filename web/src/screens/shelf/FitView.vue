@@ -3,6 +3,7 @@ import type { ChosenFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel } from '@mellow-probe/core/curves/curve';
 import type { PointsRead } from '@mellow-probe/core/pointTable/readPoints';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
+import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { computed } from 'vue';
 import LazyPlot from '../../components/LazyPlot.ts';
@@ -13,7 +14,6 @@ import { lineFigure } from './lineFigure.ts';
 const props = defineProps<{ read: PointsRead; fit: ChosenFit | null; curve: Curve | null; isTable: boolean }>();
 defineEmits<{ leaveOut: [line: number] }>();
 const preferences = usePreferences();
-const FORMS = { beta: 'R25 and B', 'steinhart-hart': 'Steinhart–Hart', table: 'table, ln R over 1/T' } as const;
 const faults = computed(() =>
   props.isTable && !(props.read.rows.length === 0 && props.read.faults[0]?.reason === 'no-rows')
     ? props.read.faults
@@ -37,17 +37,16 @@ const refusal = computed(() => {
 });
 const words = computed(() => {
   if (!props.fit?.ok) return '';
+  const { form } = props.fit;
   const tried = props.fit.tried
-    .map(
-      (t) =>
-        `${FORMS[t.form]} ${t.worstK.toFixed(2)} K${Number.isNaN(t.leftOutK) ? '' : `, left-out points ${t.leftOutK.toFixed(2)} K`}`,
-    )
+    .filter((t) => t.form !== form)
+    .map((t) => `${FORM_NAMES[t.form]} ${missText(t)}`)
     .join('; ');
   const tolerance =
     props.fit.toleranceShare === null
       ? ''
       : ` Tolerance from min and max: ± ${(100 * props.fit.toleranceShare).toFixed(1)} %.`;
-  return `${FORMS[props.fit.form]}; worst miss ${props.fit.worstK.toFixed(2)} K.${tolerance} Tried: ${tried}.`;
+  return `${FORM_NAMES[form]}: misses ${missText(props.fit)}.${tolerance}${tried === '' ? '' : ` Tried: ${tried}.`}`;
 });
 const figure = computed(() => {
   if (!props.curve) return null;

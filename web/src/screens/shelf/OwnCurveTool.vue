@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/curve';
+import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
 import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/layout';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
+import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { computed, ref, watch } from 'vue';
@@ -30,7 +32,7 @@ const schema = z.strictObject({
   columns: columnChoicesSchema.optional(),
   name: z.string().max(400),
   source: z.string().max(400),
-  form: z.enum(['best', 'beta', 'steinhart-hart', 'table']),
+  form: z.enum(['best', ...FIT_FORMS]),
   r25: entrySchema,
   beta: entrySchema,
   a: entrySchema,
@@ -203,9 +205,7 @@ function leaveOut(line: number): void {
           >Form
           <select v-model="draft.form">
             <option value="best">what the points bear</option>
-            <option value="beta">R25 and B</option>
-            <option value="steinhart-hart">Steinhart–Hart</option>
-            <option value="table">table, ln R over 1/T</option>
+            <option v-for="form in FIT_FORMS" :key="form" :value="form">{{ FORM_NAMES[form] }}</option>
           </select>
         </label>
       </template>
