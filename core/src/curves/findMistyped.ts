@@ -1,3 +1,4 @@
+import { choleskyFactor, solveLower, solveUpper } from '../numeric/cholesky.ts';
 import { KELVIN } from './curveModel.ts';
 import type { TablePoint } from './table.ts';
 
@@ -9,86 +10,234 @@ export interface Mistyped {
 }
 
 const MOST = 3;
-/** Less than this a table's own rounding can do, K. */
-const FLOOR_K = 0.4;
-/** The rest must fit this much better than the row that is blamed. */
-const CALMER = 0.25;
-/** Rows whose neighbourhood a removal changes, on either side. */
-const REACH = 4;
-const MOST_CANDIDATES = 60;
+/** Fewer rows than this cannot tell which of them is wrong. */
+const LEAST = 4;
+/** Less than this is not worth a word, K. */
+const FLOOR_K = 0.6;
+/** A row must lie this many of its own σ off the curve of all others. On clean tables of many kinds and spacings less than one in a hundred does. */
+const FAR = 5;
+/** No table is more exact than this, 1σ in K: rounding aside, makers smooth their own. */
+const CALM_K = 0.04;
+/** Rows that are looked at more closely in each round. */
+const SUSPECTS = 8;
 
-interface Spot {
-  row: number;
-  /** 1/K, ln Ω. */
-  x: number;
-  l: number;
+/** What is believed of a kind of curve before a table is seen: mean and 1σ of each coefficient of a polynomial in its own coordinates. */
+interface Family {
+  /** Coordinate of a temperature, and value of a resistance. */
+  x(temperatureC: number): number;
+  y(resistanceOhm: number): number;
+  ohmOf(y: number): number;
+  prior: readonly (readonly [mean: number, sigma: number])[];
 }
 
 /**
- * Rows that were probably mistyped. Each row is compared with the smooth curve through its neighbours (ln R against 1/T, up to four of
- * them); the row is named whose removal leaves the others smooth, so that neither its neighbours nor a bend of the curve itself is blamed.
- * At least four rows; at most three are named.
+ * ln R over 1/T, in units of 10⁻³/K from 300 K. The bend and what follows it as of the catalogue's and the kernel's tables, which lie between −0.22
+ * and 0, −0.04 and 0.05, −0.02 and 0.08 (measured on them), somewhat wider.
+ */
+function ntcFamily(ohms: readonly number[]): Family {
+  const level = Math.log(ohms[ohms.length >> 1]);
+  return {
+    x: (t) => 1000 * (1 / (t + KELVIN) - 1 / 300),
+    y: Math.log,
+    ohmOf: Math.exp,
+    prior: [
+      [level, 10],
+      [3.9, 1.2],
+      [-0.13, 0.1],
+      [0, 0.05],
+      [0, 0.03],
+    ],
+  };
+}
+
+/** R over T in hundreds of K from 25 °C, as a share of one of the rows: platinum, nickel and silicon lie within these. */
+function ptcFamily(points: readonly TablePoint[]): Family {
+  const near = points.reduce((a, b) => (Math.abs(b.temperatureC - 25) < Math.abs(a.temperatureC - 25) ? b : a));
+  return {
+    x: (t) => (t - 25) / 100,
+    y: (r) => r / near.resistanceOhm,
+    ohmOf: (y) => y * near.resistanceOhm,
+    prior: [
+      [1, 2],
+      [0.5, 0.5],
+      [0.07, 0.12],
+      [0.002, 0.006],
+      [0, 0.003],
+    ],
+  };
+}
+
+/** A table in the coordinates of its family. */
+interface Spots {
+  powers: Float64Array[];
+  y: Float64Array;
+  /** d y/dT there, and what rounding in print adds, 1σ of y. */
+  perK: Float64Array;
+  rounded: Float64Array;
+}
+
+/**
+ * Rows that were probably mistyped. Each row is held against the curve through all others, a polynomial in the coordinates of its kind whose
+ * coefficients are believed to lie where those of sensors do, with the uncertainty that curve has there: so a row at the end, or after a gap, is
+ * given what it needs. The row is named without which the others lie calmest. At least four rows; at most three are named. Tables that span
+ * decades upwards (motor windings) are left alone.
  */
 export function findMistyped(points: readonly TablePoint[]): Mistyped[] {
-  let kept: Spot[] = points.map((p, row) => ({ row, x: 1 / (p.temperatureC + KELVIN), l: Math.log(p.resistanceOhm) }));
+  const ohms = points.map((p) => p.resistanceOhm);
+  if (points.length < LEAST || points.some((p) => !(p.resistanceOhm > 0) || !(p.temperatureC > -KELVIN))) return [];
+  const falls = ohms[ohms.length - 1] < ohms[0];
+  if (!falls && ohms[ohms.length - 1] > 60 * ohms[0]) return [];
+  const family = falls ? ntcFamily(ohms) : ptcFamily(points);
+  const spots = spotsOf(points, family);
+  const kept = new Set(points.keys());
   const found: Mistyped[] = [];
-  while (found.length < MOST && kept.length >= 4) {
-    const misses = kept.map((_, i) => Math.abs(miss(kept, i)));
-    const [before, after] = [runningMax(misses), runningMax([...misses].reverse()).reverse()];
-    let best = { i: -1, rest: Infinity };
-    for (const i of candidates(misses)) {
-      const without = kept.filter((_, k) => k !== i);
-      let rest = Math.max(
-        i > REACH ? before[i - REACH - 1] : 0,
-        i + REACH + 1 < kept.length ? after[i + REACH + 1] : 0,
-      );
-      for (let k = Math.max(0, i - REACH); k < Math.min(without.length, i + REACH); k++)
-        rest = Math.max(rest, Math.abs(miss(without, k)));
-      if (rest < best.rest) best = { i, rest };
-    }
-    if (best.i < 0) break;
-    const own = miss(kept, best.i);
-    const errorK = own / slopePerK(kept, best.i);
-    if (!(Math.abs(errorK) > FLOOR_K) || !(best.rest < CALMER * Math.abs(own))) break;
-    found.push({ row: kept[best.i].row, errorK, meantOhm: Math.exp(kept[best.i].l - own) });
-    kept = kept.filter((_, k) => k !== best.i);
+  while (found.length < MOST && kept.size >= LEAST) {
+    const worst = worstOf(spots, family, [...kept]);
+    if (!worst) break;
+    kept.delete(worst.row);
+    found.push({ row: worst.row, errorK: worst.errorK, meantOhm: family.ohmOf(spots.y[worst.row] - worst.off) });
   }
   return found.sort((a, b) => a.row - b.row);
 }
 
-function runningMax(values: readonly number[]): number[] {
-  let most = 0;
-  return values.map((v) => (most = Math.max(most, v)));
+function spotsOf(points: readonly TablePoint[], family: Family): Spots {
+  const n = points.length;
+  const x = points.map((p) => family.x(p.temperatureC));
+  const y = points.map((p) => family.y(p.resistanceOhm));
+  const steps = printedSteps(points.map((p) => p.resistanceOhm));
+  const middle = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1];
+  return {
+    powers: family.prior.map((_, k) => Float64Array.from(x, (v) => v ** k)),
+    y: Float64Array.from(y),
+    // The slope from several rows around: one of them may be the wrong one.
+    perK: Float64Array.from(points, (_, i) => {
+      const slopes: number[] = [];
+      for (let k = Math.max(1, i - 2); k <= Math.min(n - 1, i + 3); k++)
+        slopes.push(Math.abs((y[k] - y[k - 1]) / (points[k].temperatureC - points[k - 1].temperatureC)));
+      return Math.max(middle(slopes), 1e-9);
+    }),
+    rounded: Float64Array.from(points, (p, i) => Math.abs(family.y(p.resistanceOhm + 0.29 * steps[i]) - y[i])),
+  };
 }
 
-/** All rows of a short table; of a long one the rows that miss most, with their neighbours. */
-function candidates(misses: readonly number[]): number[] {
-  if (misses.length <= 2 * MOST_CANDIDATES) return misses.map((_, i) => i);
-  const worst = misses
-    .map((m, i) => ({ m, i }))
-    .sort((a, b) => b.m - a.m)
-    .slice(0, MOST_CANDIDATES / 5);
-  return [...new Set(worst.flatMap(({ i }) => [i - 2, i - 1, i, i + 1, i + 2]))].filter(
-    (i) => i >= 0 && i < misses.length,
-  );
+/** The step in which each resistance is printed, Ω: as many figures as the longest has, never finer than the finest place. At most 1 % of it. */
+function printedSteps(ohms: readonly number[]): number[] {
+  const places = ohms.map((r) => {
+    const [mantissa, exponent] = r.toExponential(9).split('e');
+    const figures = mantissa.replace('.', '').replace(/0+$/, '').length;
+    return { first: Number(exponent), figures };
+  });
+  const most = Math.max(...places.map((p) => p.figures));
+  const finest = Math.min(...places.map((p) => p.first - p.figures + 1));
+  return places.map((p, i) => Math.min(0.01 * ohms[i], 10 ** Math.max(finest, p.first - most + 1)));
 }
 
-/** ln R at spot i minus the polynomial through its nearest neighbours there: two on each side where there are that many. */
-function miss(list: readonly Spot[], i: number): number {
-  const from = Math.max(0, Math.min(i - 2, list.length - 5));
-  const to = Math.min(list.length, from + 5);
-  let smooth = 0;
-  for (let a = from; a < to; a++) {
-    if (a === i) continue;
-    let weight = 1;
-    for (let b = from; b < to; b++) if (b !== a && b !== i) weight *= (list[i].x - list[b].x) / (list[a].x - list[b].x);
-    smooth += weight * list[a].l;
+interface Worst {
+  row: number;
+  errorK: number;
+  /** Deviation in y. */
+  off: number;
+}
+
+/** The row without which the others lie calmest, if it lies far off their curve. */
+function worstOf(spots: Spots, family: Family, rows: readonly number[]): Worst | null {
+  const all = new Fit(spots, family, rows, CALM_K);
+  const suspects = [...rows]
+    .map((row) => ({ row, far: Math.abs(all.without(row).z) }))
+    .sort((a, b) => b.far - a.far)
+    .slice(0, SUSPECTS);
+  let best: (Worst & { calm: number; z: number }) | null = null;
+  for (const { row } of suspects) {
+    const others = rows.filter((r) => r !== row);
+    let calmK = CALM_K;
+    let fit = new Fit(spots, family, others, calmK);
+    for (let round = 0; round < 2; round++) {
+      calmK = Math.max(CALM_K, fit.scatterK());
+      fit = new Fit(spots, family, others, calmK);
+    }
+    const { off, z } = fit.beside(row);
+    const calm = fit.logEvidence();
+    if (!best || calm > best.calm) best = { row, off, errorK: off / spots.perK[row], calm, z };
   }
-  return list[i].l - smooth;
+  if (!best || !(Math.abs(best.z) > FAR) || !(Math.abs(best.errorK) > FLOOR_K)) return null;
+  return best;
 }
 
-/** d ln R / dT beside spot i, 1/K, from its neighbours. */
-function slopePerK(list: readonly Spot[], i: number): number {
-  const [a, b] = i === 0 ? [1, 2] : i === list.length - 1 ? [i - 2, i - 1] : [i - 1, i + 1];
-  return (list[b].l - list[a].l) / (1 / list[b].x - 1 / list[a].x);
+/** Bayesian least squares of the polynomial over some rows, by normal equations of its five unknowns. */
+class Fit {
+  private readonly inverse: number[][];
+  private readonly mean: number[];
+  private readonly logDet: number;
+
+  constructor(
+    private readonly spots: Spots,
+    family: Family,
+    private readonly rows: readonly number[],
+    private readonly calmK: number,
+  ) {
+    const p = family.prior.length;
+    const a = family.prior.map(([, sigma], k) => Array.from({ length: p }, (_, j) => (j === k ? 1 / sigma ** 2 : 0)));
+    const b = family.prior.map(([mean, sigma]) => mean / sigma ** 2);
+    for (const i of rows) {
+      const weight = 1 / this.variance(i);
+      for (let k = 0; k < p; k++) {
+        const wk = weight * spots.powers[k][i];
+        b[k] += wk * spots.y[i];
+        for (let j = 0; j <= k; j++) a[k][j] += wk * spots.powers[j][i];
+      }
+    }
+    for (let k = 0; k < p; k++) for (let j = 0; j < k; j++) a[j][k] = a[k][j];
+    const factor = new Float64Array(p * p);
+    this.logDet = choleskyFactor(Float64Array.from(a.flat()), p, factor);
+    const column = new Float64Array(p);
+    this.inverse = a.map((_, k) => {
+      column.fill(0);
+      column[k] = 1;
+      return [...solveUpper(factor, p, solveLower(factor, p, column, column), column)];
+    });
+    this.mean = this.inverse.map((row) => row.reduce((sum, v, k) => sum + v * b[k], 0));
+  }
+
+  private variance(i: number): number {
+    return (this.calmK * this.spots.perK[i]) ** 2 + this.spots.rounded[i] ** 2;
+  }
+
+  private at(i: number): { off: number; own: number } {
+    const { powers, y } = this.spots;
+    let [sum, own] = [0, 0];
+    for (let k = 0; k < this.mean.length; k++) {
+      sum += this.mean[k] * powers[k][i];
+      for (let j = 0; j < this.mean.length; j++) own += powers[k][i] * this.inverse[k][j] * powers[j][i];
+    }
+    return { off: y[i] - sum, own };
+  }
+
+  /** Deviation of a row that is not among those of the fit, in y and in σ of itself and of the curve there. */
+  beside(i: number): { off: number; z: number } {
+    const { off, own } = this.at(i);
+    return { off, z: off / Math.sqrt(this.variance(i) + own) };
+  }
+
+  /** As `beside`, of a row of the fit, as if it were not one. */
+  without(i: number): { off: number; z: number } {
+    const { off, own } = this.at(i);
+    const free = Math.max(1e-9, 1 - own / this.variance(i));
+    return { off: off / free, z: off / Math.sqrt(this.variance(i) * free) };
+  }
+
+  /** How far the rows scatter about the curve, 1σ in K, by their median: a second wrong row does not count. */
+  scatterK(): number {
+    const misses = this.rows.map((i) => Math.abs(this.without(i).off) / this.spots.perK[i]).sort((a, b) => a - b);
+    return 1.4826 * misses[misses.length >> 1];
+  }
+
+  /** ln of what the rows say for the curve, up to what is the same for any of them left out: how calm they lie. */
+  logEvidence(): number {
+    let sum = -0.5 * this.logDet;
+    for (const i of this.rows) {
+      const { off } = this.at(i);
+      sum -= 0.5 * Math.log(this.variance(i)) + Math.min(50, (0.5 * off * off) / this.variance(i));
+    }
+    return sum;
+  }
 }

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { referencePoints } from '../../test/reference.ts';
+import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
+import { seededUniform } from '../numeric/random.ts';
 import { chooseFit } from './chooseFit.ts';
 import { curveModel } from './curve.ts';
 import { curveCsv, curveTable } from './curveTable.ts';
@@ -40,6 +42,78 @@ describe('the mistyped row', () => {
     pt[3].resistanceOhm = 183.5;
     expect(findMistyped(pt).map((f) => f.row)).toEqual([3]);
     expect(findMistyped(pt.slice(0, 3))).toEqual([]);
+  });
+});
+
+describe('the mistyped row, over tables of every kind and spacing', () => {
+  const uniform = seededUniform(77);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)];
+  /** A clean table: kernel and catalogue tables and curves, rounded as in print, whole, thinned unevenly, or short. */
+  function cleanTable(): { temperatureC: number; resistanceOhm: number }[] {
+    const from = (): { temperatureC: number; resistanceOhm: number }[] => {
+      if (uniform() < 0.3) return kernel(pick(PARTS));
+      const { curve } = pick(CATALOGUE_CURVES);
+      const model = curveModel(curve);
+      const [low, high] = [Math.max(model.minC, pick([-200, -40, 0])), Math.min(model.maxC, pick([60, 120, 250, 850]))];
+      if (curve.kind === 'table' && uniform() < 0.7)
+        return curve.points.filter((p) => p.temperatureC >= low && p.temperatureC <= high);
+      const step = pick([5, 10, 20, 25]);
+      return Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => ({
+        temperatureC: low + i * step,
+        resistanceOhm: model.resistanceOhm(low + i * step),
+      }));
+    };
+    const figures = pick([3, 4, 5]);
+    const thin = uniform() < 0.4 ? 0.6 : 1;
+    const short = uniform() < 0.2 ? 4 + Math.floor(4 * uniform()) : Infinity;
+    return from()
+      .map((p) => ({ ...p, resistanceOhm: Number(p.resistanceOhm.toPrecision(figures)) }))
+      .filter(() => uniform() < thin)
+      .slice(0, short)
+      .filter((p, i, all) => i === 0 || p.resistanceOhm !== all[i - 1].resistanceOhm);
+  }
+  test('of 500 clean tables at most one in a hundred is suspected; of rows off by more than 1 K, 95 in a hundred are found', () => {
+    let [clean, suspected, spoiled, found] = [0, 0, 0, 0];
+    for (let n = 0; n < 500; n++) {
+      const table = cleanTable();
+      if (table.length < 4) continue;
+      clean++;
+      if (findMistyped(table).length > 0) suspected++;
+      const [row, factor] = [Math.floor(uniform() * table.length), pick([0.1, 10, 1.3, 0.87, 1.06, 0.95])];
+      const beside = table[row > 0 ? row - 1 : 1];
+      const perK =
+        Math.log(table[row].resistanceOhm / beside.resistanceOhm) / (table[row].temperatureC - beside.temperatureC);
+      if (Math.abs(Math.log(factor) / perK) < 1) continue;
+      spoiled++;
+      const wrong = table.map((p, i) => (i === row ? { ...p, resistanceOhm: p.resistanceOhm * factor } : p));
+      if (findMistyped(wrong).some((m) => m.row === row)) found++;
+    }
+    expect(clean).toBeGreaterThan(440);
+    expect(suspected / clean).toBeLessThanOrEqual(0.01);
+    expect(found / spoiled).toBeGreaterThanOrEqual(0.95);
+  });
+  test('15 K in a table of the catalogue whose rest is not calm', () => {
+    for (const id of ['ntc-12k', 'ntc-2k5-at-20', 'ntc-2k8']) {
+      const { curve } = CATALOGUE_CURVES.find((c) => c.id === id)!;
+      if (curve.kind !== 'table') throw new Error(id);
+      for (let row = 0; row < curve.points.length; row++) {
+        const { temperatureC } = curve.points[row];
+        const meant = curveModel(curve).resistanceOhm(temperatureC + 15);
+        const wrong = curve.points.map((p, i) => (i === row ? { ...p, resistanceOhm: meant } : p));
+        expect(
+          findMistyped(wrong).map((m) => m.row),
+          `${id} ${temperatureC}`,
+        ).toContain(row);
+      }
+    }
+  });
+  test('what is no curve at all is left to those who say so', () => {
+    expect(findMistyped([1, 2, 3, 4].map((t) => ({ temperatureC: t, resistanceOhm: 0 })))).toEqual([]);
+    const winding = [20, 60, 100, 120, 130].map((temperatureC, i) => ({
+      temperatureC,
+      resistanceOhm: [80, 95, 200, 1500, 9000][i],
+    }));
+    expect(findMistyped(winding)).toEqual([]);
   });
 });
 
