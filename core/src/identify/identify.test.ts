@@ -52,11 +52,46 @@ describe('what sensor is this?', () => {
   });
   test('probabilities sum to one; nothing measured: all alike; nothing near: said', () => {
     const none = identifySensor([], SHELF, range);
-    for (const c of none.candidates) expect(c.probability).toBeCloseTo(1 / SHELF.length, 9);
+    const [first] = none.candidates;
+    for (const c of none.candidates) expect(c.probability).toBeCloseTo(first.probability, 9);
+    expect(none.other.probability).toBeCloseTo(0.15, 9);
     const odd = identifySensor([pair(20, 444), pair(60, 443)], SHELF, range);
-    expect(odd.candidates.reduce((s, c) => s + c.probability, 0)).toBeCloseTo(1, 9);
+    const sum = odd.candidates.reduce((s, c) => s + c.probability, 0) + odd.other.probability;
+    expect(sum).toBeCloseTo(1, 9);
     expect(odd.noneFits).toBe(true);
     expect(identifySensor([pair(20, 3520)], SHELF, range).noneFits).toBe(false);
+  });
+  test('a curve that is not on the shelf is not forced onto it; what the pairs say of it', () => {
+    const own = curveModel({ kind: 'beta', r25Ohm: 10_000, betaK: 3250 });
+    const { other, candidates } = identifySensor(
+      [0, 25, 80].map((t) => pair(t, own.resistanceOhm(t))),
+      SHELF,
+      range,
+    );
+    expect(other.probability).toBeGreaterThan(0.9);
+    expect(other.estimate!.r25Ohm / 10_000).toBeCloseTo(1, 3);
+    expect(other.estimate!.betaK / 3250).toBeCloseTo(1, 3);
+    // By how much the best of the shelf misses.
+    expect(Math.max(...candidates[0].missK.map(Math.abs))).toBeGreaterThan(1);
+  });
+  test('a single reading far from all of the shelf is hardly any of it', () => {
+    // 2 kΩ at 20 °C: a silicon sensor would be 5 K off.
+    expect(identifySensor([pair(20, 2000)], SHELF, range).other.probability).toBeGreaterThan(0.5);
+    const rising = identifySensor(
+      [pair(20, 444), pair(60, 560)],
+      SHELF.filter((c) => c.model.slope === 'ntc'),
+      range,
+    );
+    expect(rising.other.probability).toBeGreaterThan(0.99);
+    expect(rising.other.estimate).toBeNull();
+  });
+  test('the same curve under two names is one candidate and keeps its probability', () => {
+    const twice = [...SHELF, { ...SHELF.find((c) => c.id === 'ntc-2252')!, id: 'own', name: 'from page 12' }];
+    const pairs = [pair(20, 2814), pair(60, 560)];
+    const [once, again] = [identifySensor(pairs, SHELF, range), identifySensor(pairs, twice, range)];
+    expect(again.candidates[0]).toMatchObject({ id: 'ntc-2252', also: ['from page 12'] });
+    expect(again.candidates[0].probability).toBeCloseTo(once.candidates[0].probability, 9);
+    expect(once.candidates[0].probability).toBeGreaterThan(0.9);
   });
 });
 

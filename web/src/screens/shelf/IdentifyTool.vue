@@ -50,7 +50,26 @@ const result = computed(() => {
   return identifySensor(pairs, curves.all, range);
 });
 const likely = computed(() => result.value?.candidates.filter((c) => c.probability > 0.005).slice(0, 8) ?? []);
-const use = computed(() => curves.byId(chosen.value || (likely.value[0]?.id ?? '')));
+const OTHER = 'not-on-the-shelf';
+const estimate = computed(() => result.value?.other.estimate ?? null);
+const estimateName = computed(() =>
+  estimate.value
+    ? `NTC ${formatOhm(estimate.value.r25Ohm)} at 25 °C, B ${estimate.value.betaK.toFixed(0)}, from these pairs`
+    : '',
+);
+const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
+const use = computed(() =>
+  picked.value === OTHER
+    ? { name: estimateName.value, curve: { kind: 'beta' as const, ...estimate.value! } }
+    : curves.byId(picked.value || (result.value?.candidates[0]?.id ?? '')),
+);
+/** How far the best of the shelf is off, where it is hardly the one. */
+const misses = computed(() => {
+  if (!result.value || result.value.other.probability < 0.5) return '';
+  const [best] = result.value.candidates;
+  const most = Math.max(...best.missK.map(Math.abs));
+  return `Probably none of the shelf. ${best.name} comes nearest and misses by up to ${most < 999 ? `${most.toFixed(1)} K` : 'far'}.`;
+});
 const separation = computed(() => {
   const s = result.value?.separateAt;
   if (!s || !result.value || result.value.candidates[1].probability < 0.005) return '';
@@ -84,15 +103,22 @@ const separation = computed(() => {
     </div>
     <div aria-live="polite" class="answers">
       <template v-if="result">
-        <p v-if="result.noneFits" class="told odd">
-          None of the shelf fits these pairs: another part, or a pair was read wrong.
+        <p v-if="misses || result.noneFits" class="told odd" data-test="none-fits">
+          {{ misses || 'None of the shelf fits these pairs: another part, or a pair was read wrong.' }}
         </p>
+        <ProbabilityBar
+          v-if="result.other.probability > 0.005"
+          label="a curve that is not on the shelf"
+          :probability="result.other.probability"
+          :leading="result.other.probability > (likely[0]?.probability ?? 0)"
+          data-test="other-curve"
+        />
         <ProbabilityBar
           v-for="(c, i) in likely"
           :key="c.id"
           :label="c.name"
           :probability="c.probability"
-          :leading="i === 0"
+          :leading="i === 0 && c.probability >= result.other.probability"
           data-test="candidate"
         />
         <table v-if="likely.length > 0">
@@ -105,7 +131,8 @@ const separation = computed(() => {
           <tbody>
             <tr v-for="c in likely" :key="c.id">
               <td>
-                {{ c.name }} <span class="soft">{{ formatProbability(c.probability) }}</span>
+                {{ c.name }}<template v-if="c.also.length > 0"> (also {{ c.also.join(', ') }})</template>
+                <span class="soft">{{ formatProbability(c.probability) }}</span>
               </td>
               <td class="mono">
                 {{
@@ -124,7 +151,8 @@ const separation = computed(() => {
   </div>
   <div v-if="result" class="row">
     <select v-model="chosen" aria-label="Curve to use">
-      <option value="">{{ likely[0]?.name }}</option>
+      <option value="">{{ result.candidates[0]?.name }}</option>
+      <option v-if="estimate" :value="OTHER">{{ estimateName }}</option>
       <option v-for="c in likely.slice(1)" :key="c.id" :value="c.id">{{ c.name }}</option>
     </select>
     <UseOnJob
