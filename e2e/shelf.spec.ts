@@ -148,7 +148,7 @@ test('a sweep gives the module’s own curve and says that another part is fitte
   await expect(
     page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' }),
   ).toBeVisible();
-  await page.getByLabel('The sensor fitted').selectOption({ label: 'NTC 5 kΩ, B 3891' });
+  await page.getByLabel('The sensor fitted').selectOption({ label: 'NTC 5 kΩ, B25/85 3976' });
   await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part fitted' })).toBeVisible();
   await page.getByRole('button', { name: /Use curve, pull-up and ends/ }).click();
   await expect(page.getByLabel('Pull-up')).toHaveValue(/^2[45]\d\d$/);

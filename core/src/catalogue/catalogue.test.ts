@@ -6,7 +6,7 @@ import { posteriorOf } from '../inference/posterior.ts';
 import { problemWith } from '../../test/problems.ts';
 import { catalogueCircuit } from './catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from './circuits.ts';
-import { CATALOGUE_CURVES } from './curves.ts';
+import { betaBetween, CATALOGUE_CURVES } from './curves.ts';
 import { FINDINGS } from './findings.ts';
 import { OTHER_CAUSES } from './otherCauses.ts';
 import { seriesBetween } from './resistorSeries.ts';
@@ -36,6 +36,26 @@ describe.each(Object.entries(LISTS))('the list of %s', (_, list) => {
       expect(id).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/);
       expect(name.length, name).toBeLessThan(70);
     }
+  });
+});
+
+describe.each(CATALOGUE_CURVES.map((c) => [c.name, c] as const))('curve %s', (name, { curve, source }) => {
+  const model = curveModel(curve);
+  test('its name gives B between 25 and 85 °C, as the curve has it; its source is named', () => {
+    expect(source).not.toBe('');
+    const said = /B(\S*) (\d{4})/.exec(name);
+    if (!said) return;
+    expect(said[1]).toBe('25/85');
+    // A network's B is that of its NTC.
+    if (curve.kind !== 'ntc-network')
+      expect(Math.abs(betaBetween(model, 25, 85) / Number(said[2]) - 1)).toBeLessThan(1e-3);
+  });
+  test('its name gives its resistance at 25 °C (0 °C for metals), where it gives one', () => {
+    const [, figure, unit] = /(?:NTC|PTC) ([\d.]+) (k?Ω)/.exec(name) ?? [];
+    const metal = /(?:Pt|Ni)(\d+)/.exec(name);
+    if (metal) expect(model.resistanceOhm(0)).toBeCloseTo(Number(metal[1]), 6);
+    else if (figure && curve.kind !== 'ntc-network')
+      expect(Math.abs(model.resistanceOhm(25) / (Number(figure) * (unit === 'kΩ' ? 1000 : 1)) - 1)).toBeLessThan(3e-3);
   });
 });
 

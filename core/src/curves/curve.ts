@@ -3,6 +3,7 @@ import { band } from './band.ts';
 import { beta } from './beta.ts';
 import type { CurveKind, TypedForm } from './curveKind.ts';
 import type { CurveModel } from './curveModel.ts';
+import { ntcNetwork } from './ntcNetwork.ts';
 import { nickel } from './nickel.ts';
 import { platinum } from './platinum.ts';
 import { siliconPtc } from './siliconPtc.ts';
@@ -11,7 +12,17 @@ import { table } from './table.ts';
 import { unknownCurve } from './unknownCurve.ts';
 
 /** Every kind of sensor curve. A new one is one file and one line here. */
-export const CURVE_KINDS = [beta, steinhartHart, table, platinum, nickel, siliconPtc, band, unknownCurve] as const;
+export const CURVE_KINDS = [
+  beta,
+  steinhartHart,
+  ntcNetwork,
+  table,
+  platinum,
+  nickel,
+  siliconPtc,
+  band,
+  unknownCurve,
+] as const;
 
 /** Schema of any curve, as data. */
 export const curveSchema = z.discriminatedUnion(

@@ -50,6 +50,17 @@ function ntcFamily(ohms: readonly number[]): Family {
   };
 }
 
+/** An NTC with a resistor inside the sensor bends as no bare one does. */
+const BENT: Family['prior'] = [
+  [8.4, 10],
+  [3, 1.5],
+  [-0.5, 1.2],
+  [0, 0.8],
+  [0, 0.4],
+];
+/** ln of how many sensors have one inside, against how many rows are mistyped anyhow: common practice, no source. */
+const LOG_BENT_RATHER = -2;
+
 /** R over T in hundreds of K from 25 °C, as a share of one of the rows: platinum, nickel and silicon lie within these. */
 function ptcFamily(points: readonly TablePoint[]): Family {
   const near = points.reduce((a, b) => (Math.abs(b.temperatureC - 25) < Math.abs(a.temperatureC - 25) ? b : a));
@@ -92,7 +103,9 @@ export function findMistyped(points: readonly TablePoint[]): Mistyped[] {
   const kept = new Set(points.keys());
   const found: Mistyped[] = [];
   while (found.length < MOST && kept.size >= LEAST) {
-    const worst = worstOf(spots, family, [...kept]);
+    let worst = worstOf(spots, family, [...kept]);
+    if (worst && falls && bentRather(spots, family, [...kept], worst.calm))
+      worst = worstOf(spots, { ...family, prior: BENT }, [...kept]);
     if (!worst) break;
     kept.delete(worst.row);
     found.push({ row: worst.row, errorK: worst.errorK, meantOhm: family.ohmOf(spots.y[worst.row] - worst.off) });
@@ -135,8 +148,23 @@ function printedSteps(ohms: readonly number[]): number[] {
 interface Worst {
   row: number;
   errorK: number;
-  /** Deviation in y. */
+  /** Deviation in y, and in σ of the row and of the curve there. */
   off: number;
+  z: number;
+  /** ln evidence of the others. */
+  calm: number;
+}
+
+/** Do all rows together make the curve of an NTC with a resistor inside, rather than a plain one with a row mistyped? */
+function bentRather(spots: Spots, family: Family, rows: readonly number[], calm: number): boolean {
+  return calmest(spots, { ...family, prior: BENT }, rows).logEvidence() + LOG_BENT_RATHER > calm;
+}
+
+/** The fit of some rows with the scatter that they have. */
+function calmest(spots: Spots, family: Family, rows: readonly number[]): Fit {
+  let fit = new Fit(spots, family, rows, CALM_K);
+  for (let round = 0; round < 2; round++) fit = new Fit(spots, family, rows, Math.max(CALM_K, fit.scatterK()));
+  return fit;
 }
 
 /** The row without which the others lie calmest, if it lies far off their curve. */
@@ -146,18 +174,16 @@ function worstOf(spots: Spots, family: Family, rows: readonly number[]): Worst |
     .map((row) => ({ row, far: Math.abs(all.without(row).z) }))
     .sort((a, b) => b.far - a.far)
     .slice(0, SUSPECTS);
-  let best: (Worst & { calm: number; z: number }) | null = null;
+  let best: Worst | null = null;
   for (const { row } of suspects) {
-    const others = rows.filter((r) => r !== row);
-    let calmK = CALM_K;
-    let fit = new Fit(spots, family, others, calmK);
-    for (let round = 0; round < 2; round++) {
-      calmK = Math.max(CALM_K, fit.scatterK());
-      fit = new Fit(spots, family, others, calmK);
-    }
-    const { off, z } = fit.beside(row);
+    const fit = calmest(
+      spots,
+      family,
+      rows.filter((r) => r !== row),
+    );
     const calm = fit.logEvidence();
-    if (!best || calm > best.calm) best = { row, off, errorK: off / spots.perK[row], calm, z };
+    if (!best || calm > best.calm)
+      best = { row, ...fit.beside(row), errorK: fit.beside(row).off / spots.perK[row], calm };
   }
   if (!best || !(Math.abs(best.z) > FAR) || !(Math.abs(best.errorK) > FLOOR_K)) return null;
   return best;
@@ -171,7 +197,7 @@ class Fit {
 
   constructor(
     private readonly spots: Spots,
-    family: Family,
+    private readonly family: Family,
     private readonly rows: readonly number[],
     private readonly calmK: number,
   ) {
@@ -231,9 +257,11 @@ class Fit {
     return 1.4826 * misses[misses.length >> 1];
   }
 
-  /** ln of what the rows say for the curve, up to what is the same for any of them left out: how calm they lie. */
+  /** ln evidence of the rows under this family; a second wrong row does not count for more than fifty. */
   logEvidence(): number {
     let sum = -0.5 * this.logDet;
+    for (const [k, [mean, sigma]] of this.family.prior.entries())
+      sum -= Math.log(sigma) + 0.5 * ((this.mean[k] - mean) / sigma) ** 2;
     for (const i of this.rows) {
       const { off } = this.at(i);
       sum -= 0.5 * Math.log(this.variance(i)) + Math.min(50, (0.5 * off * off) / this.variance(i));

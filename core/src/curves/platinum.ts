@@ -12,12 +12,27 @@ const platinumSchema = z.strictObject({
   a: z.number().min(2e-3).max(8e-3).optional(),
   b: z.number().min(-2e-6).max(1e-5).optional(),
   c: z.number().min(-1e-10).max(1e-10).optional(),
+  /** Of IEC 60751; class B where none is given. */
+  toleranceClass: z.enum(['AA', 'A', 'B', 'C']).optional(),
   toleranceLog: z.number().positive().max(0.5).optional(),
 });
 type PlatinumCurve = z.infer<typeof platinumSchema>;
 
 /** Coefficients of IEC 60751. */
 export const IEC_60751 = { a: 3.9083e-3, b: -5.775e-7, c: -4.183e-12 } as const;
+
+/**
+ * Limits of IEC 60751, K: [at 0 °C, more per K]. A limit is an even spread; what connector and ageing add, 1σ of ln R, is common practice, no source.
+ */
+export const PLATINUM_CLASSES = { AA: [0.1, 0.0017], A: [0.15, 0.002], B: [0.3, 0.005], C: [0.6, 0.01] } as const;
+const [AGEING_LOG, TYPICAL_C] = [0.0035, 50];
+
+/** 1σ of ln R of a class, at the temperature where most sensors live: there a class B is 0.4 %. */
+function toleranceOf(name: keyof typeof PLATINUM_CLASSES, a: number): number {
+  const [at0, perK] = PLATINUM_CLASSES[name];
+  const limitLog = ((at0 + perK * TYPICAL_C) * a) / (1 + a * TYPICAL_C);
+  return Math.hypot(AGEING_LOG, limitLog / Math.sqrt(3));
+}
 
 /** W = 1 + a·t + b·t² above 0 °C, plus c·(t − 100)·t³ below; −200…1000 °C (the standard ends at 850 °C, exhaust sensors go on). */
 function platinumModel(curve: PlatinumCurve): CurveModel {
@@ -36,8 +51,7 @@ function platinumModel(curve: PlatinumCurve): CurveModel {
       if (w >= 1) return w > ratioAt(top) ? Infinity : (2 * (w - 1)) / (a + Math.sqrt(a * a + 4 * b * (w - 1)));
       return invertMonotone(ratioAt, w, bottom, 0);
     },
-    // Class B wire-wound or film: 0.3 K at 0 °C as a limit, 0.005 K/K beyond; with connector and ageing about 0.4 % of R, 1σ.
-    toleranceLog: curve.toleranceLog ?? 0.004,
+    toleranceLog: curve.toleranceLog ?? (curve.toleranceClass ? toleranceOf(curve.toleranceClass, a) : 0.004),
     formErrorLog: () => 0,
   };
 }
@@ -67,5 +81,12 @@ export const platinum: CurveKind<typeof platinumSchema> = {
       fixed: {},
       example: { r0Ohm: 200 },
     },
+    ...(['AA', 'A', 'C'] as const).map((name) => ({
+      id: `class-${name.toLowerCase()}`,
+      name: `Platinum of class ${name}, by R at 0 °C`,
+      figures: [baseOhm('r0Ohm', 'R at 0 °C')],
+      fixed: { toleranceClass: name },
+      example: { r0Ohm: 1000 },
+    })),
   ],
 };
