@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { reference } from '../../test/reference.ts';
 import { codeText } from '../wording/codeText.ts';
-import { decodeCode, knownCodes, pointAtShared, sensorCodes, speaksOfAnother } from './troubleCodes.ts';
+import { codesIn, decodeCode, knownCodes, pointAtShared, sensorCodes, speaksOfAnother } from './troubleCodes.ts';
 
 /** What the reference's wording (SAE J2012 / ISO 15031-6, from memory) says, as the program's own category. */
 function meaningIn(definition: string): string {
@@ -43,11 +43,36 @@ describe('trouble codes', () => {
     ['SPN 110 FMI 3', 'high'],
     ['110/4', 'low'],
     ['175-2', 'intermittent'],
+    ['P 0118', 'high'],
+    ['P0118 pending', 'high'],
+    ['Pending: P0118', 'high'],
+    ['P0118 (2)', 'high'],
+    ['p0118 x2', 'high'],
+    ['P0118:00-0F', 'high'],
+    ['P0115:13-2F', 'open'],
+    ['P0115-1C', 'circuit'],
+    ['P0115-27', 'intermittent'],
+    ['P0115-62', 'range'],
+    ['SPN: 110 FMI: 3', 'high'],
+    ['spn 110, fmi 3', 'high'],
+    ['SPN 173 FMI 4', 'low'],
+    ['SPN 110 FMI 20', 'range'],
   ])('%s says %s', (text, says) => expect(decodeCode(text)?.says).toBe(says));
   test.each(['', 'P', 'P9999', 'hello', 'B1234', '999/3', 'SPN 110 FMI 77'])('“%s” is none', (text) =>
     expect(decodeCode(text)).toBeNull(),
   );
 
+  test('a list is taken apart, and what stands behind a code is its state', () => {
+    expect(codesIn('P0118 pending, p0117 (2); SPN: 110, FMI: 3\nP0113 stored P0112\n\nU1000 active,')).toEqual([
+      { code: 'P0118', state: 'sporadic' },
+      { code: 'P0117', state: null },
+      { code: 'SPN 110 FMI 3', state: null },
+      { code: 'P0113', state: 'past' },
+      { code: 'P0112', state: null },
+      { code: 'U1000 active', state: 'present' },
+    ]);
+    expect(codesIn(' , \n')).toEqual([]);
+  });
   test('low and high are the voltage: what reads cold hangs on layout and curve', () => {
     expect(codeText('P0118', 'pull-up', 'ntc')).toContain('reads cold, like an open');
     expect(codeText('P0118', 'pull-up', 'ptc')).toContain('reads hot, like an open');

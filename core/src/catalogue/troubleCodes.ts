@@ -28,20 +28,29 @@ export type CodeMeaning =
   | 'other';
 
 const FIVE: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high', 'intermittent'];
+const FOUR: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high'];
 const THREE: readonly CodeMeaning[] = ['circuit', 'low', 'high'];
 
 /** Runs of codes: the first one's number in hexadecimal digits as written, what it is about, and the meanings that follow each other. */
 const RUNS: readonly [first: string, what: string, meanings: readonly CodeMeaning[], kind?: TroubleCode['kind']][] = [
   ['P0070', 'outside air temperature', FIVE],
+  ['P007A', 'charge air temperature', FIVE],
+  ['P009A', 'intake air against outside air temperature', ['range']],
+  ['P00B1', 'radiator coolant temperature', FIVE],
   ['P0095', 'intake air temperature, sensor 2', FIVE],
   ['P0110', 'intake air temperature, sensor 1', FIVE],
   ['P0115', 'engine coolant temperature, sensor 1', FIVE],
+  ['P011A', 'engine coolant temperature, sensor 1 against 2', ['range']],
+  ['P012F', 'engine coolant against engine oil temperature', ['range']],
   ['P0180', 'fuel temperature, sensor A', FIVE],
   ['P0185', 'fuel temperature, sensor B', FIVE],
   ['P0195', 'engine oil temperature', FIVE],
+  ['P040A', 'exhaust recirculation temperature, sensor A', FIVE],
+  ['P041A', 'exhaust recirculation temperature, sensor B', FIVE],
   ['P0535', 'evaporator temperature', FIVE],
   ['P0544', 'exhaust gas temperature, bank 1 sensor 1', THREE],
   ['P0547', 'exhaust gas temperature, bank 2 sensor 1', THREE],
+  ['P0666', 'module’s own temperature', FOUR],
   ['P0710', 'gearbox oil temperature', FIVE],
   ['P2031', 'exhaust gas temperature, bank 1 sensor 2', THREE],
   ['P2034', 'exhaust gas temperature, bank 2 sensor 2', THREE],
@@ -50,10 +59,16 @@ const RUNS: readonly [first: string, what: string, meanings: readonly CodeMeanin
   ['P2084', 'exhaust gas temperature, bank 1 sensor 2', ['range', 'intermittent']],
   ['P2086', 'exhaust gas temperature, bank 2 sensor 2', ['range', 'intermittent']],
   ['P2182', 'engine coolant temperature, sensor 2', FIVE],
+  ['P2199', 'intake air temperature, sensor 1 against 2', ['range']],
+  ['P246E', 'exhaust gas temperature, bank 1 sensor 4', FIVE],
+  ['P2740', 'gearbox oil temperature, sensor B', FIVE],
   ['P242A', 'exhaust gas temperature, bank 1 sensor 3', FIVE],
   ['P0641', 'sensor reference voltage A', ['open', 'low', 'high'], 'reference'],
   ['P0651', 'sensor reference voltage B', ['open', 'low', 'high'], 'reference'],
   ['P0697', 'sensor reference voltage C', ['open', 'low', 'high'], 'reference'],
+  ['P06A3', 'sensor reference voltage D', ['open', 'low', 'high'], 'reference'],
+  ['P0168', 'fuel too hot', ['other'], 'condition'],
+  ['P0298', 'engine oil too hot', ['other'], 'condition'],
   ['P0125', 'coolant too cold for closed-loop control', ['other', 'other'], 'condition'],
   ['P0127', 'intake air too hot', ['other'], 'condition'],
   ['P0128', 'coolant stays below the thermostat’s temperature', ['other'], 'condition'],
@@ -83,11 +98,19 @@ const FAILURE_TYPES: Readonly<Record<string, CodeMeaning>> = {
   '17': 'high',
   '1A': 'ohms-low',
   '1B': 'ohms-high',
+  '1C': 'circuit',
+  '1E': 'circuit',
   '1F': 'intermittent',
   '23': 'low',
   '24': 'high',
+  '26': 'range',
+  '27': 'intermittent',
   '29': 'range',
+  '62': 'range',
   '64': 'range',
+  '67': 'range',
+  '78': 'other',
+  '79': 'other',
 };
 
 /** What a heavy-duty failure mode says (J1939 FMI, from memory). */
@@ -99,39 +122,101 @@ const FAILURE_MODES: Readonly<Record<number, CodeMeaning>> = {
   4: 'low',
   5: 'open',
   6: 'low',
+  7: 'other',
+  8: 'intermittent',
+  9: 'other',
   10: 'intermittent',
+  11: 'circuit',
+  12: 'circuit',
   13: 'range',
+  14: 'circuit',
+  15: 'other',
+  16: 'other',
+  17: 'other',
+  18: 'other',
+  19: 'other',
+  20: 'range',
+  21: 'range',
+  31: 'other',
 };
 const PARAMETERS: Readonly<Record<number, string>> = {
-  110: 'engine coolant temperature',
+  52: 'charge air cooler temperature',
+  79: 'road surface temperature',
+  90: 'power take-off oil temperature',
   105: 'intake manifold temperature',
+  110: 'engine coolant temperature',
+  120: 'retarder oil temperature',
+  170: 'cab temperature',
+  171: 'outside air temperature',
+  172: 'intake air temperature',
+  173: 'exhaust gas temperature',
   174: 'fuel temperature',
   175: 'engine oil temperature',
-  171: 'outside air temperature',
+  176: 'turbocharger oil temperature',
+  177: 'gearbox oil temperature',
+  412: 'exhaust recirculation temperature',
+  441: 'auxiliary temperature 1',
+  442: 'auxiliary temperature 2',
+  1636: 'intake manifold temperature, fine',
+  1637: 'engine coolant temperature, fine',
+  1638: 'hydraulic oil temperature',
+  3031: 'reagent tank temperature',
+  3241: 'exhaust gas temperature 1',
+  3242: 'exhaust filter temperature, inlet',
+  3246: 'exhaust filter temperature, outlet',
 };
 
+/** Words that a tester prints behind a code, and the state they mean; the count in brackets says how often. */
+const STATE_WORDS: readonly (readonly [RegExp, CodeState])[] = [
+  [/\b(?:pending|sporadic|intermittent)\b/i, 'sporadic'],
+  [/\b(?:stored|history|historic(?:al)?|inactive|passive|past|memory)\b/i, 'past'],
+  [/\b(?:present|active|current|confirmed|permanent)\b/i, 'present'],
+];
+
 /**
- * Reads a code as typed: `P0118`, `p0118-15`, `P011815`, `SPN 110 FMI 3`, `110/3`. Null when it is none that is known; makers' own codes are not.
+ * Reads a code as typed or as a tester prints it: `P0118`, `p 0118-15`, `P011815`, `P0118:00-0F` (failure type and status), `P0118 pending`,
+ * `p0118 (2)`, `SPN 110 FMI 3`, `SPN: 110, FMI: 3`, `110/3`. Null when it is none that is known; makers' own codes are not.
  * @example decodeCode('P0118')?.says // 'high'
  */
 export function decodeCode(text: string): TroubleCode | null {
-  const clean = text.trim().toUpperCase();
-  const heavy = /^(?:SPN\s*)?(\d{2,6})\s*(?:[/-]|\s*FMI)\s*(\d{1,2})$/.exec(clean);
+  const clean = STATE_WORDS.reduce((t, [word]) => t.replace(word, ' '), text)
+    .replace(/\(\s*(?:x\s*)?\d+\s*(?:x|times)?\s*\)|\bx\s?\d+$/i, ' ')
+    .replace(/^[\s,;:.-]+|[\s,;:.-]+$/g, '')
+    .toUpperCase();
+  const heavy = /^(?:SPN[\s:=]*)?(\d{2,6})\s*(?:[/-]|[\s,;]*FMI[\s:=]*)\s*(\d{1,2})$/.exec(clean);
   if (heavy) {
     const [what, says] = [PARAMETERS[Number(heavy[1])], FAILURE_MODES[Number(heavy[2])]];
     return what && says
       ? { code: `SPN ${heavy[1]} FMI ${heavy[2]}`, what, says, kind: says === 'other' ? 'condition' : 'sensor' }
       : null;
   }
-  const match = /^(P[0-3][0-9A-F]{3})(?:[\s:.-]*([0-9A-F]{2}))?$/.exec(clean);
-  const known = match && CODES.get(match[1]);
+  const match = /^P\s*([0-3][0-9A-F]{3})(?:[\s:.-]*([0-9A-F]{2}))?(?:\s*[-:/]\s*[0-9A-F]{2})?$/.exec(clean);
+  const known = match && CODES.get(`P${match[1]}`);
   if (!known) return null;
   const byte = match[2];
   if (byte === undefined || byte === '00') return known;
   const says = FAILURE_TYPES[byte];
   return says && known.kind === 'sensor'
-    ? { ...known, code: `${match[1]}-${byte}`, says }
-    : { ...known, code: `${match[1]}-${byte}` };
+    ? { ...known, code: `${known.code}-${byte}`, says }
+    : { ...known, code: `${known.code}-${byte}` };
+}
+
+/**
+ * Takes a list of codes apart, as typed or pasted: by lines, commas, semicolons, or blanks before the next code. `state` is what the words behind a
+ * code say of it; null where they say nothing.
+ *
+ * @example codesIn('P0118 pending, SPN 110, FMI 3').map((c) => c.code) // ['P0118', 'SPN 110 FMI 3']
+ */
+export function codesIn(text: string): { code: string; state: CodeState | null }[] {
+  return text
+    .replace(/(SPN[\s:=]*\d+)[\s,;]*FMI/gi, '$1 FMI')
+    .split(/[,;\n\r\t]+|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
+    .map((part) => part.trim())
+    .filter(Boolean)
+    .map((part) => ({
+      code: decodeCode(part)?.code ?? part,
+      state: STATE_WORDS.find(([word]) => word.test(part))?.[1] ?? null,
+    }));
 }
 
 /** Every code that is known, for contract tests and lists. */

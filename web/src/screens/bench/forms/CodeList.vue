@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { codesIn } from '@mellow-probe/core/catalogue/troubleCodes';
 import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
 import { MOST } from '@mellow-probe/core/job/most';
 import { codeText } from '@mellow-probe/core/wording/codeText';
@@ -25,13 +26,13 @@ const meaning = (code: string): string =>
 const full = computed(() => codes.value.length >= MOST.codes);
 function add(): void {
   const room = MOST.codes - codes.value.length;
-  const typed = text.value
-    .split(/[,;\n]+/)
-    .map((c) => c.trim())
-    .filter(Boolean);
-  for (const code of typed.slice(0, room))
-    codes.value.push({ id: newId(), code: code.toUpperCase(), state: 'present' });
-  text.value = typed.slice(room).join(', ');
+  const typed = codesIn(text.value);
+  for (const { code, state } of typed.slice(0, room))
+    codes.value.push({ id: newId(), code: code.toUpperCase(), state: state ?? 'present' });
+  text.value = typed
+    .slice(room)
+    .map((c) => c.code)
+    .join(', ');
 }
 </script>
 
@@ -54,7 +55,7 @@ function add(): void {
         class="text add"
         data-unsent
         aria-label="Add a code"
-        placeholder="P0118, or SPN 110 FMI 3"
+        placeholder="P0118 pending, SPN 110 FMI 3 …"
         maxlength="400"
       />
       <button class="act" type="submit" :disabled="text.trim() === '' || full">Add code</button>
