@@ -71,6 +71,7 @@ export const fitCommand: Command = {
         form: fit.form,
         curve: fit.curve,
         residualsK: fit.residualsK,
+        fittedSigmaK: fit.fittedSigmaK,
         worstK: fit.worstK,
         leftOutK: fit.leftOutK,
         tried: fit.tried,
@@ -78,7 +79,7 @@ export const fitCommand: Command = {
       });
     const lines = rows.map(
       (p, i) =>
-        `${p.temperatureC.toFixed(2).padStart(9)} °C ${p.resistanceOhm.toPrecision(6).padStart(12)} Ω ${fit.residualsK[i].toFixed(4).padStart(9)} K`,
+        `${p.temperatureC.toFixed(2).padStart(9)} °C ${p.resistanceOhm.toPrecision(6).padStart(12)} Ω ${fit.residualsK[i].toFixed(4).padStart(9)} K${fit.fittedSigmaK[i] > 0 ? `, curve ± ${fit.fittedSigmaK[i].toFixed(3)} K` : ''}`,
     );
     const curve = fit.curve.kind === 'table' ? { kind: 'table', points: fit.curve.points.length } : fit.curve;
     return `${JSON.stringify(curve)}\n${lines.join('\n')}\n${FORM_NAMES[fit.form]}: misses ${missText(fit)}\n`;

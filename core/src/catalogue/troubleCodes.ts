@@ -207,7 +207,7 @@ export function decodeCode(text: string): TroubleCode | null {
  *
  * @example codesIn('P0118 pending, SPN 110, FMI 3').map((c) => c.code) // ['P0118', 'SPN 110 FMI 3']
  */
-export function codesIn(text: string): { code: string; state: CodeState | null }[] {
+export function codesIn(text: string): { code: string; state: CodeState | null; typed: string }[] {
   return text
     .replace(/(SPN[\s:=]*\d+)[\s,;]*FMI/gi, '$1 FMI')
     .split(/[,;\n\r\t]+|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
@@ -215,6 +215,7 @@ export function codesIn(text: string): { code: string; state: CodeState | null }
     .filter(Boolean)
     .map((part) => ({
       code: decodeCode(part)?.code ?? part,
+      typed: part,
       state: STATE_WORDS.find(([word]) => word.test(part))?.[1] ?? null,
     }));
 }

@@ -61,20 +61,23 @@ export function chooseFit(rows: readonly PointRow[], only?: FitForm): ChosenFit 
     leftOutK: best.leftOutK,
     curve,
     residualsK: best.fit.residualsK,
+    fittedSigmaK: best.fit.fittedSigmaK,
     worstK: best.fit.worstK,
   };
 }
 
 /**
- * The curve with a 1σ that covers what it misses at rows that were left out, beside the tolerance of min and max (limits: an even spread). A table
+ * The curve with a 1σ that covers what it misses at rows that were left out and what its coefficients are unsure by, beside the tolerance of min and max (limits: an even spread). A table
  * knows its own misses between its rows.
  */
 function withSpread({ form, fit, leftOutK }: Tried, share: number | null, points: readonly TablePoint[]): Curve {
   const model = curveModel(fit.curve);
   const tolerance = share === null ? model.toleranceLog : Math.log1p(share) / Math.sqrt(3);
   const missed = form === 'table' || Number.isNaN(leftOutK) ? 0 : leftOutK * slopeOf(points);
-  if (share === null && missed < 0.1 * tolerance) return fit.curve;
-  return { ...fit.curve, toleranceLog: Math.min(0.5, Math.hypot(tolerance, missed / 2)) };
+  const fitted = Math.max(0, ...fit.fittedSigmaK.filter((s) => !Number.isNaN(s))) * slopeOf(points);
+  const unsure = Math.max(missed / 2, fitted);
+  if (share === null && unsure < 0.1 * tolerance) return fit.curve;
+  return { ...fit.curve, toleranceLog: Math.min(0.5, Math.hypot(tolerance, unsure)) };
 }
 
 /** Mean size of d ln R/dT over the points, 1/K. */

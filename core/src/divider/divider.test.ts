@@ -1,10 +1,17 @@
+import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
+import { normalCdf } from '../numeric/normal.ts';
 import { describe, expect, test } from 'vitest';
 import { coolantCircuit } from '../../test/problems.ts';
 import { reference } from '../../test/reference.ts';
 import { seriesBetween, seriesDecade, type SeriesName } from '../catalogue/resistorSeries.ts';
 import { curveModel } from '../curves/curve.ts';
-import { acceptanceInterval, conformanceProbability, judgeResistance } from '../judging/judgeResistance.ts';
+import {
+  acceptanceInterval,
+  conformanceProbability,
+  globalRisks,
+  judgeResistance,
+} from '../judging/judgeResistance.ts';
 import { genericKit } from '../kit/kitSchema.ts';
 import { ownResistors } from '../kit/ownResistors.ts';
 import { bestPullUp, deskCurve, NO_DESK_FAULTS, pullUpFromPair, sensitivityAt, sensorFromVolts } from './divider.ts';
@@ -156,5 +163,37 @@ describe('judging one resistance (JCGM 106)', () => {
     // A coarse thermometer can accept nothing.
     const coarse = judgeResistance(curve, 20, 5, 3520, 5, 0.02);
     expect(coarse.ok && coarse.acceptance.low > coarse.acceptance.high).toBe(true);
+  });
+  test('global risks of a decision rule, against the bivariate normal of scipy', () => {
+    const program = `
+import json
+from scipy.stats import multivariate_normal as mvn
+def box(t, a, u0, um):
+    # Part and measured value are jointly normal: the probability of a rectangle by its corners.
+    d = mvn(mean=[0, 0], cov=[[u0**2, u0**2], [u0**2, u0**2 + um**2]])
+    c = lambda x, y: d.cdf([x, y])
+    both = c(t, a) - c(-t, a) - c(t, -a) + c(-t, -a)
+    far = 12 * (u0 + um)
+    accepted = c(far, a) - c(far, -a)
+    inside = c(t, far) - c(-t, far)
+    return [accepted - both, inside - both]
+print(json.dumps([box(0.2, a, 0.12, um) for a, um in [(0.2, 0.04), (0.18, 0.04), (0.15, 0.08)]]))`;
+    const run = spawnSync('/usr/bin/python3', ['-c', program], { encoding: 'utf8' });
+    expect(run.status, run.stderr).toBe(0);
+    const expected = JSON.parse(run.stdout) as [number, number][];
+    const rules = [
+      [0.2, 0.04],
+      [0.18, 0.04],
+      [0.15, 0.08],
+    ];
+    for (const [i, [a, sigma]] of rules.entries()) {
+      const risks = globalRisks({ low: 99.8, high: 100.2 }, { low: 100 - a, high: 100 + a }, 100, 0.12, sigma);
+      expect(Math.abs(risks.consumer - expected[i][0])).toBeLessThan(2e-4);
+      expect(Math.abs(risks.producer - expected[i][1])).toBeLessThan(2e-4);
+    }
+    // A rule that accepts nothing lets nothing through and throws all good parts away.
+    const none = globalRisks({ low: 9, high: 11 }, { low: 10.1, high: 9.9 }, 10, 0.4, 0.5);
+    expect(none.consumer).toBe(0);
+    expect(none.producer).toBeCloseTo(normalCdf(2.5) - normalCdf(-2.5), 3);
   });
 });

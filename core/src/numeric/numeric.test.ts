@@ -1,6 +1,8 @@
 import { naturalLog } from './naturalLog.ts';
 import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
+import { fittedSigma, type LinearFit, linearFit } from './linearFit.ts';
+import { monotoneCubic } from './monotoneCubic.ts';
 import { describe, expect, test } from 'vitest';
 import { choleskyFactor, solveLower, solveUpper } from './cholesky.ts';
 import { logSumExp } from './logSumExp.ts';
@@ -124,4 +126,81 @@ test('low-discrepancy points: every coordinate and every pair of coordinates fil
     }
   }
   expect(() => quasiRandomSteps(19)).toThrow('quasiRandomSteps');
+});
+
+describe('a linear fit carries its uncertainty', () => {
+  // Calibration of a thermometer, GUM (JCGM 100:2008) H.3, figures from memory: coefficients, their uncertainties, correlation, value at 30 °C.
+  const t = [21.521, 22.012, 22.512, 23.003, 23.507, 23.999, 24.513, 25.002, 25.503, 26.01, 26.511];
+  const b = [-0.171, -0.169, -0.166, -0.159, -0.164, -0.165, -0.156, -0.157, -0.159, -0.161, -0.16];
+  const fit = (): LinearFit => linearFit([t.map(() => 1), t.map((x) => x - 20)], b);
+  test('GUM H.3: coefficients, uncertainties, correlation', () => {
+    const { coefficients, covariance, scatter } = fit();
+    expect(coefficients.map((c, i) => Number(c.toFixed(i === 0 ? 4 : 5)))).toEqual([-0.1712, 0.00218]);
+    const [u0, u1] = [Math.sqrt(covariance[0][0]), Math.sqrt(covariance[1][1])];
+    expect([Number(u0.toFixed(4)), Number(u1.toFixed(5)), Number(scatter.toFixed(4))]).toEqual([
+      0.0029, 0.00067, 0.0035,
+    ]);
+    expect(covariance[0][1] / u0 / u1).toBeCloseTo(-0.93, 3);
+  });
+  test('GUM H.3: the correction at 30 °C is −0.1494 °C, uncertain by 0.0041 °C; without the covariance it would be 0.0073', () => {
+    const found = fit();
+    const [y1, y2] = found.coefficients;
+    expect(Number((y1 + 10 * y2).toFixed(4))).toBe(-0.1494);
+    expect(Number(fittedSigma(found, [1, 10]).toFixed(4))).toBe(0.0041);
+    const apart = Math.hypot(Math.sqrt(found.covariance[0][0]), 10 * Math.sqrt(found.covariance[1][1]));
+    expect(Number(apart.toFixed(4))).toBe(0.0073);
+  });
+  test('no point left over: no scatter is told; columns that are one are refused', () => {
+    expect(
+      linearFit(
+        [
+          [1, 1],
+          [0, 1],
+        ],
+        [1, 2],
+      ).scatter,
+    ).toBeNaN();
+    expect(() =>
+      linearFit(
+        [
+          [1, 1, 1],
+          [2, 2, 2],
+        ],
+        [1, 2, 3],
+      ),
+    ).toThrow('independent');
+  });
+});
+
+describe('a smooth curve through knots', () => {
+  test('meets its knots, never turns round, and a parabola exactly (property)', () => {
+    const steps = fc.array(
+      fc.tuple(fc.double({ min: 0.1, max: 20, noNaN: true }), fc.double({ min: 0.01, max: 50, noNaN: true })),
+      {
+        minLength: 2,
+        maxLength: 12,
+      },
+    );
+    fc.assert(
+      fc.property(steps, fc.boolean(), (list, falls) => {
+        const [x, y] = [[0], [0]];
+        for (const [dx, dy] of list) {
+          x.push(x[x.length - 1] + dx);
+          y.push(y[y.length - 1] + (falls ? -dy : dy));
+        }
+        const at = monotoneCubic(x, y);
+        x.forEach((v, i) => expect(at(v)).toBeCloseTo(y[i], 9));
+        let before = at(0);
+        for (let k = 1; k <= 300; k++) {
+          const here = at((x[x.length - 1] * k) / 300);
+          expect(falls ? before - here : here - before).toBeGreaterThanOrEqual(-1e-9);
+          before = here;
+        }
+      }),
+      { seed: 21, numRuns: 200 },
+    );
+    const parabola = monotoneCubic([1, 2, 5, 6, 9], [1, 4, 25, 36, 81]);
+    for (const v of [1.3, 3, 4.2, 5.5, 8.8]) expect(parabola(v)).toBeCloseTo(v * v, 9);
+    expect(monotoneCubic([0, 2], [1, 5])(0.5)).toBeCloseTo(2, 12);
+  });
 });

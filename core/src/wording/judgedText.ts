@@ -1,5 +1,5 @@
 import type { MachineField } from '../units/vocabulary.ts';
-import type { Judged } from '../judging/judgeResistance.ts';
+import type { GlobalRisks, Judged } from '../judging/judgeResistance.ts';
 import {
   formatInterval,
   formatOhm,
@@ -18,6 +18,12 @@ const EFFECT: Record<MachineField, { cold: string; hot: string }> = {
   boiler: { cold: 'it heats too much', hot: 'it heats too little or stays off' },
 };
 
+/** What the rule does over many parts. */
+function risksText({ consumer, producer }: GlobalRisks): string {
+  const of = (share: number): string => (share < 0.0005 ? 'none' : String(Math.round(1000 * share)));
+  return `Of 1000 parts judged like this, ${of(consumer)} would pass although outside, ${of(producer)} would not pass although inside.`;
+}
+
 /** A judged resistance in words, line by line; odd lines speak against the part. */
 export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit): { text: string; odd: boolean }[] {
   if (!j.ok)
@@ -32,7 +38,7 @@ export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit
   const empty = j.acceptance.low > j.acceptance.high;
   const rule = empty
     ? 'Meter and thermometer are too coarse to pass any part of this tolerance: use a stirred bath.'
-    : `To pass at 95 % it must read ${formatInterval(j.acceptance, 'ohms', unit)}.`;
+    : `To pass at 95 % it must read ${formatInterval(j.acceptance, 'ohms', unit)}. ${risksText(j.risks)}`;
   const decision = { accept: 'Passes.', reject: 'Fails.', open: 'Open: neither passed nor failed at 95 %.' }[
     j.decision
   ];

@@ -79,7 +79,13 @@ const figure = computed(() => {
   );
 });
 const residuals = computed(() =>
-  props.fit?.ok ? props.fit.residualsK.map((k, i) => ({ k, row: props.read.rows[i] })) : [],
+  props.fit?.ok
+    ? props.fit.residualsK.map((k, i) => ({
+        k,
+        sigma: props.fit!.ok ? props.fit!.fittedSigmaK[i] : 0,
+        row: props.read.rows[i],
+      }))
+    : [],
 );
 </script>
 
@@ -102,6 +108,9 @@ const residuals = computed(() =>
             <td>{{ formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1) }}</td>
             <td>{{ formatOhm(r.row.resistanceOhm) }}</td>
             <td>{{ r.k.toFixed(2).replace('-', '−') }} K</td>
+            <td>
+              <template v-if="r.sigma > 0">curve ± {{ r.sigma.toFixed(2) }} K</template>
+            </td>
           </tr>
         </tbody>
       </table>

@@ -31,7 +31,7 @@ function add(): void {
     codes.value.push({ id: newId(), code: code.toUpperCase(), state: state ?? 'present' });
   text.value = typed
     .slice(room)
-    .map((c) => c.code)
+    .map((c) => c.typed)
     .join(', ');
 }
 </script>
