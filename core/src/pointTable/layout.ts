@@ -60,6 +60,10 @@ export function layoutOf(heads: readonly string[], lines: readonly CellLine[], c
     // What stands in the cells is nearer to the figures than a heading.
     if (own && own !== 'K') column.role ??= isOhms(own) ? 'resistance' : own === 'V' ? 'other' : 'temperature';
     Object.assign(column, choices[k]);
+    // Who says the unit says what it is.
+    const said = choices[k]?.unit;
+    if (said && !choices[k]?.role && column.role !== 'min' && column.role !== 'max')
+      column.role = isOhms(said) ? 'resistance' : said === 'V' ? 'other' : 'temperature';
   }
   settleDecimals(columns, choices);
   settleRoles(columns, choices);
@@ -130,12 +134,12 @@ function isSteady(values: readonly number[]): boolean {
   return steps.every((s) => s !== 0 && s === steps[0]);
 }
 
-/** Are the steps between neighbours all alike, or whole multiples of a round one, as temperatures of a table are? */
+/** Are the steps between neighbours those of temperatures in a table: whole halves of a degree, or of one told in °F, and not too unlike each other? */
 function isEven(values: readonly number[]): boolean {
   if (values.length < 3 || !isSteady(values)) return false;
   const steps = values.slice(1).map((v, i) => Math.abs(v - values[i]));
-  const least = Math.min(...steps);
-  return steps.every((s) => Math.abs(s / least - Math.round(s / least)) < 0.02) && Math.max(...steps) < 12 * least;
+  const inSteps = (of: number): boolean => steps.every((s) => Math.abs(s / of - Math.round(s / of)) < 1e-6);
+  return (inSteps(0.5) || inSteps(0.9)) && Math.max(...steps) < 12 * Math.min(...steps);
 }
 
 const COLDEST_C = -273.15;
@@ -163,7 +167,8 @@ function settleRoles(columns: readonly Found[], choices: ColumnChoices): void {
       unclear &&
       !candidates.some((c) => c.values.some((v) => v < 0)) &&
       columns.length === 2 &&
-      !choices[0]?.role
+      !choices[0]?.role &&
+      !choices[1]?.role
     )
       for (const c of columns) c.asked.role = ['temperature', 'nominal'];
   }
@@ -291,6 +296,8 @@ function settleResistance(column: Found, columns: readonly Found[], choices: Col
   // Limits are in the unit of their nominal value, where that alone is named.
   if (column.unit === null && sibling && bare.length > 0) column.unit = sibling.unit;
   if (bare.length === 0) column.unit ??= 'Ω';
+  // Which unit, hangs on the decimal mark: one question after the other.
+  else if (column.asked.decimal) column.unit ??= 'Ω';
   else if (column.unit === null && bare.every((v) => v < FEW_OHMS)) {
     Object.assign(column, { unit: 'kΩ', asked: { ...column.asked, unit: ['kΩ', 'Ω', 'MΩ', 'V'] } });
   } else if (column.unit === 'kΩ' && bare.length >= 2 && bare.every((v) => v >= MANY_KILOHMS)) {

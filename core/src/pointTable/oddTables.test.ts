@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { askedText } from '../wording/tableText.ts';
 import { type ColumnAspect } from './layout.ts';
 import { type PointsRead, readPoints } from './readPoints.ts';
 
@@ -216,6 +217,33 @@ describe('odd tables', () => {
     const after = readPoints(text, { [column]: { [aspect]: answer } });
     expect(after.columns[column]).toMatchObject({ [aspect]: answer });
     expect(after.columns[column].asked[aspect]).toBeUndefined();
+  });
+});
+
+describe('answers', () => {
+  test('one answer goes for all columns of a table, and who says the unit says what a column is', () => {
+    const text = 'T;min;nom;max\n0;31,018;32,650;34,283\n25;9,500;10,000;10,500\n60;2,364;2,488;2,612';
+    const [mark] = [readPoints(text, { 2: { decimal: ',' } })];
+    expect(mark.columns.map((c) => c.decimal).slice(1)).toEqual([',', ',', ',']);
+    expect(mark.columns.every((c) => c.asked.decimal === undefined)).toBe(true);
+    const both = readPoints(text, { 2: { decimal: ',', unit: 'kΩ' } });
+    expect(both.asked).toBe(false);
+    expect(both.rows[2]).toMatchObject({ temperatureC: 60, resistanceOhm: 2488, minOhm: 2364, maxOhm: 2612 });
+    const swapped = readPoints('100;25\n80;30\n60;40', { 1: { unit: 'kΩ' } });
+    expect(swapped.rows[0]).toMatchObject({ temperatureC: 60, resistanceOhm: 40_000 });
+    expect(readPoints('0;32,650\n25;10,000\n60;2,488', { 1: { decimal: ',', unit: 'kΩ' } })).toMatchObject({
+      asked: false,
+    });
+  });
+  test('the questions, each once with its columns', () => {
+    const { columns } = readPoints('T;min;nom;max\n0;31,018;32,650;34,283\n25;9,500;10,000;10,500');
+    expect(askedText(columns)).toEqual([
+      'Columns 2, 3, 4: is a mark before three digits a decimal point, or does it group thousands?',
+    ]);
+    expect(askedText(readPoints('T;R\n0;3.26\n25;1').columns)).toEqual([
+      'Column 2: in which unit, kΩ or Ω or MΩ or V?',
+    ]);
+    expect(askedText(readPoints('T;R\n0;3260\n25;1000').columns)).toEqual([]);
   });
 });
 

@@ -59,11 +59,13 @@ const columns = computed({
   set: (said) => (draft.value = { ...draft.value, columns: said }),
 });
 const read = computed(() => readPoints(draft.value.text, columns.value));
-/** Another table has other columns. */
+/** What was said of one table is void for another: none of its lines is left, or all are gone. */
 watch(
-  () => read.value.columns.length,
-  () => {
-    if (Object.keys(columns.value).some((k) => Number(k) >= read.value.columns.length)) columns.value = {};
+  () => draft.value.text,
+  (next, before) => {
+    if (Object.keys(columns.value).length === 0 || before === '') return;
+    const lines = new Set(before.split(/\r\n|\r|\n/));
+    if (!next.split(/\r\n|\r|\n/).some((line) => line.trim() !== '' && lines.has(line))) columns.value = {};
   },
 );
 const fit = computed(() =>
@@ -117,12 +119,7 @@ function told(text: string): string {
 }
 function pasted(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text') ?? '';
-  if (!tooLong(text)) {
-    // Pasted over all that stood there: what was said of it is void.
-    const field = event.target as HTMLTextAreaElement;
-    if (field.selectionStart === 0 && field.selectionEnd === field.value.length) columns.value = {};
-    return;
-  }
+  if (!tooLong(text)) return;
   event.preventDefault();
   note.value = `Not pasted; what stood here stays. ${told(text)}`;
 }
