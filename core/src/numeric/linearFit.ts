@@ -37,7 +37,11 @@ export function linearFit(columns: readonly (readonly number[])[], y: readonly n
   return { coefficients, covariance, scatter };
 }
 
-/** 1σ of the fitted value where the basis functions have these values. */
+/**
+ * 1σ of the fitted value where the basis functions have these values.
+ *
+ * @example Number(fittedSigma(linearFit([[1, 1]], [1, 3]), [1]).toFixed(9)) // 1
+ */
 export function fittedSigma({ covariance }: LinearFit, basis: readonly number[]): number {
   let sum = 0;
   for (let i = 0; i < basis.length; i++)
