@@ -26,11 +26,16 @@ export const ROOMS = {
     },
   ],
   records: [all('core/src/records')],
-  model: [all('core/src/model')],
+  model: [
+    {
+      mutate: ['core/src/model/*.ts', '!core/src/model/*.test.ts'],
+      tests: ['core/src/model/codeFactors.test.ts', 'core/src/inference/measure.test.ts'],
+    },
+  ],
   inference: [
     {
       mutate: ['core/src/inference/*.ts', '!core/src/inference/*.test.ts'],
-      tests: ['core/src/inference/evidence.test.ts'],
+      tests: ['core/src/inference/evidence.test.ts', 'core/src/inference/measure.test.ts'],
     },
   ],
   verdict: [
@@ -40,4 +45,5 @@ export const ROOMS = {
     },
   ],
   advice: [all('core/src/advice')],
+  pointTable: [all('core/src/pointTable')],
 };
