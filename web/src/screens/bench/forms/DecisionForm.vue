@@ -76,7 +76,7 @@ function decide(): void {
       <button
         class="act main"
         type="button"
-        :disabled="!chosen || !first || (differs && reason.trim() === '')"
+        :disabled="!chosen || !first || verdict.earlier || (differs && reason.trim() === '')"
         @click="decide"
       >
         Record the decision
