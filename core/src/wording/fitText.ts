@@ -13,6 +13,6 @@ export const FORM_NAMES: Record<FitForm, string> = {
 /** What a form misses, short: at its own rows, and at rows that were left out of the fit. */
 export function missText({ worstK, leftOutK }: { worstK: number; leftOutK: number }): string {
   return Number.isNaN(leftOutK)
-    ? `${worstK.toFixed(2)} K at its own rows, too few to leave one out`
+    ? `${worstK.toFixed(2)} K at its own rows, none of which can be left out`
     : `${leftOutK.toFixed(2)} K at left-out rows`;
 }

@@ -131,8 +131,8 @@ const separation = computed(() => {
           <tbody>
             <tr v-for="c in likely" :key="c.id">
               <td>
-                {{ c.name }}<template v-if="c.also.length > 0"> (also {{ c.also.join(', ') }})</template>
-                <span class="soft">{{ formatProbability(c.probability) }}</span>
+                {{ c.name }}<template v-if="c.also.length > 0"> (also {{ c.also.join(', ') }})</template>{{ ' '
+                }}<span class="soft">{{ formatProbability(c.probability) }}</span>
               </td>
               <td class="mono">
                 {{
