@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { baseOhm, type CurveKind } from './curveKind.ts';
+import { baseOhm, BETA_FIGURE, type CurveKind } from './curveKind.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 /** NTC by two numbers: resistance at 25 °C (Ω) and B (K). R = R25·exp(B(1/T − 1/298.15)). */
@@ -49,7 +49,7 @@ export const beta: CurveKind<typeof betaSchema> = {
     {
       id: '',
       name: 'NTC by R25 and B',
-      figures: [baseOhm('r25Ohm', 'R25'), { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 }],
+      figures: [baseOhm('r25Ohm', 'R25'), BETA_FIGURE],
       fixed: {},
       example: { r25Ohm: 2000, betaK: 3600 },
     },

@@ -43,3 +43,6 @@ export const baseOhm = (key: string, name: string): CurveFigure => ({
   low: 0.1,
   high: 100e6,
 });
+
+/** B of an NTC, K, as typed. */
+export const BETA_FIGURE: CurveFigure = { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { beta } from './beta.ts';
-import { baseOhm, type CurveKind } from './curveKind.ts';
+import { baseOhm, BETA_FIGURE, type CurveKind } from './curveKind.ts';
 import type { CurveModel } from './curveModel.ts';
 
 /** An NTC with a fixed resistor inside the sensor: in series (it never reads short), across it (it never reads open), or both. Ω. */
@@ -54,22 +54,14 @@ export const ntcNetwork: CurveKind<typeof ntcNetworkSchema> = {
     {
       id: 'parallel',
       name: 'NTC with a resistor across it',
-      figures: [
-        baseOhm('r25Ohm', 'R25 of the NTC'),
-        { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 },
-        baseOhm('parallelOhm', 'Resistor across'),
-      ],
+      figures: [baseOhm('r25Ohm', 'R25 of the NTC'), BETA_FIGURE, baseOhm('parallelOhm', 'Resistor across')],
       fixed: {},
       example: { r25Ohm: 10_000, betaK: 3950, parallelOhm: 10_000 },
     },
     {
       id: 'series',
       name: 'NTC with a resistor in series',
-      figures: [
-        baseOhm('r25Ohm', 'R25 of the NTC'),
-        { key: 'betaK', name: 'B (K)', quantity: 'number', low: 500, high: 10_000 },
-        baseOhm('seriesOhm', 'Resistor in series'),
-      ],
+      figures: [baseOhm('r25Ohm', 'R25 of the NTC'), BETA_FIGURE, baseOhm('seriesOhm', 'Resistor in series')],
       fixed: {},
       example: { r25Ohm: 2000, betaK: 3600, seriesOhm: 220 },
     },

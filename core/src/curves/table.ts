@@ -44,24 +44,16 @@ const WIDE = 60;
  * The curve through a table in the coordinates in which its kind runs on most evenly, as a function of °C: ln R over 1/T for an NTC, R over T for
  * a PTC (ln R over T where it spans decades). Inside the table only.
  */
-export function tableCurve(points: readonly TablePoint[]): (temperatureC: number) => number {
-  const [first, last] = [points[0], points[points.length - 1]];
-  const kelvins = points.map((p) => p.temperatureC + KELVIN);
-  const ohms = points.map((p) => p.resistanceOhm);
-  if (last.resistanceOhm < first.resistanceOhm) {
-    const logs = ohms.map(Math.log);
-    const smooth = monotoneCubic(
-      kelvins.map((k) => -1 / k),
-      logs,
-    );
-    return (t) => Math.exp(smooth(-1 / (t + KELVIN)));
-  }
-  if (last.resistanceOhm < WIDE * first.resistanceOhm) {
-    const smooth = monotoneCubic(kelvins, ohms);
-    return (t) => smooth(t + KELVIN);
-  }
-  const smooth = monotoneCubic(kelvins, ohms.map(Math.log));
-  return (t) => Math.exp(smooth(t + KELVIN));
+function tableCurve(points: readonly TablePoint[]): (temperatureC: number) => number {
+  const [first, last] = [points[0].resistanceOhm, points[points.length - 1].resistanceOhm];
+  const falls = last < first;
+  const straight = !falls && last < WIDE * first;
+  const x = (t: number): number => (falls ? -1 / (t + KELVIN) : t + KELVIN);
+  const smooth = monotoneCubic(
+    points.map((p) => x(p.temperatureC)),
+    points.map((p) => (straight ? p.resistanceOhm : Math.log(p.resistanceOhm))),
+  );
+  return straight ? (t) => smooth(x(t)) : (t) => Math.exp(smooth(x(t)));
 }
 
 /** Between the knots that the working model is made of, K, and the most of them: straight lines over them are within a thousandth of a kelvin. */
@@ -76,8 +68,9 @@ function refined(points: readonly TablePoint[]): TablePoint[] {
   return points.flatMap((p, i) => {
     if (i === points.length - 1) return [p];
     const width = points[i + 1].temperatureC - p.temperatureC;
-    const between = Array.from({ length: Math.ceil(width / step - 1e-9) - 1 }, (_, k) => {
-      const temperatureC = p.temperatureC + (width * (k + 1)) / Math.ceil(width / step - 1e-9);
+    const parts = Math.ceil(width / step - 1e-9);
+    const between = Array.from({ length: parts - 1 }, (_, k) => {
+      const temperatureC = p.temperatureC + (width * (k + 1)) / parts;
       return { temperatureC, resistanceOhm: curve(temperatureC) };
     });
     return [p, ...between];
@@ -105,7 +98,6 @@ function tableModel(curve: TableCurve): CurveModel {
     const inverseK = inverseAt(value);
     return inverseK > 0 ? 1 / inverseK - KELVIN : Infinity;
   };
-  const formError = formErrorOf(curve.points);
   return {
     minC: ends.first.temperatureC,
     maxC: ends.last.temperatureC,
@@ -121,7 +113,7 @@ function tableModel(curve: TableCurve): CurveModel {
       }
     },
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
-    formErrorLog: formError,
+    formErrorLog: formErrorOf(curve.points),
   };
 }
 
@@ -184,7 +176,7 @@ function piecewiseLinear(keys: readonly number[], values: readonly number[]): Pi
  * What each inner row misses, in ln R, when it is left out and the curve goes on without it. A row that is left out doubles the gap; the miss in the
  * gap itself is smaller, so this is on the safe side.
  */
-export function leftOutLogs(points: readonly TablePoint[]): number[] {
+function leftOutLogs(points: readonly TablePoint[]): number[] {
   return points.slice(1, -1).map((p, k) => {
     const i = k + 1;
     // The curve beside a gap hangs on the two rows on either side alone.

@@ -57,6 +57,15 @@ export function cellFigure(cell: string, decimal: DecimalMark): CellFigure | nul
   return plainFigure(clean, decimal);
 }
 
+/** As `cellFigure` where the decimal mark is not settled: read as a point where it can be, else as a comma. */
+export const eitherFigure = (cell: string): CellFigure | null => cellFigure(cell, '.') ?? cellFigure(cell, ',');
+
+/** Do the figures only rise or only fall? */
+export function isSteady(values: readonly number[]): boolean {
+  const steps = values.slice(1).map((v, i) => Math.sign(v - values[i]));
+  return steps.every((s) => s !== 0 && s === steps[0]);
+}
+
 function around(middle: CellFigure | null, share: number): CellFigure | null {
   if (!middle || !(share > 0) || !(share < 1)) return null;
   return { ...middle, low: middle.value * (1 - share), high: middle.value * (1 + share) };

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { cellFigure, isEmptyCell } from './cellFigure.ts';
+import { eitherFigure, isEmptyCell, isSteady } from './cellFigure.ts';
 
 /** A line of a table, in cells. `line` counts from 1 in the text. */
 export interface CellLine {
@@ -18,7 +18,7 @@ export interface CellTable {
 /** Widest table that is taken apart: more columns than this are no table of points. */
 const MOST_COLUMNS = 24;
 
-const isFigure = (cell: string): boolean => cellFigure(cell, '.') !== null || cellFigure(cell, ',') !== null;
+const isFigure = (cell: string): boolean => eitherFigure(cell) !== null;
 const figuresIn = (cells: readonly string[]): number => cells.filter(isFigure).length;
 
 /**
@@ -103,10 +103,8 @@ function stoodUp(lines: readonly CellLine[]): CellLine[] | null {
   const width = first.cells.length;
   if (width < 4 || rows.some((r) => r.cells.length !== width)) return null;
   const named = !isFigure(first.cells[0]);
-  const figures = first.cells.slice(named ? 1 : 0).map((c) => (cellFigure(c, '.') ?? cellFigure(c, ','))?.value ?? NaN);
-  const steps = figures.slice(1).map((v, i) => Math.sign(v - figures[i]));
-  const steady = steps.every((s) => s !== 0 && s === steps[0]);
-  if (!steady || !figures.every((v) => v >= COLDEST && v <= HOTTEST)) return null;
+  const figures = first.cells.slice(named ? 1 : 0).map((c) => eitherFigure(c)?.value ?? NaN);
+  if (!isSteady(figures) || !figures.every((v) => v >= COLDEST && v <= HOTTEST)) return null;
   // Limits run on steadily as well; round figures throughout, and no headings above, are temperatures.
   if (!figures.every((v) => v % 5 === 0 || (v - 32) % 9 === 0 || Math.abs(v % 1) === 0.15)) return null;
   if (lines.some(({ cells }) => cells.length === width && figuresIn(cells) === 0)) return null;

@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { cellFigure, COLUMN_UNITS, type CellFigure, type ColumnUnit, type DecimalMark, ohmsIn } from './cellFigure.ts';
+import {
+  cellFigure,
+  COLUMN_UNITS,
+  type CellFigure,
+  type ColumnUnit,
+  type DecimalMark,
+  eitherFigure,
+  isSteady,
+  ohmsIn,
+} from './cellFigure.ts';
 import type { CellLine } from './cells.ts';
 import { COLUMN_ROLES, type ColumnRole, headingOf } from './headings.ts';
 
@@ -79,7 +88,7 @@ export function layoutOf(heads: readonly string[], lines: readonly CellLine[], c
 
 /** The unit that more than half of the cells carry themselves. */
 function unitInCells(cells: readonly string[]): ColumnUnit | null {
-  const units = cells.map((c) => (cellFigure(c, '.') ?? cellFigure(c, ','))?.unit ?? null);
+  const units = cells.map((c) => eitherFigure(c)?.unit ?? null);
   for (const unit of new Set(units)) if (unit && units.filter((u) => u === unit).length > cells.length / 2) return unit;
   return null;
 }
@@ -126,12 +135,6 @@ function settleDecimals(columns: readonly Found[], choices: ColumnChoices): void
     else if (!mixed && prefixed) column.decimal = written;
     else Object.assign(column, { decimal: written, asked: { ...column.asked, decimal: ['.', ','] } });
   }
-}
-
-/** Does it only rise or only fall? */
-function isSteady(values: readonly number[]): boolean {
-  const steps = values.slice(1).map((v, i) => Math.sign(v - values[i]));
-  return steps.every((s) => s !== 0 && s === steps[0]);
 }
 
 /** Are the steps between neighbours those of temperatures in a table: whole halves of a degree, or of one told in °F, and not too unlike each other? */

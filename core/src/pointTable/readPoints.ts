@@ -1,5 +1,5 @@
 import type { PointRow } from '../curves/chooseFit.ts';
-import { cellFigure, celsiusOf, isEmptyCell, ohmsIn } from './cellFigure.ts';
+import { cellFigure, celsiusOf, eitherFigure, isEmptyCell, ohmsIn } from './cellFigure.ts';
 import { cellTable, type CellLine } from './cells.ts';
 import { type ColumnChoices, layoutOf, type TableColumn } from './layout.ts';
 
@@ -58,7 +58,7 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
   if (columns.length < 2) return none('one-column', lines[0].line, lines[0].raw.trim().slice(0, 80));
   if (place.nominal < 0 && (place.min < 0 || place.max < 0)) {
     const said = columns.map((c) => c.head).join(' | ');
-    return { ...none('no-resistance', lines[0].line, said.slice(0, 80)), columns, asked: false };
+    return { ...none('no-resistance', lines[0].line, said.slice(0, 80)), columns };
   }
   for (const { line, raw, cells } of lines) {
     const read = readRow(cells, columns, place);
@@ -91,8 +91,7 @@ const placesOf = (columns: readonly TableColumn[]): Places => {
 function unstacked(lines: readonly CellLine[]): readonly CellLine[] {
   const width = Math.max(...lines.map((l) => l.cells.length));
   if (width < 4 || width % 2 !== 0 || lines.length < 3) return lines;
-  const value = (cell: string | undefined): number =>
-    (cellFigure(cell ?? '', '.') ?? cellFigure(cell ?? '', ','))?.value ?? NaN;
+  const value = (cell: string | undefined): number => eitherFigure(cell ?? '')?.value ?? NaN;
   const column = (k: number): number[] => lines.map((l) => value(l.cells[k])).filter((v) => !Number.isNaN(v));
   const warm = Array.from({ length: width / 2 }, (_, pair) => column(2 * pair));
   // The temperatures go on where those of the pair before ended, in the same steps.
