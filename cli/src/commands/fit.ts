@@ -4,7 +4,7 @@ import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
 import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { unitOf } from '@mellow-probe/core/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
-import type { ColumnChoices } from '@mellow-probe/core/pointTable/layout';
+import type { ColumnChoices } from '@mellow-probe/core/pointTable/columns';
 import { askedText } from '@mellow-probe/core/wording/tableText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';

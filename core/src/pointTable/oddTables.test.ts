@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { askedText } from '../wording/tableText.ts';
-import { type ColumnAspect } from './layout.ts';
+import { type ColumnAspect } from './columns.ts';
 import { type PointsRead, readPoints } from './readPoints.ts';
 
 type Pair = readonly [number, number];

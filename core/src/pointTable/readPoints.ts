@@ -1,7 +1,8 @@
 import type { PointRow } from '../curves/chooseFit.ts';
 import { cellFigure, celsiusOf, eitherFigure, isEmptyCell, ohmsIn } from './cellFigure.ts';
 import { cellTable, type CellLine } from './cells.ts';
-import { type ColumnChoices, layoutOf, type TableColumn } from './layout.ts';
+import type { ColumnChoices, TableColumn } from './columns.ts';
+import { layoutOf } from './layout.ts';
 
 export type PointReason =
   | 'no-rows'

@@ -1,4 +1,4 @@
-import type { TableColumn } from '../pointTable/layout.ts';
+import type { TableColumn } from '../pointTable/columns.ts';
 import type { ColumnRole } from '../pointTable/headings.ts';
 
 /** What a column holds, as it stands in a list. */

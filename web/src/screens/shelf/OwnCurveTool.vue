@@ -3,7 +3,7 @@ import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/curve';
 import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
-import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/layout';
+import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/columns';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
 import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';

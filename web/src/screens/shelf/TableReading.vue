@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { COLUMN_UNITS } from '@mellow-probe/core/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
-import type { ColumnAspect, ColumnChoices, TableColumn } from '@mellow-probe/core/pointTable/layout';
+import type { ColumnAspect, ColumnChoices, TableColumn } from '@mellow-probe/core/pointTable/columns';
 import type { PointsRead } from '@mellow-probe/core/pointTable/readPoints';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { askedText, MARK_NAMES, ROLE_NAMES } from '@mellow-probe/core/wording/tableText';
