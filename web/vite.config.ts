@@ -1,8 +1,26 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
+function readerData(): Plugin {
+  const folder = path.dirname(createRequire(import.meta.url).resolve('@tesseract.js-data/eng/package.json'));
+  const source = (): Buffer => readFileSync(path.join(folder, '4.0.0_best_int/eng.traineddata.gz'));
+  return {
+    name: 'reader-data',
+    generateBundle() {
+      this.emitFile({ type: 'asset', fileName: 'reader/eng.traineddata.gz', source: source() });
+    },
+    configureServer(server) {
+      server.middlewares.use('/reader/eng.traineddata.gz', (_, response) => void response.end(source()));
+    },
+  };
+}
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [vue(), readerData()],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 1600, assetsInlineLimit: 0 },
 });

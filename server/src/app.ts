@@ -19,7 +19,8 @@ export function createApp(folder: string): Express {
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
+          // The reader of pictures is compiled from bytes that ship with the page.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           workerSrc: ["'self'"],
           // The component and chart libraries set styles from script.
           styleSrc: ["'self'", "'unsafe-inline'"],

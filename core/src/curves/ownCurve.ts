@@ -13,6 +13,12 @@ export const ownCurveSchema = z.strictObject({
   note: paragraph,
   createdAt: timestamp,
   curve: curveSchema,
+  /** The picture it was read from, as a data address; in files only. */
+  picture: z
+    .string()
+    .max(8_000_000)
+    .regex(/^data:image\/(?:jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/)
+    .optional(),
 });
 export type OwnCurve = z.infer<typeof ownCurveSchema>;
 

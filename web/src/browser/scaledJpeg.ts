@@ -1,11 +1,11 @@
 /** Longest side of a kept photo, pixels, and its quality. */
 const [LONGEST, QUALITY] = [1280, 0.72];
 
-/** A picture file scaled down as a JPEG data address, or null when the browser cannot read it. */
-export async function scaledJpeg(file: Blob): Promise<string | null> {
+/** A picture file scaled down as a JPEG data address, or null when the browser cannot read it. `longest`: its longer side, px. */
+export async function scaledJpeg(file: Blob, longest = LONGEST, quality = QUALITY): Promise<string | null> {
   try {
     const bitmap = await createImageBitmap(file);
-    const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+    const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height));
     const canvas = document.createElement('canvas');
     [canvas.width, canvas.height] = [
       Math.max(1, Math.round(bitmap.width * scale)),
@@ -13,7 +13,7 @@ export async function scaledJpeg(file: Blob): Promise<string | null> {
     ];
     canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     bitmap.close();
-    return canvas.toDataURL('image/jpeg', QUALITY);
+    return canvas.toDataURL('image/jpeg', quality);
   } catch {
     return null;
   }

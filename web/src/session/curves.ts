@@ -5,6 +5,7 @@ import { type OwnCurve, ownCurveSchema } from '@mellow-probe/core/curves/ownCurv
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
+import { getPhoto, putPhoto } from '../storage/photoStorage.ts';
 import { shelfDoor } from '../storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
@@ -53,6 +54,9 @@ const CATALOGUE: readonly ShelfCurve[] = CATALOGUE_CURVES.map((c) => ({
   own: false,
 }));
 
+/** A curve has one picture. */
+const PICTURE = 'picture';
+
 /** All curves at hand: the user's own first. */
 export const useCurves = defineStore('curves', () => {
   const record = persistedRecord<StoredCurves>({
@@ -61,15 +65,29 @@ export const useCurves = defineStore('curves', () => {
   });
   const removed = shallowRef<OwnCurve | null>(null);
 
-  /** Puts a curve on the shelf. False where the browser does not keep it; it stays on the shelf of this window. */
-  async function keep(curve: OwnCurve): Promise<boolean> {
+  /**
+   * Puts a curve on the shelf, and the picture it was read from beside the photos. False where the browser does not keep it; it stays on the shelf
+   * of this window.
+   */
+  async function keep(
+    { picture: inside, ...curve }: OwnCurve,
+    picture: string | null = inside ?? null,
+  ): Promise<boolean> {
     await record.loaded;
     record.change('typed', (value) => {
       value.curves = [curve, ...value.curves.filter((c) => c.id !== curve.id)];
     });
+    const pictureKept =
+      picture === null ||
+      (await putPhoto(curve.id, PICTURE, picture).then(
+        () => true,
+        () => false,
+      ));
     await record.settled();
-    return record.keeping.value.kind === 'kept';
+    return record.keeping.value.kind === 'kept' && pictureKept;
   }
+  /** The picture a curve was read from, as a data address; null where it has none. */
+  const pictureOf = (id: string): Promise<string | null> => getPhoto(id, PICTURE);
   async function remove(id: string): Promise<void> {
     removed.value = record.now().curves.find((c) => c.id === id) ?? null;
     record.change('typed', (value) => {
@@ -85,5 +103,5 @@ export const useCurves = defineStore('curves', () => {
   const all = computed<ShelfCurve[]>(() => [...own.value.map(asShelfCurve), ...CATALOGUE]);
   const byId = (id: string): ShelfCurve => all.value.find((c) => c.id === id) ?? CATALOGUE[0];
 
-  return { own, all, byId, fault: record.fault, removed, keep, remove, undoRemove };
+  return { own, all, byId, fault: record.fault, removed, keep, pictureOf, remove, undoRemove };
 });

@@ -2,7 +2,7 @@
 import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
@@ -55,6 +55,17 @@ const facts = computed(() => {
   const unit = preferences.temperatureUnit;
   return `${formatTemperature(minC, unit)} … ${formatTemperature(maxC, unit)} · ± ${(100 * Math.sqrt(3) * toleranceLog).toFixed(1)} % · ${curve.value.source}`;
 });
+/** The picture of a curve that was read from one. */
+const picture = ref<string | null>(null);
+watch(
+  curve,
+  async ({ id, own }) => {
+    picture.value = null;
+    const found = own ? await curves.pictureOf(id) : null;
+    if (curve.value.id === id) picture.value = found;
+  },
+  { immediate: true },
+);
 function exportCurve(): void {
   const { id, name, source } = curve.value;
   const file = {
@@ -66,6 +77,7 @@ function exportCurve(): void {
     note: '',
     createdAt: nowIso(),
     curve: curve.value.curve,
+    ...(picture.value ? { picture: picture.value } : {}),
   };
   saveFile(fileName(name, 'json'), 'application/json', `${JSON.stringify(file, null, 2)}\n`);
 }
@@ -117,6 +129,10 @@ function exportCurve(): void {
       </table>
     </div>
   </div>
+  <details v-if="picture">
+    <summary>The picture it was read from</summary>
+    <img class="picture" :src="picture" :alt="`Picture of the table of ${curve.name}`" />
+  </details>
   <div class="row">
     <RouterLink class="act" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</RouterLink>
     <button
@@ -142,6 +158,9 @@ function exportCurve(): void {
 .pick-curve {
   flex: 1 1 260px;
   align-self: flex-start;
+}
+.picture {
+  max-width: 100%;
 }
 .short {
   flex: 0 1 120px;

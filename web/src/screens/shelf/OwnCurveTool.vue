@@ -16,7 +16,10 @@ import UseOnJob from '../../components/UseOnJob.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
+import { useKeptPicture } from '../../session/keptPicture.ts';
 import FitView from './FitView.vue';
+import FromDiagram from './picture/FromDiagram.vue';
+import FromPicture from './picture/FromPicture.vue';
 import TableReading from './TableReading.vue';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */
@@ -26,10 +29,12 @@ const blank = { text: '', value: null };
 /** Longest text the field takes: far more than a table needs, little enough that the page stays quick. */
 const MOST_TEXT = 200_000;
 const schema = z.strictObject({
-  way: z.enum(['table', 'r25b', 'coefficients']),
+  way: z.enum(['table', 'picture', 'diagram', 'r25b', 'coefficients']),
   text: z.string().max(MOST_TEXT),
   /** What was said of the columns, by their place. */
   columns: columnChoicesSchema.optional(),
+  /** The points came from this picture, which is kept with the curve. */
+  from: z.enum(['table', 'diagram']).optional(),
   name: z.string().max(400),
   source: z.string().max(400),
   form: z.enum(['best', ...FIT_FORMS]),
@@ -52,6 +57,15 @@ const { draft, fault } = useDraft('own', schema, () => ({
   c: blank,
 }));
 const picker = ref<HTMLInputElement>();
+/** The pictures the points are read from, one each way; they are large and loaded only where they are looked at. */
+const pictures = { table: useKeptPicture('own-table'), diagram: useKeptPicture('own-diagram') };
+const isFromPicture = computed(() => draft.value.way === 'picture' || draft.value.way === 'diagram');
+const shown = computed(() =>
+  draft.value.way === 'table' && draft.value.from ? pictures[draft.value.from].picture.value : null,
+);
+function useText(text: string, from: 'table' | 'diagram'): void {
+  draft.value = { ...draft.value, text, columns: {}, way: 'table', from };
+}
 const note = ref('');
 
 const columns = computed({
@@ -87,6 +101,7 @@ const typed = computed<Curve | null>(() => {
 });
 /** What is asked of a table is answered before its curve is used. */
 const curve = computed<Curve | null>(() => {
+  if (isFromPicture.value) return null;
   if (draft.value.way !== 'table') return typed.value;
   return fit.value?.ok && !read.value.asked ? fit.value.curve : null;
 });
@@ -105,8 +120,8 @@ function record(): OwnCurve {
 }
 async function keep(): Promise<void> {
   const own = record();
-  if (await curves.keep(own)) {
-    draft.value = { ...draft.value, text: '', columns: {}, name: '', source: '' };
+  if (await curves.keep(own, shown.value?.address ?? null)) {
+    draft.value = { ...draft.value, text: '', columns: {}, name: '', source: '', from: undefined };
     await router.push('/shelf/curves');
   } else note.value = 'The browser’s storage does not take it: what you typed stays here.';
 }
@@ -162,6 +177,8 @@ function leaveOut(line: number): void {
     <label
       v-for="[way, name] in [
         ['table', 'Table of points'],
+        ['picture', 'From a picture'],
+        ['diagram', 'Off a diagram'],
         ['r25b', 'R25 and B'],
         ['coefficients', 'Steinhart–Hart coefficients'],
       ] as const"
@@ -170,7 +187,7 @@ function leaveOut(line: number): void {
     >
       <input v-model="draft.way" type="radio" :value="way" />{{ name }}
     </label>
-    <button class="act" type="button" @click="picker?.click()">From a file…</button>
+    <button v-if="!isFromPicture" class="act" type="button" @click="picker?.click()">From a file…</button>
     <input
       ref="picker"
       class="visually-hidden"
@@ -183,9 +200,18 @@ function leaveOut(line: number): void {
   </div>
   <p v-if="note" class="told" role="status">{{ note }}</p>
   <p v-if="fault" class="told odd" role="alert">What you type is not kept: the browser’s storage is {{ fault }}.</p>
-  <div class="two">
+  <FromPicture v-if="draft.way === 'picture'" :kept="pictures.table" @use="useText($event, 'table')" />
+  <FromDiagram v-else-if="draft.way === 'diagram'" :kept="pictures.diagram" @use="useText($event, 'diagram')" />
+  <div v-else class="two">
     <div>
       <template v-if="draft.way === 'table'">
+        <figure v-if="shown" class="beside">
+          <img :src="shown.url" alt="The picture the figures were read from" />
+          <figcaption class="soft">
+            Read from this picture; it is kept with the curve.
+            <button class="act quiet" type="button" @click="draft.from = undefined">Without it</button>
+          </figcaption>
+        </figure>
         <label class="line"
           >Temperature and ohms, a line each
           <textarea
@@ -236,7 +262,7 @@ function leaveOut(line: number): void {
       />
     </div>
   </div>
-  <div class="row">
+  <div v-if="!isFromPicture" class="row">
     <label class="line name"
       >Name <input v-model="draft.name" class="text" maxlength="400" placeholder="machine, part number"
     /></label>
@@ -244,7 +270,7 @@ function leaveOut(line: number): void {
       >Where the figures are from <input v-model="draft.source" class="text" maxlength="400" placeholder="manual, page"
     /></label>
   </div>
-  <div class="row">
+  <div v-if="!isFromPicture" class="row">
     <button class="act main" type="button" :disabled="!curve" @click="keep">Put it on the shelf</button>
     <UseOnJob
       what="Use on this check"
@@ -281,5 +307,19 @@ function leaveOut(line: number): void {
 }
 .name {
   flex: 1 1 240px;
+}
+.beside {
+  margin: 0 0 8px;
+}
+.beside img {
+  max-width: 100%;
+  max-height: 240px;
+  border: 1px solid var(--line);
+}
+.beside figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
 }
 </style>

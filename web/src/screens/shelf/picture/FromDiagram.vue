@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/core/picture/diagram';
+import { entrySchema } from '@mellow-probe/core/units/entry';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
+import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
+import { computed, ref, shallowRef } from 'vue';
+import { z } from 'zod';
+import EntryField from '../../../components/EntryField.vue';
+import { useDraft } from '../../../session/draft.ts';
+import type { useKeptPicture } from '../../../session/keptPicture.ts';
+import { usePreferences } from '../../../stores/preferences.ts';
+import { pictureRun, type PictureRun, PictureStopped } from '../../../workers/pictureClient.ts';
+import PictureOpen from './PictureOpen.vue';
+import PictureStage, { type Handle } from './PictureStage.vue';
+
+/** A curve off a printed diagram: two known places on each axis, then points along the line, tapped or followed by colour. */
+const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
+const emit = defineEmits<{ use: [text: string] }>();
+const preferences = usePreferences();
+
+const spot = z.strictObject({ x: z.number(), y: z.number() });
+const mark = z.strictObject({ x: z.number(), y: z.number(), value: entrySchema });
+const schema = z.strictObject({
+  across: z.tuple([mark, mark]).nullable(),
+  up: z.tuple([mark, mark]).nullable(),
+  logAcross: z.boolean(),
+  logUp: z.boolean(),
+  points: z.array(spot).max(200),
+});
+type Diagram = z.infer<typeof schema>;
+const nothing = (): Diagram => ({ across: null, up: null, logAcross: false, logUp: true, points: [] });
+const { draft, fault: draftFault } = useDraft('diagram', schema, nothing);
+const picture = computed(() => props.kept.picture.value);
+
+const blank = { text: '', value: null };
+/** Places to begin with: a tenth in from the edges of the picture. */
+const marks = computed(() => {
+  const { width, height } = picture.value ?? { width: 100, height: 100 };
+  const start = (x: number, y: number): z.infer<typeof mark> => ({ x: x * width, y: y * height, value: blank });
+  return {
+    across: draft.value.across ?? [start(0.12, 0.9), start(0.9, 0.9)],
+    up: draft.value.up ?? [start(0.08, 0.84), start(0.08, 0.1)],
+  };
+});
+const LABELS = {
+  across: ['Known temperature, left', 'Known temperature, right'],
+  up: ['Known resistance, low', 'Known resistance, high'],
+} as const;
+const handles = computed<Handle[]>(() => [
+  ...(['across', 'up'] as const).flatMap((axis) =>
+    marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
+  ),
+  ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: `Point ${i + 1}`, ...p, kind: 'point' as const })),
+]);
+function axisOf(axis: 'across' | 'up'): Axis | null {
+  const [a, b] = marks.value[axis];
+  if (a.value.value === null || b.value.value === null) return null;
+  const at = axis === 'across' ? 'x' : 'y';
+  return {
+    scale: (axis === 'across' ? draft.value.logAcross : draft.value.logUp) ? 'log' : 'linear',
+    marks: [
+      { at: a[at], value: a.value.value },
+      { at: b[at], value: b.value.value },
+    ],
+  };
+}
+const axes = computed(() => ({ across: axisOf('across'), up: axisOf('up') }));
+const faults = computed(() =>
+  (['across', 'up'] as const).flatMap((axis) => {
+    const known = axes.value[axis];
+    const fault = known && axisFault(known);
+    return fault ? [axisFaultText(fault, axis)] : [];
+  }),
+);
+const read = computed(() => {
+  const { across, up } = axes.value;
+  return across && up && faults.value.length === 0 ? diagramPoints(across, up, draft.value.points) : [];
+});
+
+function move(id: string, x: number, y: number): void {
+  const [kind, i] = [id.split(':')[0], Number(id.split(':')[1])];
+  if (kind === 'point')
+    draft.value = { ...draft.value, points: draft.value.points.map((p, k) => (k === i ? { x, y } : p)) };
+  else setMark(kind as 'across' | 'up', i, { x, y });
+}
+function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeof mark>>): void {
+  const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
+  draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
+}
+const note = ref('');
+const following = ref(false);
+const run = shallowRef<PictureRun<unknown> | null>(null);
+async function tap(x: number, y: number): Promise<void> {
+  note.value = '';
+  if (!following.value) {
+    if (draft.value.points.length < 200) draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
+    return;
+  }
+  if (run.value) return;
+  const mine = pictureRun((remote) => remote.follow(picture.value!.blob, { x, y }));
+  run.value = mine;
+  try {
+    const line = await mine.result;
+    if (line) {
+      draft.value = { ...draft.value, points: line };
+      following.value = false;
+    } else note.value = 'No line of a colour of its own there: tap the points one by one.';
+  } catch (error) {
+    if (!(error instanceof PictureStopped))
+      note.value = `The line could not be followed: ${error instanceof Error ? error.message : String(error)}`;
+  } finally {
+    run.value = null;
+  }
+}
+async function open(file: File): Promise<void> {
+  run.value?.stop();
+  if (await props.kept.open(file)) draft.value = nothing();
+}
+</script>
+
+<template>
+  <div class="from">
+    <PictureOpen :has="picture !== null" what="diagram" @open="open" />
+    <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
+    <p v-if="draftFault" class="told odd" role="alert">
+      The points are not kept: the browser’s storage is {{ draftFault }}.
+    </p>
+    <div v-if="picture" class="two">
+      <div>
+        <PictureStage :picture="picture" :handles="handles" label="Picture of the diagram" @move="move" @tap="tap" />
+      </div>
+      <div class="steps">
+        <h3>1 · Two known places on each axis</h3>
+        <p class="soft">Drag each cross to where its value is printed. The picture must stand straight.</p>
+        <div v-for="axis in ['across', 'up'] as const" :key="axis" class="axis" :class="axis">
+          <EntryField
+            v-for="(m, i) in marks[axis]"
+            :key="i"
+            :label="LABELS[axis][i]"
+            :quantity="axis === 'across' ? 'celsius' : 'ohms'"
+            :model-value="m.value"
+            @update:model-value="setMark(axis, i, { value: $event })"
+          />
+          <label class="check"
+            ><input v-if="axis === 'across'" v-model="draft.logAcross" type="checkbox" /><input
+              v-else
+              v-model="draft.logUp"
+              type="checkbox"
+            />{{ axis === 'across' ? 'temperature axis is logarithmic' : 'resistance axis is logarithmic' }}</label
+          >
+        </div>
+        <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
+        <h3>2 · Points along the line</h3>
+        <p class="soft">Tap along the line; more where it bends. Closer is better.</p>
+        <div class="row">
+          <button class="act" type="button" :aria-pressed="following" @click="following = !following">
+            {{ following ? 'Now tap the line' : 'Follow by colour' }}
+          </button>
+          <button
+            class="act quiet"
+            type="button"
+            :disabled="draft.points.length === 0"
+            @click="draft.points = draft.points.slice(0, -1)"
+          >
+            Take the last back
+          </button>
+          <button class="act quiet" type="button" :disabled="draft.points.length === 0" @click="draft.points = []">
+            All away
+          </button>
+          <span v-if="run" class="soft" role="status">following …</span>
+        </div>
+        <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" aria-label="Points read off">
+          <table data-test="diagram-points">
+            <thead>
+              <tr>
+                <th scope="col">°{{ preferences.temperatureUnit }}</th>
+                <th scope="col">Ω</th>
+                <th scope="col">the picture tells it to</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="p in read" :key="p.temperatureC" class="mono">
+                <td>{{ formatTemperature(p.temperatureC, preferences.temperatureUnit, 1) }}</td>
+                <td>{{ formatOhm(p.resistanceOhm) }}</td>
+                <td class="soft">± {{ (100 * Math.expm1(p.halfLog)).toFixed(1) }} %</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-else-if="draft.points.length > 0" class="soft">Give the four values, and the points are read.</p>
+        <button class="act main" type="button" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
+          Use these points
+        </button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.from,
+.steps {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-width: 0;
+}
+.steps {
+  align-items: flex-start;
+}
+.steps h3,
+.steps p {
+  margin: 0;
+}
+.axis {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 10px;
+  width: 100%;
+  padding-left: 10px;
+  border-left: 4px solid var(--plum);
+}
+.axis.across {
+  border-left-color: var(--clay);
+}
+.check {
+  display: flex;
+  grid-column: 1 / -1;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+.check input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--spruce);
+}
+.scroll {
+  overflow: auto;
+  width: 100%;
+  max-height: 260px;
+}
+</style>

@@ -1,0 +1,295 @@
+<script setup lang="ts">
+import { pictureTable } from '@mellow-probe/core/picture/pictureTable';
+import type { Box, GrayPicture } from '@mellow-probe/core/picture/grayPicture';
+import { type Corners, goRound, wholePicture } from '@mellow-probe/core/picture/straighten';
+import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
+import * as Comlink from 'comlink';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { z } from 'zod';
+import { useDraft } from '../../../session/draft.ts';
+import type { useKeptPicture } from '../../../session/keptPicture.ts';
+import type { PictureProgress } from '../../../workers/picture.ts';
+import { pictureRun, type PictureRun, PictureStopped } from '../../../workers/pictureClient.ts';
+import PictureOpen from './PictureOpen.vue';
+import PictureStage, { type Handle } from './PictureStage.vue';
+import { grayPng } from './grayPng.ts';
+
+/** A table on a picture: its corners are dragged straight, it is read on this device, and every figure is held against its own snippet. */
+const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
+const emit = defineEmits<{ use: [text: string] }>();
+
+const spot = z.strictObject({ x: z.number(), y: z.number() });
+const box = z.strictObject({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() });
+const schema = z.strictObject({
+  corners: z.array(spot).length(4).nullable(),
+  heads: z.array(z.string().max(200)).max(20),
+  rows: z
+    .array(z.array(z.strictObject({ text: z.string().max(40), doubtful: z.boolean(), box: box.nullable() })).max(20))
+    .max(400),
+  /** Cells that were looked at, as row:column. */
+  looked: z.array(z.string().max(12)).max(8000),
+});
+type Reading = z.infer<typeof schema>;
+const nothing = (): Reading => ({ corners: null, heads: [], rows: [], looked: [] });
+const { draft, fault: draftFault } = useDraft('picture', schema, nothing);
+
+const picture = computed(() => props.kept.picture.value);
+const corners = computed<Corners | null>(
+  () => (draft.value.corners ?? (picture.value && wholePicture(picture.value))) as Corners | null,
+);
+const NAMES = ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'];
+const handles = computed<Handle[]>(() =>
+  (corners.value ?? []).map((c, i) => ({ ...c, id: String(i), label: NAMES[i], kind: 'corner' })),
+);
+const round = computed(() => corners.value !== null && goRound(corners.value));
+
+const run = shallowRef<PictureRun<unknown> | null>(null);
+const progress = ref<PictureProgress | null>(null);
+const note = ref('');
+/** The straight page, of which the snippets are cut: an address of its picture, and its size. */
+const page = shallowRef<{ url: string; width: number; height: number } | null>(null);
+
+async function showPage(gray: GrayPicture): Promise<void> {
+  const url = URL.createObjectURL(await grayPng(gray));
+  if (page.value) URL.revokeObjectURL(page.value.url);
+  page.value = { url, width: gray.width, height: gray.height };
+}
+function stop(): void {
+  run.value?.stop();
+}
+onBeforeUnmount(() => {
+  stop();
+  if (page.value) URL.revokeObjectURL(page.value.url);
+});
+
+async function work<T>(start: () => PictureRun<T>, then: (result: T) => Promise<void>): Promise<void> {
+  note.value = '';
+  const mine = start();
+  run.value = mine;
+  try {
+    await then(await mine.result);
+  } catch (error) {
+    if (!(error instanceof PictureStopped))
+      note.value = `The picture could not be read: ${error instanceof Error ? error.message : String(error)}`;
+  } finally {
+    if (run.value === mine) {
+      run.value = null;
+      progress.value = null;
+    }
+  }
+}
+async function read(): Promise<void> {
+  const [image, at] = [picture.value!.blob, corners.value!];
+  await work(
+    () =>
+      pictureRun((remote) =>
+        remote.read(
+          image,
+          at.map((c) => ({ ...c })) as unknown as Corners,
+          Comlink.proxy((p) => (progress.value = p)),
+        ),
+      ),
+    async ({ table, page: gray }) => {
+      await showPage(gray);
+      draft.value = { ...draft.value, heads: table.heads, rows: table.rows, looked: [] };
+      if (table.rows.length === 0)
+        note.value = 'No table found between the corners. Is it sharp, and the whole of it in?';
+    },
+  );
+}
+/** After a reload the figures are there and the straight page is made again. */
+watch(
+  [picture, () => draft.value.rows.length > 0],
+  ([shown, has]) => {
+    if (shown && has && corners.value && !page.value && !run.value) {
+      const at = corners.value.map((c) => ({ ...c })) as unknown as Corners;
+      void work(
+        () => pictureRun((remote) => remote.prepare(shown.blob, at)),
+        ({ page: gray }) => showPage(gray),
+      );
+    }
+  },
+  { immediate: true },
+);
+async function open(file: File): Promise<void> {
+  stop();
+  if (!(await props.kept.open(file))) return;
+  page.value = null;
+  draft.value = nothing();
+}
+function moveCorner(id: string, x: number, y: number): void {
+  const next = corners.value!.map((c, i) => (String(i) === id ? { x, y } : { ...c }));
+  draft.value = { ...draft.value, corners: next };
+}
+
+const looked = computed(() => new Set(draft.value.looked));
+const put = computed(() => pictureTable(draft.value, (row, column) => looked.value.has(`${row}:${column}`)));
+const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== null).length);
+function correct(row: number, column: number, text: string): void {
+  const rows = draft.value.rows.map((cells, r) =>
+    r === row ? cells.map((cell, c) => (c === column ? { ...cell, text } : cell)) : cells,
+  );
+  draft.value = { ...draft.value, rows, looked: [...new Set([...draft.value.looked, `${row}:${column}`])] };
+}
+function confirm(row: number, column: number): void {
+  draft.value = { ...draft.value, looked: [...draft.value.looked, `${row}:${column}`] };
+}
+function leaveOut(row: number): void {
+  const shifted = draft.value.looked.flatMap((key) => {
+    const [r, c] = key.split(':').map(Number);
+    return r === row ? [] : [`${r > row ? r - 1 : r}:${c}`];
+  });
+  draft.value = { ...draft.value, rows: draft.value.rows.filter((_, r) => r !== row), looked: shifted };
+}
+/** The snippet of a cell: the page behind a window of its size, at a height that can be read. */
+const SNIPPET = 26;
+function snippet(at: Box | null): Record<string, string> {
+  if (!at || !page.value) return {};
+  const scale = SNIPPET / (at.bottom - at.top + 8);
+  return {
+    width: `${(at.right - at.left + 12) * scale}px`,
+    height: `${SNIPPET}px`,
+    backgroundImage: `url(${page.value.url})`,
+    backgroundSize: `${page.value.width * scale}px ${page.value.height * scale}px`,
+    backgroundPosition: `${-(at.left - 6) * scale}px ${-(at.top - 4) * scale}px`,
+  };
+}
+const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
+</script>
+
+<template>
+  <div class="from">
+    <PictureOpen :has="picture !== null" what="table" @open="open" />
+    <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
+    <p v-if="draftFault" class="told odd" role="alert">
+      The figures are not kept: the browser’s storage is {{ draftFault }}.
+    </p>
+    <div v-if="picture" class="two">
+      <div>
+        <p class="soft say">Drag the four corners around the table, then read it.</p>
+        <PictureStage :picture="picture" :handles="handles" outline label="Picture of the table" @move="moveCorner" />
+        <div class="row">
+          <button class="act main" type="button" :disabled="!round || run !== null" @click="read">
+            {{ draft.rows.length > 0 ? 'Read it again' : 'Read the table' }}
+          </button>
+          <template v-if="run && progress">
+            <progress :value="progress.share" max="1" aria-label="Reading the table"></progress>
+            <span class="soft" role="status">{{
+              progress.step === 'fetching' ? 'fetching the reader …' : `reading, ${Math.round(100 * progress.share)} %`
+            }}</span>
+            <button class="act quiet" type="button" @click="stop">Cancel</button>
+          </template>
+          <span v-else-if="!round" class="told odd">The corners must go round the table without crossing.</span>
+        </div>
+      </div>
+      <section
+        v-if="draft.rows.length > 0"
+        class="figures"
+        aria-label="Figures as they were read"
+        data-test="picture-figures"
+      >
+        <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
+          <template v-if="unsure > 0"
+            >{{ unsure }} {{ unsure === 1 ? 'figure' : 'figures' }} to look at: mend it, or tap ✓ where it stands as in
+            the picture.</template
+          >
+          <template v-else>{{ draft.rows.length }} rows, each figure beside its place in the picture.</template>
+        </p>
+        <div class="scroll" tabindex="0" role="region" aria-label="Rows of the table">
+          <table>
+            <thead>
+              <tr>
+                <th v-for="(head, c) in heads" :key="c" scope="col">{{ head || `column ${c + 1}` }}</th>
+                <th scope="col"><span class="visually-hidden">Skip</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(row, r) in draft.rows" :key="r">
+                <td v-for="(cell, c) in row" :key="c" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
+                  <span class="snippet" :style="snippet(cell.box)" aria-hidden="true"></span>
+                  <span class="line">
+                    <input
+                      class="text mono"
+                      :value="cell.text"
+                      maxlength="40"
+                      :aria-label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
+                      @change="correct(r, c, ($event.target as HTMLInputElement).value.trim())"
+                    />
+                    <button
+                      v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"
+                      class="act"
+                      type="button"
+                      :aria-label="`${cell.text} in row ${r + 1} stands as in the picture`"
+                      @click="confirm(r, c)"
+                    >
+                      ✓
+                    </button>
+                  </span>
+                  <span v-if="put.doubts[r][c]" class="why">{{ DOUBT_TEXTS[put.doubts[r][c]!] }}</span>
+                </td>
+                <td>
+                  <button class="act quiet" type="button" :aria-label="`Skip row ${r + 1}`" @click="leaveOut(r)">
+                    Skip
+                  </button>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <button class="act main" type="button" :disabled="unsure > 0" @click="emit('use', put.text)">
+          Use these figures
+        </button>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.from {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  min-width: 0;
+}
+.say {
+  margin: 0 0 8px;
+}
+.figures {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: flex-start;
+  min-width: 0;
+}
+.scroll {
+  overflow: auto;
+  width: 100%;
+  max-height: 62vh;
+}
+td {
+  padding: 4px 8px 4px 0;
+  vertical-align: top;
+}
+.unsure {
+  background: var(--amber-soft);
+}
+.snippet {
+  display: block;
+  max-width: 100%;
+  margin-bottom: 2px;
+  border-radius: 3px;
+  background-color: #fff;
+  background-repeat: no-repeat;
+}
+.line {
+  display: flex;
+  gap: 4px;
+}
+.line input {
+  width: 108px;
+}
+.why {
+  color: var(--amber-ink);
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref } from 'vue';
+
+/** Where a picture comes in: from a file, from the camera, dropped, or pasted. */
+defineProps<{ has: boolean; what: string }>();
+const emit = defineEmits<{ open: [file: File] }>();
+const picker = ref<HTMLInputElement>();
+const over = ref(false);
+
+function take(files: FileList | null | undefined): void {
+  const file = [...(files ?? [])].find((f) => f.type.startsWith('image/')) ?? files?.[0];
+  if (file) emit('open', file);
+  if (picker.value) picker.value.value = '';
+}
+function pasted(event: ClipboardEvent): void {
+  if ([...(event.clipboardData?.files ?? [])].some((f) => f.type.startsWith('image/'))) {
+    event.preventDefault();
+    take(event.clipboardData?.files);
+  }
+}
+onMounted(() => document.addEventListener('paste', pasted));
+onBeforeUnmount(() => document.removeEventListener('paste', pasted));
+</script>
+
+<template>
+  <div
+    class="open"
+    :class="{ over, has }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="((over = false), take($event.dataTransfer?.files))"
+  >
+    <button class="act" :class="{ main: !has }" type="button" @click="picker?.click()">
+      {{ has ? 'Another picture…' : `Open or take a picture of the ${what}…` }}
+    </button>
+    <span v-if="!has" class="soft">or drop it here, or paste it. It stays on this device.</span>
+    <input
+      ref="picker"
+      class="visually-hidden"
+      type="file"
+      accept="image/*"
+      :aria-label="`Picture of the ${what}`"
+      tabindex="-1"
+      @change="take(($event.target as HTMLInputElement).files)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+}
+.open:not(.has) {
+  flex-direction: column;
+  justify-content: center;
+  min-height: 180px;
+  padding: 16px;
+  border: 1px dashed var(--line-strong);
+  border-radius: 8px;
+  text-align: center;
+}
+.over {
+  background: var(--spruce-soft);
+}
+</style>

@@ -1,0 +1,76 @@
+import { onScopeDispose, readonly, type Ref, ref, shallowRef } from 'vue';
+import { blobOf } from '../browser/dataAddress.ts';
+import { scaledJpeg } from '../browser/scaledJpeg.ts';
+import { getPhoto, putPhoto, removePhotosOf } from '../storage/photoStorage.ts';
+
+/** A picture on the shelf, as the page shows it. */
+export interface ShownPicture {
+  blob: Blob;
+  /** Its data address, as it is kept with a curve. */
+  address: string;
+  url: string;
+  width: number;
+  height: number;
+}
+
+/** Pictures of the shelf are kept beside the photos of jobs, under this name. */
+const SHELF = 'shelf';
+/** Longest side, px: figures of a page stay legible. */
+const [LONGEST, QUALITY] = [2600, 0.88];
+/** Larger files are not opened. */
+const MOST_BYTES = 40_000_000;
+
+/** The picture a tool of the shelf works on, kept through reloads under a name. */
+export function useKeptPicture(name: string): {
+  picture: Readonly<Ref<ShownPicture | null>>;
+  fault: Readonly<Ref<string>>;
+  loaded: Promise<void>;
+  open(file: Blob): Promise<boolean>;
+  remove(): Promise<void>;
+} {
+  const picture = shallowRef<ShownPicture | null>(null);
+  const fault = ref('');
+  let newest = 0;
+
+  function drop(): void {
+    if (picture.value) URL.revokeObjectURL(picture.value.url);
+    picture.value = null;
+  }
+  async function show(address: string): Promise<void> {
+    const blob = blobOf(address);
+    const bitmap = await createImageBitmap(blob);
+    drop();
+    picture.value = { blob, address, url: URL.createObjectURL(blob), width: bitmap.width, height: bitmap.height };
+    bitmap.close();
+  }
+  async function open(file: Blob): Promise<boolean> {
+    const turn = ++newest;
+    fault.value = '';
+    const address = file.size > MOST_BYTES ? null : await scaledJpeg(file, LONGEST, QUALITY);
+    if (turn !== newest) return false;
+    if (!address) {
+      fault.value =
+        file.size > MOST_BYTES
+          ? `${(file.size / 1e6).toFixed(0)} MB are too large for a picture.`
+          : 'This is no picture that the browser can read.';
+      return false;
+    }
+    await show(address);
+    try {
+      await putPhoto(SHELF, name, address);
+    } catch {
+      fault.value = 'The browser’s storage does not take the picture: it stays until the page is left.';
+    }
+    return true;
+  }
+  async function remove(): Promise<void> {
+    newest++;
+    drop();
+    await removePhotosOf(SHELF, [name]).catch(() => undefined);
+  }
+  const loaded = getPhoto(SHELF, name).then(async (address) => {
+    if (address && newest === 0) await show(address).catch(() => undefined);
+  });
+  onScopeDispose(drop);
+  return { picture, fault: readonly(fault), loaded, open, remove };
+}

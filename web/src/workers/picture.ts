@@ -1,0 +1,85 @@
+import { grayOf, type GrayPicture } from '@mellow-probe/core/picture/grayPicture';
+import { type ColourPicture, followLine } from '@mellow-probe/core/picture/diagram';
+import { type PreparedTable, prepareTable, readTable, type TableRead } from '@mellow-probe/core/picture/readTable';
+import type { Corners, Spot } from '@mellow-probe/core/picture/straighten';
+import corePath from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url';
+import workerPath from 'tesseract.js/dist/worker.min.js?url';
+import * as Comlink from 'comlink';
+import { createWorker, OEM, PSM } from 'tesseract.js';
+import { symbolsOf } from './symbols.ts';
+
+/** What reading a picture is at: fetching the reader (only the first time), or reading, with the share done. */
+export interface PictureProgress {
+  step: 'fetching' | 'reading';
+  share: number;
+}
+
+/** Everything that is done with a picture of a table or a diagram, off the page's own thread. */
+export const pictureWork = {
+  /** The page between the corners, straight and level, with the places of its cells. */
+  async prepare(image: Blob, corners: Corners): Promise<PreparedTable> {
+    const prepared = prepareTable(await grayImage(image), corners);
+    return Comlink.transfer(prepared, [prepared.page.data.buffer]);
+  },
+  /** Reads the table between the corners. Rejects where the reader cannot be loaded. */
+  async read(
+    image: Blob,
+    corners: Corners,
+    progress: (p: PictureProgress) => void,
+  ): Promise<{ table: TableRead; page: GrayPicture }> {
+    const prepared = prepareTable(await grayImage(image), corners);
+    progress({ step: 'fetching', share: 0 });
+    const reader = await textReader();
+    try {
+      progress({ step: 'reading', share: 0 });
+      const table = await readTable(prepared, reader.read, (share) => progress({ step: 'reading', share }));
+      return Comlink.transfer({ table, page: prepared.page }, [prepared.page.data.buffer]);
+    } finally {
+      await reader.stop();
+    }
+  },
+  /** The line of a diagram that was tapped, followed by its colour; null where that is no line of its own. */
+  async follow(image: Blob, from: Spot): Promise<Spot[] | null> {
+    return followLine(await colours(image), from);
+  },
+};
+export type PictureWork = typeof pictureWork;
+
+async function colours(image: Blob): Promise<ColourPicture> {
+  const bitmap = await createImageBitmap(image);
+  const { width, height } = bitmap;
+  const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return { width, height, data: context.getImageData(0, 0, width, height).data };
+}
+
+async function grayImage(image: Blob): Promise<GrayPicture> {
+  const { width, height, data: bytes } = await colours(image);
+  return grayOf(bytes, width, height);
+}
+
+/** The reader of text, from files that ship with the page: no address but our own is asked. */
+async function textReader(): Promise<{
+  read: (file: Uint8Array, alphabet: string) => Promise<ReturnType<typeof symbolsOf>>;
+  stop: () => Promise<unknown>;
+}> {
+  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
+    workerPath,
+    corePath,
+    workerBlobURL: false,
+    // `vite.config.ts` puts the data there.
+    langPath: '/reader',
+    cacheMethod: 'none',
+  });
+  await worker.setParameters({ tessedit_pageseg_mode: PSM.SINGLE_LINE });
+  let alphabet = '';
+  return {
+    read: async (file, wanted) => {
+      if (wanted !== alphabet) await worker.setParameters({ tessedit_char_whitelist: (alphabet = wanted) });
+      // The library takes the bytes of a file; its types do not say so.
+      return symbolsOf((await worker.recognize(file as never, {}, { blocks: true })).data);
+    },
+    stop: () => worker.terminate(),
+  };
+}

@@ -1,0 +1,4 @@
+import * as Comlink from 'comlink';
+import { pictureWork } from './picture.ts';
+
+Comlink.expose(pictureWork);
