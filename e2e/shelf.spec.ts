@@ -256,3 +256,40 @@ test('nothing serious for axe on any tool', async ({ page }) => {
     expect(serious.map((v) => `${tool}: ${v.id} ${v.nodes[0].target.join(' ')}`)).toEqual([]);
   }
 });
+
+test('own codes of a boiler: put on the shelf, understood on a check, out and in as a file', async ({ page }) => {
+  await page.goto('/shelf/codes');
+  await page.getByLabel('Code', { exact: true }).fill('E12');
+  await page.getByLabel('Circuit', { exact: true }).fill('flow temperature');
+  await page.reload();
+  await expect(page.getByLabel('Circuit', { exact: true })).toHaveValue('flow temperature');
+  await page.getByRole('button', { name: 'Add the code' }).click();
+  await expect(page.locator('[data-test="own-codes"]')).toContainText('E12flow temperatureopen');
+  await page
+    .locator('input[aria-label="Code file"]')
+    .setInputFiles({
+      name: 'mine.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('E13;return temperature;open\nE14;;open\n'),
+    });
+  await expect(told(page, 'mine.csv: 1 code taken.')).toBeVisible();
+  await expect(told(page, 'Line 2 is left out: no circuit')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'CSV', exact: true }).click();
+  expect(readFileSync((await (await download).path()), 'utf8')).toBe(
+    'code,circuit,meaning\nE12,flow temperature,open\nE13,return temperature,open\n',
+  );
+  await page.getByRole('button', { name: 'Delete E13' }).click();
+  await expect(told(page, 'Deleted E13.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-test="own-codes"] tbody tr')).toHaveCount(2);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+
+  await startCheck(page);
+  await page.locator('[data-station="complaint"]').click();
+  await page.getByLabel('Add a code').fill('e-12');
+  await page.getByRole('button', { name: 'Add code' }).click();
+  await expect(page.locator('[data-test="code"]')).toContainText('E12');
+  await expect(page.locator('[data-test="code"]')).toContainText('Flow temperature: circuit open');
+  await kept(page);
+});

@@ -25,7 +25,7 @@ describe('trouble codes', () => {
     }[row.kind];
     expect(known.kind).toBe(kind);
     if (kind === 'sensor' || kind === 'reference') expect(known.says).toBe(meaningIn(row.definition));
-    expect(codeText(code, 'pull-up', 'ntc')!.length).toBeGreaterThan(10);
+    expect(codeText({ code }, 'pull-up', 'ntc')!.length).toBeGreaterThan(10);
   });
   test('every code that is known stands in the reference', () => {
     const listed = new Set(rows.map((r) => r.code));
@@ -78,15 +78,15 @@ describe('trouble codes', () => {
     expect(codesIn(' , \n')).toEqual([]);
   });
   test('low and high are the voltage: what reads cold hangs on layout and curve', () => {
-    expect(codeText('P0118', 'pull-up', 'ntc')).toContain('reads cold, like an open');
-    expect(codeText('P0118', 'pull-up', 'ptc')).toContain('reads hot, like an open');
-    expect(codeText('P0118', 'pull-down', 'ntc')).toContain('reads hot, like a short');
-    expect(codeText('P0117', 'one-wire', 'ntc')).toContain('reads hot, like a short');
+    expect(codeText({ code: 'P0118' }, 'pull-up', 'ntc')).toContain('reads cold, like an open');
+    expect(codeText({ code: 'P0118' }, 'pull-up', 'ptc')).toContain('reads hot, like an open');
+    expect(codeText({ code: 'P0118' }, 'pull-down', 'ntc')).toContain('reads hot, like a short');
+    expect(codeText({ code: 'P0117' }, 'one-wire', 'ntc')).toContain('reads hot, like a short');
   });
   test('resistance bytes are no voltages: which end they mean hangs on the layout', () => {
     expect(decodeCode('P0115-1A')?.says).toBe('ohms-low');
-    expect(codeText('P0115-1B', 'pull-down', 'ntc')).toContain('reads cold, like an open');
-    expect(codeText('P0115-1A', 'pull-up', 'ptc')).toContain('reads cold, like a short');
+    expect(codeText({ code: 'P0115-1B' }, 'pull-down', 'ntc')).toContain('reads cold, like an open');
+    expect(codeText({ code: 'P0115-1A' }, 'pull-up', 'ptc')).toContain('reads cold, like a short');
     expect(decodeCode('P0115-14')?.says).toBe('low-or-open');
   });
   const read = (...codes: [string, 'present' | 'sporadic' | 'came-back' | 'past'][]) =>
@@ -106,7 +106,7 @@ describe('trouble codes', () => {
     expect(speaksOfAnother(oil, 'Engine coolant · 5 V')).toBe(true);
     expect(speaksOfAnother(oil, 'Engine oil · 5 V')).toBe(false);
     expect(speaksOfAnother(oil, 'Module not known')).toBe(false);
-    expect(codeText('P0197', 'pull-up', 'ntc', 'Engine coolant')).toContain('another sensor');
-    expect(codeText('P0197', 'pull-up', 'ntc')).not.toContain('another sensor');
+    expect(codeText({ code: 'P0197' }, 'pull-up', 'ntc', 'Engine coolant')).toContain('another sensor');
+    expect(codeText({ code: 'P0197' }, 'pull-up', 'ntc')).not.toContain('another sensor');
   });
 });

@@ -1,4 +1,5 @@
-import type { CodeState } from '../units/vocabulary.ts';
+import type { CodeMeaning, CodeState } from '../units/vocabulary.ts';
+import { findOwnCode, type OwnCode } from './ownCodes.ts';
 
 /** What a trouble code says of a circuit, in the words of this program. Structure of the codes: SAE J2012 / ISO 15031-6, from memory. */
 export interface TroubleCode {
@@ -9,23 +10,6 @@ export interface TroubleCode {
   /** Sensor circuit, reference supply, a condition of the machine, or no temperature at all. */
   kind: 'sensor' | 'reference' | 'condition' | 'not-temperature';
 }
-
-/**
- * 'low', 'high': the voltage at the module's pin; 'ohms-low', 'ohms-high': the resistance it sees; the others as they say. 'other': nothing of a
- * circuit.
- */
-export type CodeMeaning =
-  | 'circuit'
-  | 'range'
-  | 'low'
-  | 'high'
-  | 'low-or-open'
-  | 'high-or-open'
-  | 'ohms-low'
-  | 'ohms-high'
-  | 'intermittent'
-  | 'open'
-  | 'other';
 
 const FIVE: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high', 'intermittent'];
 const FOUR: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high'];
@@ -203,21 +187,34 @@ export function decodeCode(text: string): TroubleCode | null {
 
 /**
  * Takes a list of codes apart, as typed or pasted: by lines, commas, semicolons, or blanks before the next code. `state` is what the words behind a
- * code say of it; null where they say nothing.
+ * code say of it; null where they say nothing. `own`: the user's own codes, which go before those of the standards.
  *
  * @example codesIn('P0118 pending, SPN 110, FMI 3').map((c) => c.code) // ['P0118', 'SPN 110 FMI 3']
  */
-export function codesIn(text: string): { code: string; state: CodeState | null; typed: string }[] {
+export function codesIn(
+  text: string,
+  own: readonly OwnCode[] = [],
+): { code: string; state: CodeState | null; typed: string; own?: OwnCode }[] {
   return text
     .replace(/(SPN[\s:=]*\d+)[\s,;]*FMI/gi, '$1 FMI')
     .split(/[,;\n\r\t]+|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
     .map((part) => part.trim())
     .filter(Boolean)
-    .map((part) => ({
-      code: decodeCode(part)?.code ?? part,
-      typed: part,
-      state: STATE_WORDS.find(([word]) => word.test(part))?.[1] ?? null,
-    }));
+    .flatMap((part) => {
+      const words = part.split(/\s+/);
+      // "E1 E2": two of one's own, though no code of the standards parts them.
+      return words.length > 1 && words.every((w) => findOwnCode(own, w)) ? words : [part];
+    })
+    .map((part) => {
+      const bare = STATE_WORDS.reduce((t, [word]) => t.replace(word, ' '), part).trim();
+      const mine = findOwnCode(own, bare);
+      return {
+        code: mine?.code ?? decodeCode(part)?.code ?? part,
+        typed: part,
+        state: STATE_WORDS.find(([word]) => word.test(part))?.[1] ?? null,
+        ...(mine ? { own: mine } : {}),
+      };
+    });
 }
 
 /** Every code that is known, for contract tests and lists. */
@@ -225,17 +222,24 @@ export function knownCodes(): readonly TroubleCode[] {
   return [...CODES.values()];
 }
 
-/** A code as it was typed, with the state in which it was read. */
+/** A code as it was typed, with the state in which it was read, and its meaning where it is one of the user's own. */
 interface ReadCode {
   code: string;
   state: CodeState;
+  own?: Pick<OwnCode, 'what' | 'says'>;
+}
+
+/** What a code of a check says: the user's own meaning first, else that of the known codes; null where neither knows it. */
+export function meaningOf({ code, own }: Pick<ReadCode, 'code' | 'own'>): TroubleCode | null {
+  return own ? { code, ...own, kind: own.says === 'other' ? 'condition' : 'sensor' } : decodeCode(code);
 }
 
 /** The codes that speak of a sensor's circuit, each meaning once, with the state that weighs most. */
 export function sensorCodes(codes: readonly ReadCode[]): (TroubleCode & { state: CodeState })[] {
   const found = new Map<string, TroubleCode & { state: CodeState }>();
-  for (const { code, state } of codes) {
-    const known = decodeCode(code);
+  for (const read of codes) {
+    const { state } = read;
+    const known = meaningOf(read);
     if (known?.kind !== 'sensor' || known.says === 'other') continue;
     const key = `${known.what} ${known.says}`;
     const before = found.get(key);
@@ -249,7 +253,7 @@ const STRENGTH: readonly CodeState[] = ['past', 'sporadic', 'present', 'came-bac
 
 /** Do the codes point at what circuits share: a code of a reference, or codes of two or more circuits? */
 export function pointAtShared(codes: readonly ReadCode[]): boolean {
-  const known = codes.flatMap(({ code }) => decodeCode(code) ?? []);
+  const known = codes.flatMap((code) => meaningOf(code) ?? []);
   const circuits = new Set(known.filter((c) => c.kind === 'sensor').map((c) => c.what));
   return circuits.size > 1 || known.some((c) => c.kind === 'reference');
 }
@@ -264,6 +268,11 @@ const SUBJECTS: readonly RegExp[] = [
   /evaporator/i,
   /exhaust/i,
   /gearbox|transmission/i,
+  /flow/i,
+  /return/i,
+  /flue/i,
+  /hot water|\bdhw\b|cylinder|tank/i,
+  /room|indoor/i,
 ];
 
 /**

@@ -3,6 +3,7 @@ import { MOST } from './most.ts';
 import {
   CAUSE_STATES,
   CLOSINGS,
+  CODE_MEANINGS,
   CODE_STATES,
   COMPARED_SENSORS,
   FAULT_GROUPS,
@@ -20,7 +21,17 @@ export const complaintSchema = z.strictObject({
   text: paragraph,
   /** Ids of `catalogue/symptoms`. */
   symptoms: z.array(identifier).max(DOOR * MOST.symptoms),
-  codes: z.array(z.strictObject({ id: identifier, code: line, state: z.enum(CODE_STATES) })).max(DOOR * MOST.codes),
+  codes: z
+    .array(
+      z.strictObject({
+        id: identifier,
+        code: line,
+        state: z.enum(CODE_STATES),
+        /** What it means, where it is one of the user's own. */
+        own: z.strictObject({ what: line, says: z.enum(CODE_MEANINGS) }).optional(),
+      }),
+    )
+    .max(DOOR * MOST.codes),
   replaced: z.array(z.enum(REPLACEABLE_PARTS)).max(4),
   /** Causes that are no electrical fault (ids of `catalogue/otherCauses`), as far as they were looked at. */
   causes: z.record(identifier, z.enum(CAUSE_STATES)),

@@ -1,4 +1,4 @@
-import type { CodeMeaning } from '../catalogue/troubleCodes.ts';
+import type { CodeMeaning } from '../units/vocabulary.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import type { Fault } from '../faults/fault.ts';

@@ -98,8 +98,8 @@ function complaintSection(job: Job, { unit }: ReportOptions): ReportSection {
           .map((s) => s.name)
           .join('; '),
       ),
-      ...c.codes.map(({ code, state }) =>
-        `Code ${code} (${states[state]}). ${codeText(code, job.circuit.layout, slope, job.circuit.name) ?? ''}`.trim(),
+      ...c.codes.map((code) =>
+        `Code ${code.code} (${states[code.state]}). ${codeText(code, job.circuit.layout, slope, job.circuit.name) ?? ''}`.trim(),
       ),
       ...say('Replaced before', c.replaced.join(', ')),
       ...say('Other causes', causes.join('; ')),

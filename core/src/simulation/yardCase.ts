@@ -1,6 +1,6 @@
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import type { CodeMeaning } from '../catalogue/troubleCodes.ts';
+import type { CodeMeaning } from '../units/vocabulary.ts';
 import { FINDINGS } from '../catalogue/findings.ts';
 import { type CircuitState, nominalState, type SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';

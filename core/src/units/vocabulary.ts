@@ -65,6 +65,16 @@ export type ResistorSeries = (typeof RESISTOR_SERIES)[number];
 export const CODE_STATES = ['present', 'sporadic', 'came-back', 'past'] as const;
 export type CodeState = (typeof CODE_STATES)[number];
 
+/**
+ * What a trouble code says of a circuit. 'low', 'high': the voltage at the module's pin; 'ohms-low', 'ohms-high': the resistance it sees; the others
+ * as they say. 'other': nothing of a circuit.
+ */
+export const CODE_MEANINGS = [
+  ...(['circuit', 'range', 'low', 'high', 'low-or-open', 'high-or-open'] as const),
+  ...(['ohms-low', 'ohms-high', 'intermittent', 'open', 'other'] as const),
+] as const;
+export type CodeMeaning = (typeof CODE_MEANINGS)[number];
+
 /** What may have been replaced already, in vain. */
 export const REPLACEABLE_PARTS = ['sensor', 'connector', 'wiring', 'module'] as const;
 export type ReplaceablePart = (typeof REPLACEABLE_PARTS)[number];

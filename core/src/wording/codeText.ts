@@ -1,12 +1,18 @@
-import { decodeCode, speaksOfAnother, type TroubleCode } from '../catalogue/troubleCodes.ts';
+import { meaningOf, speaksOfAnother, type TroubleCode } from '../catalogue/troubleCodes.ts';
+import type { OwnCodesRead } from '../catalogue/ownCodes.ts';
 import type { Layout } from '../units/vocabulary.ts';
 
 /**
  * What a code means in this circuit: "low" and "high" are the signal's voltage, so which way the value reads hangs on layout and curve.
  * `null` for a code that is not known.
  */
-export function codeText(code: string, layout: Layout, slope: 'ntc' | 'ptc', circuitName = ''): string | null {
-  const known = decodeCode(code);
+export function codeText(
+  code: Parameters<typeof meaningOf>[0],
+  layout: Layout,
+  slope: 'ntc' | 'ptc',
+  circuitName = '',
+): string | null {
+  const known = meaningOf(code);
   const text = known && meaningText(known, layout, slope);
   if (!known || !text || !speaksOfAnother(known, circuitName)) return text;
   return `${text} Speaks of another sensor than the one on the bench: counted only for what they share.`;
@@ -44,4 +50,16 @@ function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): 
     default:
       return `${what}: the circuit, kind not told.`;
   }
+}
+
+/** What is wrong with a line of a file of own codes. */
+export function ownCodeFaultText({ line, reason, text }: OwnCodesRead['faults'][number]): string {
+  const why = {
+    'no-code': 'no code',
+    'no-circuit': 'no circuit',
+    meaning: 'the meaning is none of the list',
+    twice: 'the code stands above already',
+    'too-many': 'no room for more',
+  }[reason];
+  return `Line ${line} is left out: ${why} (${text}).`;
 }

@@ -191,14 +191,14 @@ describe('what is wrong with a figure', () => {
 
 describe('codes, conditions, one resistance', () => {
   test('“low” and “high” are volts: which way they read hangs on layout and curve', () => {
-    expect(codeText('P0118', 'pull-up', 'ntc')).toMatch(/reads cold, like an open/);
-    expect(codeText('P0117', 'pull-up', 'ntc')).toMatch(/reads hot, like a short/);
-    expect(codeText('P0118', 'pull-up', 'ptc')).toMatch(/reads hot, like an open/);
-    expect(codeText('P0118', 'pull-down', 'ntc')).toMatch(/reads hot, like a short/);
-    expect(codeText('SPN 110 FMI 5', 'pull-up', 'ntc')).toContain('reads cold');
-    expect(codeText('SPN 110 FMI 5', 'pull-up', 'ptc')).toContain('reads hot');
-    expect(codeText('P0118-13', 'one-wire', 'ptc')).toContain('reads hot');
-    expect(codeText('not a code', 'pull-up', 'ntc')).toBeNull();
+    expect(codeText({ code: 'P0118' }, 'pull-up', 'ntc')).toMatch(/reads cold, like an open/);
+    expect(codeText({ code: 'P0117' }, 'pull-up', 'ntc')).toMatch(/reads hot, like a short/);
+    expect(codeText({ code: 'P0118' }, 'pull-up', 'ptc')).toMatch(/reads hot, like an open/);
+    expect(codeText({ code: 'P0118' }, 'pull-down', 'ntc')).toMatch(/reads hot, like a short/);
+    expect(codeText({ code: 'SPN 110 FMI 5' }, 'pull-up', 'ntc')).toContain('reads cold');
+    expect(codeText({ code: 'SPN 110 FMI 5' }, 'pull-up', 'ptc')).toContain('reads hot');
+    expect(codeText({ code: 'P0118-13' }, 'one-wire', 'ptc')).toContain('reads hot');
+    expect(codeText({ code: 'not a code' }, 'pull-up', 'ntc')).toBeNull();
   });
   test('every test that needs a condition says it', () => {
     for (const m of MEASUREMENTS) {

@@ -66,6 +66,12 @@ export const TOOLS: readonly ShelfTool[] = [
     () => import('./JudgeTool.vue'),
   ),
   tool(
+    'codes',
+    'Own codes',
+    'What the codes of your boilers and machines mean: understood on every check.',
+    () => import('./CodesTool.vue'),
+  ),
+  tool(
     'kit',
     'My kit',
     'Meter, thermometer, resistors and leads: every uncertainty uses them.',

@@ -4,13 +4,16 @@ import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
 import { MOST } from '@mellow-probe/core/job/most';
 import { codeText } from '@mellow-probe/core/wording/codeText';
 import { curveSlope } from '@mellow-probe/core/job/curveSlope';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed } from 'vue';
 import { newId } from '../../../browser/newId.ts';
 import { useUnsent } from '../../../session/unsent.ts';
+import { useOwnCodes } from '../../../session/ownCodes.ts';
 import { useSession } from '../../../session/jobSession.ts';
 
 /** Trouble codes as typed, each with its state and what it means in this very circuit. */
 const { job } = useSession();
+const ownCodes = useOwnCodes();
 const codes = computed(() => job.complaint.codes);
 const text = useUnsent('code');
 const STATES = {
@@ -19,16 +22,21 @@ const STATES = {
   'came-back': 'cleared, came back',
   past: 'from the past',
 } as const;
-const meaning = (code: string): string =>
+const meaning = (code: Job['complaint']['codes'][number]): string =>
   codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ??
-  'Not a code known here: a maker’s own? Note what the scan tool says.';
+  'Not a code known here: a maker’s own? Put it on the shelf under Own codes, and it is understood.';
 
 const full = computed(() => codes.value.length >= MOST.codes);
 function add(): void {
   const room = MOST.codes - codes.value.length;
-  const typed = codesIn(text.value);
-  for (const { code, state } of typed.slice(0, room))
-    codes.value.push({ id: newId(), code: code.toUpperCase(), state: state ?? 'present' });
+  const typed = codesIn(text.value, ownCodes.codes);
+  for (const { code, state, own } of typed.slice(0, room))
+    codes.value.push({
+      id: newId(),
+      code: own ? code : code.toUpperCase(),
+      state: state ?? 'present',
+      ...(own ? { own: { what: own.what, says: own.says } } : {}),
+    });
   text.value = typed
     .slice(room)
     .map((c) => c.typed)
@@ -41,7 +49,7 @@ function add(): void {
     <h3>Codes</h3>
     <div v-for="c in codes" :key="c.id" class="code" data-test="code">
       <span class="mono">{{ c.code }}</span>
-      <span class="soft">{{ meaning(c.code) }}</span>
+      <span class="soft">{{ meaning(c) }}</span>
       <select v-model="c.state" :aria-label="`State of ${c.code}`">
         <option v-for="s in CODE_STATES" :key="s" :value="s">{{ STATES[s] }}</option>
       </select>

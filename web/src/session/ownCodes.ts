@@ -1,0 +1,37 @@
+import { findOwnCode, MOST_OWN_CODES, type OwnCode, ownCodeSchema } from '@mellow-probe/core/catalogue/ownCodes';
+import { defineStore } from 'pinia';
+import { computed, shallowRef } from 'vue';
+import { z } from 'zod';
+import { shelfDoor } from '../storage/shelfStorage.ts';
+import { persistedRecord } from './record.ts';
+
+const schema = z.strictObject({ codes: z.array(ownCodeSchema).max(MOST_OWN_CODES) });
+
+/** The user's own codes on the shelf: those of machines that follow no standard. */
+export const useOwnCodes = defineStore('own-codes', () => {
+  const record = persistedRecord<z.infer<typeof schema>>({ door: shelfDoor('codes', schema), initial: { codes: [] } });
+  const removed = shallowRef<OwnCode | null>(null);
+  return {
+    codes: computed(() => record.value.codes),
+    fault: record.fault,
+    removed,
+    /** Puts codes on the shelf; one that is there already takes the new meaning. How many found no room. */
+    keep(added: readonly OwnCode[]): number {
+      const rest = record.value.codes.filter((c) => !findOwnCode(added, c.code));
+      const room = Math.max(0, MOST_OWN_CODES - rest.length);
+      record.change('typed', (value) => {
+        value.codes = [...rest, ...added.slice(0, room)].sort((a, b) =>
+          a.code.localeCompare(b.code, 'en', { numeric: true }),
+        );
+      });
+      removed.value = null;
+      return Math.max(0, added.length - room);
+    },
+    remove(code: string): void {
+      removed.value = findOwnCode(record.value.codes, code) ?? null;
+      record.change('typed', (value) => {
+        value.codes = value.codes.filter((c) => c.code !== code);
+      });
+    },
+  };
+});
