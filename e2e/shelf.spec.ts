@@ -265,18 +265,16 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
   await expect(page.getByLabel('Circuit', { exact: true })).toHaveValue('flow temperature');
   await page.getByRole('button', { name: 'Add the code' }).click();
   await expect(page.locator('[data-test="own-codes"]')).toContainText('E12flow temperatureopen');
-  await page
-    .locator('input[aria-label="Code file"]')
-    .setInputFiles({
-      name: 'mine.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('E13;return temperature;open\nE14;;open\n'),
-    });
+  await page.locator('input[aria-label="Code file"]').setInputFiles({
+    name: 'mine.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('E13;return temperature;open\nE14;;open\n'),
+  });
   await expect(told(page, 'mine.csv: 1 code taken.')).toBeVisible();
   await expect(told(page, 'Line 2 is left out: no circuit')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV', exact: true }).click();
-  expect(readFileSync((await (await download).path()), 'utf8')).toBe(
+  expect(readFileSync(await (await download).path(), 'utf8')).toBe(
     'code,circuit,meaning\nE12,flow temperature,open\nE13,return temperature,open\n',
   );
   await page.getByRole('button', { name: 'Delete E13' }).click();
@@ -292,4 +290,10 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
   await expect(page.locator('[data-test="code"]')).toContainText('E12');
   await expect(page.locator('[data-test="code"]')).toContainText('Flow temperature: circuit open');
   await kept(page);
+});
+
+test('both definitions of B stand beside a curve', async ({ page }) => {
+  await page.goto('/shelf/curves');
+  await pickCurve(page, '10k');
+  await expect(page.locator('[data-test="curve-names"]')).toHaveText(/^R25 \d.* · B25\/85 \d{4} K · B0\/50 \d{4} K$/);
 });

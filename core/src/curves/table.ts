@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { monotoneCubic } from '../numeric/monotoneCubic.ts';
-import { naturalLog, naturalLogs } from '../numeric/naturalLog.ts';
+import { naturalLog } from '../numeric/naturalLog.ts';
 import type { CurveKind } from './curveKind.ts';
+import { type LogLines, tableConversion } from './tableConversion.ts';
 import { type CurveModel, DEFAULT_TOLERANCE_LOG, KELVIN } from './curveModel.ts';
 
 const pointSchema = z.strictObject({
@@ -91,6 +92,7 @@ function tableModel(curve: TableCurve): CurveModel {
   const logOhmAt = piecewiseLinear(x, l).at;
   const inverse = piecewiseLinear(l, x);
   const inverseAt = inverse.at;
+  let convert: ReturnType<typeof tableConversion> | null = null;
   const temperatureC = (r: number): number => {
     const value = naturalLog(r);
     if (value === Infinity) return slope === 'ntc' ? -KELVIN : Infinity;
@@ -104,41 +106,14 @@ function tableModel(curve: TableCurve): CurveModel {
     slope,
     resistanceOhm: (t) => Math.exp(logOhmAt(1 / Math.max(t + KELVIN, 20))),
     temperatureC,
-    temperaturesC: (ohms, out) => {
-      naturalLogs(ohms, out);
-      insideOf(out, inverse);
-      const [least, most] = slope === 'ntc' ? [ends.last, ends.first] : [ends.first, ends.last];
-      for (let k = 0; k < ohms.length; k++) {
-        if (!(ohms[k] > least.resistanceOhm && ohms[k] < most.resistanceOhm)) out[k] = temperatureC(ohms[k]);
-      }
-    },
+    temperaturesC: (ohms, out) => (convert ??= tableConversion(inverse, temperatureC))(ohms, out),
     toleranceLog: curve.toleranceLog ?? DEFAULT_TOLERANCE_LOG,
     formErrorLog: formErrorOf(curve.points),
   };
 }
 
-interface PiecewiseLinear {
+interface PiecewiseLinear extends LogLines {
   readonly at: (key: number) => number;
-  from: Float64Array;
-  /** Each line's value at key 0. */
-  starts: Float64Array;
-  slopes: Float64Array;
-  index: Uint16Array;
-  low: number;
-  scale: number;
-  cells: number;
-}
-
-/** The lines over a whole log, in place: ln Ω in, °C out; only what lies inside the table is right. Written out: a call a value costs as much again. */
-function insideOf(logs: Float64Array, { from, starts, slopes, index, low, scale, cells }: PiecewiseLinear): void {
-  const last = slopes.length - 1;
-  for (let k = 0; k < logs.length; k++) {
-    const value = logs[k];
-    const cell = (value - low) * scale;
-    let i = cell <= 0 ? 0 : cell >= cells ? last : index[cell | 0];
-    while (i < last && from[i + 1] < value) i++;
-    logs[k] = 1 / (starts[i] + value * slopes[i]) - KELVIN;
-  }
 }
 
 /** Entries of the index a knot: enough that a step or two finds the interval. */
@@ -169,7 +144,7 @@ function piecewiseLinear(keys: readonly number[], values: readonly number[]): Pi
     while (i < last && from[i + 1] < key) i++;
     return to[i] + (key - from[i]) * slopes[i];
   };
-  return { at, from, starts, slopes, index, low, scale, cells };
+  return { at, from, starts, slopes };
 }
 
 /**

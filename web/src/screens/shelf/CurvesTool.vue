@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { betaBetween } from '@mellow-probe/core/catalogue/curves';
 import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
@@ -55,6 +56,14 @@ const facts = computed(() => {
   const unit = preferences.temperatureUnit;
   return `${formatTemperature(minC, unit)} … ${formatTemperature(maxC, unit)} · ± ${(100 * Math.sqrt(3) * toleranceLog).toFixed(1)} % · ${curve.value.source}`;
 });
+/** Makers tell B for two pairs of temperatures and do not always say which: both stand here, or someone buys the wrong part. */
+const namedBy = computed(() => {
+  const { model } = curve.value;
+  if (model.slope !== 'ntc') return '';
+  const b = (low: number, high: number): string =>
+    low >= model.minC && high <= model.maxC ? `${betaBetween(model, low, high).toFixed(0)} K` : 'outside its range';
+  return `R25 ${formatOhm(model.resistanceOhm(25))} · B25/85 ${b(25, 85)} · B0/50 ${b(0, 50)}`;
+});
 /** The picture of a curve that was read from one. */
 const picture = ref<string | null>(null);
 watch(
@@ -100,6 +109,7 @@ function exportCurve(): void {
     <EntryField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" v-model="draft.step" />
   </div>
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
+  <p v-if="namedBy" class="soft mono" data-test="curve-names">{{ namedBy }}</p>
   <div class="two">
     <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
     <div class="scroll" tabindex="0" role="region" aria-label="Table of the curve">
