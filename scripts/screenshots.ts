@@ -1,6 +1,7 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
 import path from 'node:path';
+import { tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM, servePage } from './builtPage.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -23,9 +24,6 @@ const tool = async (id: string): Promise<void> => {
   await page.locator('[data-tool] .pick, [data-tool] .figure, [data-tool] textarea').first().waitFor();
 };
 
-await page.goto(base);
-await page.getByText('Four figures are enough').waitFor();
-await shoot('ledger-empty');
 await page.goto(`${base}/demo/`);
 await page.locator('[data-test="job"]').first().waitFor();
 await shoot('ledger');
@@ -59,6 +57,26 @@ await page
     '°C; min kΩ; kΩ; max kΩ\n-20; 27,5; 28,68; 29,9\n0; 9,1; 9,42; 9,75\n20; 3,42; 3,52; 3,62\n40; 1,42; 1,954; 2,0\n60; 0,65; 0,667; 0,68\n80; 0,325; 0,332; 0,34\n100; 0,172; 0,177; 0,182',
   );
 await shoot('shelf-own-curve');
+const maker = await (await browser.newContext({ deviceScaleFactor: 2 })).newPage();
+const photo = await tablePicture(maker, 5);
+await page.getByLabel('From a picture').check();
+await page
+  .locator('input[aria-label="Picture of the table"]')
+  .setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: photo.png });
+await page.locator('.layer svg').scrollIntoViewIfNeeded();
+for (const [i, [x, y]] of photo.corners.entries()) {
+  const [ring, stage] = [
+    (await page.locator('.handle.corner .ring').nth(i).boundingBox())!,
+    (await page.locator('.layer svg').boundingBox())!,
+  ];
+  await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(stage.x + (x / 1400) * stage.width, stage.y + (y / 1500) * stage.height, { steps: 3 });
+  await page.mouse.up();
+}
+await page.getByRole('button', { name: 'Read the table' }).click();
+await page.locator('[data-test="picture-figures"]').waitFor({ timeout: 60_000 });
+await shoot('shelf-picture');
 await tool('identify');
 await page.getByLabel('Temperature 1').fill('21');
 await page.getByLabel('Ohms 1').fill('11.9k');
@@ -67,10 +85,6 @@ await tool('divider');
 await page.locator('.plot .trace').first().waitFor();
 await page.getByLabel('Series resistance').fill('0.62');
 await shoot('shelf-divider');
-await tool('substitutes');
-await shoot('shelf-substitutes');
-await tool('kit');
-await shoot('shelf-kit');
 await page.getByRole('button', { name: 'Dark' }).click();
 await open(/Cold store/);
 await station('wires');
@@ -80,5 +94,24 @@ await page.getByRole('button', { name: 'Light' }).click();
 await page.setViewportSize({ width: 800, height: 1280 });
 await open(/Cold store/);
 await shoot('bench-tablet');
+const phone = await (
+  await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+).newPage();
+const shootPhone = async (name: string): Promise<void> => {
+  await phone.waitForTimeout(1200);
+  await phone.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
+};
+await phone.goto(`${base}/demo/`);
+await phone.locator('[data-test="job"]').first().waitFor();
+await shootPhone('phone-ledger');
+await phone
+  .getByRole('link', { name: /Pilot boat/ })
+  .first()
+  .tap();
+await phone.locator('[data-station="loaded"]').tap();
+await phone.getByRole('button', { name: 'Plugged-in volts' }).first().tap();
+await shootPhone('phone-card');
+await phone.getByRole('button', { name: /why/ }).first().tap();
+await shootPhone('phone-verdict');
 await browser.close();
 stop();

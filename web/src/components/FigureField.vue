@@ -30,6 +30,8 @@ const props = defineProps<{
   predicted?: string;
   /** The one field of a card, with figures that are read at arm's length. */
   large?: boolean;
+  /** Figures come from keys on the page: the screen's own keyboard stays down. */
+  pad?: boolean;
 }>();
 const emit = defineEmits<{ type: [text: string]; choose: [text: string]; enter: []; settle: [before: string] }>();
 
@@ -104,6 +106,7 @@ function goOn(event: KeyboardEvent): void {
         autocapitalize="off"
         spellcheck="false"
         maxlength="200"
+        :inputmode="pad ? 'none' : undefined"
         @input="emit('type', ($event.target as HTMLInputElement).value)"
         @change="settle"
         @keydown.enter.prevent="goOn"

@@ -1,22 +1,64 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { Dropdown, Menu, type MenuProps } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { useNarrow } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import ShortcutList from './ShortcutList.vue';
 
 /** The bar on top of every screen: where one is, what is being worked on, units, light, help. */
-defineProps<{ back?: boolean }>();
+const props = defineProps<{
+  back?: boolean;
+  /** What can be done with the thing on the screen; on a phone it stands behind "⋯" with units, light and help. */
+  actions?: readonly { name: string; run?: () => void; to?: string }[];
+}>();
+const router = useRouter();
+const narrow = useNarrow();
 const preferences = usePreferences();
 const help = ref(false);
+const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
+const all = computed(() => [
+  ...(props.actions ?? []),
+  { name: `Temperatures in °${unit.value}`, run: () => preferences.toggleUnit() },
+  { name: preferences.dark ? 'Light' : 'Dark', run: () => preferences.toggleTheme() },
+  { name: 'Help and shortcuts', run: () => (help.value = true) },
+]);
+function act({ run, to }: { run?: (() => void) | (() => boolean); to?: string }): void {
+  if (to) void router.push(to);
+  else run?.();
+}
+const menu = computed<MenuProps>(() => ({
+  items: all.value.map((a, key) => ({ key, label: a.name, style: { minHeight: '48px' } })),
+  onClick: ({ key }) => act(all.value[Number(key)]),
+}));
 </script>
 
 <template>
   <header class="bar">
-    <RouterLink v-if="back" class="act quiet back" to="/">‹ Checks</RouterLink>
+    <RouterLink v-if="back" class="act quiet back" to="/" aria-label="‹ Checks"
+      >‹ <span class="place">Checks</span></RouterLink
+    >
     <b v-else class="name">Mellow Probe</b>
-    <span v-if="workshop === 'demo'" class="demo">Demo workshop<span class="long">: made-up data</span></span>
+    <span v-if="workshop === 'demo'" class="demo" :class="{ back }"
+      >Demo workshop<span class="long">: made-up data</span></span
+    >
     <slot />
-    <span class="right">
+    <Dropdown
+      v-if="narrow"
+      :trigger="['click']"
+      placement="bottomRight"
+      :get-popup-container="(trigger) => trigger.parentElement!"
+    >
+      <button class="act quiet more" type="button" aria-label="More" aria-haspopup="menu">⋯</button>
+      <template #overlay><Menu v-bind="menu" /></template>
+    </Dropdown>
+    <span v-else class="right">
+      <template v-for="a in actions" :key="a.name">
+        <RouterLink v-if="a.to" class="act quiet" :to="a.to">{{ a.name }}</RouterLink>
+        <button v-else class="act quiet" type="button" @click="a.run?.()">{{ a.name }}</button>
+      </template>
+      <span v-if="actions?.length" class="rule" aria-hidden="true"></span>
       <button
         class="act quiet"
         type="button"
@@ -44,6 +86,7 @@ const help = ref(false);
   background: var(--sheet);
   border-bottom: 1px solid var(--line);
   min-width: 0;
+  position: relative;
 }
 .name {
   font-size: 17px;
@@ -61,14 +104,45 @@ const help = ref(false);
   margin-left: auto;
   display: flex;
 }
+.rule {
+  align-self: center;
+  width: 1px;
+  height: 24px;
+  margin: 0 4px;
+  background: var(--line);
+}
+.more {
+  min-width: 48px;
+  margin-left: auto;
+  font-size: 22px;
+}
 .right .act {
   min-width: 44px;
+}
+@media (max-width: 620px) {
+  .demo {
+    padding: 3px 6px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .name {
+    white-space: nowrap;
+  }
+  .place,
+  .demo.back {
+    display: none;
+  }
+  .back {
+    min-width: 44px;
+    font-size: 20px;
+  }
 }
 @media (max-width: 900px) {
   .long {
     display: none;
   }
   .bar {
+    flex-wrap: wrap;
     gap: 4px;
     padding: 0 4px;
   }

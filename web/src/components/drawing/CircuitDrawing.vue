@@ -6,7 +6,11 @@ import type { Drawing } from './drawingOf.ts';
 import SensorEnd from './SensorEnd.vue';
 
 /** A circuit: what is in the plug, where the leads stand, what was measured where, what is suspected. */
-const props = defineProps<{ drawing: Drawing }>();
+const props = defineProps<{
+  drawing: Drawing;
+  /** The form for a phone: short wires, larger words, the values above and below the circuit. */
+  upright?: boolean;
+}>();
 const emit = defineEmits<{ mark: [measurement: string] }>();
 const part = computed(() => props.drawing.suspect?.part ?? 'none');
 const mark = (name: string): string => (part.value === name ? 'suspect' : '');
@@ -18,6 +22,19 @@ const [SIGNAL_Y, RETURN_Y] = [120, 200];
 const signalY = computed(() => (mirrored.value ? RETURN_Y : SIGNAL_Y));
 const returnY = computed(() => (mirrored.value ? SIGNAL_Y : RETURN_Y));
 
+/** By how much the wires are shorter in the upright form: plug and sensor stand that much nearer to the module. */
+const nearer = computed(() => (props.upright ? 200 : 0));
+/** The upright form has room for values above and below; what is not used is cut off. */
+const viewBox = computed(() => {
+  if (!props.upright) return '0 0 760 258';
+  const has = (place: string): boolean => props.drawing.marks.some((m) => m.place === place);
+  const below = has('sensor') ? 314 : props.drawing.facts.temperature ? 276 : 256;
+  return `0 0 520 ${below + (props.drawing.suspect ? 24 : 0)}`;
+});
+const suspectY = computed(() => {
+  const [, top, , height] = viewBox.value.split(' ').map(Number);
+  return props.upright ? top + height - 7 : 255;
+});
 const SIGNS: Record<string, { x: number; y: number }> = {
   plug: { x: 553, y: 160 },
   sensor: { x: 608, y: 160 },
@@ -30,13 +47,18 @@ const SIGNS: Record<string, { x: number; y: number }> = {
 const sign = computed(() => {
   if (part.value === 'signal') return { x: 300, y: signalY.value };
   if (part.value === 'return') return { x: 300, y: returnY.value };
-  return SIGNS[part.value] ?? null;
+  const at = SIGNS[part.value];
+  return at ? { x: at.x > 400 ? at.x - nearer.value : at.x, y: at.y } : null;
 });
 
 const sensorX = computed(() =>
   props.drawing.plug.kind === 'sensor' ? 0 : props.drawing.plug.kind === 'open' ? 46 : 70,
 );
 function placeOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number; y: number } {
+  const at = spotOf(probe, colour);
+  return at.x > 400 ? { x: at.x - nearer.value, y: at.y } : at;
+}
+function spotOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number; y: number } {
   switch (probe) {
     case 'signal':
       return { x: 540, y: signalY.value };
@@ -65,7 +87,7 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
 
 <template>
   <section class="sheet drawing" aria-label="The circuit as this test needs it">
-    <svg viewBox="0 0 760 258" role="img" :aria-label="drawing.suspect?.text ?? 'circuit drawing'">
+    <svg :viewBox="viewBox" :class="{ upright }" role="img" :aria-label="drawing.suspect?.text ?? 'circuit drawing'">
       <g class="lines">
         <rect x="10" y="8" width="206" height="234" rx="10" class="module" />
         <path d="M40 36V48" :class="mark('reference')" />
@@ -82,40 +104,52 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
           <path v-if="drawing.layout === 'pull-up'" d="M40 212V200H216" :class="mark('ground')" />
           <path v-if="drawing.layout === 'pull-up'" d="M28 212h24M32 218h16M36 224h8" :class="mark('ground')" />
         </template>
-        <path :d="drawing.moduleFree ? 'M236 120H540' : 'M216 120H540'" :class="mark(upperPart)" />
+        <path :d="`M${drawing.moduleFree ? 236 : 216} 120H${540 - nearer}`" :class="mark(upperPart)" />
         <path
           v-if="drawing.layout !== 'one-wire'"
-          :d="drawing.moduleFree ? 'M236 200H540' : 'M216 200H540'"
+          :d="`M${drawing.moduleFree ? 236 : 216} 200H${540 - nearer}`"
           :class="mark(lowerPart)"
         />
-        <path v-else d="M540 200H486V222M470 222h32M476 228h20M482 234h8" :class="mark('return')" />
-        <rect x="540" y="102" width="13" height="116" rx="4" :class="['part', mark('plug')]" />
+        <path
+          v-else
+          :transform="`translate(${-nearer},0)`"
+          d="M540 200H486V222M470 222h32M476 228h20M482 234h8"
+          :class="mark('return')"
+        />
+        <rect :x="540 - nearer" y="102" width="13" height="116" rx="4" :class="['part', mark('plug')]" />
       </g>
-      <SensorEnd :plug="drawing.plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
+      <g :transform="`translate(${-nearer},0)`">
+        <SensorEnd :plug="drawing.plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
+      </g>
       <g class="words">
         <text x="206" y="28" text-anchor="end" class="strong">Module</text>
         <text x="58" y="42" class="figure">{{ drawing.facts.reference }}</text>
         <text x="58" y="78">{{ drawing.facts.pullUp }}</text>
         <text x="226" y="114">{{ drawing.facts.wires[0] }}</text>
         <text v-if="drawing.layout !== 'one-wire'" x="226" y="194">{{ drawing.facts.wires[1] }}</text>
-        <text x="548" y="97" text-anchor="middle">plug</text>
+        <text :x="548 - nearer" y="97" text-anchor="middle">plug</text>
         <text v-if="drawing.moduleFree" x="226" y="164">module unplugged</text>
-        <text v-if="drawing.facts.temperature" x="752" y="252" text-anchor="end">
+        <text
+          v-if="drawing.facts.temperature"
+          :x="upright ? 12 : 752"
+          :y="upright ? 266 : 252"
+          :text-anchor="upright ? 'start' : 'end'"
+        >
           thermometer
           <tspan class="figure">{{ drawing.facts.temperature }}</tspan>
         </text>
       </g>
       <g v-if="uses('chassis') && drawing.layout !== 'one-wire'" class="lines">
-        <path d="M486 232v6M472 238h28M478 244h16M483 250h6" />
+        <path :transform="`translate(${-nearer},0)`" d="M486 232v6M472 238h28M478 244h16M483 250h6" />
       </g>
-      <text v-if="uses('chassis')" x="506" y="246">battery −</text>
-      <text v-if="uses('supply')" x="418" y="240">battery +</text>
+      <text v-if="uses('chassis')" :x="506 - nearer" y="246">battery −</text>
+      <text v-if="uses('supply')" :x="418 - nearer" y="240">battery +</text>
       <g v-if="uses('reference')" class="lines"><path d="M40 40H238" /></g>
       <text v-if="uses('reference')" x="250" y="44">at the neighbour</text>
-      <g v-if="drawing.returnBridged" class="lines bridge">
+      <g v-if="drawing.returnBridged" class="lines bridge" :transform="`translate(${-nearer},0)`">
         <path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" />
       </g>
-      <DrawingMarks :marks="drawing.marks" @mark="emit('mark', $event)" />
+      <DrawingMarks :marks="drawing.marks" :upright="upright" @mark="emit('mark', $event)" />
       <g v-if="leads" class="leads">
         <g :transform="`translate(${leads.red.x},${leads.red.y})`">
           <circle r="9" class="red" />
@@ -131,7 +165,7 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
           <path d="M0-13L13 0 0 13-13 0Z" />
           <text y="5" text-anchor="middle" class="bang">!</text>
         </g>
-        <text x="12" y="255">{{ drawing.suspect.text }}</text>
+        <text x="12" :y="suspectY">{{ drawing.suspect.text }}</text>
       </g>
     </svg>
   </section>
@@ -146,6 +180,18 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
 svg {
   width: 100%;
   height: 100%;
+}
+.upright text {
+  font-size: 16px;
+}
+.upright .suspicion text {
+  font-size: 17px;
+}
+/* Larger words would run over the wires: their ground is kept free. */
+.upright .words text {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
 }
 .lines {
   fill: none;

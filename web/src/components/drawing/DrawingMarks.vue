@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Mark } from './drawingOf.ts';
 
 /** The measured values at their nodes, each beside what it should be. A click names the test. */
-const props = defineProps<{ marks: readonly Mark[] }>();
+const props = defineProps<{ marks: readonly Mark[]; upright?: boolean }>();
 const emit = defineEmits<{ mark: [measurement: string] }>();
 
 /** First mark of each place, and the step to the second. */
@@ -16,12 +16,20 @@ const SPOTS: Record<Mark['place'], { x: number; y: number; dx: number; dy: numbe
   returnWire: { x: 300, y: 194, dx: 0, dy: 0 },
   sensor: { x: 590, y: 26, dx: 0, dy: 36 },
 };
+/** In the upright form each mark is a block of three lines. */
+const UPRIGHT: typeof SPOTS = {
+  ...SPOTS,
+  signal: { x: 226, y: 20, dx: 150, dy: 0 },
+  across: { x: 226, y: 142, dx: 0, dy: 0 },
+  return: { x: 226, y: 218, dx: 150, dy: 0 },
+  sensor: { x: 226, y: 270, dx: 150, dy: 0 },
+};
 const placed = computed(() => {
   const count = new Map<string, number>();
   return props.marks.map((m) => {
     const n = count.get(m.place) ?? 0;
     count.set(m.place, n + 1);
-    const spot = SPOTS[m.place];
+    const spot = (props.upright ? UPRIGHT : SPOTS)[m.place];
     const [first, ...rest] = m.beside.split(' ');
     return {
       ...m,
@@ -48,6 +56,13 @@ const placed = computed(() => {
           ><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</text
         >
         <text y="13" class="small">{{ m.label }}</text>
+      </template>
+      <template v-else-if="upright && !m.oneLine">
+        <text>{{ m.label }}</text>
+        <text y="18" class="value"
+          ><tspan :class="['sign', { off: m.sign === '◆' }]">{{ m.sign }}</tspan> {{ m.value }}</text
+        >
+        <text y="34" class="small range">{{ m.range }}</text>
       </template>
       <template v-else>
         <text class="label"

@@ -59,11 +59,17 @@ async function exportJson(): Promise<void> {
 function exportCsv(): void {
   saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
 }
+const actions = [
+  { name: 'Report', to: `/check/${job.id}/report` },
+  { name: 'CSV', run: exportCsv },
+  { name: 'Export', run: () => void exportJson() },
+];
 </script>
 
 <template>
   <div class="bench">
-    <TopBar back>
+    <TopBar back :actions="actions">
+      <h1 class="visually-hidden">{{ job.title || 'Untitled check' }}</h1>
       <input
         v-model="job.title"
         class="title"
@@ -73,9 +79,6 @@ function exportCsv(): void {
       />
       <UndoButtons />
       <SaveState @export="exportJson" />
-      <button class="act quiet" type="button" @click="exportCsv">CSV</button>
-      <button class="act quiet" type="button" @click="exportJson">Export</button>
-      <RouterLink class="act quiet" :to="`/check/${job.id}/report`">Report</RouterLink>
     </TopBar>
     <main class="table">
       <WorkOrder />
@@ -100,10 +103,11 @@ function exportCsv(): void {
   height: 100%;
   display: grid;
   grid-template-rows: 52px minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr);
 }
 .title {
   flex: 1;
-  min-width: 120px;
+  min-width: 60px;
   height: 40px;
   border: 1px solid transparent;
   border-radius: 8px;
@@ -135,6 +139,7 @@ function exportCsv(): void {
 }
 @media (max-width: 1080px) {
   .bench {
+    grid-template-rows: auto minmax(0, 1fr);
     height: auto;
     min-height: 100%;
   }
@@ -148,6 +153,10 @@ function exportCsv(): void {
     display: flex;
     flex-direction: column;
     padding: 0;
+  }
+  .table > * {
+    min-width: 0;
+    max-width: 100%;
   }
 }
 </style>

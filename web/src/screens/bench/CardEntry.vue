@@ -2,9 +2,11 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { blank } from '@mellow-probe/core/units/entry';
 import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
-import { computed } from 'vue';
+import { computed, nextTick, ref } from 'vue';
+import { useNarrow, useTouch } from '../../browser/useMedia.ts';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
+import NumberPad from './NumberPad.vue';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useReadingView } from '../../session/readingView.ts';
@@ -12,6 +14,19 @@ import { useReadingView } from '../../session/readingView.ts';
 /** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
 const { job, verdict, work } = useSession();
 const readings = useReadings();
+const [narrow, touch] = [useNarrow(), useTouch()];
+/** On a phone the pad is there until letters are asked for. */
+const letters = ref(false);
+const pad = computed(() => narrow.value && touch.value && !letters.value);
+const fields = ref<HTMLElement>();
+async function toLetters(): Promise<void> {
+  letters.value = true;
+  const input = fields.value?.querySelector<HTMLInputElement>('.large input');
+  // A field in focus already does not call the keyboard up.
+  input?.blur();
+  await nextTick();
+  input?.focus();
+}
 const viewOf = useReadingView();
 const about = computed(() => measurementById(work.test!));
 const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
@@ -53,9 +68,10 @@ function where(text: string): void {
 </script>
 
 <template>
-  <div class="fields">
+  <div ref="fields" class="fields">
     <FigureField
       large
+      :pad="pad"
       :label="about.name"
       :text="reading?.text ?? ''"
       :quantity="about.quantity"
@@ -67,6 +83,15 @@ function where(text: string): void {
       @choose="put"
       @settle="reading && readings.remember(reading.id, $event)"
       @enter="work.goNext()"
+    />
+    <NumberPad
+      v-if="pad"
+      :text="reading?.text ?? ''"
+      :quantity="about.quantity"
+      next="Next"
+      @type="put"
+      @next="work.goNext()"
+      @letters="toLetters"
     />
     <div class="row">
       <EntryField
@@ -136,6 +161,12 @@ function where(text: string): void {
   display: flex;
   gap: 10px;
   flex-wrap: wrap;
+}
+@media (max-width: 620px) {
+  /* The conditions first, so that figure and pad lie at the foot. */
+  .row {
+    order: -1;
+  }
 }
 .row > * {
   flex: 1 1 110px;

@@ -159,6 +159,12 @@ function chooseCurve(id: string): void {
 @media (max-width: 700px) {
   .choice {
     flex-wrap: wrap;
+    row-gap: 0;
+  }
+  .details {
+    width: 100%;
+    min-height: 48px;
+    margin: 0 0 6px;
   }
 }
 </style>

@@ -34,4 +34,10 @@ const { keeping, record } = useSession();
 .soft {
   font-size: 13px;
 }
+@media (max-width: 620px) {
+  .fault {
+    flex-wrap: wrap;
+    font-size: 13px;
+  }
+}
 </style>

@@ -2,6 +2,7 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { computed, nextTick, ref, watch } from 'vue';
+import { useNarrow } from '../../browser/useMedia.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 import CardEntry from './CardEntry.vue';
@@ -11,6 +12,7 @@ import CardOutcome from './CardOutcome.vue';
 const { verdict, work } = useSession();
 const preferences = usePreferences();
 const root = ref<HTMLElement>();
+const narrow = useNarrow();
 const about = computed(() => measurementById(work.test!));
 const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
@@ -24,7 +26,10 @@ watch(
   async () => {
     await nextTick();
     root.value?.querySelector<HTMLInputElement>('.large input')?.focus();
+    // In the thumb's reach: field and pad at the foot, what to do above them.
+    if (narrow.value) root.value?.querySelector('.fields')?.scrollIntoView({ block: 'end' });
   },
+  { immediate: true },
 );
 defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large input')?.focus() });
 </script>
@@ -162,7 +167,20 @@ li {
 }
 @media (max-width: 620px) {
   .card {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+    overflow: visible;
+  }
+  /* The line of the verdict stands over the foot of the page. */
+  .entry :deep(.fields) {
+    scroll-margin-bottom: 96px;
+  }
+  .siblings {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  .siblings button {
+    flex: none;
+    min-height: 48px;
   }
 }
 </style>

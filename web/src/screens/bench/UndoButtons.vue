@@ -58,11 +58,12 @@ onBeforeUnmount(() => {
       :key="way"
       class="act quiet"
       type="button"
+      :data-sign="way === 'undo' ? '↶' : '↷'"
       :disabled="!history.next[way]"
       :title="words ? `${verb}: ${words}` : `Nothing to ${verb.toLowerCase()}`"
       @click="move(way)"
     >
-      {{ name }}<span v-if="words" class="visually-hidden">: {{ words }}</span>
+      <span class="name">{{ name }}</span><span v-if="words" class="visually-hidden">: {{ words }}</span>
     </button>
     <span class="told" role="status" data-test="undo-told">{{ told }}</span>
   </span>
@@ -92,6 +93,28 @@ onBeforeUnmount(() => {
 }
 .told:empty {
   display: none;
+}
+@media (max-width: 620px) {
+  .undo .act::before {
+    content: attr(data-sign) / '';
+    font-size: 20px;
+  }
+  .name {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .undo .act {
+    min-width: 44px;
+  }
+  .told {
+    top: 100%;
+    right: 0;
+    max-width: 84vw;
+    transform: none;
+  }
 }
 .act:disabled {
   opacity: 0.45;

@@ -197,4 +197,26 @@ button:hover {
     display: none;
   }
 }
+/* One line to the side: stations first, the way of working at its end. */
+@media (max-width: 620px) {
+  .order {
+    /* Hidden words scroll with it, too. */
+    position: relative;
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    overflow-x: auto;
+  }
+  ol {
+    flex: none;
+    overflow: visible;
+  }
+  .head {
+    flex: none;
+    order: 2;
+  }
+  .station {
+    min-height: 48px;
+  }
+}
 </style>

@@ -18,7 +18,7 @@ const line = computed(() => props.job.complaint.text || props.job.note);
 
 <template>
   <tr data-test="job">
-    <td>
+    <td class="what">
       <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || 'Untitled check' }}</RouterLink>
       <div class="soft">
         {{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template>
@@ -29,12 +29,12 @@ const line = computed(() => props.job.complaint.text || props.job.note);
         {{ due.due > 0 ? '◆' : '○' }} {{ due.open }} follow-up{{ due.open > 1 ? 's' : '' }}, next {{ due.next }}
       </div>
     </td>
-    <td>
+    <td class="decided">
       <div>{{ job.decision ? groupName(job.decision.group) : '—' }}</div>
       <div class="soft state">{{ STATES[state] }}{{ job.closed?.how === 'unproved' ? ', no proof' : '' }}</div>
     </td>
-    <td class="soft">{{ job.circuit.name }}</td>
-    <td class="mono">{{ count }}</td>
+    <td class="soft circuit">{{ job.circuit.name }}</td>
+    <td class="mono count">{{ count }}<span class="word"> readings</span></td>
     <td class="mono when">{{ dayjs(job.updatedAt).format('YYYY-MM-DD HH:mm') }}</td>
     <td class="acts">
       <RouterLink class="act quiet" :to="`/check/${job.id}/report`">Report</RouterLink>
@@ -108,5 +108,65 @@ summary::-webkit-details-marker {
 }
 .menu .act {
   justify-content: flex-start;
+}
+.word {
+  display: none;
+}
+@media (max-width: 700px) {
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 12px;
+    margin-bottom: 10px;
+    padding: 10px 14px;
+    border: 1px solid var(--line);
+    border-radius: 12px;
+    background: var(--sheet);
+  }
+  td {
+    padding: 0;
+    border: 0;
+  }
+  .what {
+    grid-column: 1;
+  }
+  .what .open {
+    min-height: 48px;
+    font-size: 17px;
+  }
+  .decided {
+    grid-column: 2;
+    grid-row: 1;
+    padding-top: 10px;
+    text-align: right;
+  }
+  .circuit,
+  .acts {
+    grid-column: 1 / -1;
+  }
+  .count,
+  .when {
+    padding-top: 2px;
+    font-size: 13px;
+    color: var(--soft);
+  }
+  .when {
+    text-align: right;
+  }
+  .word {
+    display: inline;
+  }
+  .acts {
+    display: flex;
+    justify-content: space-between;
+    margin: 4px -10px -6px;
+  }
+  .acts .act {
+    min-height: 48px;
+  }
+  .menu {
+    right: auto;
+    left: -60px;
+  }
 }
 </style>

@@ -66,6 +66,7 @@ onKeyStroke('c', () => void start());
   <div class="jobs">
     <TopBar />
     <main>
+      <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">
         <button class="act main" type="button" @click="start">New check <kbd>C</kbd></button>
         <button class="act" type="button" @click="picker?.click()">Import file…</button>
@@ -190,6 +191,11 @@ main {
   color: inherit;
   border-color: currentColor;
 }
+@media (pointer: coarse) {
+  .tools .main kbd {
+    display: none;
+  }
+}
 .ledger {
   width: 100%;
   border-spacing: 0;
@@ -239,5 +245,25 @@ main {
 }
 .damaged h2 {
   font-size: 16px;
+}
+/* On a phone each check is a card. */
+@media (max-width: 700px) {
+  main {
+    padding: 12px 10px 40px;
+  }
+  .ledger,
+  .ledger tbody {
+    display: block;
+  }
+  .ledger {
+    border: 0;
+    background: transparent;
+  }
+  .ledger thead {
+    display: none;
+  }
+  .empty {
+    padding: 20px 16px;
+  }
 }
 </style>

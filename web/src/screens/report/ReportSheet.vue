@@ -236,6 +236,14 @@ img {
     border: 0;
   }
 }
+@media screen and (max-width: 620px) {
+  th,
+  td {
+    padding: 3px 6px 3px 0;
+    font-size: 12px;
+    overflow-wrap: anywhere;
+  }
+}
 </style>
 <style>
 @page {
@@ -247,6 +255,14 @@ img {
   #app {
     height: auto;
     background: #fff;
+  }
+}
+@media screen and (max-width: 620px) {
+  th,
+  td {
+    padding: 3px 6px 3px 0;
+    font-size: 12px;
+    overflow-wrap: anywhere;
   }
 }
 </style>

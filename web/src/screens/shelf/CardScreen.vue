@@ -139,4 +139,9 @@ td {
     max-width: none;
   }
 }
+.pick,
+.pick select {
+  min-width: 0;
+  max-width: 100%;
+}
 </style>

@@ -1,0 +1,175 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { kept, verdict } from './bench.ts';
+
+/** A phone held upright: a finger, a small window that does not shrink the page to fit. */
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+
+/** Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. */
+const sticksOut = (page: Page, width: number): Promise<string[]> =>
+  page.evaluate((wide) => {
+    const scrolls = (e: Element | null): boolean =>
+      e !== null && (/auto|scroll|hidden|clip/.test(getComputedStyle(e).overflowX) || scrolls(e.parentElement));
+    const root = document.scrollingElement!;
+    if (root.scrollWidth <= wide && innerWidth <= wide) return [];
+    return [...document.querySelectorAll('body *')]
+      .filter((e) => e.getBoundingClientRect().right > wide + 0.5 && !scrolls(e.parentElement))
+      .slice(0, 5)
+      .map((e) => `${e.tagName}.${String((e as HTMLElement).className)} ${Math.round(e.getBoundingClientRect().right)}`)
+      .concat(`page ${root.scrollWidth} of ${wide}`);
+  }, width);
+
+const SHELF = [
+  'curves',
+  'own',
+  'identify',
+  'sweep',
+  'divider',
+  'substitutes',
+  'baths',
+  'judge',
+  'codes',
+  'kit',
+  'card',
+];
+
+for (const dark of [false, true])
+  for (const width of [360, 390, 768, 800, 1024, 1280])
+    test(`nothing scrolls sideways at ${width} px, ${dark ? 'dark' : 'light'}: every screen and sheet`, async ({
+      browser,
+    }) => {
+      const context = await browser.newContext({
+        ...PHONE,
+        isMobile: width < 1024,
+        viewport: { width, height: 844 },
+        colorScheme: dark ? 'dark' : 'light',
+      });
+      const page = await context.newPage();
+      const found: Record<string, string[]> = {};
+      const look = async (name: string): Promise<void> => {
+        const out = await sticksOut(page, width);
+        if (out.length > 0) found[name] = out;
+      };
+      await page.goto('/');
+      await page.getByText('Four figures are enough').waitFor();
+      await look('empty ledger');
+      await page.goto('/demo/');
+      await page.locator('[data-test="job"]').first().waitFor();
+      await look('ledger');
+      await page
+        .getByRole('link', { name: /Swimming bath/ })
+        .first()
+        .click();
+      await page.locator('[data-station]').first().waitFor();
+      const stations = await page
+        .locator('[data-station]')
+        .evaluateAll((list) => list.map((e) => e.getAttribute('data-station')!));
+      for (const station of stations) {
+        await page.locator(`[data-station="${station}"]`).evaluate((e) => (e as HTMLElement).click());
+        await page.waitForTimeout(60);
+        await look(`station ${station}`);
+      }
+      const check = page.url();
+      await page.goto(`${check}/report`);
+      await page.locator('[data-section]').first().waitFor();
+      await look('report');
+      for (const tool of SHELF) {
+        await page.goto(`/demo/shelf/${tool}`);
+        await page.locator('main, [data-tool]').first().waitFor();
+        await page.waitForTimeout(150);
+        await look(`shelf ${tool}`);
+      }
+      await context.close();
+      expect(found).toEqual({});
+    });
+
+test('a job on a phone, by touch alone: from the complaint to the closed job', async ({ browser }) => {
+  const context = await browser.newContext(PHONE);
+  const page = await context.newPage();
+  const station = (id: string): Promise<void> => page.locator(`[data-station="${id}"]`).tap();
+  const key = (name: string): Promise<void> =>
+    page.getByRole('group', { name: 'Number pad' }).getByRole('button', { name, exact: true }).tap();
+  const figure = async (id: string, keys: readonly string[]): Promise<void> => {
+    const card = page.locator(`[data-card="${id}"]`);
+    if (!(await card.isVisible()))
+      await page.getByRole('group', { name: 'Tests of this station' }).getByRole('button', { name: NAMES[id] }).tap();
+    await expect(card).toBeVisible();
+    for (const k of keys) await key(k);
+  };
+  const NAMES: Record<string, RegExp> = {
+    'sensor-ohms': /ohms/i,
+    'open-voltage': /unplugged/i,
+    'loaded-voltage': /plugged in/i,
+  };
+
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start the first check' }).tap();
+  await station('complaint');
+  await page.getByText('Fans never come on', { exact: false }).tap();
+  await station('live');
+  await expect(page.locator('[data-card="displayed"] .large input')).toHaveAttribute('inputmode', 'none');
+  await figure('displayed', ['2', '4', 'minus']);
+  await expect(page.locator('.large input')).toHaveValue('-24');
+  await station('supply');
+  await figure('open-voltage', ['5', 'decimal mark', '0', '1']);
+  await station('sensor');
+  await figure('sensor-ohms', ['3', 'decimal mark', '6', '9', 'delete', 'kilo']);
+  await expect(page.locator('.large input')).toHaveValue('3.6k');
+  await station('loaded');
+  await figure('loaded-voltage', ['4', 'decimal mark', '4']);
+  // The verdict is one line at the foot, and pulls up.
+  const foot = page.getByRole('complementary', { name: 'Verdict' });
+  await expect(foot.locator('.short')).toContainText(/Wiring|resistance/);
+  await foot.getByRole('button', { name: /why/ }).tap();
+  await expect(verdict(page)).toBeVisible();
+  await foot.getByRole('button', { name: /down/ }).tap();
+
+  await station('decision');
+  await page.getByLabel('Wiring', { exact: true }).tap();
+  await page.getByRole('button', { name: 'Record the decision' }).tap();
+  await station('repair');
+  await page.getByLabel('Repaired').tap();
+  await station('proof');
+  await page.getByLabel('Thermometer now').tap();
+  await page.keyboard.insertText('14');
+  await page.getByLabel(/say why/).tap();
+  await page.keyboard.insertText('the owner proves it at sea');
+  await page.getByRole('button', { name: 'Close without proof' }).tap();
+  await expect(page.locator('[data-test="close"]')).toContainText('the owner proves it at sea');
+  await kept(page);
+  await context.close();
+});
+
+test('keys and rows are large enough for a glove, and nothing is against accessibility, light and dark', async ({
+  browser,
+}) => {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    const context = await browser.newContext({ ...PHONE, colorScheme });
+    const page = await context.newPage();
+    await page.goto('/demo/');
+    await page
+      .getByRole('link', { name: /Pilot boat/ })
+      .first()
+      .tap();
+    await page.locator('[data-station="loaded"]').tap();
+    await expect(page.getByRole('group', { name: 'Number pad' })).toBeVisible();
+    const low = await page
+      .locator('.pad button')
+      .evaluateAll((list) =>
+        list
+          .filter((b) => b.getBoundingClientRect().height < 48 || b.getBoundingClientRect().width < 48)
+          .map((b) => b.textContent),
+      );
+    expect(low).toEqual([]);
+    await page.getByRole('button', { name: 'More', exact: true }).tap();
+    await expect(page.getByRole('menuitem', { name: 'Report' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    for (const where of ['bench', 'ledger']) {
+      if (where === 'ledger') await page.goto('/demo/');
+      await page.waitForTimeout(400);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${where} ${v.id} ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+    }
+    await context.close();
+  }
+});
