@@ -71,7 +71,11 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await hand.station('repair');
   await hand.press('It is out');
   await hand.station('proof');
+  const panel = page.locator('[data-test="progress"]');
+  await expect(panel).toContainText('Proved: close the job');
+  await expect(page.locator('[data-test="next"]')).toHaveCount(0);
   await hand.press('Close as proved');
+  await expect(panel).toContainText('Closed as proved');
   await kept(page);
 
   await page.getByRole('link', { name: 'Report' }).last().click();
@@ -210,6 +214,9 @@ test('nothing serious for axe on the forms, the report and the ledger', async ({
     .getByRole('link', { name: /Swimming bath/ })
     .first()
     .click();
+  // A closed job says what was proved; what was suspected before is folded under it.
+  await expect(page.locator('[data-test="progress"]')).toContainText('Closed as proved');
+  await page.getByText('What was suspected before the repair').click();
   await expect(page.locator('[data-test="evidence"]')).toBeVisible();
   for (const station of [
     'complaint',

@@ -15,7 +15,7 @@ const shoot = async (name: string): Promise<void> => {
 const open = async (title: RegExp): Promise<void> => {
   await page.goto(`${base}/demo/`);
   await page.getByRole('link', { name: title }).first().click();
-  await page.locator('[data-test="evidence"]').waitFor();
+  await page.locator('[data-test="evidence"]:visible, [data-test="progress"]').first().waitFor();
   await page.locator('.plot .trace').first().waitFor();
 };
 const station = (id: string): Promise<void> => page.locator(`[data-station="${id}"]`).click();

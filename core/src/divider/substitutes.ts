@@ -54,7 +54,8 @@ export function substitutesFor(
       }
     }
   }
-  const worth = (s: Substitute): number => Math.abs(s.errorK) + (s.how === 'one' ? 0 : 0.05);
+  // A pair is worth its trouble only where it is nearer by more than resistors are true.
+  const worth = (s: Substitute): number => Math.abs(s.errorK) + (s.how === 'one' ? 0 : Math.max(0.05, toleranceK));
   return found.sort((a, b) => worth(a) - worth(b)).slice(0, count);
 }
 

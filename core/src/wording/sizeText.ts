@@ -4,12 +4,12 @@ import { formatInterval, formatOhm } from '../units/format.ts';
 /** Above this no meter of the trade tells a resistance from none, Ω. */
 const CLEAN_BREAK = 2e9;
 
-/** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Wide ranges are said to be open. */
+/** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Of wide ranges it is said that the size is not known yet. */
 export function sizeText(size: SizeEstimate): string {
   const { low, middle, high, unit } = size;
   if (unit === 'ohm') {
     if (low > CLEAN_BREAK) return 'a clean break';
-    if (high / low > 30) return `size open: ${formatInterval(size, 'ohms', 'C')}`;
+    if (high / low > 30) return `size not known yet (${formatInterval(size, 'ohms', 'C')})`;
     return `about ${twoFigures(middle)} (${formatInterval(size, 'ohms', 'C')})`;
   }
   if (unit === 'factor') return `about × ${figure(middle)} (× ${figure(low)} … ${figure(high)})`;

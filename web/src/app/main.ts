@@ -1,3 +1,4 @@
+import '../browser/jitless.ts';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';

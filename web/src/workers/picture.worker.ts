@@ -1,3 +1,4 @@
+import '../browser/jitless.ts';
 import * as Comlink from 'comlink';
 import { pictureWork } from './picture.ts';
 

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
 import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
+import { proofStateOf } from '@mellow-probe/core/proof/proofPlan';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
+import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import EvidenceTable from './EvidenceTable.vue';
+import JobProgress from './JobProgress.vue';
 import NextTest from './NextTest.vue';
 import WhyDrawer from './WhyDrawer.vue';
 
@@ -49,6 +52,8 @@ const curves = computed(() => {
   return `Curve not known. Still possible: ${possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', ')}.`;
 });
 const decision = computed(() => job.decision ?? null);
+/** After the repair the panel says what is proved; what was suspected before stands folded under it. */
+const progress = computed(() => progressText(job, proofStateOf(job, verdict.result?.proofHealthy ?? {})));
 const failure = computed(() => {
   switch (verdict.fault?.why) {
     case undefined:
@@ -67,7 +72,11 @@ const failure = computed(() => {
   <aside class="verdict" :class="{ up: pulledUp, earlier: verdict.earlier }" aria-label="Verdict" aria-live="polite">
     <button class="act pull" type="button" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
       <span class="short">{{
-        words ? `${verdict.earlier ? 'Earlier: ' : ''}${SIGNS[words.state]} ${words.title}` : 'Verdict'
+        progress
+          ? progress.title
+          : words
+            ? `${verdict.earlier ? 'Earlier: ' : ''}${SIGNS[words.state]} ${words.title}`
+            : 'Verdict'
       }}</span>
       <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
     </button>
@@ -81,48 +90,52 @@ const failure = computed(() => {
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
       Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
     </p>
-    <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
-      <div class="small-head top">
-        <span
-          >{{ verdict.earlier ? 'Verdict on earlier figures' : 'Verdict so far' }} ·
-          <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
-        >
-        <button class="why" type="button" @click="why = true">Why, in figures</button>
+    <JobProgress v-if="progress" :progress="progress" />
+    <component :is="progress ? 'details' : 'div'" class="suspicion">
+      <summary v-if="progress">What was suspected before the repair</summary>
+      <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
+        <div class="small-head top">
+          <span
+            >{{ verdict.earlier ? 'Verdict on earlier figures' : 'Verdict so far' }} ·
+            <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
+          >
+          <button class="why" type="button" @click="why = true">Why, in figures</button>
+        </div>
+        <h2>{{ words.title }}</h2>
+        <p class="detail">{{ words.detail }}</p>
+        <p v-if="leader" class="repair">{{ leader.repair }}</p>
+        <p v-if="decision" class="repair">
+          <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
+        </p>
       </div>
-      <h2>{{ words.title }}</h2>
-      <p class="detail">{{ words.detail }}</p>
-      <p v-if="leader" class="repair">{{ leader.repair }}</p>
-      <p v-if="decision" class="repair">
-        <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
-      </p>
-    </div>
-    <div v-else-if="verdict.shown" data-test="incomplete" :data-earlier="verdict.earlier">
-      <div class="small-head">Verdict so far</div>
-      <h2>The circuit is not complete</h2>
-      <p class="detail">Fill in the fields marked ✕ in the quick check or under More…; the readings are kept.</p>
-    </div>
-    <div v-else-if="!verdict.fault && !verdict.slow" class="soft">Computing…</div>
+      <div v-else-if="verdict.shown" data-test="incomplete" :data-earlier="verdict.earlier">
+        <div class="small-head">Verdict so far</div>
+        <h2>The circuit is not complete</h2>
+        <p class="detail">Fill in the fields marked ✕ in the quick check or under More…; the readings are kept.</p>
+      </div>
+      <div v-else-if="!verdict.fault && !verdict.slow" class="soft">Computing…</div>
 
-    <div v-if="assessment" class="groups">
-      <ProbabilityBar
-        v-for="(g, i) in assessment.groups"
-        :key="g.group"
-        :label="groupName(g.group)"
-        :probability="g.probability"
-        :leading="i === 0 && assessment.doubt.kind !== 'no-readings'"
+      <div v-if="assessment" class="groups">
+        <ProbabilityBar
+          v-for="(g, i) in assessment.groups"
+          :key="g.group"
+          :label="groupName(g.group)"
+          :probability="g.probability"
+          :leading="i === 0 && assessment.doubt.kind !== 'no-readings'"
+        />
+      </div>
+      <p v-if="learned" class="learned">
+        Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
+      </p>
+      <p v-if="curves" class="learned" data-test="curves">{{ curves }}</p>
+      <EvidenceTable
+        v-if="assessment && assessment.readings.length > 0"
+        :assessment="assessment"
+        :of="verdict.shown!.of.job"
       />
-    </div>
-    <p v-if="learned" class="learned">
-      Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
-    </p>
-    <p v-if="curves" class="learned" data-test="curves">{{ curves }}</p>
-    <EvidenceTable
-      v-if="assessment && assessment.readings.length > 0"
-      :assessment="assessment"
-      :of="verdict.shown!.of.job"
-    />
+    </component>
     <NextTest
-      v-if="verdict.advice && !verdict.fault && !saysTwo(verdict.two)"
+      v-if="!progress && verdict.advice && !verdict.fault && !saysTwo(verdict.two)"
       :advice="verdict.advice"
       :earlier="verdict.adviceEarlier"
       @go="($emit('next'), (pulledUp = false))"
@@ -165,6 +178,17 @@ const failure = computed(() => {
   border-left: 1px solid var(--line);
   overflow-y: auto;
   min-height: 0;
+}
+.suspicion {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+summary {
+  min-height: 44px;
+  line-height: 44px;
+  cursor: pointer;
+  color: var(--soft);
 }
 .pull {
   display: none;

@@ -156,4 +156,7 @@ input {
   background: var(--field);
   padding: 0 8px;
 }
+.mono {
+  white-space: nowrap;
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { PROOF_STEPS, type ProofState } from '@mellow-probe/core/proof/proofPlan';
+import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
+import { lacksText } from '@mellow-probe/core/wording/progressText';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { nowIso } from '../../../browser/newId.ts';
@@ -12,19 +12,7 @@ const props = defineProps<{ state: ProofState }>();
 const { job } = useSession();
 const reason = useUnsent('closing');
 const closed = computed(() => job.closed);
-const names = (ids: readonly string[]): string =>
-  ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');
-const lacks = computed(() => {
-  const { missing, failed, outside, inside, standInFitted } = props.state;
-  const list: string[] = [];
-  if (inside + outside.length === 0) list.push('no value read again');
-  if (outside.length > 0)
-    list.push(`outside what is healthy: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
-  if (failed.length > 0) list.push(`failed: ${names(failed)}`);
-  if (missing.length > 0) list.push(`still to do: ${names(missing)}`);
-  if (standInFitted) list.push('a temporary stand-in is still fitted');
-  return list;
-});
+const lacks = computed(() => lacksText(props.state));
 function close(how: 'proved' | 'unproved'): void {
   if (how === 'unproved' && reason.value.trim() === '') return;
   job.closed = { at: nowIso(), how, reason: reason.value.trim() };

@@ -1,0 +1,57 @@
+import { describe, expect, test } from 'vitest';
+import type { Job } from '../job/jobSchema.ts';
+import { type ProofState, proofStepsFor } from '../proof/proofPlan.ts';
+import { lacksText, progressText } from './progressText.ts';
+
+const PROVED: ProofState = { missing: [], failed: [], outside: [], inside: 2, standInFitted: false, proved: true };
+const job = (change: object): Job =>
+  ({
+    field: 'engine',
+    closed: null,
+    repair: { doneAt: null, standIn: null },
+    proof: { steps: {} },
+    ...change,
+  }) as unknown as Job;
+const repaired = { repair: { doneAt: '2026-03-01T10:00:00Z', standIn: null } };
+
+describe('where a job stands after its repair', () => {
+  test('before the repair the verdict speaks', () => expect(progressText(job({}), PROVED)).toBeNull());
+  test('what is proved and what is not', () => {
+    const [first] = proofStepsFor('engine');
+    const steps = { [first.id]: { state: 'passed' }, other: { state: 'failed' } };
+    const state: ProofState = {
+      missing: [proofStepsFor('engine')[1].id],
+      failed: [],
+      outside: ['displayed'],
+      inside: 1,
+      standInFitted: true,
+      proved: false,
+    };
+    expect(progressText(job({ ...repaired, proof: { steps } }), state)).toEqual({
+      title: 'Repaired: now the proof',
+      proved: ['1 value read again, healthy', first.name],
+      lacking: [
+        'outside what is healthy: displayed value',
+        `still to do: ${proofStepsFor('engine')[1].name.toLowerCase()}`,
+        'a temporary stand-in is still fitted',
+      ],
+    });
+  });
+  test('proved, closed, and closed without proof', () => {
+    expect(progressText(job(repaired), PROVED)).toEqual({
+      title: 'Proved: close the job',
+      proved: ['2 values read again, healthy'],
+      lacking: [],
+    });
+    expect(progressText(job({ closed: { how: 'proved' } }), PROVED)!.title).toBe('Closed as proved');
+    expect(progressText(job({ closed: { how: 'unproved' } }), { ...PROVED, inside: 0 })).toEqual({
+      title: 'Closed without proof',
+      proved: [],
+      lacking: ['no value read again'],
+    });
+  });
+  test('a step that failed is named', () => {
+    const [first] = proofStepsFor('boiler');
+    expect(lacksText({ ...PROVED, failed: [first.id] })).toEqual([`failed: ${first.name.toLowerCase()}`]);
+  });
+});

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { ProgressText } from '@mellow-probe/core/wording/progressText';
+import { useSession } from '../../session/jobSession.ts';
+
+/** After the repair: what is proved and what is still to do, with the way there. */
+defineProps<{ progress: ProgressText }>();
+const { job, work } = useSession();
+</script>
+
+<template>
+  <section data-test="progress" aria-label="Progress of the job">
+    <div class="small-head">{{ job.closed ? 'Done' : 'After the repair' }}</div>
+    <h2>{{ progress.title }}</h2>
+    <ul v-if="progress.proved.length > 0">
+      <li v-for="line in progress.proved" :key="line"><span class="done" aria-hidden="true">●</span> {{ line }}</li>
+    </ul>
+    <ul v-if="progress.lacking.length > 0">
+      <li v-for="line in progress.lacking" :key="line"><span class="open" aria-hidden="true">○</span> {{ line }}</li>
+    </ul>
+    <button class="act" :class="{ main: !job.closed }" type="button" @click="work.goStation('proof')">
+      {{ job.closed ? 'See the proof' : 'To the proof' }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 2px 0 6px;
+  font-size: 21px;
+  line-height: 1.2;
+}
+ul {
+  margin: 0 0 8px;
+  padding: 0;
+  list-style: none;
+}
+.done {
+  color: var(--moss);
+}
+.open {
+  color: var(--amber-ink);
+}
+</style>
