@@ -4,6 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { useWakeLock } from '../../browser/useWakeLock.ts';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { saveJob } from '@mellow-probe/core/job/openJob';
 import { withPhotos } from '../../storage/photoStorage.ts';
@@ -23,6 +24,7 @@ import WorkOrder from './WorkOrder.vue';
 
 /** The bench itself: the order of work, the circuit with the card in hand, the verdict. */
 const router = useRouter();
+useWakeLock();
 const { job, record, work } = useSession();
 const preferences = usePreferences();
 const details = ref(false);

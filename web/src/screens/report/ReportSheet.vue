@@ -257,12 +257,4 @@ img {
     background: #fff;
   }
 }
-@media screen and (max-width: 620px) {
-  th,
-  td {
-    padding: 3px 6px 3px 0;
-    font-size: 12px;
-    overflow-wrap: anywhere;
-  }
-}
 </style>
