@@ -24,3 +24,8 @@ export const verdict = (page: Page): Locator => page.getByTestId('verdict').or(p
 export async function kept(page: Page): Promise<void> {
   await expect(page.locator('[data-test="save-state"]')).toHaveText('kept');
 }
+
+/** Every tool of the shelf, and the pocket card, by their addresses. */
+export const SHELF_TOOLS = [
+  ...['curves', 'own', 'identify', 'sweep', 'divider', 'substitutes', 'baths', 'judge', 'codes', 'kit', 'card'],
+];

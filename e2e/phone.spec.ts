@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
-import { kept, verdict } from './bench.ts';
+import { kept, SHELF_TOOLS, verdict } from './bench.ts';
 
 /** A phone held upright: a finger, a small window that does not shrink the page to fit. */
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
@@ -18,20 +18,6 @@ const sticksOut = (page: Page, width: number): Promise<string[]> =>
       .map((e) => `${e.tagName}.${String((e as HTMLElement).className)} ${Math.round(e.getBoundingClientRect().right)}`)
       .concat(`page ${root.scrollWidth} of ${wide}`);
   }, width);
-
-const SHELF = [
-  'curves',
-  'own',
-  'identify',
-  'sweep',
-  'divider',
-  'substitutes',
-  'baths',
-  'judge',
-  'codes',
-  'kit',
-  'card',
-];
 
 for (const dark of [false, true])
   for (const width of [360, 390, 768, 800, 1024, 1280])
@@ -73,7 +59,7 @@ for (const dark of [false, true])
       await page.goto(`${check}/report`);
       await page.locator('[data-section]').first().waitFor();
       await look('report');
-      for (const tool of SHELF) {
+      for (const tool of SHELF_TOOLS) {
         await page.goto(`/demo/shelf/${tool}`);
         await page.locator('main, [data-tool]').first().waitFor();
         await page.waitForTimeout(150);

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { kept, startCheck } from './bench.ts';
+import { kept, SHELF_TOOLS, startCheck } from './bench.ts';
 
 const told = (page: Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
 
@@ -236,18 +236,7 @@ test('the pocket card prints on one A4 page', async ({ page }) => {
 
 test('nothing serious for axe on any tool', async ({ page }) => {
   test.setTimeout(180_000);
-  for (const tool of [
-    'curves',
-    'own',
-    'identify',
-    'sweep',
-    'divider',
-    'substitutes',
-    'baths',
-    'judge',
-    'kit',
-    'card',
-  ]) {
+  for (const tool of SHELF_TOOLS) {
     await page.goto(`/shelf/${tool}`);
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');
@@ -294,6 +283,6 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
 
 test('both definitions of B stand beside a curve', async ({ page }) => {
   await page.goto('/shelf/curves');
-  await pickCurve(page, '10k');
+  await pickCurve(page, 'NTC 10 kΩ');
   await expect(page.locator('[data-test="curve-names"]')).toHaveText(/^R25 \d.* · B25\/85 \d{4} K · B0\/50 \d{4} K$/);
 });

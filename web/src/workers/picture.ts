@@ -5,8 +5,8 @@ import type { Corners, Spot } from '@mellow-probe/core/picture/straighten';
 import corePath from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url';
 import workerPath from 'tesseract.js/dist/worker.min.js?url';
 import * as Comlink from 'comlink';
-import { createWorker, OEM, PSM } from 'tesseract.js';
-import { symbolsOf } from './symbols.ts';
+import { createWorker, OEM } from 'tesseract.js';
+import { lineReader } from './lineReader.ts';
 
 /** What reading a picture is at: fetching the reader (only the first time), or reading, with the share done. */
 export interface PictureProgress {
@@ -59,27 +59,8 @@ async function grayImage(image: Blob): Promise<GrayPicture> {
   return grayOf(bytes, width, height);
 }
 
-/** The reader of text, from files that ship with the page: no address but our own is asked. */
-async function textReader(): Promise<{
-  read: (file: Uint8Array, alphabet: string) => Promise<ReturnType<typeof symbolsOf>>;
-  stop: () => Promise<unknown>;
-}> {
-  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
-    workerPath,
-    corePath,
-    workerBlobURL: false,
-    // `vite.config.ts` puts the data there.
-    langPath: '/reader',
-    cacheMethod: 'none',
-  });
-  await worker.setParameters({ tessedit_pageseg_mode: PSM.SINGLE_LINE });
-  let alphabet = '';
-  return {
-    read: async (file, wanted) => {
-      if (wanted !== alphabet) await worker.setParameters({ tessedit_char_whitelist: (alphabet = wanted) });
-      // The library takes the bytes of a file; its types do not say so.
-      return symbolsOf((await worker.recognize(file as never, {}, { blocks: true })).data);
-    },
-    stop: () => worker.terminate(),
-  };
+/** The reader of text, from files that ship with the page: no address but our own is asked. `vite.config.ts` puts its data under /reader. */
+async function textReader(): ReturnType<typeof lineReader> {
+  const paths = { workerPath, corePath, langPath: '/reader' };
+  return lineReader(await createWorker('eng', OEM.LSTM_ONLY, { ...paths, workerBlobURL: false, cacheMethod: 'none' }));
 }

@@ -3,13 +3,13 @@ import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { z } from 'zod';
 import EntryField from '../../../components/EntryField.vue';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
-import { pictureRun, type PictureRun, PictureStopped } from '../../../workers/pictureClient.ts';
+import { usePictureWork } from './usePictureWork.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 
@@ -87,33 +87,27 @@ function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeo
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
   draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
 }
-const note = ref('');
+const { busy, note, stop, work } = usePictureWork('The line could not be followed');
 const following = ref(false);
-const run = shallowRef<PictureRun<unknown> | null>(null);
 async function tap(x: number, y: number): Promise<void> {
   note.value = '';
   if (!following.value) {
     if (draft.value.points.length < 200) draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
     return;
   }
-  if (run.value) return;
-  const mine = pictureRun((remote) => remote.follow(picture.value!.blob, { x, y }));
-  run.value = mine;
-  try {
-    const line = await mine.result;
-    if (line) {
-      draft.value = { ...draft.value, points: line };
-      following.value = false;
-    } else note.value = 'No line of a colour of its own there: tap the points one by one.';
-  } catch (error) {
-    if (!(error instanceof PictureStopped))
-      note.value = `The line could not be followed: ${error instanceof Error ? error.message : String(error)}`;
-  } finally {
-    run.value = null;
-  }
+  if (busy.value) return;
+  await work(
+    (remote) => remote.follow(picture.value!.blob, { x, y }),
+    (line) => {
+      if (line) {
+        draft.value = { ...draft.value, points: line };
+        following.value = false;
+      } else note.value = 'No line of a colour of its own there: tap the points one by one.';
+    },
+  );
 }
 async function open(file: File): Promise<void> {
-  run.value?.stop();
+  stop();
   if (await props.kept.open(file)) draft.value = nothing();
 }
 </script>
@@ -167,7 +161,7 @@ async function open(file: File): Promise<void> {
           <button class="act quiet" type="button" :disabled="draft.points.length === 0" @click="draft.points = []">
             All away
           </button>
-          <span v-if="run" class="soft" role="status">following …</span>
+          <span v-if="busy" class="soft" role="status">following …</span>
         </div>
         <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" aria-label="Points read off">
           <table data-test="diagram-points">

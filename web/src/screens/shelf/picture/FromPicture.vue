@@ -9,10 +9,10 @@ import { z } from 'zod';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import type { PictureProgress } from '../../../workers/picture.ts';
-import { pictureRun, type PictureRun, PictureStopped } from '../../../workers/pictureClient.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 import { grayPng } from './grayPng.ts';
+import { usePictureWork } from './usePictureWork.ts';
 
 /** A table on a picture: its corners are dragged straight, it is read on this device, and every figure is held against its own snippet. */
 const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
@@ -43,9 +43,8 @@ const handles = computed<Handle[]>(() =>
 );
 const round = computed(() => corners.value !== null && goRound(corners.value));
 
-const run = shallowRef<PictureRun<unknown> | null>(null);
+const { busy, note, stop, work } = usePictureWork('The picture could not be read');
 const progress = ref<PictureProgress | null>(null);
-const note = ref('');
 /** The straight page, of which the snippets are cut: an address of its picture, and its size. */
 const page = shallowRef<{ url: string; width: number; height: number } | null>(null);
 
@@ -54,40 +53,19 @@ async function showPage(gray: GrayPicture): Promise<void> {
   if (page.value) URL.revokeObjectURL(page.value.url);
   page.value = { url, width: gray.width, height: gray.height };
 }
-function stop(): void {
-  run.value?.stop();
-}
 onBeforeUnmount(() => {
-  stop();
   if (page.value) URL.revokeObjectURL(page.value.url);
 });
 
-async function work<T>(start: () => PictureRun<T>, then: (result: T) => Promise<void>): Promise<void> {
-  note.value = '';
-  const mine = start();
-  run.value = mine;
-  try {
-    await then(await mine.result);
-  } catch (error) {
-    if (!(error instanceof PictureStopped))
-      note.value = `The picture could not be read: ${error instanceof Error ? error.message : String(error)}`;
-  } finally {
-    if (run.value === mine) {
-      run.value = null;
-      progress.value = null;
-    }
-  }
-}
 async function read(): Promise<void> {
   const [image, at] = [picture.value!.blob, corners.value!];
+  progress.value = null;
   await work(
-    () =>
-      pictureRun((remote) =>
-        remote.read(
-          image,
-          at.map((c) => ({ ...c })) as unknown as Corners,
-          Comlink.proxy((p) => (progress.value = p)),
-        ),
+    (remote) =>
+      remote.read(
+        image,
+        at.map((c) => ({ ...c })) as unknown as Corners,
+        Comlink.proxy((p) => (progress.value = p)),
       ),
     async ({ table, page: gray }) => {
       await showPage(gray);
@@ -101,10 +79,10 @@ async function read(): Promise<void> {
 watch(
   [picture, () => draft.value.rows.length > 0],
   ([shown, has]) => {
-    if (shown && has && corners.value && !page.value && !run.value) {
+    if (shown && has && corners.value && !page.value && !busy.value) {
       const at = corners.value.map((c) => ({ ...c })) as unknown as Corners;
       void work(
-        () => pictureRun((remote) => remote.prepare(shown.blob, at)),
+        (remote) => remote.prepare(shown.blob, at),
         ({ page: gray }) => showPage(gray),
       );
     }
@@ -169,10 +147,10 @@ const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
         <p class="soft say">Drag the four corners around the table, then read it.</p>
         <PictureStage :picture="picture" :handles="handles" outline label="Picture of the table" @move="moveCorner" />
         <div class="row">
-          <button class="act main" type="button" :disabled="!round || run !== null" @click="read">
+          <button class="act main" type="button" :disabled="!round || busy" @click="read">
             {{ draft.rows.length > 0 ? 'Read it again' : 'Read the table' }}
           </button>
-          <template v-if="run && progress">
+          <template v-if="busy && progress">
             <progress :value="progress.share" max="1" aria-label="Reading the table"></progress>
             <span class="soft" role="status">{{
               progress.step === 'fetching' ? 'fetching the reader …' : `reading, ${Math.round(100 * progress.share)} %`
