@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type Browser, expect, type Page, test } from '@playwright/test';
 import { curveModel } from '../core/src/curves/curve.ts';
-import { type TablePicture, tablePicture } from './tablePictures.ts';
+import { dragCorners, type TablePicture, tablePicture } from './tablePictures.ts';
 
 test.describe.configure({ mode: 'parallel' });
 
@@ -22,14 +22,7 @@ async function openPicture(page: Page, picture: TablePicture): Promise<void> {
   const stage = page.locator('.layer svg');
   await expect(stage).toBeVisible();
   await page.getByRole('button', { name: 'Read the table' }).scrollIntoViewIfNeeded();
-  for (const [i, [x, y]] of picture.corners.entries()) {
-    const ring = (await page.locator('.handle.corner .ring').nth(i).boundingBox())!;
-    const box = (await stage.boundingBox())!;
-    await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(box.x + (x / 1400) * box.width, box.y + (y / 1500) * box.height, { steps: 3 });
-    await page.mouse.up();
-  }
+  await dragCorners(page, picture);
 }
 
 const figures = (page: Page) => page.locator('[data-test="picture-figures"]');

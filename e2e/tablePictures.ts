@@ -41,6 +41,9 @@ const CURVES: readonly Curve[] = [
   { kind: 'beta', r25Ohm: 5000, betaK: 3470 },
 ];
 
+/** The window in which pictures are taken. */
+const PAPER = { width: 1400, height: 1500 };
+
 /** Picture number `seed`: the same number, the same picture (on one version of the browser). */
 export async function tablePicture(page: Page, seed: number): Promise<TablePicture> {
   const uniform = seededUniform(7000 + seed);
@@ -93,7 +96,7 @@ export async function tablePicture(page: Page, seed: number): Promise<TablePictu
         : rules === 'frame'
           ? `table{border:${line}} th{border-bottom:${line}}`
           : '';
-  await page.setViewportSize({ width: 1400, height: 1500 });
+  await page.setViewportSize(PAPER);
   await page.setContent(`<style>${faces}
     body{margin:0;background:#777;width:1400px;height:1500px;overflow:hidden;position:relative}
     #paper{position:absolute;left:160px;top:70px;background:#f4f1ea;padding:40px 50px;font:${size}px ${font};color:#1c1c1c;
@@ -114,4 +117,17 @@ export async function tablePicture(page: Page, seed: number): Promise<TablePictu
   }
   const done = `${font} ${size} px, rules ${rules}, ${align}, ${askew.toFixed(1)}° askew, tilt ${tilt.map((t) => t.toFixed(0)).join('/')}°, blur ${blur}, shadow ${shadow.toFixed(2)}, noise ${noise}`;
   return { png: PNG.sync.write(shot), rows, heads, corners, done, unit, kiloohms, comma };
+}
+
+/** Drags the four corners on the shelf to those of the paper, as a hand does. */
+export async function dragCorners(page: Page, { corners }: TablePicture): Promise<void> {
+  const stage = page.locator('.layer svg');
+  for (const [i, [x, y]] of corners.entries()) {
+    const ring = (await page.locator('.handle.corner .ring').nth(i).boundingBox())!;
+    const box = (await stage.boundingBox())!;
+    await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + (x / PAPER.width) * box.width, box.y + (y / PAPER.height) * box.height, { steps: 3 });
+    await page.mouse.up();
+  }
 }

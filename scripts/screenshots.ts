@@ -1,7 +1,7 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
 import path from 'node:path';
-import { tablePicture } from '../e2e/tablePictures.ts';
+import { dragCorners, tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM, servePage } from './builtPage.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -64,16 +64,7 @@ await page
   .locator('input[aria-label="Picture of the table"]')
   .setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: photo.png });
 await page.locator('.layer svg').scrollIntoViewIfNeeded();
-for (const [i, [x, y]] of photo.corners.entries()) {
-  const [ring, stage] = [
-    (await page.locator('.handle.corner .ring').nth(i).boundingBox())!,
-    (await page.locator('.layer svg').boundingBox())!,
-  ];
-  await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(stage.x + (x / 1400) * stage.width, stage.y + (y / 1500) * stage.height, { steps: 3 });
-  await page.mouse.up();
-}
+await dragCorners(page, photo);
 await page.getByRole('button', { name: 'Read the table' }).click();
 await page.locator('[data-test="picture-figures"]').waitFor({ timeout: 60_000 });
 await shoot('shelf-picture');

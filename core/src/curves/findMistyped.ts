@@ -1,3 +1,4 @@
+import { middleOf } from '../numeric/middleOf.ts';
 import { choleskyFactor, solveLower, solveUpper } from '../numeric/cholesky.ts';
 import { KELVIN } from './curveModel.ts';
 import type { TablePoint } from './table.ts';
@@ -118,7 +119,6 @@ function spotsOf(points: readonly TablePoint[], family: Family): Spots {
   const x = points.map((p) => family.x(p.temperatureC));
   const y = points.map((p) => family.y(p.resistanceOhm));
   const steps = printedSteps(points.map((p) => p.resistanceOhm));
-  const middle = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1];
   return {
     powers: family.prior.map((_, k) => Float64Array.from(x, (v) => v ** k)),
     y: Float64Array.from(y),
@@ -127,7 +127,7 @@ function spotsOf(points: readonly TablePoint[], family: Family): Spots {
       const slopes: number[] = [];
       for (let k = Math.max(1, i - 2); k <= Math.min(n - 1, i + 3); k++)
         slopes.push(Math.abs((y[k] - y[k - 1]) / (points[k].temperatureC - points[k - 1].temperatureC)));
-      return Math.max(middle(slopes), 1e-9);
+      return Math.max(middleOf(slopes), 1e-9);
     }),
     rounded: Float64Array.from(points, (p, i) => Math.abs(family.y(p.resistanceOhm + 0.29 * steps[i]) - y[i])),
   };
@@ -253,8 +253,8 @@ class Fit {
 
   /** How far the rows scatter about the curve, 1σ in K, by their median: a second wrong row does not count. */
   scatterK(): number {
-    const misses = this.rows.map((i) => Math.abs(this.without(i).off) / this.spots.perK[i]).sort((a, b) => a - b);
-    return 1.4826 * misses[misses.length >> 1];
+    const misses = this.rows.map((i) => Math.abs(this.without(i).off) / this.spots.perK[i]);
+    return 1.4826 * middleOf(misses);
   }
 
   /** ln evidence of the rows under this family; a second wrong row does not count for more than fifty. */

@@ -1,3 +1,4 @@
+import { middleOf } from '../numeric/middleOf.ts';
 import type { Box, GrayPicture } from './grayPicture.ts';
 import { type Blot, blotsOf, inkOf } from './inkMap.ts';
 
@@ -133,9 +134,4 @@ function darkness({ width, height, data }: GrayPicture, x0: number, y0: number, 
     }
   }
   return weight > 0 ? sum / weight / 255 : 0;
-}
-
-function middleOf(list: readonly number[]): number {
-  const sorted = [...list].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1];
 }

@@ -1,3 +1,4 @@
+import { middleOf } from '../numeric/middleOf.ts';
 import type { Box, GrayPicture } from './grayPicture.ts';
 import { inkThreshold } from './levelled.ts';
 
@@ -62,7 +63,6 @@ export function figureHeight(blots: readonly Blot[]): number {
       const [w, h] = [b.right - b.left, b.bottom - b.top];
       return h >= 6 && w <= 1.5 * h && h <= 8 * w && b.area > 0.12 * w * h;
     })
-    .map((b) => b.bottom - b.top)
-    .sort((a, b) => a - b);
-  return heights.length === 0 ? 0 : heights[heights.length >> 1];
+    .map((b) => b.bottom - b.top);
+  return heights.length === 0 ? 0 : middleOf(heights);
 }

@@ -17,7 +17,8 @@ export function levelled(picture: GrayPicture): GrayPicture {
   const { data } = upright;
   const paper = new Float64Array(across * down);
   for (let ty = 0; ty < down; ty++)
-    for (let tx = 0; tx < across; tx++) paper[ty * across + tx] = paperOf(upright, tx * size, ty * size, size);
+    for (let tx = 0; tx < across; tx++)
+      paper[ty * across + tx] = quantile(shadesIn(upright, tx * size, ty * size, size), PAPER_QUANTILE);
   const spread = smoothed(paper, across, down);
   const out = new Uint8Array(data.length);
   const counts = new Uint32Array(256);
@@ -57,19 +58,17 @@ export function inkThreshold(picture: GrayPicture): number {
 }
 
 /** In a tile with figures the mean is pulled from the middle towards the ink: over all tiles that says whether ink is lighter than its ground. */
-function isLightOnDark({ width, height, data }: GrayPicture, size: number): boolean {
+function isLightOnDark(picture: GrayPicture, size: number): boolean {
+  const { width, height } = picture;
   let pull = 0;
   for (let top = 0; top < height; top += size)
     for (let left = 0; left < width; left += size) {
-      const counts = new Uint32Array(256);
+      const counts = shadesIn(picture, left, top, size);
       let [sum, number] = [0, 0];
-      for (let y = top; y < Math.min(height, top + size); y++)
-        for (let x = left; x < Math.min(width, left + size); x++) {
-          const v = data[y * width + x];
-          counts[v]++;
-          sum += v;
-          number++;
-        }
+      counts.forEach((n, v) => {
+        sum += n * v;
+        number += n;
+      });
       pull += sum / number - quantile(counts, 0.5);
     }
   return pull > 0;
@@ -90,11 +89,12 @@ function inverted({ width, height, data }: GrayPicture): GrayPicture {
   return { width, height, data: data.map((v) => 255 - v) };
 }
 
-function paperOf({ width, height, data }: GrayPicture, left: number, top: number, size: number): number {
+/** How many pixels of a tile have each shade. */
+function shadesIn({ width, height, data }: GrayPicture, left: number, top: number, size: number): Uint32Array {
   const counts = new Uint32Array(256);
   for (let y = top; y < Math.min(height, top + size); y++)
     for (let x = left; x < Math.min(width, left + size); x++) counts[data[y * width + x]]++;
-  return quantile(counts, PAPER_QUANTILE);
+  return counts;
 }
 
 /** Each tile takes the brightest of its neighbours' middle: one that is all ink says nothing of the paper. */

@@ -1,6 +1,7 @@
 import { KELVIN } from '../curves/curveModel.ts';
 import { findMistyped } from '../curves/findMistyped.ts';
 import type { PointRow } from '../curves/chooseFit.ts';
+import { middleOf } from '../numeric/middleOf.ts';
 import { type PointsRead, readPoints } from '../pointTable/readPoints.ts';
 import type { TableRead } from './readTable.ts';
 
@@ -76,8 +77,7 @@ export function pictureTable(
 function outOfStep(rows: readonly PointRow[]): PointRow[] {
   if (rows.length < 4) return [];
   const steps = rows.slice(1).map((r, i) => r.temperatureC - rows[i].temperatureC);
-  const sorted = [...steps].sort((a, b) => a - b);
-  const usual = sorted[sorted.length >> 1];
+  const usual = middleOf(steps);
   const fits = (step: number | undefined): boolean =>
     step === undefined || Math.abs(step - usual) < 0.02 * Math.abs(usual);
   if (steps.filter((s) => fits(s)).length < 0.6 * steps.length) return [];

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { Dropdown, Menu, type MenuProps } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useNarrow } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
@@ -17,21 +16,15 @@ const router = useRouter();
 const narrow = useNarrow();
 const preferences = usePreferences();
 const help = ref(false);
+/** Only a phone needs it: the desk does not fetch it. */
+const MoreMenu = defineAsyncComponent(() => import('./MoreMenu.vue'));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
 const all = computed(() => [
-  ...(props.actions ?? []),
-  { name: `Temperatures in °${unit.value}`, run: () => preferences.toggleUnit() },
-  { name: preferences.dark ? 'Light' : 'Dark', run: () => preferences.toggleTheme() },
-  { name: 'Help and shortcuts', run: () => (help.value = true) },
+  ...(props.actions ?? []).map(({ name, to, run }) => ({ name, act: () => (to ? void router.push(to) : run?.()) })),
+  { name: `Temperatures in °${unit.value}`, act: () => preferences.toggleUnit() },
+  { name: preferences.dark ? 'Light' : 'Dark', act: () => preferences.toggleTheme() },
+  { name: 'Help and shortcuts', act: () => void (help.value = true) },
 ]);
-function act({ run, to }: { run?: (() => void) | (() => boolean); to?: string }): void {
-  if (to) void router.push(to);
-  else run?.();
-}
-const menu = computed<MenuProps>(() => ({
-  items: all.value.map((a, key) => ({ key, label: a.name, style: { minHeight: '48px' } })),
-  onClick: ({ key }) => act(all.value[Number(key)]),
-}));
 </script>
 
 <template>
@@ -44,15 +37,7 @@ const menu = computed<MenuProps>(() => ({
       >Demo workshop<span class="long">: made-up data</span></span
     >
     <slot />
-    <Dropdown
-      v-if="narrow"
-      :trigger="['click']"
-      placement="bottomRight"
-      :get-popup-container="(trigger) => trigger.parentElement!"
-    >
-      <button class="act quiet more" type="button" aria-label="More" aria-haspopup="menu">⋯</button>
-      <template #overlay><Menu v-bind="menu" /></template>
-    </Dropdown>
+    <MoreMenu v-if="narrow" :entries="all" />
     <span v-else class="right">
       <template v-for="a in actions" :key="a.name">
         <RouterLink v-if="a.to" class="act quiet" :to="a.to">{{ a.name }}</RouterLink>
@@ -110,11 +95,6 @@ const menu = computed<MenuProps>(() => ({
   height: 24px;
   margin: 0 4px;
   background: var(--line);
-}
-.more {
-  min-width: 48px;
-  margin-left: auto;
-  font-size: 22px;
 }
 .right .act {
   min-width: 44px;

@@ -1,4 +1,4 @@
-import { onScopeDispose, readonly, type Ref, ref, shallowRef } from 'vue';
+import { onScopeDispose, readonly, type Ref, ref, shallowRef, watch } from 'vue';
 import { blobOf } from '../browser/dataAddress.ts';
 import { scaledJpeg } from '../browser/scaledJpeg.ts';
 import { getPhoto, putPhoto, removePhotosOf } from '../storage/photoStorage.ts';
@@ -20,11 +20,13 @@ const [LONGEST, QUALITY] = [2600, 0.88];
 /** Larger files are not opened. */
 const MOST_BYTES = 40_000_000;
 
-/** The picture a tool of the shelf works on, kept through reloads under a name. */
-export function useKeptPicture(name: string): {
+/** The picture a tool of the shelf works on, kept through reloads under a name. It is large: fetched when it is first `wanted`. */
+export function useKeptPicture(
+  name: string,
+  wanted: () => boolean,
+): {
   picture: Readonly<Ref<ShownPicture | null>>;
   fault: Readonly<Ref<string>>;
-  loaded: Promise<void>;
   open(file: Blob): Promise<boolean>;
   remove(): Promise<void>;
 } {
@@ -68,9 +70,11 @@ export function useKeptPicture(name: string): {
     drop();
     await removePhotosOf(SHELF, [name]).catch(() => undefined);
   }
-  const loaded = getPhoto(SHELF, name).then(async (address) => {
+  async function load(): Promise<void> {
+    const address = await getPhoto(SHELF, name);
     if (address && newest === 0) await show(address).catch(() => undefined);
-  });
+  }
+  watch(wanted, (now) => void (now && picture.value === null && load()), { immediate: true });
   onScopeDispose(drop);
-  return { picture, fault: readonly(fault), loaded, open, remove };
+  return { picture, fault: readonly(fault), open, remove };
 }

@@ -5,10 +5,8 @@ import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
 import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/columns';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
-import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
-import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { entrySchema } from '@mellow-probe/core/units/entry';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
@@ -18,16 +16,16 @@ import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import { useKeptPicture } from '../../session/keptPicture.ts';
 import FitView from './FitView.vue';
-import FromDiagram from './picture/FromDiagram.vue';
-import FromPicture from './picture/FromPicture.vue';
 import TableReading from './TableReading.vue';
+import TableSource from './TableSource.vue';
+import { MOST_TEXT, tooLongText } from './tableText.ts';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */
+const FromPicture = defineAsyncComponent(() => import('./picture/FromPicture.vue'));
+const FromDiagram = defineAsyncComponent(() => import('./picture/FromDiagram.vue'));
 const curves = useCurves();
 const router = useRouter();
 const blank = { text: '', value: null };
-/** Longest text the field takes: far more than a table needs, little enough that the page stays quick. */
-const MOST_TEXT = 200_000;
 const schema = z.strictObject({
   way: z.enum(['table', 'picture', 'diagram', 'r25b', 'coefficients']),
   text: z.string().max(MOST_TEXT),
@@ -58,7 +56,10 @@ const { draft, fault } = useDraft('own', schema, () => ({
 }));
 const picker = ref<HTMLInputElement>();
 /** The pictures the points are read from, one each way; they are large and loaded only where they are looked at. */
-const pictures = { table: useKeptPicture('own-table'), diagram: useKeptPicture('own-diagram') };
+const pictures = {
+  table: useKeptPicture('own-table', () => draft.value.way === 'picture' || draft.value.from === 'table'),
+  diagram: useKeptPicture('own-diagram', () => draft.value.way === 'diagram' || draft.value.from === 'diagram'),
+};
 const isFromPicture = computed(() => draft.value.way === 'picture' || draft.value.way === 'diagram');
 const shown = computed(() =>
   draft.value.way === 'table' && draft.value.from ? pictures[draft.value.from].picture.value : null,
@@ -125,43 +126,34 @@ async function keep(): Promise<void> {
     await router.push('/shelf/curves');
   } else note.value = 'The browser’s storage does not take it: what you typed stays here.';
 }
-const tooLong = (text: string): boolean => text.length > MOST_TEXT || readPoints(text).faults[0]?.reason === 'too-many';
-function told(text: string): string {
-  const [first] = readPoints(text).faults;
-  return first?.reason === 'too-many'
-    ? pointFaultText(first)
-    : `${(text.length / 1000).toFixed(0)} kB of text are too much for a table of points.`;
-}
-function pasted(event: ClipboardEvent): void {
-  const text = event.clipboardData?.getData('text') ?? '';
-  if (!tooLong(text)) return;
-  event.preventDefault();
-  note.value = `Not pasted; what stood here stays. ${told(text)}`;
+async function openFile(file: File): Promise<void> {
+  if (file.size > 2_000_000) {
+    note.value = `${file.name}: ${(file.size / 1e6).toFixed(0)} MB is too large for a table of points.`;
+    return;
+  }
+  const text = await file.text();
+  if (/^\s*\{/.test(text)) {
+    const opened = openCurve(text);
+    note.value = opened.ok
+      ? (await curves.keep({ ...opened.curve, id: newId() }))
+        ? `“${opened.curve.name}” stands on the shelf now.`
+        : 'The browser’s storage does not take it.'
+      : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
+    return;
+  }
+  const why = tooLongText(text);
+  if (why !== null) note.value = `${file.name} is left as it is. ${why}`;
+  else
+    draft.value = {
+      ...draft.value,
+      text,
+      columns: {},
+      way: 'table',
+      name: draft.value.name || file.name.replace(/\.\w+$/, ''),
+    };
 }
 async function load(files: FileList | null): Promise<void> {
-  const file = files?.[0];
-  if (!file) return;
-  if (file.size > 2_000_000)
-    note.value = `${file.name}: ${(file.size / 1e6).toFixed(0)} MB is too large for a table of points.`;
-  else {
-    const text = await file.text();
-    if (/^\s*\{/.test(text)) {
-      const opened = openCurve(text);
-      note.value = opened.ok
-        ? (await curves.keep({ ...opened.curve, id: newId() }))
-          ? `“${opened.curve.name}” stands on the shelf now.`
-          : 'The browser’s storage does not take it.'
-        : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
-    } else if (tooLong(text)) note.value = `${file.name} is left as it is. ${told(text)}`;
-    else
-      draft.value = {
-        ...draft.value,
-        text,
-        columns: {},
-        way: 'table',
-        name: draft.value.name || file.name.replace(/\.\w+$/, ''),
-      };
-  }
+  if (files?.[0]) await openFile(files[0]);
   if (picker.value) picker.value.value = '';
 }
 function leaveOut(line: number): void {
@@ -204,34 +196,14 @@ function leaveOut(line: number): void {
   <FromDiagram v-else-if="draft.way === 'diagram'" :kept="pictures.diagram" @use="useText($event, 'diagram')" />
   <div v-else class="two">
     <div>
-      <template v-if="draft.way === 'table'">
-        <figure v-if="shown" class="beside">
-          <img :src="shown.url" alt="The picture the figures were read from" />
-          <figcaption class="soft">
-            Read from this picture; it is kept with the curve.
-            <button class="act quiet" type="button" @click="draft.from = undefined">Without it</button>
-          </figcaption>
-        </figure>
-        <label class="line"
-          >Temperature and ohms, a line each
-          <textarea
-            v-model="draft.text"
-            class="text points mono"
-            rows="12"
-            :maxlength="MOST_TEXT"
-            @paste="pasted"
-            spellcheck="false"
-            placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
-          ></textarea>
-        </label>
-        <label class="line"
-          >Form
-          <select v-model="draft.form">
-            <option value="best">what the points bear</option>
-            <option v-for="form in FIT_FORMS" :key="form" :value="form">{{ FORM_NAMES[form] }}</option>
-          </select>
-        </label>
-      </template>
+      <TableSource
+        v-if="draft.way === 'table'"
+        v-model:text="draft.text"
+        v-model:form="draft.form"
+        :picture="shown"
+        @without-picture="draft.from = undefined"
+        @refused="note = $event"
+      />
       <div v-else-if="draft.way === 'r25b'" class="fields">
         <EntryField label="R25" quantity="ohms" v-model="draft.r25" />
         <EntryField label="B (K)" quantity="number" v-model="draft.beta" />
@@ -287,12 +259,6 @@ function leaveOut(line: number): void {
   gap: 12px;
   min-width: 0;
 }
-.points {
-  width: 100%;
-  padding: 8px 10px;
-  resize: vertical;
-  font-size: 15px;
-}
 .way {
   display: flex;
   gap: 8px;
@@ -307,19 +273,5 @@ function leaveOut(line: number): void {
 }
 .name {
   flex: 1 1 240px;
-}
-.beside {
-  margin: 0 0 8px;
-}
-.beside img {
-  max-width: 100%;
-  max-height: 240px;
-  border: 1px solid var(--line);
-}
-.beside figcaption {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 }
 </style>

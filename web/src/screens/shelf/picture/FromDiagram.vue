@@ -10,6 +10,7 @@ import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import { usePictureWork } from './usePictureWork.ts';
+import { spotSchema } from './spotSchema.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 
@@ -18,14 +19,14 @@ const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
 const emit = defineEmits<{ use: [text: string] }>();
 const preferences = usePreferences();
 
-const spot = z.strictObject({ x: z.number(), y: z.number() });
-const mark = z.strictObject({ x: z.number(), y: z.number(), value: entrySchema });
+const mark = spotSchema.extend({ value: entrySchema });
+const MOST_POINTS = 200;
 const schema = z.strictObject({
   across: z.tuple([mark, mark]).nullable(),
   up: z.tuple([mark, mark]).nullable(),
   logAcross: z.boolean(),
   logUp: z.boolean(),
-  points: z.array(spot).max(200),
+  points: z.array(spotSchema).max(MOST_POINTS),
 });
 type Diagram = z.infer<typeof schema>;
 const nothing = (): Diagram => ({ across: null, up: null, logAcross: false, logUp: true, points: [] });
@@ -92,7 +93,8 @@ const following = ref(false);
 async function tap(x: number, y: number): Promise<void> {
   note.value = '';
   if (!following.value) {
-    if (draft.value.points.length < 200) draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
+    if (draft.value.points.length < MOST_POINTS)
+      draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
     return;
   }
   if (busy.value) return;
@@ -114,11 +116,13 @@ async function open(file: File): Promise<void> {
 
 <template>
   <div class="from">
-    <PictureOpen :has="picture !== null" what="diagram" @open="open" />
-    <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
-    <p v-if="draftFault" class="told odd" role="alert">
-      The points are not kept: the browser’s storage is {{ draftFault }}.
-    </p>
+    <PictureOpen
+      :kept="kept"
+      what="diagram"
+      :note="note"
+      :lost="draftFault && `The points are not kept: the browser’s storage is ${draftFault}.`"
+      @open="open"
+    />
     <div v-if="picture" class="two">
       <div>
         <PictureStage :picture="picture" :handles="handles" label="Picture of the diagram" @move="move" @tap="tap" />

@@ -9,6 +9,7 @@ import { z } from 'zod';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import type { PictureProgress } from '../../../workers/picture.ts';
+import { spotSchema } from './spotSchema.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 import { grayPng } from './grayPng.ts';
@@ -18,10 +19,9 @@ import { usePictureWork } from './usePictureWork.ts';
 const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
 const emit = defineEmits<{ use: [text: string] }>();
 
-const spot = z.strictObject({ x: z.number(), y: z.number() });
 const box = z.strictObject({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() });
 const schema = z.strictObject({
-  corners: z.array(spot).length(4).nullable(),
+  corners: z.array(spotSchema).length(4).nullable(),
   heads: z.array(z.string().max(200)).max(20),
   rows: z
     .array(z.array(z.strictObject({ text: z.string().max(40), doubtful: z.boolean(), box: box.nullable() })).max(20))
@@ -57,14 +57,17 @@ onBeforeUnmount(() => {
   if (page.value) URL.revokeObjectURL(page.value.url);
 });
 
+/** The corners as a worker takes them: no part of the draft. */
+const plainCorners = (): Corners => corners.value!.map(({ x, y }) => ({ x, y })) as unknown as Corners;
+
 async function read(): Promise<void> {
-  const [image, at] = [picture.value!.blob, corners.value!];
+  const [image, at] = [picture.value!.blob, plainCorners()];
   progress.value = null;
   await work(
     (remote) =>
       remote.read(
         image,
-        at.map((c) => ({ ...c })) as unknown as Corners,
+        at,
         Comlink.proxy((p) => (progress.value = p)),
       ),
     async ({ table, page: gray }) => {
@@ -80,7 +83,7 @@ watch(
   [picture, () => draft.value.rows.length > 0],
   ([shown, has]) => {
     if (shown && has && corners.value && !page.value && !busy.value) {
-      const at = corners.value.map((c) => ({ ...c })) as unknown as Corners;
+      const at = plainCorners();
       void work(
         (remote) => remote.prepare(shown.blob, at),
         ({ page: gray }) => showPage(gray),
@@ -137,11 +140,13 @@ const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
 
 <template>
   <div class="from">
-    <PictureOpen :has="picture !== null" what="table" @open="open" />
-    <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
-    <p v-if="draftFault" class="told odd" role="alert">
-      The figures are not kept: the browser’s storage is {{ draftFault }}.
-    </p>
+    <PictureOpen
+      :kept="kept"
+      what="table"
+      :note="note"
+      :lost="draftFault && `The figures are not kept: the browser’s storage is ${draftFault}.`"
+      @open="open"
+    />
     <div v-if="picture" class="two">
       <div>
         <p class="soft say">Drag the four corners around the table, then read it.</p>

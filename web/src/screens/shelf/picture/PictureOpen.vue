@@ -1,8 +1,17 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import type { useKeptPicture } from '../../../session/keptPicture.ts';
 
 /** Where a picture comes in: from a file, from the camera, dropped, or pasted. */
-defineProps<{ has: boolean; what: string }>();
+const props = defineProps<{
+  kept: ReturnType<typeof useKeptPicture>;
+  what: string;
+  /** What else is to be told of it. */
+  note: string;
+  /** What of the work on it is not kept, and why; null where all is. */
+  lost: string | null;
+}>();
+const has = computed(() => props.kept.picture.value !== null);
 const emit = defineEmits<{ open: [file: File] }>();
 const picker = ref<HTMLInputElement>();
 const over = ref(false);
@@ -44,6 +53,8 @@ onBeforeUnmount(() => document.removeEventListener('paste', pasted));
       @change="take(($event.target as HTMLInputElement).files)"
     />
   </div>
+  <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
+  <p v-if="lost" class="told odd" role="alert">{{ lost }}</p>
 </template>
 
 <style scoped>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { FIT_FORMS, type FitForm } from '@mellow-probe/core/curves/fitCurve';
+import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
+import type { ShownPicture } from '../../session/keptPicture.ts';
+import { MOST_TEXT, tooLongText } from './tableText.ts';
+
+/** The points of a curve as text, beside the picture they were read from where there is one, and the form they are fitted with. */
+defineProps<{ picture: ShownPicture | null }>();
+const emit = defineEmits<{ withoutPicture: []; refused: [why: string] }>();
+const text = defineModel<string>('text', { required: true });
+const form = defineModel<FitForm | 'best'>('form', { required: true });
+
+function pasted(event: ClipboardEvent): void {
+  const why = tooLongText(event.clipboardData?.getData('text') ?? '');
+  if (why === null) return;
+  event.preventDefault();
+  emit('refused', `Not pasted; what stood here stays. ${why}`);
+}
+</script>
+
+<template>
+  <figure v-if="picture" class="beside">
+    <img :src="picture.url" alt="The picture the figures were read from" />
+    <figcaption class="soft">
+      Read from this picture; it is kept with the curve.
+      <button class="act quiet" type="button" @click="emit('withoutPicture')">Without it</button>
+    </figcaption>
+  </figure>
+  <label class="line"
+    >Temperature and ohms, a line each
+    <textarea
+      v-model="text"
+      class="text points mono"
+      rows="12"
+      :maxlength="MOST_TEXT"
+      @paste="pasted"
+      spellcheck="false"
+      placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
+    ></textarea>
+  </label>
+  <label class="line"
+    >Form
+    <select v-model="form">
+      <option value="best">what the points bear</option>
+      <option v-for="f in FIT_FORMS" :key="f" :value="f">{{ FORM_NAMES[f] }}</option>
+    </select>
+  </label>
+</template>
+
+<style scoped>
+.points {
+  width: 100%;
+  padding: 8px 10px;
+  resize: vertical;
+  font-size: 15px;
+}
+.beside {
+  margin: 0 0 8px;
+}
+.beside img {
+  max-width: 100%;
+  max-height: 240px;
+  border: 1px solid var(--line);
+}
+.beside figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+</style>
