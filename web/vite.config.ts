@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
+import { cssVariables } from './src/components/base/tokens.ts';
 import { defineConfig, type Plugin } from 'vite';
 
 /** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
@@ -19,8 +20,16 @@ function readerData(): Plugin {
   };
 }
 
+/** The look's variables stand in the page's head, so that the first paint, before any script, has its colours. */
+function look(): Plugin {
+  return {
+    name: 'look',
+    transformIndexHtml: () => [{ tag: 'style', children: cssVariables(), injectTo: 'head-prepend' }],
+  };
+}
+
 export default defineConfig({
-  plugins: [vue(), readerData()],
+  plugins: [vue(), readerData(), look()],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 1600, assetsInlineLimit: 0 },
 });

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { ConfigProvider, theme } from 'ant-design-vue';
+import ActButton from '../components/base/ActButton.vue';
+import { ConfigProvider } from 'ant-design-vue';
+import { useStill, useTouch } from '../browser/useMedia.ts';
+import { libraryTheme } from '../components/base/tokens.ts';
 import { computed, onErrorCaptured, ref } from 'vue';
 import { RouterView } from 'vue-router';
 import { usePreferences } from '../stores/preferences.ts';
@@ -9,27 +12,8 @@ const preferences = usePreferences();
 const failure = ref('');
 const reload = (): void => window.location.reload();
 
-const antTheme = computed(() => {
-  const dark = preferences.dark;
-  const colour = dark ? '#7fc4b8' : '#1d5a55';
-  return {
-    algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
-    token: {
-      colorPrimary: colour,
-      colorInfo: colour,
-      colorText: dark ? '#e9e2d3' : '#22302d',
-      colorTextLightSolid: dark ? '#10201d' : '#fffdf8',
-      colorBgContainer: dark ? '#101a18' : '#ffffff',
-      colorBgElevated: dark ? '#1b2927' : '#fffdf8',
-      colorBorder: dark ? '#7b8a80' : '#8d8a78',
-      colorTextPlaceholder: dark ? '#a9b3a8' : '#5a655e',
-      fontFamily: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif",
-      borderRadius: 8,
-      controlHeight: 40,
-      fontSize: 15,
-    },
-  };
-});
+const [touch, still] = [useTouch(), useStill()];
+const antTheme = computed(() => libraryTheme(preferences.dark, touch.value, still.value));
 
 // A fault in one part must not take down what was typed in another: it is shown, the page stays.
 onErrorCaptured((error) => {
@@ -46,14 +30,14 @@ onErrorCaptured((error) => {
   <ConfigProvider :theme="antTheme">
     <div v-if="failure" class="failure" role="alert">
       <span>Something went wrong: {{ failure }} What you typed is kept.</span>
-      <button class="act" @click="failure = ''">Close</button>
+      <ActButton @click="failure = ''">Close</ActButton>
     </div>
     <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
       <span>
         That part of the page could not be fetched: the server does not answer, or it has a newer version. What you
         typed is kept.
       </span>
-      <button class="act" type="button" @click="reload">Load the page again</button>
+      <ActButton @click="reload">Load the page again</ActButton>
     </div>
     <RouterView />
   </ConfigProvider>

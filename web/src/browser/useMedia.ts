@@ -10,7 +10,11 @@ function useMedia(query: string): Readonly<Ref<boolean>> {
   return readonly(matches);
 }
 
-/** A phone held upright; the same width as in the style sheets. */
+/** A phone held upright: one thing at a time. */
 export const useNarrow = (): Readonly<Ref<boolean>> => useMedia('(max-width: 620px)');
+/** Too narrow for a table: cards. */
+export const useCards = (): Readonly<Ref<boolean>> => useMedia('(max-width: 700px)');
 /** A finger is the pointer. */
 export const useTouch = (): Readonly<Ref<boolean>> => useMedia('(pointer: coarse)');
+/** Nothing is to move on the screen. */
+export const useStill = (): Readonly<Ref<boolean>> => useMedia('(prefers-reduced-motion: reduce)');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from './base/ActButton.vue';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { issueText } from '@mellow-probe/core/wording/issueText';
@@ -127,10 +128,10 @@ function goOn(event: KeyboardEvent): void {
         >
       </template>
       <div v-if="choices.length > 0 || meant" class="choices">
-        <button v-for="choice in choices" :key="choice.text" type="button" @click="emit('choose', choice.text)">
+        <ActButton kind="bare" v-for="choice in choices" :key="choice.text" @click="emit('choose', choice.text)">
           {{ choice.text }}
-        </button>
-        <button v-if="meant && !wrong" type="button" @click="emit('choose', meant)">Meant {{ meant }}?</button>
+        </ActButton>
+        <ActButton kind="bare" v-if="meant && !wrong" @click="emit('choose', meant)">Meant {{ meant }}?</ActButton>
       </div>
     </div>
   </div>

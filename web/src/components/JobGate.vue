@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from './base/ActButton.vue';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { computed, watch } from 'vue';
@@ -36,10 +37,10 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
       <div v-else-if="state?.kind === 'blocked'" role="alert">
         <h1>This check cannot be read now</h1>
         <p>{{ storageFaultText(state.fault) }}</p>
-        <button class="act" type="button" @click="bench.open(id)">Try again</button>
+        <ActButton @click="bench.open(id)">Try again</ActButton>
       </div>
       <p v-else class="soft">Opening…</p>
-      <RouterLink class="act" to="/">All checks</RouterLink>
+      <ActButton to="/">All checks</ActButton>
     </main>
   </div>
 </template>

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import PickList from './base/PickList.vue';
+import CheckBox from './base/CheckBox.vue';
+import TextField from './base/TextField.vue';
+import ActButton from './base/ActButton.vue';
 import { type Kit, MOST_RANGES } from '@mellow-probe/core/kit/kitSchema';
 import { type ThermometerKind, TOOLS } from '@mellow-probe/core/units/vocabulary';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
@@ -93,38 +97,41 @@ const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
   hand: 'the hand',
   other: 'another',
 };
+const thermometers = (Object.keys(THERMOMETER_NAMES) as ThermometerKind[]).map((value) => ({
+  value,
+  label: THERMOMETER_NAMES[value],
+}));
+const REACH = [
+  { value: 'easy', label: 'easy to reach' },
+  { value: 'usual', label: 'usual' },
+  { value: 'hard', label: 'hard to reach' },
+] as const;
+const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value) => ({
+  value,
+  label: value === 'own' ? 'what I own' : value,
+}));
 </script>
 
 <template>
   <div class="kit">
-    <label class="line"
-      >Name of the kit
-      <input v-model="kit.name" class="text" maxlength="400" placeholder="meter and thermometer, for the report"
-    /></label>
+    <TextField
+      v-model="kit.name"
+      label="Name of the kit"
+      :maxlength="400"
+      placeholder="meter and thermometer, for the report"
+    />
     <div role="group" aria-label="At hand" class="tools">
-      <label v-for="t in TOOLS" :key="t"
-        ><input
-          type="checkbox"
-          :checked="kit.tools.includes(t)"
-          @change="toggle(t, ($event.target as HTMLInputElement).checked)"
-        />{{ NAMES[t] }}</label
+      <CheckBox
+        v-for="t in TOOLS"
+        :key="t"
+        :model-value="kit.tools.includes(t)"
+        @update:model-value="toggle(t, $event)"
+        >{{ NAMES[t] }}</CheckBox
       >
     </div>
     <div class="fields">
-      <label class="line"
-        >Thermometer
-        <select v-model="kit.thermometer">
-          <option v-for="(name, id) in THERMOMETER_NAMES" :key="id" :value="id">{{ name }}</option>
-        </select>
-      </label>
-      <label v-for="[key, name] in PLACES" :key="key" class="line"
-        >{{ name }}
-        <select v-model="kit.access[key]">
-          <option value="easy">easy to reach</option>
-          <option value="usual">usual</option>
-          <option value="hard">hard to reach</option>
-        </select>
-      </label>
+      <PickList v-model="kit.thermometer" label="Thermometer" :options="thermometers" />
+      <PickList v-for="[key, name] in PLACES" :key="key" v-model="kit.access[key]" :label="name" :options="REACH" />
       <EntryField
         v-for="f in single"
         :key="f.label"
@@ -134,17 +141,14 @@ const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
         :hint="f.hint"
         @update:model-value="f.set"
       />
-      <label class="line"
-        >Drawer
-        <select v-model="kit.resistors.series">
-          <option v-for="s in ['E6', 'E12', 'E24', 'E48', 'E96'] as const" :key="s" :value="s">{{ s }}</option>
-          <option value="own">what I own</option>
-        </select>
-      </label>
-      <label v-if="kit.resistors.series === 'own'" class="line"
-        >Resistors I own
-        <input v-model="kit.resistors.own" class="text" maxlength="2000" placeholder="100, 220, 1k, 4k7"
-      /></label>
+      <PickList v-model="kit.resistors.series" label="Drawer" :options="DRAWERS" />
+      <TextField
+        v-if="kit.resistors.series === 'own'"
+        v-model="kit.resistors.own"
+        label="Resistors I own"
+        :maxlength="2000"
+        placeholder="100, 220, 1k, 4k7"
+      />
     </div>
     <p v-if="drawer.unread.length > 0" class="told odd">Not read: {{ drawer.unread.join(', ') }}.</p>
     <div v-for="[key, name, unit] in RANGES" :key="key">
@@ -154,24 +158,17 @@ const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
         <EntryField label="± % of reading" quantity="number" v-model="r.percent" />
         <EntryField label="± digits" quantity="number" v-model="r.digits" />
         <EntryField :label="`one digit (${unit})`" :quantity="key" v-model="r.digit" />
-        <button
-          class="act quiet"
-          type="button"
-          :aria-label="`Remove ${name} range ${i + 1}`"
-          @click="kit.meter[key].splice(i, 1)"
-        >
+        <ActButton kind="quiet" :aria-label="`Remove ${name} range ${i + 1}`" @click="kit.meter[key].splice(i, 1)">
           ✕
-        </button>
+        </ActButton>
       </div>
       <div class="row">
-        <button
-          class="act"
-          type="button"
+        <ActButton
           :disabled="kit.meter[key].length >= MOST_RANGES"
           @click="kit.meter[key].push({ upTo: blank(), percent: blank(), digits: blank(), digit: blank() })"
         >
           Add a range
-        </button>
+        </ActButton>
         <span class="soft"
           >in use, 1σ:
           {{
@@ -195,33 +192,7 @@ const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
 }
-.tools label {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 40px;
-}
-.tools input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--spruce);
-}
-.line {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13px;
-  font-weight: 600;
-}
-.line > * {
-  font-weight: 400;
-  font-size: 15px;
-  min-height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 10px;
-}
+
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));

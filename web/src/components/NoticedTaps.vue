@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import ActButton from './base/ActButton.vue';
 import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import { NOTICED } from '@mellow-probe/core/units/toldTemperature';
-import { Button, Popover } from 'ant-design-vue';
+import TapAside from './base/TapAside.vue';
 import { ref } from 'vue';
 
 /** Temperatures that were noticed anyway, one tap each, for those who have no thermometer. Nobody is asked to touch anything. */
@@ -14,15 +15,17 @@ function take(text: string): void {
 </script>
 
 <template>
-  <Popover v-model:open="open" trigger="click" placement="bottom" title="Noticed already">
-    <button type="button" class="none" data-test="noticed" aria-label="None at hand: what was noticed">none?</button>
+  <TapAside v-model:open="open" title="Noticed already">
+    <ActButton kind="bare" class="none" data-test="noticed" aria-label="None at hand: what was noticed"
+      >none?</ActButton
+    >
     <template #content>
       <div class="taps">
-        <Button v-for="n in NOTICED" :key="n.id" block :title="n.source" @click="take(n.text)">{{ n.text }}</Button>
+        <ActButton v-for="n in NOTICED" :key="n.id" :title="n.source" @click="take(n.text)">{{ n.text }}</ActButton>
         <p class="caution">▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans.</p>
       </div>
     </template>
-  </Popover>
+  </TapAside>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '../browser/onKeyStroke.ts';
-import { Modal } from 'ant-design-vue';
+import AskSheet from './base/AskSheet.vue';
 
 /** What the keys do and how figures are typed. Opens with `?`. */
 const open = defineModel<boolean>('open', { required: true });
@@ -8,7 +8,7 @@ onKeyStroke('?', () => (open.value = true));
 </script>
 
 <template>
-  <Modal v-model:open="open" title="Keys and figures" :footer="null" width="560px">
+  <AskSheet v-model:open="open" title="Keys and figures" :width="560">
     <dl>
       <dt><kbd>Tab</kbd></dt>
       <dd>next figure</dd>
@@ -47,7 +47,7 @@ onKeyStroke('?', () => (open.value = true));
       The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep
       clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.
     </p>
-  </Modal>
+  </AskSheet>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from './base/ActButton.vue';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useNarrow } from '../browser/useMedia.ts';
@@ -17,7 +18,7 @@ const narrow = useNarrow();
 const preferences = usePreferences();
 const help = ref(false);
 /** Only a phone needs it: the desk does not fetch it. */
-const MoreMenu = defineAsyncComponent(() => import('./MoreMenu.vue'));
+const MoreMenu = defineAsyncComponent(() => import('./base/MenuButton.vue'));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
 const all = computed(() => [
   ...(props.actions ?? []).map(({ name, to, run }) => ({ name, act: () => (to ? void router.push(to) : run?.()) })),
@@ -29,33 +30,32 @@ const all = computed(() => [
 
 <template>
   <header class="bar">
-    <RouterLink v-if="back" class="act quiet back" to="/" aria-label="‹ Checks"
-      >‹ <span class="place">Checks</span></RouterLink
+    <ActButton v-if="back" kind="quiet" class="back" to="/" aria-label="‹ Checks"
+      >‹ <span class="place">Checks</span></ActButton
     >
     <b v-else class="name">Mellow Probe</b>
     <span v-if="workshop === 'demo'" class="demo" :class="{ back }"
       >Demo workshop<span class="long">: made-up data</span></span
     >
     <slot />
-    <MoreMenu v-if="narrow" :entries="all" />
+    <MoreMenu v-if="narrow" class="more" label="⋯" name="More" :entries="all" />
     <span v-else class="right">
       <template v-for="a in actions" :key="a.name">
-        <RouterLink v-if="a.to" class="act quiet" :to="a.to">{{ a.name }}</RouterLink>
-        <button v-else class="act quiet" type="button" @click="a.run?.()">{{ a.name }}</button>
+        <ActButton v-if="a.to" kind="quiet" :to="a.to">{{ a.name }}</ActButton>
+        <ActButton v-else kind="quiet" @click="a.run?.()">{{ a.name }}</ActButton>
       </template>
       <span v-if="actions?.length" class="rule" aria-hidden="true"></span>
-      <button
-        class="act quiet"
-        type="button"
+      <ActButton
+        kind="quiet"
         :aria-label="`Temperatures in °${preferences.temperatureUnit}, switch`"
         @click="preferences.toggleUnit()"
       >
         °{{ preferences.temperatureUnit }}
-      </button>
-      <button class="act quiet" type="button" @click="preferences.toggleTheme()">
+      </ActButton>
+      <ActButton kind="quiet" @click="preferences.toggleTheme()">
         {{ preferences.dark ? 'Light' : 'Dark' }}
-      </button>
-      <button class="act quiet" type="button" aria-label="Help and shortcuts" @click="help = true">?</button>
+      </ActButton>
+      <ActButton kind="quiet" aria-label="Help and shortcuts" @click="help = true">?</ActButton>
     </span>
     <ShortcutList v-model:open="help" />
   </header>
@@ -84,6 +84,11 @@ const all = computed(() => [
   border-radius: 8px;
   color: var(--amber-ink);
   white-space: nowrap;
+}
+.more {
+  margin-left: auto;
+  min-width: 48px;
+  font-size: 22px;
 }
 .right {
   margin-left: auto;

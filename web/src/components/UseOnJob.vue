@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickList from './base/PickList.vue';
+import ActButton from './base/ActButton.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -17,6 +19,11 @@ const fault = ref(false);
 onMounted(() => void jobs.load());
 const open = computed(() => jobs.jobs.filter((j) => !j.closed && !j.archivedAt));
 
+const checks = computed(() => [
+  { value: 'new', label: 'a new check' },
+  ...open.value.map((j) => ({ value: j.id, label: j.title || 'untitled check' })),
+]);
+
 async function use(): Promise<void> {
   try {
     const fresh = chosen.value === 'new' ? await jobs.create(await kit.forNewJob()) : null;
@@ -33,11 +40,8 @@ async function use(): Promise<void> {
 
 <template>
   <div class="use">
-    <select v-model="chosen" aria-label="Which check">
-      <option value="new">a new check</option>
-      <option v-for="j in open" :key="j.id" :value="j.id">{{ j.title || 'untitled check' }}</option>
-    </select>
-    <button class="act main" type="button" :disabled="disabled" @click="use">{{ what }}</button>
+    <PickList v-model="chosen" class="which" label="Which check" hide-label :options="checks" />
+    <ActButton kind="main" :disabled="disabled" @click="use">{{ what }}</ActButton>
     <span v-if="fault" role="alert" class="fault">The browser’s storage does not take it.</span>
   </div>
 </template>
@@ -49,13 +53,8 @@ async function use(): Promise<void> {
   gap: 8px;
   align-items: center;
 }
-select {
-  height: 44px;
-  max-width: 240px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 8px;
+.which {
+  flex: 0 1 240px;
 }
 .fault {
   color: var(--clay);

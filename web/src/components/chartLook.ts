@@ -1,32 +1,14 @@
 import type { Layout } from 'plotly.js-dist-min';
+import { palette, type Palette, SHAPE } from './base/tokens.ts';
 import { plainLabel } from './plainLabel.ts';
 
-const COLOURS = {
-  light: {
-    ink: '#22302d',
-    soft: '#5a655e',
-    line: '#d8cfbd',
-    spruce: '#1d5a55',
-    band: 'rgba(29,90,85,0.16)',
-    amber: '#c9741b',
-    plum: '#6a3f68',
-  },
-  dark: {
-    ink: '#e9e2d3',
-    soft: '#a9b3a8',
-    line: '#37473f',
-    spruce: '#7fc4b8',
-    band: 'rgba(127,196,184,0.2)',
-    amber: '#e39a4a',
-    plum: '#cf9fcb',
-  },
-};
+/** The colours of a chart: the measured is amber, the expected spruce, the suspect plum; `band` fills between its limits. */
+export type ChartColours = Palette & { band: string };
 
-export type ChartColours = (typeof COLOURS)['light'];
-
-/** The colours of a chart: the measured is amber, the expected spruce, the suspect plum. */
 export function chartColours(dark: boolean): ChartColours {
-  return dark ? COLOURS.dark : COLOURS.light;
+  const colours = palette(dark);
+  // Two hex digits more: its opacity, a little stronger where the ground is dark.
+  return { ...colours, band: `${colours.spruce}${dark ? '33' : '29'}` };
 }
 
 type Axis = Partial<Layout['xaxis']>;
@@ -49,7 +31,7 @@ export function chartLayout(
   return {
     paper_bgcolor: 'rgba(0,0,0,0)',
     plot_bgcolor: 'rgba(0,0,0,0)',
-    font: { family: "'IBM Plex Sans Variable', 'DejaVu Sans', sans-serif", size: 12, color: colour.ink },
+    font: { family: SHAPE.sans, size: 12, color: colour.ink },
     margin,
     showlegend: false,
     hovermode: 'closest',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TextField from '../../components/base/TextField.vue';
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
 import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -72,12 +73,14 @@ const actions = [
   <div class="bench">
     <TopBar back :actions="actions">
       <h1 class="visually-hidden">{{ job.title || 'Untitled check' }}</h1>
-      <input
+      <TextField
         v-model="job.title"
         class="title"
+        label="Title of this check"
+        hide-label
         placeholder="Machine and sensor"
-        aria-label="Title of this check"
-        maxlength="400"
+        :maxlength="400"
+        bare
       />
       <UndoButtons />
       <SaveState @export="exportJson" />
@@ -110,18 +113,11 @@ const actions = [
 .title {
   flex: 1;
   min-width: 60px;
-  height: 40px;
-  border: 1px solid transparent;
-  border-radius: 8px;
-  background: transparent;
+}
+.title :deep(input) {
+  padding-inline: 8px;
   font-size: 17px;
   font-weight: 600;
-  padding: 0 8px;
-}
-.title:hover,
-.title:focus {
-  border-color: var(--line-strong);
-  background: var(--field);
 }
 .table {
   display: grid;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { blank } from '@mellow-probe/core/units/entry';
 import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
@@ -65,6 +66,19 @@ function where(text: string): void {
   const [wire, position] = text.split(' ');
   condition({ wire: wire as 'signal' | 'return', position: Number(position) });
 }
+const STATES = [
+  { value: 'steady', label: 'as found' },
+  { value: 'hot', label: 'hot, after heat' },
+  { value: 'wiggling', label: 'wiggling' },
+] as const;
+const positions = computed(() =>
+  ['signal', 'return'].flatMap((wire) =>
+    Array.from({ length: job.circuit.connectors }, (_, n) => ({
+      value: `${wire} ${n + 1}`,
+      label: `${wire}, connector ${n + 1}`,
+    })),
+  ),
+);
 </script>
 
 <template>
@@ -111,19 +125,13 @@ function where(text: string): void {
         :issue="conditionIssue(place)"
         @update:model-value="condition({ [place]: $event })"
       />
-      <label v-if="asks('position')" class="choose">
-        where
-        <select
-          :value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`"
-          @change="where(($event.target as HTMLSelectElement).value)"
-        >
-          <template v-for="wire in ['signal', 'return']" :key="wire">
-            <option v-for="n in job.circuit.connectors" :key="n" :value="`${wire} ${n}`">
-              {{ wire }}, connector {{ n }}
-            </option>
-          </template>
-        </select>
-      </label>
+      <PickList
+        v-if="asks('position')"
+        label="where"
+        :options="positions"
+        :model-value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`"
+        @update:model-value="where"
+      />
       <EntryField
         v-if="needsAir && hot"
         label="Thermometer, hot"
@@ -139,14 +147,7 @@ function where(text: string): void {
         :issue="verdict.issues.get('temperatureC')"
         about="Beside the sensor, by another thermometer"
       />
-      <label v-if="reading" class="choose">
-        while
-        <select v-model="reading.state">
-          <option value="steady">as found</option>
-          <option value="hot">hot, after heat</option>
-          <option value="wiggling">wiggling</option>
-        </select>
-      </label>
+      <PickList v-if="reading" v-model="reading.state" label="while" :options="STATES" />
     </div>
   </div>
 </template>
@@ -171,19 +172,5 @@ function where(text: string): void {
 .row > * {
   flex: 1 1 110px;
   max-width: 180px;
-}
-.choose {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13px;
-  font-weight: 600;
-}
-.choose select {
-  height: 44px;
-  font-weight: 400;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TextField from '../../components/base/TextField.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { outcomeText } from '@mellow-probe/core/wording/outcomeText';
 import { computed, ref } from 'vue';
@@ -35,7 +37,7 @@ function voidIt(): void {
   <div class="outcome">
     <p v-if="reading?.voided" class="box voided">
       Voided: {{ reading.voided.reason }}
-      <button class="act quiet" type="button" @click="readings.unvoid(reading.id)">Take it back in</button>
+      <ActButton kind="quiet" @click="readings.unvoid(reading.id)">Take it back in</ActButton>
     </p>
     <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status">
       <b>{{ outcome.title }}</b> {{ outcome.text }}
@@ -50,26 +52,29 @@ function voidIt(): void {
     </div>
     <div v-if="reading && !reading.voided" class="acts">
       <form v-if="voiding" class="voiding" @submit.prevent="voidIt">
-        <input
+        <TextField
           v-model="reason"
-          data-unsent
-          aria-label="Why it is voided"
+          class="words"
+          unsent
+          label="Why it is voided"
+          hide-label
           placeholder="Why? bad contact, wrong pin…"
-          maxlength="400"
+          :maxlength="400"
         />
-        <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
-        <button class="act quiet" type="button" @click="voiding = false">Keep</button>
+        <ActButton submit :disabled="reason.trim() === ''">Void</ActButton>
+        <ActButton kind="quiet" @click="voiding = false">Keep</ActButton>
       </form>
       <template v-else>
-        <input
+        <TextField
           v-model="reading.note"
-          class="note"
-          aria-label="Note on this reading"
+          class="words"
+          label="Note on this reading"
+          hide-label
           placeholder="Note"
-          maxlength="2000"
+          :maxlength="2000"
         />
-        <button class="act quiet" type="button" @click="work.again()">Repeat</button>
-        <button class="act quiet" type="button" @click="voiding = true">Void…</button>
+        <ActButton kind="quiet" @click="work.again()">Repeat</ActButton>
+        <ActButton kind="quiet" @click="voiding = true">Void…</ActButton>
       </template>
     </div>
   </div>
@@ -113,13 +118,8 @@ function voidIt(): void {
   min-width: 0;
   width: 100%;
 }
-.acts input {
+.words {
   flex: 1;
   min-width: 60px;
-  height: 40px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--field);
-  padding: 0 8px;
 }
 </style>

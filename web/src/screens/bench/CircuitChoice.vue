@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
 import { TYPED_FORMS, typedForm } from '@mellow-probe/core/curves/curve';
@@ -7,7 +9,7 @@ import { blank } from '@mellow-probe/core/units/entry';
 import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
-import PickList from '../../components/PickList.vue';
+
 import { useSession } from '../../session/jobSession.ts';
 
 /** Which circuit this is and which curve its sensor has: from the catalogue, or typed. */
@@ -95,13 +97,19 @@ function chooseCurve(id: string): void {
 
 <template>
   <div class="choice">
-    <PickList class="wide" label="Circuit" :groups="circuits" :value="chosenCircuit" @pick="chooseCircuit" />
+    <PickList
+      class="wide"
+      label="Circuit"
+      :groups="circuits"
+      :model-value="chosenCircuit"
+      @update:model-value="chooseCircuit"
+    />
     <PickList
       :class="typed || band ? 'short' : 'wide'"
       label="Sensor curve"
       :groups="curves"
-      :value="chosenCurve"
-      @pick="chooseCurve"
+      :model-value="chosenCurve"
+      @update:model-value="chooseCurve"
     />
     <template v-if="typed">
       <EntryField
@@ -132,7 +140,7 @@ function chooseCurve(id: string): void {
         :issue="verdict.issues.get('circuit.curve.bands.0.temperatureC')"
       />
     </template>
-    <button class="act details" type="button" @click="$emit('details')">More…</button>
+    <ActButton class="details" @click="$emit('details')">More…</ActButton>
   </div>
 </template>
 

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import SideSheet from '../../components/base/SideSheet.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import type { Entry } from '@mellow-probe/core/units/entry';
 import { blank } from '@mellow-probe/core/units/entry';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
-import { Drawer } from 'ant-design-vue';
+
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import KitForm from '../../components/KitForm.vue';
@@ -14,11 +17,22 @@ const open = defineModel<boolean>('open', { required: true });
 const { job, verdict } = useSession();
 const circuit = computed(() => job.circuit);
 const bands = computed(() => (circuit.value.curve.source === 'band' ? circuit.value.curve.bands : null));
-const SOURCES = {
-  usual: 'what is usual for such a circuit',
-  typed: 'the maker’s data',
-  board: 'read off the board',
-} as const;
+const SOURCES = [
+  { value: 'usual', label: 'what is usual for such a circuit' },
+  { value: 'typed', label: 'the maker’s data' },
+  { value: 'board', label: 'read off the board' },
+] as const;
+const LAYOUTS = [
+  { value: 'pull-up', label: 'Sensor to ground, pull-up in the module' },
+  { value: 'pull-down', label: 'Sensor to the reference, pull-down in the module' },
+  { value: 'one-wire', label: 'One wire, return through the body' },
+] as const;
+const COMPARED = [
+  { value: 'null', label: 'not known' },
+  { value: 'true', label: 'the reference that feeds the sensor' },
+  { value: 'false', label: 'a reference of its own' },
+];
+const COUNTS = Array.from({ length: 9 }, (_, value) => ({ value, label: String(value) }));
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
 interface Line {
@@ -94,22 +108,10 @@ const ratiometric = computed({
 </script>
 
 <template>
-  <Drawer v-model:open="open" title="Circuit and kit in detail" width="560">
+  <SideSheet v-model:open="open" title="Circuit and kit in detail" :width="560">
     <div class="form">
-      <label class="pick"
-        >Layout
-        <select v-model="circuit.layout">
-          <option value="pull-up">Sensor to ground, pull-up in the module</option>
-          <option value="pull-down">Sensor to the reference, pull-down in the module</option>
-          <option value="one-wire">One wire, return through the body</option>
-        </select>
-      </label>
-      <label class="pick"
-        >The pull-up’s figure is
-        <select v-model="circuit.pullUpSource">
-          <option v-for="(words, id) in SOURCES" :key="id" :value="id">{{ words }}</option>
-        </select>
-      </label>
+      <PickList v-model="circuit.layout" label="Layout" :options="LAYOUTS" />
+      <PickList v-model="circuit.pullUpSource" label="The pull-up’s figure is" :options="SOURCES" />
       <template v-if="bands">
         <h3>Lines of the specification</h3>
         <div v-for="(b, i) in bands" :key="i" class="pair">
@@ -127,14 +129,9 @@ const ratiometric = computed({
             :issue="verdict.issues.get(`circuit.curve.bands.${i}.resistanceOhm`)"
           />
         </div>
-        <button
-          class="act"
-          type="button"
-          :disabled="bands.length >= 2"
-          @click="bands.push({ temperatureC: blank(), resistanceOhm: blank() })"
-        >
+        <ActButton :disabled="bands.length >= 2" @click="bands.push({ temperatureC: blank(), resistanceOhm: blank() })">
           A second line
-        </button>
+        </ActButton>
       </template>
       <template v-if="points">
         <h3>Points of the sensor's table</h3>
@@ -153,14 +150,12 @@ const ratiometric = computed({
           />
         </div>
         <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
-        <button
-          class="act"
-          type="button"
+        <ActButton
           :disabled="points.length >= MOST.points"
           @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })"
         >
           Another point
-        </button>
+        </ActButton>
       </template>
       <h3>Supply and display</h3>
       <div class="grid">
@@ -175,24 +170,12 @@ const ratiometric = computed({
           @update:model-value="l.set"
         />
       </div>
-      <label class="pick"
-        >The module compares the signal with
-        <select v-model="ratiometric">
-          <option value="null">not known</option>
-          <option value="true">the reference that feeds the sensor</option>
-          <option value="false">a reference of its own</option>
-        </select>
-      </label>
-      <label class="pick"
-        >Connectors between module and plug
-        <select v-model.number="circuit.connectors">
-          <option v-for="n in 9" :key="n" :value="n - 1">{{ n - 1 }}</option>
-        </select>
-      </label>
+      <PickList v-model="ratiometric" label="The module compares the signal with" :options="COMPARED" />
+      <PickList v-model="circuit.connectors" label="Connectors between module and plug" :options="COUNTS" />
       <h3>Kit used on this check</h3>
       <KitForm v-model="job.kit" />
     </div>
-  </Drawer>
+  </SideSheet>
 </template>
 
 <style scoped>
@@ -207,21 +190,7 @@ const ratiometric = computed({
   grid-template-columns: 1fr 1fr;
   gap: 8px 12px;
 }
-.pick {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13px;
-  font-weight: 600;
-}
-.pick select {
-  height: 44px;
-  font-weight: 400;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 8px;
-}
+
 h3 {
   font-size: 15px;
 }

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import FactTable from '../../components/base/FactTable.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { computed } from 'vue';
+import type { Column } from '../../components/base/factTable.ts';
 import IntervalStrip from '../../components/IntervalStrip.vue';
 import { usePreferences } from '../../stores/preferences.ts';
 
@@ -45,65 +47,37 @@ const rows = computed(() =>
     ];
   }),
 );
+const heads = computed<readonly Column<(typeof rows.value)[number]>[]>(() => [
+  { key: 'reading', title: 'Reading', quietTitle: true, soft: true },
+  ...columns.value.map((c) => ({ key: c.key, title: c.name })),
+]);
 </script>
 
 <template>
-  <table data-test="evidence">
-    <caption class="small-head">
-      Measured ❙ against what each suspect predicts
-    </caption>
-    <thead>
-      <tr>
-        <td></td>
-        <th v-for="c in columns" :key="c.key" scope="col">{{ c.name }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.id">
-        <th scope="row">
-          {{ row.name }} <span class="mono shown">{{ row.shown }}</span>
-          <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
-        </th>
-        <td v-for="(interval, k) in row.intervals" :key="k">
-          <IntervalStrip
-            :interval="interval"
-            :value="row.value"
-            :all="row.all"
-            :quantity="row.quantity"
-            :words="row.words[k]"
-          />
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div data-test="evidence">
+    <div class="small-head">Measured ❙ against what each suspect predicts</div>
+    <FactTable label="Measured against what each suspect predicts" :columns="heads" :rows="rows" :row-key="(r) => r.id">
+      <template #reading="{ row }">
+        {{ row.name }} <span class="mono shown">{{ row.shown }}</span>
+        <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
+      </template>
+      <template v-for="(c, k) in columns" :key="c.key" #[c.key]="{ row }">
+        <IntervalStrip
+          :interval="row.intervals[k]"
+          :value="row.value"
+          :all="row.all"
+          :quantity="row.quantity"
+          :words="row.words[k]"
+        />
+      </template>
+    </FactTable>
+  </div>
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
+:deep(.ant-table-tbody > tr > td) {
   font-size: 12.5px;
-  table-layout: fixed;
-}
-caption {
-  text-align: left;
-  padding-bottom: 2px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 8px 2px 0;
-  vertical-align: middle;
   line-height: 1.2;
-}
-thead th {
-  font-weight: 600;
-}
-tbody th {
-  color: var(--soft);
-}
-thead td {
-  width: 37%;
 }
 .shown {
   display: block;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import type { ProgressText } from '@mellow-probe/core/wording/progressText';
 import { useSession } from '../../session/jobSession.ts';
 
@@ -17,9 +18,9 @@ const { job, work } = useSession();
     <ul v-if="progress.lacking.length > 0">
       <li v-for="line in progress.lacking" :key="line"><span class="open" aria-hidden="true">○</span> {{ line }}</li>
     </ul>
-    <button class="act" :class="{ main: !job.closed }" type="button" @click="work.goStation('proof')">
+    <ActButton :class="{ main: !job.closed }" @click="work.goStation('proof')">
       {{ job.closed ? 'See the proof' : 'To the proof' }}
-    </button>
+    </ActButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
@@ -65,10 +66,10 @@ const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING))
   </section>
   <section v-else :class="['next', { earlier }]" data-test="next" aria-label="Next test">
     <h3>
-      <button type="button" @click="$emit('go')">
+      <ActButton kind="bare" @click="$emit('go')">
         <span>Next: {{ schoolNext || tests[0].name }}</span>
         <span v-if="!schoolNext" class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
-      </button>
+      </ActButton>
     </h3>
     <p v-if="schoolNext">
       By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
@@ -86,9 +87,9 @@ const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING))
       or
       <template v-for="(t, i) in tests.slice(1)" :key="t.name">
         <template v-if="i > 0">, </template>
-        <button type="button" class="link" @click="work.goTest(t.measurement, t.conditions)">
+        <ActButton kind="bare" class="link" @click="work.goTest(t.measurement, t.conditions)">
           {{ t.name }} ({{ t.minutesText }})
-        </button>
+        </ActButton>
       </template>
     </p>
   </section>

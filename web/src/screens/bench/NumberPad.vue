@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
 
@@ -29,22 +30,22 @@ function press(key: string): void {
 <template>
   <div class="pad" role="group" aria-label="Number pad">
     <template v-for="(row, r) in rows" :key="r">
-      <button
+      <ActButton
+        kind="bare"
         v-for="(key, k) in row"
         :key="key"
-        type="button"
         :class="{ sign: k === 3 }"
         :aria-label="NAMES[key] ?? key"
         @click="press(key)"
       >
         {{ key }}
-      </button>
+      </ActButton>
     </template>
-    <button type="button" aria-label="0" @click="press('0')">0</button>
-    <button type="button" :aria-label="NAMES['.']" @click="press('.')">.</button>
-    <button type="button" aria-label="delete" @click="emit('type', text.slice(0, -1))">⌫</button>
-    <button type="button" class="next" @click="emit('next')">{{ next }} ›</button>
-    <button type="button" class="letters" @click="emit('letters')">Letters and other signs…</button>
+    <ActButton kind="bare" aria-label="0" @click="press('0')">0</ActButton>
+    <ActButton kind="bare" :aria-label="NAMES['.']" @click="press('.')">.</ActButton>
+    <ActButton kind="bare" aria-label="delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
+    <ActButton kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
+    <ActButton kind="bare" class="letters" @click="emit('letters')">Letters and other signs…</ActButton>
   </div>
 </template>
 

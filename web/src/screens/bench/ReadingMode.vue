@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
@@ -54,7 +55,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', leave));
     </template>
     <p v-if="words" class="verdict">{{ verdict.earlier ? `On earlier figures: ${words.title}` : words.title }}</p>
     <p v-if="words" class="detail">{{ words.detail }}</p>
-    <button ref="close" class="act" type="button" @click.stop="leave">Back to the bench</button>
+    <ActButton ref="close" @click.stop="leave">Back to the bench</ActButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { useSession } from '../../session/jobSession.ts';
 
@@ -10,12 +11,12 @@ const { keeping, record } = useSession();
 <template>
   <span v-if="keeping.kind === 'refused'" class="fault" role="alert">
     Not kept. {{ storageFaultText(keeping.fault) }}
-    <button class="act" type="button" @click="record.keepAgain()">Try again</button>
-    <button class="act" type="button" @click="$emit('export')">Export now</button>
+    <ActButton @click="record.keepAgain()">Try again</ActButton>
+    <ActButton @click="$emit('export')">Export now</ActButton>
   </span>
   <span v-else-if="keeping.kind === 'removed-elsewhere'" class="fault" role="alert">
     Deleted in another window.
-    <button class="act" type="button" @click="record.keepAgain()">Keep it</button>
+    <ActButton @click="record.keepAgain()">Keep it</ActButton>
   </span>
   <span v-else class="soft" data-test="save-state">{{ keeping.kind === 'kept' ? 'kept' : 'keeping…' }}</span>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
-import PickList from '../../components/PickList.vue';
+
 import { useSession } from '../../session/jobSession.ts';
 
 /** The way of working: by what a test tells per minute, or in the order of a school. The cards are the same. */
@@ -19,8 +20,8 @@ const value = computed(() => (SCHOOLS.some((s) => s.id === job.school) ? job.sch
     label="Way of working"
     hide-label
     :groups="groups"
-    :value="value"
-    @pick="job.school = $event"
+    :model-value="value"
+    @update:model-value="job.school = $event"
   />
 </template>
 

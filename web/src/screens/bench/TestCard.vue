@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -38,15 +39,15 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
   <section ref="root" class="sheet card" aria-label="The test on the card" :data-card="work.test">
     <div class="how">
       <div v-if="siblings.length > 1" class="siblings" role="group" aria-label="Tests of this station">
-        <button
+        <ActButton
+          kind="bare"
           v-for="id in siblings"
           :key="id"
-          type="button"
           :class="{ on: id === work.test }"
           @click="work.goTest(id)"
         >
           {{ measurementById(id).name }}
-        </button>
+        </ActButton>
       </div>
       <div class="small-head">{{ about.name }} · {{ about.minutes }} min{{ bits ? ` · ${bits}` : '' }}</div>
       <h2>{{ about.title }}</h2>
@@ -62,10 +63,10 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
         role="group"
         aria-label="Readings of this test"
       >
-        <button
+        <ActButton
+          kind="bare"
           v-for="r in taken"
           :key="r.id"
-          type="button"
           :class="{ on: r.id === work.readingId, voided: r.voided }"
           @click="work.goReading(r.id)"
         >
@@ -73,10 +74,10 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           <span v-if="readingConditionsText(r, preferences.temperatureUnit)">{{
             readingConditionsText(r, preferences.temperatureUnit)
           }}</span>
-        </button>
-        <button type="button" :class="{ on: work.readingId === null }" @click="work.again()">
+        </ActButton>
+        <ActButton kind="bare" :class="{ on: work.readingId === null }" @click="work.again()">
           {{ taken.length === 0 ? 'First' : 'Another' }}
-        </button>
+        </ActButton>
       </div>
       <CardEntry :key="work.test!" />
       <CardOutcome />

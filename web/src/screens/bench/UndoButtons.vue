@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { changeText } from '@mellow-probe/core/wording/changeText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -53,18 +54,17 @@ onBeforeUnmount(() => {
 
 <template>
   <span class="undo">
-    <button
+    <ActButton
       v-for="{ way, name, verb, words } in ways"
       :key="way"
-      class="act quiet"
-      type="button"
+      kind="quiet"
       :data-sign="way === 'undo' ? '↶' : '↷'"
       :disabled="!history.next[way]"
       :title="words ? `${verb}: ${words}` : `Nothing to ${verb.toLowerCase()}`"
       @click="move(way)"
     >
       <span class="name">{{ name }}</span><span v-if="words" class="visually-hidden">: {{ words }}</span>
-    </button>
+    </ActButton>
     <span class="told" role="status" data-test="undo-told">{{ told }}</span>
   </span>
 </template>

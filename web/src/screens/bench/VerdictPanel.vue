@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
 import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
 import { proofStateOf } from '@mellow-probe/core/proof/proofPlan';
@@ -70,7 +71,7 @@ const failure = computed(() => {
 
 <template>
   <aside class="verdict" :class="{ up: pulledUp, earlier: verdict.earlier }" aria-label="Verdict" aria-live="polite">
-    <button class="act pull" type="button" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
+    <ActButton class="pull" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
       <span class="short">{{
         progress
           ? progress.title
@@ -79,13 +80,13 @@ const failure = computed(() => {
             : 'Verdict'
       }}</span>
       <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
-    </button>
+    </ActButton>
     <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
       <p>
         <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
         <template v-if="verdict.shown">What stands below is of earlier figures.</template>
       </p>
-      <div><button class="act" type="button" @click="judging.again()">Compute again</button></div>
+      <div><ActButton @click="judging.again()">Compute again</ActButton></div>
     </div>
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
       Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
@@ -99,7 +100,7 @@ const failure = computed(() => {
             >{{ verdict.earlier ? 'Verdict on earlier figures' : 'Verdict so far' }} ·
             <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
           >
-          <button class="why" type="button" @click="why = true">Why, in figures</button>
+          <ActButton kind="bare" class="why" @click="why = true">Why, in figures</ActButton>
         </div>
         <h2>{{ words.title }}</h2>
         <p class="detail">{{ words.detail }}</p>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import SideSheet from '../../components/base/SideSheet.vue';
+import TextField from '../../components/base/TextField.vue';
+import FactTable from '../../components/base/FactTable.vue';
 import { pooled } from '@mellow-probe/core/model/priorFactor';
 import { FAULTS } from '@mellow-probe/core/faults/list';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { Drawer } from 'ant-design-vue';
+import type { Column } from '../../components/base/factTable.ts';
 import { computed, ref, watch } from 'vue';
 import { useSession } from '../../session/jobSession.ts';
 import { useBench } from '../../session/bench.ts';
@@ -46,7 +49,17 @@ watch(
   },
   { immediate: true },
 );
-function weigh(fault: string, text: string): void {
+/** Factors while they are typed; they count when the field is left. */
+const weighing = ref<Record<string, string>>({});
+const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
+  { key: 'fault', title: 'Fault' },
+  { key: 'before', title: 'before', mono: true, text: (row) => formatProbability(row.prior) },
+  { key: 'now', title: 'now', mono: true },
+  { key: 'factor', title: 'your factor' },
+];
+function weigh(fault: string): void {
+  const text = weighing.value[fault] ?? '';
+  delete weighing.value[fault];
   const value = Number(text.replace(',', '.'));
   const factors = { ...job.weightFactors };
   if (text.trim() === '' || value === 1) delete factors[fault];
@@ -56,7 +69,7 @@ function weigh(fault: string, text: string): void {
 </script>
 
 <template>
-  <Drawer v-model:open="open" title="The verdict in figures" width="640">
+  <SideSheet v-model:open="open" title="The verdict in figures" :width="640">
     <template v-if="assessment">
       <h3>How much hangs on each reading</h3>
       <p v-if="hangs.length === 0" class="soft">
@@ -77,45 +90,35 @@ function weigh(fault: string, text: string): void {
         What is seen and told is pooled: all of it together weighs at most as one careful measurement (30 to 1), for
         corrosion, a code and several codes may speak of one drip.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Fault</th>
-            <th scope="col">before</th>
-            <th scope="col">now</th>
-            <th scope="col">your factor</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.fault">
-            <td>
-              {{ r.name }}
-              <div v-if="r.moved" class="soft">{{ r.moved }}; together × {{ r.together }}</div>
-            </td>
-            <td class="mono">{{ formatProbability(r.prior) }}</td>
-            <td class="mono">
-              <b>{{ formatProbability(r.probability) }}</b>
-            </td>
-            <td>
-              <input
-                class="mono"
-                :value="r.byHand ?? ''"
-                placeholder="× 1"
-                :aria-label="`Your factor on ${r.name}`"
-                inputmode="decimal"
-                @change="weigh(r.fault, ($event.target as HTMLInputElement).value)"
-              />
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable label="Every fault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">
+        <template #fault="{ row }">
+          {{ row.name }}
+          <div v-if="row.moved" class="soft">{{ row.moved }}; together × {{ row.together }}</div>
+        </template>
+        <template #now="{ row }">
+          <b>{{ formatProbability(row.probability) }}</b>
+        </template>
+        <template #factor="{ row }">
+          <TextField
+            class="factor"
+            mono
+            :model-value="weighing[row.fault] ?? String(row.byHand ?? '')"
+            placeholder="× 1"
+            :label="`Your factor on ${row.name}`"
+            hide-label
+            figure
+            @update:model-value="weighing[row.fault] = $event"
+            @change="weigh(row.fault)"
+          />
+        </template>
+      </FactTable>
       <p class="soft">
         “before” is the default weight with codes, complaint, history and findings; those factors are common practice
         without a source. “now” adds every reading.
       </p>
     </template>
     <p v-else class="soft">The circuit is not complete.</p>
-  </Drawer>
+  </SideSheet>
 </template>
 
 <style scoped>
@@ -130,31 +133,12 @@ ul {
   margin: 0;
   padding-left: 18px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  color: var(--soft);
-}
-td {
-  border-top: 1px solid var(--line);
-  padding: 4px 8px 4px 0;
-  vertical-align: top;
-}
+
 .soft {
   font-size: 12.5px;
 }
-input {
-  width: 72px;
-  height: 36px;
-  border: 1px solid var(--line-strong);
-  border-radius: 8px;
-  background: var(--field);
-  padding: 0 8px;
+.factor {
+  width: 76px;
 }
 .mono {
   white-space: nowrap;

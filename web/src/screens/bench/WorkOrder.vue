@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Station } from '@mellow-probe/core/workOrder/stations';
 import { computed } from 'vue';
@@ -50,8 +51,8 @@ const rows = computed(() =>
     </div>
     <ol>
       <li v-for="s in rows" :key="s.id" :class="{ open: s.open }">
-        <button
-          type="button"
+        <ActButton
+          kind="bare"
           class="station"
           :data-station="s.id"
           :aria-current="s.open ? 'step' : undefined"
@@ -60,11 +61,11 @@ const rows = computed(() =>
           <span class="sign" :class="s.state" :title="WORDS[s.state]">{{ SIGNS[s.state] }}</span>
           <span class="name">{{ s.name }}</span>
           <span class="last mono">{{ s.last }}</span>
-        </button>
+        </ActButton>
         <ul v-if="s.rows.length > 0">
           <li v-for="t in s.rows" :key="t.id">
-            <button
-              type="button"
+            <ActButton
+              kind="bare"
               class="test"
               :class="{ on: t.open, proposed: work.proposed?.measurement === t.id }"
               :data-test-id="t.id"
@@ -74,7 +75,7 @@ const rows = computed(() =>
               <span class="sign" :class="t.sign">{{ SIGNS[t.sign] }}</span>
               <span class="name">{{ t.name }}</span>
               <span class="last mono">{{ t.text }}</span>
-            </button>
+            </ActButton>
           </li>
         </ul>
       </li>

@@ -1,45 +1,70 @@
 <script setup lang="ts">
 import type { JobFilter } from '@mellow-probe/core/job/jobList';
-import { JOB_STATES } from '@mellow-probe/core/units/vocabulary';
-import { FAULT_GROUPS } from '@mellow-probe/core/units/vocabulary';
+import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
+import CheckBox from '../../components/base/CheckBox.vue';
+import PickList from '../../components/base/PickList.vue';
+import TextField from '../../components/base/TextField.vue';
 
 /** What the ledger is narrowed to. */
 const filter = defineModel<JobFilter>({ required: true });
 function set(change: Partial<JobFilter>): void {
   filter.value = { ...filter.value, ...change };
 }
-const text = (event: Event): string => (event.target as HTMLInputElement).value;
-const on = (event: Event): boolean => (event.target as HTMLInputElement).checked;
+const FIELDS = [
+  { value: '', label: 'every field' },
+  { value: 'engine', label: 'engines' },
+  { value: 'climate', label: 'climate' },
+  { value: 'boiler', label: 'boilers' },
+] as const;
+const STATES = [
+  { value: '' as const, label: 'every state' },
+  ...JOB_STATES.map((value) => ({ value, label: value as string })),
+];
+const GROUPS = [
+  { value: '' as const, label: 'every decision' },
+  { value: 'undecided' as const, label: 'undecided' },
+  ...FAULT_GROUPS.map((value) => ({ value, label: groupName(value).toLowerCase() })),
+];
 </script>
 
 <template>
   <div class="filters" role="search">
-    <input
+    <TextField
       class="search"
-      type="search"
-      :value="filter.words"
+      search
+      label="Search checks"
+      hide-label
       placeholder="Machine, sensor, code, part"
-      aria-label="Search checks"
-      @input="set({ words: text($event) })"
+      :model-value="filter.words"
+      @update:model-value="set({ words: $event })"
     />
-    <select :value="filter.field" aria-label="Field" @change="set({ field: text($event) as JobFilter['field'] })">
-      <option value="">every field</option>
-      <option value="engine">engines</option>
-      <option value="climate">climate</option>
-      <option value="boiler">boilers</option>
-    </select>
-    <select :value="filter.state" aria-label="State" @change="set({ state: text($event) as JobFilter['state'] })">
-      <option value="">every state</option>
-      <option v-for="s in JOB_STATES" :key="s" :value="s">{{ s }}</option>
-    </select>
-    <select :value="filter.group" aria-label="Decided" @change="set({ group: text($event) as JobFilter['group'] })">
-      <option value="">every decision</option>
-      <option value="undecided">undecided</option>
-      <option v-for="g in FAULT_GROUPS" :key="g" :value="g">{{ groupName(g).toLowerCase() }}</option>
-    </select>
-    <label><input type="checkbox" :checked="filter.dueOnly" @change="set({ dueOnly: on($event) })" />due</label>
-    <label><input type="checkbox" :checked="filter.archived" @change="set({ archived: on($event) })" />archive</label>
+    <PickList
+      class="list"
+      label="Field"
+      hide-label
+      :options="FIELDS"
+      :model-value="filter.field"
+      @update:model-value="set({ field: $event })"
+    />
+    <PickList
+      class="list"
+      label="State"
+      hide-label
+      :options="STATES"
+      :model-value="filter.state"
+      @update:model-value="set({ state: $event })"
+    />
+    <PickList
+      class="list"
+      label="Decided"
+      hide-label
+      :options="GROUPS"
+      :model-value="filter.group"
+      @update:model-value="set({ group: $event })"
+    />
+    <CheckBox :model-value="filter.dueOnly" @update:model-value="set({ dueOnly: $event })">due</CheckBox>
+    <CheckBox :model-value="filter.archived" @update:model-value="set({ archived: $event })">archive</CheckBox>
   </div>
 </template>
 
@@ -51,28 +76,9 @@ const on = (event: Event): boolean => (event.target as HTMLInputElement).checked
   align-items: center;
 }
 .search {
-  flex: 1;
-  min-width: 200px;
+  flex: 1 1 200px;
 }
-.search,
-select {
-  height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 10px;
-}
-label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 6px;
-  cursor: pointer;
-}
-label input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--spruce);
+.list {
+  flex: 0 1 150px;
 }
 </style>

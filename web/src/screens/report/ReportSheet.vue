@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import PaperLight from '../../components/base/PaperLight.vue';
+import FactTable from '../../components/base/FactTable.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { reportOf } from '@mellow-probe/core/report/reportOf';
 import dayjs from 'dayjs';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
@@ -18,6 +22,10 @@ import { drawingOf } from '../../components/drawing/drawingOf.ts';
 const { job, verdict, judging } = useSession();
 const preferences = usePreferences();
 const paper = ref<'A4' | 'LETTER'>('A4');
+const PAPERS = [
+  { value: 'A4', label: 'A4' },
+  { value: 'LETTER', label: 'Letter' },
+] as const;
 const making = ref(false);
 const fault = ref('');
 const photos = ref<{ image: string; caption: string }[]>([]);
@@ -80,16 +88,13 @@ const print = (): void => window.print();
 <template>
   <div class="screen">
     <TopBar class="no-print" back>
-      <RouterLink class="act quiet" :to="`/check/${job.id}`">‹ Bench</RouterLink>
+      <ActButton kind="quiet" :to="`/check/${job.id}`">‹ Bench</ActButton>
       <span class="tools">
-        <select v-model="paper" aria-label="Paper">
-          <option value="A4">A4</option>
-          <option value="LETTER">Letter</option>
-        </select>
-        <button class="act" type="button" :disabled="waiting || making" @click="makePdf">
+        <PickList v-model="paper" class="paper-size" label="Paper" hide-label :options="PAPERS" />
+        <ActButton :disabled="waiting || making" @click="makePdf">
           {{ making ? 'Making…' : 'PDF' }}
-        </button>
-        <button class="act main" type="button" :disabled="waiting" @click="print">Print</button>
+        </ActButton>
+        <ActButton kind="main" :disabled="waiting" @click="print">Print</ActButton>
       </span>
     </TopBar>
     <p v-if="fault" class="fault no-print" role="alert">
@@ -97,52 +102,51 @@ const print = (): void => window.print();
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
       No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.
-      <button class="act" type="button" @click="judging.again()">Compute again</button>
+      <ActButton @click="judging.again()">Compute again</ActButton>
     </p>
-    <main ref="sheet" class="light paper" aria-label="Report">
-      <h1>{{ report.title }}</h1>
-      <p class="soft">{{ report.subtitle }}</p>
-      <section v-for="s in report.sections" :key="s.id" :data-section="s.id">
-        <h2>{{ s.title }}</h2>
-        <p v-for="line in s.lines" :key="line">{{ line }}</p>
-        <table v-if="s.table && s.table.rows.length > 0">
-          <thead>
-            <tr>
-              <th v-for="h in s.table.head" :key="h" scope="col">{{ h }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(row, i) in s.table.rows" :key="i">
-              <td v-for="(cell, k) in row" :key="k">{{ cell }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <CircuitDrawing v-if="s.id === 'circuit'" class="picture" :drawing="drawing" />
-        <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart">
-          <PlotFigure
-            v-for="(c, i) in charts"
-            :key="i"
-            :figure="c"
-            :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'"
+    <PaperLight
+      ><main ref="sheet" class="light paper" aria-label="Report">
+        <h1>{{ report.title }}</h1>
+        <p class="soft">{{ report.subtitle }}</p>
+        <section v-for="s in report.sections" :key="s.id" :data-section="s.id">
+          <h2>{{ s.title }}</h2>
+          <p v-for="line in s.lines" :key="line">{{ line }}</p>
+          <FactTable
+            v-if="s.table && s.table.rows.length > 0"
+            :label="s.title"
+            :columns="
+              s.table.head.map((title, k) => ({ key: String(k), title, text: (row: readonly string[]) => row[k] }))
+            "
+            :rows="s.table.rows"
+            :row-key="(_, i) => i"
           />
-        </div>
-      </section>
-      <section v-if="photos.length > 0">
-        <h2>Photos</h2>
-        <div class="photos">
-          <figure v-for="p in photos" :key="p.image">
-            <img :src="p.image" :alt="p.caption" />
-            <figcaption>{{ p.caption }}</figcaption>
-          </figure>
-        </div>
-      </section>
-      <section class="cautions">
-        <h2>Cautions</h2>
-        <ul>
-          <li v-for="c in report.cautions" :key="c">{{ c }}</li>
-        </ul>
-      </section>
-    </main>
+          <CircuitDrawing v-if="s.id === 'circuit'" class="picture" :drawing="drawing" />
+          <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart">
+            <PlotFigure
+              v-for="(c, i) in charts"
+              :key="i"
+              :figure="c"
+              :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'"
+            />
+          </div>
+        </section>
+        <section v-if="photos.length > 0">
+          <h2>Photos</h2>
+          <div class="photos">
+            <figure v-for="p in photos" :key="p.image">
+              <img :src="p.image" :alt="p.caption" />
+              <figcaption>{{ p.caption }}</figcaption>
+            </figure>
+          </div>
+        </section>
+        <section class="cautions">
+          <h2>Cautions</h2>
+          <ul>
+            <li v-for="c in report.cautions" :key="c">{{ c }}</li>
+          </ul>
+        </section>
+      </main></PaperLight
+    >
   </div>
 </template>
 

@@ -2,6 +2,7 @@ import type { Report } from '@mellow-probe/core/report/reportOf';
 import medium from 'pdfmake/build/fonts/Roboto/Roboto-Medium.ttf?url';
 import regular from 'pdfmake/build/fonts/Roboto/Roboto-Regular.ttf?url';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { palette } from '../../components/base/tokens.ts';
 
 /** What goes into the PDF beside the text: the drawing as SVG, the charts and the photos as data addresses. */
 export interface ReportPictures {
@@ -24,8 +25,8 @@ export async function reportPdf(report: Report, pictures: ReportPictures, paper:
   return pdfMake.createPdf(definition(report, pictures, paper)).getBlob();
 }
 
-const INK = '#22302d';
-const SOFT = '#5a655e';
+/** Paper is always light. */
+const { ink: INK, soft: SOFT } = palette(false);
 /** Roboto lacks some signs. */
 const printable = (text: string): string =>
   text.replace(/◆/g, '!').replace(/●/g, '•').replace(/○/g, '–').replace(/▲/g, '').replace(/→/g, '-');

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FactTable from '../../components/base/FactTable.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { boilingPointC, pressureAtAltitudeKPa } from '@mellow-probe/core/baths/boilingPoint';
 import { settle } from '@mellow-probe/core/baths/settling';
 import { THERMOMETERS } from '@mellow-probe/core/catalogue/thermometers';
@@ -7,6 +9,7 @@ import { formatTemperature } from '@mellow-probe/core/units/format';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -18,6 +21,11 @@ import { usePreferences } from '../../stores/preferences.ts';
 const preferences = usePreferences();
 const blank = { text: '', value: null };
 const timed = () => ({ id: newId(), minute: blank, value: blank });
+const COLUMNS: readonly Column<(typeof THERMOMETERS)[number]>[] = [
+  { key: 'name', title: 'thermometer', text: (t) => t.name },
+  { key: 'limit', title: 'good to', mono: true, text: (t) => `± ${t.limitK} K` },
+  { key: 'mind', title: 'mind', text: (t) => t.mind },
+];
 const schema = z.strictObject({
   altitudeM: entrySchema,
   pressureHPa: entrySchema,
@@ -98,24 +106,20 @@ function addBath(celsius: number): (job: Job) => void {
     </div>
     <div>
       <h2>What thermometers are good for</h2>
-      <table>
-        <tbody>
-          <tr v-for="t in THERMOMETERS" :key="t.name">
-            <th scope="row">{{ t.name }}</th>
-            <td class="mono limit">± {{ t.limitK }} K</td>
-            <td>{{ t.mind }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable
+        label="What thermometers are good for"
+        headless
+        :columns="COLUMNS"
+        :rows="THERMOMETERS"
+        :row-key="(t) => t.name"
+      />
       <p class="soft">Common practice, no source.</p>
       <h2>Where will it settle?</h2>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="timed">
         <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
         <EntryField :label="`Reading ${i + 1}`" quantity="number" v-model="r.value" />
       </div>
-      <button class="act" type="button" :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())">
-        Another reading
-      </button>
+      <ActButton :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())"> Another reading </ActButton>
       <p v-if="settled" class="told" data-test="settled">{{ settled }}</p>
     </div>
   </div>

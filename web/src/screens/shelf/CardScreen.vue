@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import PaperLight from '../../components/base/PaperLight.vue';
+import FactTable from '../../components/base/FactTable.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { curveTable } from '@mellow-probe/core/curves/curveTable';
 import { deskCurve, NO_DESK_FAULTS } from '@mellow-probe/core/divider/divider';
@@ -6,6 +10,7 @@ import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit'
 import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import type { Column } from '../../components/base/factTable.ts';
 import TopBar from '../../components/TopBar.vue';
 import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -17,6 +22,7 @@ const preferences = usePreferences();
 const curve = computed(() => curves.byId(typeof route.query.curve === 'string' ? route.query.curve : 'ntc-2k8'));
 const known = CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null);
 const circuitId = ref(known.find((c) => c.curveId === curve.value.id)?.id ?? known[0].id);
+const circuits = known.map((c) => ({ value: c.id, label: c.name }));
 /** Most lines that stand on one A4 page beside heading and foot. */
 const MOST_LINES = 42;
 const lines = computed(() => {
@@ -35,52 +41,43 @@ const lines = computed(() => {
   );
   return table.map((l, i) => ({ ...l, volts: desk[i].volts, shownC: desk[i].shownC }));
 });
+const COLUMNS: readonly Column<(typeof lines.value)[number]>[] = [
+  { key: 'c', title: '°C', text: (l) => formatTemperature(l.temperatureC, 'C').replace(' °C', '') },
+  { key: 'f', title: '°F', text: (l) => formatTemperature(l.temperatureC, 'F').replace(' °F', '') },
+  { key: 'ohm', title: 'ohms' },
+  { key: 'band', title: 'low … high', soft: true, text: (l) => `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}` },
+  { key: 'volts', title: 'volts, plugged in', text: (l) => formatVolt(l.volts) },
+  { key: 'shown', title: 'shown', text: (l) => formatTemperature(l.shownC, preferences.temperatureUnit) },
+];
 const print = (): void => window.print();
 </script>
 
 <template>
   <div>
     <TopBar class="no-print" back>
-      <RouterLink class="act quiet" to="/shelf/curves">‹ Shelf</RouterLink>
-      <label class="pick"
-        >in circuit
-        <select v-model="circuitId">
-          <option v-for="c in known" :key="c.id" :value="c.id">{{ c.name }}</option>
-        </select></label
-      >
-      <button class="act main" type="button" @click="print">Print</button>
+      <ActButton kind="quiet" to="/shelf/curves">‹ Shelf</ActButton>
+      <PickList v-model="circuitId" class="pick" label="in circuit" hide-label :options="circuits" />
+      <ActButton kind="main" @click="print">Print</ActButton>
     </TopBar>
-    <main class="light card" aria-label="Pocket card">
-      <h1>{{ curve.name }}</h1>
-      <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">°C</th>
-            <th scope="col">°F</th>
-            <th scope="col">ohms</th>
-            <th scope="col">low … high</th>
-            <th scope="col">volts, plugged in</th>
-            <th scope="col">shown</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in lines" :key="l.temperatureC">
-            <td>{{ formatTemperature(l.temperatureC, 'C').replace(' °C', '') }}</td>
-            <td>{{ formatTemperature(l.temperatureC, 'F').replace(' °F', '') }}</td>
-            <td>
-              <b>{{ formatOhm(l.resistanceOhm) }}</b>
-            </td>
-            <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
-            <td>{{ formatVolt(l.volts) }}</td>
-            <td>{{ formatTemperature(l.shownC, preferences.temperatureUnit) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p class="soft foot">
-        Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.
-      </p>
-    </main>
+    <PaperLight
+      ><main class="light card" aria-label="Pocket card">
+        <h1>{{ curve.name }}</h1>
+        <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
+        <FactTable
+          label="Temperature, ohms and volts"
+          :columns="COLUMNS"
+          :rows="lines"
+          :row-key="(l) => l.temperatureC"
+        >
+          <template #ohm="{ row }">
+            <b>{{ formatOhm(row.resistanceOhm) }}</b>
+          </template>
+        </FactTable>
+        <p class="soft foot">
+          Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.
+        </p>
+      </main></PaperLight
+    >
   </div>
 </template>
 

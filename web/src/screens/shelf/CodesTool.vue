@@ -1,10 +1,16 @@
 <script setup lang="ts">
+import FactTable from '../../components/base/FactTable.vue';
+import TextField from '../../components/base/TextField.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { MEANING_NAMES, type OwnCode, ownCodesCsv, readOwnCodes } from '@mellow-probe/core/catalogue/ownCodes';
 import { decodeCode } from '@mellow-probe/core/catalogue/troubleCodes';
 import { CODE_MEANINGS } from '@mellow-probe/core/units/vocabulary';
 import { ownCodeFaultText } from '@mellow-probe/core/wording/codeText';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useOwnCodes } from '../../session/ownCodes.ts';
@@ -16,7 +22,13 @@ const blank = (): z.infer<typeof schema> => ({ code: '', what: '', says: 'open' 
 const { draft } = useDraft('codes', schema, blank);
 /** A list of codes is small. */
 const MOST_BYTES = 500_000;
-const picker = ref<HTMLInputElement>();
+const MEANINGS = CODE_MEANINGS.map((value) => ({ value, label: MEANING_NAMES[value] }));
+const COLUMNS: readonly Column<OwnCode>[] = [
+  { key: 'code', title: 'Code', mono: true, text: (c) => c.code },
+  { key: 'what', title: 'Circuit', text: (c) => c.what },
+  { key: 'says', title: 'Meaning', text: (c) => MEANING_NAMES[c.says] },
+  { key: 'delete', title: 'Delete', quietTitle: true },
+];
 const notes = ref<string[]>([]);
 const ready = computed(() => draft.value.code.trim() !== '' && draft.value.what.trim() !== '');
 /** A code of the standards may be given another meaning; that it is one is said. */
@@ -28,10 +40,9 @@ function add(): void {
   notes.value = own.keep([code]) > 0 ? ['No room for more codes: the shelf is full.'] : [];
   if (notes.value.length === 0) draft.value = blank();
 }
-async function load(files: FileList | null): Promise<void> {
-  const file = files?.[0];
-  if (file && file.size > MOST_BYTES) notes.value = [`${file.name} is too large for a list of codes.`];
-  else if (file) {
+async function load([file]: readonly File[]): Promise<void> {
+  if (file.size > MOST_BYTES) notes.value = [`${file.name} is too large for a list of codes.`];
+  else {
     const { codes, faults } = readOwnCodes(await file.text());
     const left = own.keep(codes);
     notes.value = [
@@ -40,7 +51,6 @@ async function load(files: FileList | null): Promise<void> {
       ...(left > 0 ? [`${left} found no room.`] : []),
     ];
   }
-  if (picker.value) picker.value.value = '';
 }
 </script>
 
@@ -50,17 +60,10 @@ async function load(files: FileList | null): Promise<void> {
     A check keeps the meaning that the code had when it was added.
   </p>
   <form class="row add" @submit.prevent="add">
-    <label class="line">Code <input v-model="draft.code" class="text mono" maxlength="80" placeholder="E12" /></label>
-    <label class="line wide"
-      >Circuit <input v-model="draft.what" class="text" maxlength="200" placeholder="flue gas temperature"
-    /></label>
-    <label class="line"
-      >Meaning
-      <select v-model="draft.says">
-        <option v-for="m in CODE_MEANINGS" :key="m" :value="m">{{ MEANING_NAMES[m] }}</option>
-      </select>
-    </label>
-    <button class="act main" type="submit" :disabled="!ready">Add the code</button>
+    <TextField v-model="draft.code" mono label="Code" :maxlength="80" placeholder="E12" />
+    <TextField v-model="draft.what" class="wide" label="Circuit" :maxlength="200" placeholder="flue gas temperature" />
+    <PickList v-model="draft.says" class="meaning" label="Meaning" :options="MEANINGS" />
+    <ActButton kind="main" submit :disabled="!ready">Add the code</ActButton>
   </form>
   <p v-if="known" class="told">{{ known.code }} is known already: {{ known.what }}. Your own meaning goes before it.</p>
   <p v-for="note in notes" :key="note" class="told" role="status">{{ note }}</p>
@@ -69,50 +72,29 @@ async function load(files: FileList | null): Promise<void> {
   </p>
   <p v-if="own.removed" class="told">
     Deleted {{ own.removed.code }}.
-    <button class="act" type="button" @click="own.keep([own.removed])">Undo</button>
+    <ActButton @click="own.keep([own.removed])">Undo</ActButton>
   </p>
-  <table v-if="own.codes.length > 0" data-test="own-codes">
-    <thead>
-      <tr>
-        <th scope="col">Code</th>
-        <th scope="col">Circuit</th>
-        <th scope="col">Meaning</th>
-        <th scope="col"><span class="visually-hidden">Delete</span></th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="c in own.codes" :key="c.code">
-        <td class="mono">{{ c.code }}</td>
-        <td>{{ c.what }}</td>
-        <td>{{ MEANING_NAMES[c.says] }}</td>
-        <td>
-          <button class="act quiet" type="button" :aria-label="`Delete ${c.code}`" @click="own.remove(c.code)">
-            Delete
-          </button>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <FactTable
+    v-if="own.codes.length > 0"
+    data-test="own-codes"
+    label="Own codes"
+    :columns="COLUMNS"
+    :rows="own.codes"
+    :row-key="(c) => c.code"
+  >
+    <template #delete="{ row }">
+      <ActButton kind="grave" :aria-label="`Delete ${row.code}`" @click="own.remove(row.code)">Delete</ActButton>
+    </template>
+  </FactTable>
   <p v-else class="soft">No codes yet. Add those of the machines you know, or take them from a file.</p>
   <div class="row">
-    <button class="act" type="button" @click="picker?.click()">From a file…</button>
-    <button
-      class="act"
-      type="button"
+    <FilePick label="From a file…" about="Code file" accept=".csv,.txt,text/csv" @files="load" />
+    <ActButton
       :disabled="own.codes.length === 0"
       @click="saveFile('own-codes.csv', 'text/csv;charset=utf-8', ownCodesCsv(own.codes))"
     >
       CSV
-    </button>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept=".csv,.txt,text/csv"
-      aria-label="Code file"
-      tabindex="-1"
-      @change="load(($event.target as HTMLInputElement).files)"
-    />
+    </ActButton>
   </div>
 </template>
 

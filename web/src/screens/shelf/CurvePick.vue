@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
 import { computed } from 'vue';
-import PickList from '../../components/PickList.vue';
+
 import { useCurves } from '../../session/curves.ts';
 
 /** A curve of the shelf, the user's own first. */
@@ -14,8 +15,9 @@ const groups = computed(() => {
     { label: 'Generic', options: of(false) },
   ].filter((g) => g.options.length > 0);
 });
+const shown = computed({ get: () => curves.byId(chosen.value).id, set: (id) => (chosen.value = id) });
 </script>
 
 <template>
-  <PickList :label="label" :groups="groups" :value="curves.byId(chosen).id" @pick="chosen = $event" />
+  <PickList v-model="shown" :label="label" :groups="groups" />
 </template>

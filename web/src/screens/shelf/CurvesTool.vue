@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import FoldOut from '../../components/base/FoldOut.vue';
+import FactTable from '../../components/base/FactTable.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { betaBetween } from '@mellow-probe/core/catalogue/curves';
 import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed, ref, watch } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
@@ -32,6 +36,26 @@ const stepK = computed(() => (draft.value.step.value ?? 10) / (preferences.tempe
 const lines = computed(() => {
   const { from, to } = draft.value;
   return curveTable(curve.value.model, from.value ?? -40, to.value ?? 120, stepK.value).slice(0, 400);
+});
+const columns = computed((): readonly Column<(typeof lines.value)[number]>[] => {
+  const unit = preferences.temperatureUnit;
+  const digits = (c: number): number => (Number.isInteger(shownTemperature(c, unit)) ? 0 : 1);
+  return [
+    {
+      key: 't',
+      title: `°${unit}`,
+      mono: true,
+      text: (l) => formatTemperature(l.temperatureC, unit, digits(l.temperatureC)),
+    },
+    { key: 'nominal', title: 'nominal', mono: true, text: (l) => formatOhm(l.resistanceOhm) },
+    {
+      key: 'band',
+      title: 'low … high',
+      mono: true,
+      soft: true,
+      text: (l) => `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}`,
+    },
+  ];
 });
 const smooth = computed(() => {
   const { minC, maxC } = curve.value.model;
@@ -113,54 +137,32 @@ function exportCurve(): void {
   <div class="two">
     <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
     <div class="scroll" tabindex="0" role="region" aria-label="Table of the curve">
-      <table data-test="curve-table">
-        <thead>
-          <tr>
-            <th scope="col">°{{ preferences.temperatureUnit }}</th>
-            <th scope="col">nominal</th>
-            <th scope="col">low … high</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in lines" :key="l.temperatureC" class="mono">
-            <td>
-              {{
-                formatTemperature(
-                  l.temperatureC,
-                  preferences.temperatureUnit,
-                  Number.isInteger(shownTemperature(l.temperatureC, preferences.temperatureUnit)) ? 0 : 1,
-                )
-              }}
-            </td>
-            <td>{{ formatOhm(l.resistanceOhm) }}</td>
-            <td class="soft">{{ formatOhm(l.lowOhm) }} … {{ formatOhm(l.highOhm) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable
+        data-test="curve-table"
+        label="Table of the curve"
+        :columns="columns"
+        :rows="lines"
+        :row-key="(l) => l.temperatureC"
+      />
     </div>
   </div>
-  <details v-if="picture">
-    <summary>The picture it was read from</summary>
+  <FoldOut v-if="picture" title="The picture it was read from">
     <img class="picture" :src="picture" :alt="`Picture of the table of ${curve.name}`" />
-  </details>
+  </FoldOut>
   <div class="row">
-    <RouterLink class="act" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</RouterLink>
-    <button
-      class="act"
-      type="button"
-      @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))"
-    >
+    <ActButton :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</ActButton>
+    <ActButton @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))">
       CSV
-    </button>
-    <button class="act" type="button" @click="exportCurve">JSON</button>
-    <button v-if="curve.own" class="act quiet" type="button" @click="curves.remove(curve.id)">Delete this curve</button>
+    </ActButton>
+    <ActButton @click="exportCurve">JSON</ActButton>
+    <ActButton v-if="curve.own" kind="quiet" @click="curves.remove(curve.id)">Delete this curve</ActButton>
     <UseOnJob
       what="Use on this check"
       :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })"
     />
   </div>
   <p v-if="curves.removed" class="told">
-    Deleted “{{ curves.removed.name }}”. <button class="act" type="button" @click="curves.undoRemove()">Undo</button>
+    Deleted “{{ curves.removed.name }}”. <ActButton @click="curves.undoRemove()">Undo</ActButton>
   </p>
 </template>
 

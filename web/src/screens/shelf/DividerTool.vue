@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FactTable from '../../components/base/FactTable.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { wireOhm } from '@mellow-probe/core/circuit/wireOhm';
 import type { SensorCircuit } from '@mellow-probe/core/circuit/sensorCircuit';
 import { YARD_SPREAD } from '@mellow-probe/core/circuit/spread';
@@ -13,6 +16,7 @@ import { entrySchema, figure as written } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
@@ -28,6 +32,10 @@ import { lineFigure, overlayColour } from './lineFigure.ts';
 const curves = useCurves();
 const preferences = usePreferences();
 const blank = { text: '', value: null };
+const LAYOUTS = [
+  { value: 'pull-up', label: 'pull-up' },
+  { value: 'pull-down', label: 'mirrored' },
+] as const;
 const schema = z.strictObject({
   curve: z.string(),
   layout: z.enum(['pull-up', 'pull-down']),
@@ -164,6 +172,29 @@ const at = computed(() => {
   return { sound, set, ...sensitivityAt(circuit.value, pullUp.value!, t) };
 });
 const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
+const FACTS: readonly Column<{ name: string; value: string }>[] = [
+  { key: 'name', title: 'fact', mono: true, text: (f) => f.name },
+  { key: 'value', title: 'value', mono: true, text: (f) => f.value },
+];
+const atFacts = computed(() => {
+  if (!at.value) return [];
+  const { sound, set, milliVoltPerK, kelvinPerOhm } = at.value;
+  return [
+    { name: 'sensor', value: formatOhm(sound.sensorOhm) },
+    { name: 'volts, sound → as set', value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
+    { name: 'shown, as set', value: formatTemperature(set.shownC, unit.value, 1) },
+    { name: 'sensitivity', value: `${milliVoltPerK.toFixed(1).replace('-', '−')} mV/K` },
+    { name: '1 Ω of wire', value: `${kelvinPerOhm.toPrecision(2).replace('-', '−')} K` },
+    ...(best.value
+      ? [
+          {
+            name: 'best pull-up for the range',
+            value: `${formatOhm(best.value.ohm)} (${best.value.worstMilliVoltPerK.toFixed(1)} mV/K at worst)`,
+          },
+        ]
+      : []),
+  ];
+});
 const unset = (): void => {
   draft.value = { ...draft.value, series: 0, leakGround: 0, leakAcross: 0, wireM: 0, meterOn: false };
 };
@@ -179,13 +210,7 @@ function apply(job: Job): void {
 <template>
   <div class="row top">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <label class="line"
-      >Layout
-      <select v-model="draft.layout">
-        <option value="pull-up">pull-up</option>
-        <option value="pull-down">mirrored</option>
-      </select></label
-    >
+    <PickList v-model="draft.layout" class="layout" label="Layout" :options="LAYOUTS" />
     <EntryField class="short" label="Reference" quantity="volts" v-model="draft.referenceV" />
     <EntryField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" v-model="draft.pullUpOhm" />
     <EntryField class="short" label="Good pair: ohms" quantity="ohms" v-model="draft.pairOhm" />
@@ -217,7 +242,7 @@ function apply(job: Job): void {
         v-model:meter-on="draft.meterOn"
         :faults="faults"
       />
-      <button class="act" type="button" @click="unset">All sound again</button>
+      <ActButton @click="unset">All sound again</ActButton>
       <div class="fields">
         <EntryField
           v-for="[key, label] in [
@@ -231,34 +256,15 @@ function apply(job: Job): void {
           v-model="draft[key]"
         />
       </div>
-      <table v-if="at" data-test="desk-at">
-        <tbody class="mono">
-          <tr>
-            <th scope="row">sensor</th>
-            <td>{{ formatOhm(at.sound.sensorOhm) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">volts, sound → as set</th>
-            <td>{{ formatVolt(at.sound.volts) }} → {{ formatVolt(at.set.volts) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">shown, as set</th>
-            <td>{{ formatTemperature(at.set.shownC, unit, 1) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">sensitivity</th>
-            <td>{{ at.milliVoltPerK.toFixed(1).replace('-', '−') }} mV/K</td>
-          </tr>
-          <tr>
-            <th scope="row">1 Ω of wire</th>
-            <td>{{ at.kelvinPerOhm.toPrecision(2).replace('-', '−') }} K</td>
-          </tr>
-          <tr v-if="best">
-            <th scope="row">best pull-up for the range</th>
-            <td>{{ formatOhm(best.ohm) }} ({{ best.worstMilliVoltPerK.toFixed(1) }} mV/K at worst)</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable
+        v-if="atFacts.length > 0"
+        data-test="desk-at"
+        label="At this temperature"
+        headless
+        :columns="FACTS"
+        :rows="atFacts"
+        :row-key="(f) => f.name"
+      />
       <p v-else class="soft">Reference and pull-up are needed.</p>
     </div>
   </div>

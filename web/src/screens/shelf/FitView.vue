@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FoldOut from '../../components/base/FoldOut.vue';
+import FactTable from '../../components/base/FactTable.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import type { ChosenFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel } from '@mellow-probe/core/curves/curve';
 import type { PointsRead } from '@mellow-probe/core/pointTable/readPoints';
@@ -6,6 +9,7 @@ import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/co
 import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { computed } from 'vue';
+import type { Column } from '../../components/base/factTable.ts';
 import LazyPlot from '../../components/LazyPlot.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { lineFigure } from './lineFigure.ts';
@@ -87,6 +91,17 @@ const residuals = computed(() =>
       }))
     : [],
 );
+const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
+  {
+    key: 't',
+    title: 'temperature',
+    mono: true,
+    text: (r) => formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1),
+  },
+  { key: 'ohm', title: 'resistance', mono: true, text: (r) => formatOhm(r.row.resistanceOhm) },
+  { key: 'k', title: 'left over', mono: true, text: (r) => `${r.k.toFixed(2).replace('-', '−')} K` },
+  { key: 'sigma', title: 'curve', mono: true, text: (r) => (r.sigma > 0 ? `curve ± ${r.sigma.toFixed(2)} K` : '') },
+];
 </script>
 
 <template>
@@ -95,26 +110,20 @@ const residuals = computed(() =>
       Line {{ f.line }}: {{ pointFaultText(f) }}
     </p>
     <p v-for="m in mistyped" :key="m.line" class="told odd" data-test="mistyped">
-      {{ m.text }} <button class="act" type="button" @click="$emit('leaveOut', m.line)">Leave it out</button>
+      {{ m.text }} <ActButton @click="$emit('leaveOut', m.line)">Leave it out</ActButton>
     </p>
     <p v-if="refusal" class="told odd" role="alert">{{ refusal }}</p>
     <p v-if="words" class="told" data-test="fit">{{ words }}</p>
     <div v-if="figure" class="chart"><LazyPlot :figure="figure" label="The curve through its points" /></div>
-    <details v-if="residuals.length > 0">
-      <summary>What is left over at each point</summary>
-      <table>
-        <tbody>
-          <tr v-for="r in residuals" :key="r.row.line" class="mono">
-            <td>{{ formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1) }}</td>
-            <td>{{ formatOhm(r.row.resistanceOhm) }}</td>
-            <td>{{ r.k.toFixed(2).replace('-', '−') }} K</td>
-            <td>
-              <template v-if="r.sigma > 0">curve ± {{ r.sigma.toFixed(2) }} K</template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <FoldOut v-if="residuals.length > 0" title="What is left over at each point">
+      <FactTable
+        label="What is left over at each point"
+        headless
+        :columns="COLUMNS"
+        :rows="residuals"
+        :row-key="(r) => r.row.line"
+      />
+    </FoldOut>
     <p v-if="!figure && faults.length === 0 && !refusal" class="soft">
       The curve appears with the second point. Commas and points, °C and °F, kΩ and Ω may be mixed; what can be read in
       two ways is asked.

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import CheckBox from '../../components/base/CheckBox.vue';
+import FactTable from '../../components/base/FactTable.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { identifySensor } from '@mellow-probe/core/identify/identifySensor';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
@@ -6,6 +10,7 @@ import { ohmsNoise } from '@mellow-probe/core/model/noise';
 import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
@@ -63,6 +68,21 @@ const use = computed(() =>
     ? { name: estimateName.value, curve: { kind: 'beta' as const, ...estimate.value! } }
     : curves.byId(picked.value || (result.value?.candidates[0]?.id ?? '')),
 );
+const usable = computed(() => [
+  { value: '', label: result.value?.candidates[0]?.name ?? '' },
+  ...(estimate.value ? [{ value: OTHER, label: estimateName.value }] : []),
+  ...likely.value.slice(1).map((c) => ({ value: c.id, label: c.name })),
+]);
+const COLUMNS: readonly Column<(typeof likely.value)[number]>[] = [
+  { key: 'curve', title: 'curve' },
+  {
+    key: 'miss',
+    title: 'misses by',
+    mono: true,
+    text: (c) =>
+      c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far')).join(', '),
+  },
+];
 /** How far the best of the shelf is off, where it is hardly the one. */
 const misses = computed(() => {
   if (!result.value || result.value.other.probability < 0.5) return '';
@@ -84,20 +104,19 @@ const separation = computed(() => {
       <div v-for="(p, i) in draft.pairs" :key="p.id" class="pair">
         <EntryField :label="`Temperature ${i + 1}`" quantity="celsius" v-model="p.temperatureC" />
         <EntryField :label="`Ohms ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" />
-        <button
-          class="act quiet"
-          type="button"
+        <ActButton
+          kind="quiet"
           :aria-label="`Remove pair ${i + 1}`"
           @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)"
         >
           ✕
-        </button>
+        </ActButton>
       </div>
       <div class="row">
-        <button class="act" type="button" :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">
+        <ActButton :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">
           Another pair
-        </button>
-        <label class="bath"><input v-model="draft.bath" type="checkbox" />in a stirred bath</label>
+        </ActButton>
+        <CheckBox v-model="draft.bath">in a stirred bath</CheckBox>
       </div>
       <p class="soft">Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.</p>
     </div>
@@ -121,40 +140,25 @@ const separation = computed(() => {
           :leading="i === 0 && c.probability >= result.other.probability"
           data-test="candidate"
         />
-        <table v-if="likely.length > 0">
-          <thead>
-            <tr>
-              <th scope="col">curve</th>
-              <th scope="col">misses by</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="c in likely" :key="c.id">
-              <td>
-                {{ c.name }}<template v-if="c.also.length > 0"> (also {{ c.also.join(', ') }})</template>{{ ' '
-                }}<span class="soft">{{ formatProbability(c.probability) }}</span>
-              </td>
-              <td class="mono">
-                {{
-                  c.missK
-                    .map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far'))
-                    .join(', ')
-                }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <FactTable
+          v-if="likely.length > 0"
+          label="How far each curve misses"
+          :columns="COLUMNS"
+          :rows="likely"
+          :row-key="(c) => c.id"
+        >
+          <template #curve="{ row }">
+            {{ row.name }}<template v-if="row.also.length > 0"> (also {{ row.also.join(', ') }})</template>{{ ' '
+            }}<span class="soft">{{ formatProbability(row.probability) }}</span>
+          </template>
+        </FactTable>
         <p v-if="separation" class="told" data-test="separate">{{ separation }}</p>
       </template>
       <p v-else class="soft">Type a temperature and the ohms at it: the shelf answers at once.</p>
     </div>
   </div>
   <div v-if="result" class="row">
-    <select v-model="chosen" aria-label="Curve to use">
-      <option value="">{{ result.candidates[0]?.name }}</option>
-      <option v-if="estimate" :value="OTHER">{{ estimateName }}</option>
-      <option v-for="c in likely.slice(1)" :key="c.id" :value="c.id">{{ c.name }}</option>
-    </select>
+    <PickList v-model="chosen" class="which" label="Curve to use" hide-label :options="usable" />
     <UseOnJob
       what="Use on this check"
       :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
 import { ohmsNoise } from '@mellow-probe/core/model/noise';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { judgeResistance } from '@mellow-probe/core/judging/judgeResistance';
@@ -36,6 +37,19 @@ const { draft } = useDraft('judge', schema, () => ({
   bath: true,
   field: 'engine' as const,
 }));
+const TAKEN = [
+  { value: 'bath', label: 'in a stirred bath' },
+  { value: 'machine', label: 'at the machine' },
+];
+const where = computed({
+  get: () => (draft.value.bath ? 'bath' : 'machine'),
+  set: (place) => (draft.value.bath = place === 'bath'),
+});
+const FIELD_OPTIONS = [
+  { value: 'engine', label: 'an engine' },
+  { value: 'climate', label: 'a climate system' },
+  { value: 'boiler', label: 'a boiler' },
+] as const;
 const judged = computed(() => {
   const { temperatureC, ohm, tolerancePercent, bath } = draft.value;
   if (temperatureC.value === null || !(ohm.value! > 0) || !(tolerancePercent.value! > 0)) return null;
@@ -70,21 +84,8 @@ function put(job: Job): void {
     <EntryField class="short" label="Temperature" quantity="celsius" v-model="draft.temperatureC" />
     <EntryField class="short" label="Ohms" quantity="ohms" v-model="draft.ohm" />
     <EntryField class="short" label="Tolerance ± %" quantity="number" v-model="draft.tolerancePercent" />
-    <label class="line"
-      >taken
-      <select v-model="draft.bath">
-        <option :value="true">in a stirred bath</option>
-        <option :value="false">at the machine</option>
-      </select></label
-    >
-    <label class="line"
-      >in
-      <select v-model="draft.field">
-        <option value="engine">an engine</option>
-        <option value="climate">a climate system</option>
-        <option value="boiler">a boiler</option>
-      </select></label
-    >
+    <PickList v-model="where" class="choice" label="taken" :options="TAKEN" />
+    <PickList v-model="draft.field" class="choice" label="in" :options="FIELD_OPTIONS" />
   </div>
   <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="judged">{{ l.text }}</p>
   <p v-if="lines.length === 0" class="soft">

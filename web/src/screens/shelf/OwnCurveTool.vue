@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import TextField from '../../components/base/TextField.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import ChoiceRow from '../../components/base/ChoiceRow.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
 import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/curves/curve';
 import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
@@ -54,7 +58,13 @@ const { draft, fault } = useDraft('own', schema, () => ({
   b: blank,
   c: blank,
 }));
-const picker = ref<HTMLInputElement>();
+const WAYS = [
+  { value: 'table', label: 'Table of points' },
+  { value: 'picture', label: 'From a picture' },
+  { value: 'diagram', label: 'Off a diagram' },
+  { value: 'r25b', label: 'R25 and B' },
+  { value: 'coefficients', label: 'Steinhart–Hart coefficients' },
+] as const;
 /** The pictures the points are read from, one each way; they are large and loaded only where they are looked at. */
 const pictures = {
   table: useKeptPicture('own-table', () => draft.value.way === 'picture' || draft.value.from === 'table'),
@@ -152,10 +162,7 @@ async function openFile(file: File): Promise<void> {
       name: draft.value.name || file.name.replace(/\.\w+$/, ''),
     };
 }
-async function load(files: FileList | null): Promise<void> {
-  if (files?.[0]) await openFile(files[0]);
-  if (picker.value) picker.value.value = '';
-}
+
 function leaveOut(line: number): void {
   draft.value.text = draft.value.text
     .split(/\r\n|\r|\n/)
@@ -165,29 +172,14 @@ function leaveOut(line: number): void {
 </script>
 
 <template>
-  <div class="row" role="radiogroup" aria-label="How the curve is given">
-    <label
-      v-for="[way, name] in [
-        ['table', 'Table of points'],
-        ['picture', 'From a picture'],
-        ['diagram', 'Off a diagram'],
-        ['r25b', 'R25 and B'],
-        ['coefficients', 'Steinhart–Hart coefficients'],
-      ] as const"
-      :key="way"
-      class="way"
-    >
-      <input v-model="draft.way" type="radio" :value="way" />{{ name }}
-    </label>
-    <button v-if="!isFromPicture" class="act" type="button" @click="picker?.click()">From a file…</button>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
+  <div class="row">
+    <ChoiceRow v-model="draft.way" label="How the curve is given" :options="WAYS" />
+    <FilePick
+      v-if="!isFromPicture"
+      label="From a file…"
+      about="Curve file"
       accept=".csv,.txt,.json,text/csv,application/json"
-      aria-label="Curve file"
-      tabindex="-1"
-      @change="load(($event.target as HTMLInputElement).files)"
+      @files="openFile($event[0])"
     />
   </div>
   <p v-if="note" class="told" role="status">{{ note }}</p>
@@ -235,15 +227,17 @@ function leaveOut(line: number): void {
     </div>
   </div>
   <div v-if="!isFromPicture" class="row">
-    <label class="line name"
-      >Name <input v-model="draft.name" class="text" maxlength="400" placeholder="machine, part number"
-    /></label>
-    <label class="line name"
-      >Where the figures are from <input v-model="draft.source" class="text" maxlength="400" placeholder="manual, page"
-    /></label>
+    <TextField v-model="draft.name" class="name" label="Name" :maxlength="400" placeholder="machine, part number" />
+    <TextField
+      v-model="draft.source"
+      class="name"
+      label="Where the figures are from"
+      :maxlength="400"
+      placeholder="manual, page"
+    />
   </div>
   <div v-if="!isFromPicture" class="row">
-    <button class="act main" type="button" :disabled="!curve" @click="keep">Put it on the shelf</button>
+    <ActButton kind="main" :disabled="!curve" @click="keep">Put it on the shelf</ActButton>
     <UseOnJob
       what="Use on this check"
       :disabled="!curve"

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FactTable from '../../components/base/FactTable.vue';
+import TextField from '../../components/base/TextField.vue';
+import PickList from '../../components/base/PickList.vue';
 import { substitutesFor, sweepSteps } from '@mellow-probe/core/divider/substitutes';
 import { entrySchema, figure as written } from '@mellow-probe/core/units/entry';
 import { newReading } from '@mellow-probe/core/job/newReading';
@@ -6,6 +9,7 @@ import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -61,6 +65,22 @@ const temperature = (c: number, digits = 1): string => formatTemperature(c, pref
 const kelvin = (k: number): string => `${k >= 0.05 ? '+' : k <= -0.05 ? '−' : ''}${Math.abs(k).toFixed(1)} K`;
 const parts = (s: { parts: number[]; how: string }): string =>
   s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
+const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value) => ({
+  value,
+  label: value === 'own' ? 'what I own' : `${value}, 10 Ω … 1 MΩ`,
+}));
+const COUNTS = [4, 6, 8, 10, 12, 16].map((value) => ({ value, label: String(value) }));
+const COLUMNS: readonly Column<(typeof list.value)[number]>[] = [
+  { key: 'parts', title: 'resistors', mono: true, text: parts },
+  { key: 'ohm', title: 'together', mono: true, text: (s) => formatOhm(s.ohm) },
+  { key: 'shown', title: 'shown', mono: true, text: (s) => temperature(s.shownC) },
+  { key: 'error', title: 'off by', mono: true, text: (s) => kelvin(s.errorK) },
+  { key: 'tolerance', title: 'tolerance', mono: true, soft: true, text: (s) => `± ${s.toleranceK.toFixed(1)} K` },
+];
+const STEP_COLUMNS: readonly Column<(typeof steps.value)[number]>[] = [
+  { key: 'ohm', title: 'resistor', mono: true, text: (s) => formatOhm(s.ohm) },
+  { key: 'shown', title: 'should show', mono: true, text: (s) => temperature(s.shownC, 0) },
+];
 function addReading(job: Job): void {
   const [best] = list.value;
   const ohm = Number(best.ohm.toPrecision(4));
@@ -81,19 +101,15 @@ function addReading(job: Job): void {
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
     <EntryField class="short" label="To be shown" quantity="celsius" v-model="draft.wanted" />
-    <label class="line"
-      >My drawer
-      <select v-model="kit.kit.resistors.series">
-        <option v-for="s in ['E6', 'E12', 'E24', 'E48', 'E96'] as const" :key="s" :value="s">
-          {{ s }}, 10 Ω … 1 MΩ
-        </option>
-        <option value="own">what I own</option>
-      </select>
-    </label>
-    <label v-if="kit.kit.resistors.series === 'own'" class="line own"
-      >Resistors I own
-      <input v-model="kit.kit.resistors.own" class="text" maxlength="2000" placeholder="100, 220, 1k, 4k7, 10k"
-    /></label>
+    <PickList v-model="kit.kit.resistors.series" class="drawer" label="My drawer" :options="DRAWERS" />
+    <TextField
+      v-if="kit.kit.resistors.series === 'own'"
+      v-model="kit.kit.resistors.own"
+      class="own"
+      label="Resistors I own"
+      :maxlength="2000"
+      placeholder="100, 220, 1k, 4k7, 10k"
+    />
   </div>
   <p v-if="drawer.unread.length > 0" class="told odd">
     Not read: {{ drawer.unread.join(', ') }}. Type like 4k7, 220, 1.5k.
@@ -107,26 +123,13 @@ function addReading(job: Job): void {
         For {{ draft.wanted.value === null ? '?' : temperature(draft.wanted.value) }} the sensor has
         {{ inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?' }}
       </h2>
-      <table data-test="substitutes">
-        <thead>
-          <tr>
-            <th scope="col">resistors</th>
-            <th scope="col">together</th>
-            <th scope="col">shown</th>
-            <th scope="col">off by</th>
-            <th scope="col">tolerance</th>
-          </tr>
-        </thead>
-        <tbody class="mono">
-          <tr v-for="s in list" :key="`${s.how}${s.parts.join()}`">
-            <td>{{ parts(s) }}</td>
-            <td>{{ formatOhm(s.ohm) }}</td>
-            <td>{{ temperature(s.shownC) }}</td>
-            <td>{{ kelvin(s.errorK) }}</td>
-            <td class="soft">± {{ s.toleranceK.toFixed(1) }} K</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable
+        data-test="substitutes"
+        label="Resistors for that temperature"
+        :columns="COLUMNS"
+        :rows="list"
+        :row-key="(s) => `${s.how}${s.parts.join()}`"
+      />
       <UseOnJob what="Put the best on a check as a test" :disabled="list.length === 0" :change="addReading" />
     </div>
     <div>
@@ -143,27 +146,15 @@ function addReading(job: Job): void {
           quantity="celsius"
           v-model="draft[key]"
         />
-        <label class="line"
-          >Steps
-          <select v-model.number="draft.steps">
-            <option v-for="n in [4, 6, 8, 10, 12, 16]" :key="n" :value="n">{{ n }}</option>
-          </select></label
-        >
+        <PickList v-model="draft.steps" class="count" label="Steps" :options="COUNTS" />
       </div>
-      <table data-test="steps">
-        <thead>
-          <tr>
-            <th scope="col">resistor</th>
-            <th scope="col">should show</th>
-          </tr>
-        </thead>
-        <tbody class="mono">
-          <tr v-for="s in steps" :key="s.ohm">
-            <td>{{ formatOhm(s.ohm) }}</td>
-            <td>{{ temperature(s.shownC, 0) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <FactTable
+        data-test="steps"
+        label="Steps for a sweep"
+        :columns="STEP_COLUMNS"
+        :rows="steps"
+        :row-key="(s) => s.ohm"
+      />
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import { curveModel } from '@mellow-probe/core/curves/curve';
 import { moduleSweep } from '@mellow-probe/core/identify/moduleSweep';
 import { entrySchema } from '@mellow-probe/core/units/entry';
@@ -139,9 +140,7 @@ function apply(job: Job): void {
         />
       </div>
       <div class="row">
-        <button class="act" type="button" :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">
-          Another row
-        </button>
+        <ActButton :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())"> Another row </ActButton>
         <EntryField class="ref" label="Reference" quantity="volts" v-model="draft.referenceV" />
       </div>
     </div>

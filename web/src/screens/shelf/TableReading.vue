@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
 import { COLUMN_UNITS } from '@mellow-probe/core/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
 import type { ColumnAspect, ColumnChoices, TableColumn } from '@mellow-probe/core/pointTable/columns';
@@ -15,7 +16,10 @@ const preferences = usePreferences();
 const FIRST = 3;
 
 const UNITS = { temperature: COLUMN_UNITS.slice(0, 3), ohms: COLUMN_UNITS.slice(3, 6) };
-const unitsOf = ({ role }: TableColumn): readonly string[] => (role === 'temperature' ? UNITS.temperature : UNITS.ohms);
+const unitsOf = ({ role }: TableColumn): { value: string; label: string }[] =>
+  (role === 'temperature' ? UNITS.temperature : UNITS.ohms).map((value) => ({ value, label: value }));
+const ROLES = COLUMN_ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }));
+const MARKS = Object.entries(MARK_NAMES).map(([value, label]) => ({ value, label }));
 const questions = computed(() => askedText(props.read.columns));
 const first = computed(() =>
   [...props.read.rows]
@@ -33,8 +37,7 @@ const first = computed(() =>
 function choose(column: number, aspect: ColumnAspect, value: string): void {
   choices.value = { ...choices.value, [column]: { ...choices.value[column], [aspect]: value } };
 }
-/** A question is answered by choosing what is shown already, too. */
-const picked = (event: Event): string => (event.target as HTMLSelectElement).value;
+
 const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.asked[aspect] !== undefined;
 </script>
 
@@ -51,34 +54,34 @@ const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.aske
         <legend>
           Column {{ k + 1 }}<template v-if="column.head"> · {{ column.head }}</template>
         </legend>
-        <select
-          :value="open(column, 'role') ? '' : column.role"
-          :aria-label="`Column ${k + 1} holds`"
-          :class="{ asked: open(column, 'role') }"
-          @change="choose(k, 'role', picked($event))"
-        >
-          <option v-if="open(column, 'role')" value="" disabled>which?</option>
-          <option v-for="role in COLUMN_ROLES" :key="role" :value="role">{{ ROLE_NAMES[role] }}</option>
-        </select>
+        <PickList
+          :model-value="open(column, 'role') ? undefined : column.role"
+          :label="`Column ${k + 1} holds`"
+          hide-label
+          :asked="open(column, 'role')"
+          prompt="which?"
+          :options="ROLES"
+          @update:model-value="choose(k, 'role', $event)"
+        />
         <template v-if="column.role !== 'other'">
-          <select
-            :value="open(column, 'unit') ? '' : column.unit"
-            :aria-label="`Unit of column ${k + 1}`"
-            :class="{ asked: open(column, 'unit') }"
-            @change="choose(k, 'unit', picked($event))"
-          >
-            <option v-if="open(column, 'unit')" value="" disabled>unit?</option>
-            <option v-for="unit in unitsOf(column)" :key="unit" :value="unit">{{ unit }}</option>
-          </select>
-          <select
-            :value="open(column, 'decimal') ? '' : column.decimal"
-            :aria-label="`Decimal mark of column ${k + 1}`"
-            :class="{ asked: open(column, 'decimal') }"
-            @change="choose(k, 'decimal', picked($event))"
-          >
-            <option v-if="open(column, 'decimal')" value="" disabled>mark?</option>
-            <option v-for="(name, mark) in MARK_NAMES" :key="mark" :value="mark">{{ name }}</option>
-          </select>
+          <PickList
+            :model-value="open(column, 'unit') ? undefined : column.unit"
+            :label="`Unit of column ${k + 1}`"
+            hide-label
+            :asked="open(column, 'unit')"
+            prompt="unit?"
+            :options="unitsOf(column)"
+            @update:model-value="choose(k, 'unit', $event)"
+          />
+          <PickList
+            :model-value="open(column, 'decimal') ? undefined : column.decimal"
+            :label="`Decimal mark of column ${k + 1}`"
+            hide-label
+            :asked="open(column, 'decimal')"
+            prompt="mark?"
+            :options="MARKS"
+            @update:model-value="choose(k, 'decimal', $event)"
+          />
         </template>
       </fieldset>
     </div>

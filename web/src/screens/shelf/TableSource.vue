@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import PickList from '../../components/base/PickList.vue';
+import TextField from '../../components/base/TextField.vue';
+import ActButton from '../../components/base/ActButton.vue';
 import { FIT_FORMS, type FitForm } from '@mellow-probe/core/curves/fitCurve';
 import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import type { ShownPicture } from '../../session/keptPicture.ts';
@@ -10,6 +13,11 @@ const emit = defineEmits<{ withoutPicture: []; refused: [why: string] }>();
 const text = defineModel<string>('text', { required: true });
 const form = defineModel<FitForm | 'best'>('form', { required: true });
 
+const EXAMPLE = '0   9420\n20  3520\n40; 1,459k\n°C and Ω unless said: 68F, 4k7, min and max columns by name';
+const FORM_OPTIONS = [
+  { value: 'best' as const, label: 'what the points bear' },
+  ...FIT_FORMS.map((value) => ({ value, label: FORM_NAMES[value] })),
+];
 function pasted(event: ClipboardEvent): void {
   const why = tooLongText(event.clipboardData?.getData('text') ?? '');
   if (why === null) return;
@@ -23,28 +31,19 @@ function pasted(event: ClipboardEvent): void {
     <img :src="picture.url" alt="The picture the figures were read from" />
     <figcaption class="soft">
       Read from this picture; it is kept with the curve.
-      <button class="act quiet" type="button" @click="emit('withoutPicture')">Without it</button>
+      <ActButton kind="quiet" @click="emit('withoutPicture')">Without it</ActButton>
     </figcaption>
   </figure>
-  <label class="line"
-    >Temperature and ohms, a line each
-    <textarea
-      v-model="text"
-      class="text points mono"
-      rows="12"
-      :maxlength="MOST_TEXT"
-      @paste="pasted"
-      spellcheck="false"
-      placeholder="0   9420&#10;20  3520&#10;40; 1,459k&#10;°C and Ω unless said: 68F, 4k7, min and max columns by name"
-    ></textarea>
-  </label>
-  <label class="line"
-    >Form
-    <select v-model="form">
-      <option value="best">what the points bear</option>
-      <option v-for="f in FIT_FORMS" :key="f" :value="f">{{ FORM_NAMES[f] }}</option>
-    </select>
-  </label>
+  <TextField
+    v-model="text"
+    mono
+    label="Temperature and ohms, a line each"
+    :rows="12"
+    :maxlength="MOST_TEXT"
+    :placeholder="EXAMPLE"
+    @paste="pasted"
+  />
+  <PickList v-model="form" label="Form" :options="FORM_OPTIONS" />
 </template>
 
 <style scoped>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
 import { lacksText } from '@mellow-probe/core/wording/progressText';
 import dayjs from 'dayjs';
@@ -26,22 +28,18 @@ function close(how: 'proved' | 'unproved'): void {
     <template v-if="closed">
       <p :class="['told', { odd: closed.how !== 'proved' }]">
         Closed {{ dayjs(closed.at).format('DD MMM YYYY HH:mm') }}, {{ closed.how }}. {{ closed.reason }}
-        <button class="act quiet" type="button" @click="job.closed = null">Open it again</button>
+        <ActButton kind="quiet" @click="job.closed = null">Open it again</ActButton>
       </p>
-      <RouterLink class="act main" :to="`/check/${job.id}/report`">Report</RouterLink>
+      <ActButton kind="main" :to="`/check/${job.id}/report`">Report</ActButton>
     </template>
     <template v-else-if="state.proved">
       <p class="told">Proved: every value read again is healthy, every step passed or not possible here.</p>
-      <button class="act main" type="button" @click="close('proved')">Close as proved</button>
+      <ActButton kind="main" @click="close('proved')">Close as proved</ActButton>
     </template>
     <template v-else>
       <p class="told odd">Not proved yet: {{ lacks.join('; ') }}.</p>
-      <label class="line"
-        >To close it all the same, say why <textarea v-model="reason" data-unsent rows="2" maxlength="20000"></textarea>
-      </label>
-      <button class="act" type="button" :disabled="reason.trim() === ''" @click="close('unproved')">
-        Close without proof
-      </button>
+      <TextField v-model="reason" unsent label="To close it all the same, say why" :rows="2" :maxlength="20000" />
+      <ActButton :disabled="reason.trim() === ''" @click="close('unproved')"> Close without proof </ActButton>
     </template>
   </div>
 </template>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import PickList from '../../../components/base/PickList.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { codesIn } from '@mellow-probe/core/catalogue/troubleCodes';
 import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
 import { MOST } from '@mellow-probe/core/job/most';
@@ -22,6 +25,7 @@ const STATES = {
   'came-back': 'cleared, came back',
   past: 'from the past',
 } as const;
+const states = CODE_STATES.map((value) => ({ value, label: STATES[value] }));
 const meaning = (code: Job['complaint']['codes'][number]): string =>
   codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ??
   'Not a code known here: a maker’s own? Put it on the shelf under Own codes, and it is understood.';
@@ -50,23 +54,20 @@ function add(): void {
     <div v-for="c in codes" :key="c.id" class="code" data-test="code">
       <span class="mono">{{ c.code }}</span>
       <span class="soft">{{ meaning(c) }}</span>
-      <select v-model="c.state" :aria-label="`State of ${c.code}`">
-        <option v-for="s in CODE_STATES" :key="s" :value="s">{{ STATES[s] }}</option>
-      </select>
-      <button class="act quiet" type="button" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)">
-        Remove
-      </button>
+      <PickList v-model="c.state" :label="`State of ${c.code}`" hide-label :options="states" />
+      <ActButton kind="quiet" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)"> Remove </ActButton>
     </div>
     <form class="row" @submit.prevent="add">
-      <input
+      <TextField
         v-model="text"
-        class="text add"
-        data-unsent
-        aria-label="Add a code"
+        class="add"
+        unsent
+        label="Add a code"
+        hide-label
         placeholder="P0118 pending, SPN 110 FMI 3 …"
-        maxlength="400"
+        :maxlength="400"
       />
-      <button class="act" type="submit" :disabled="text.trim() === '' || full">Add code</button>
+      <ActButton submit :disabled="text.trim() === '' || full">Add code</ActButton>
     </form>
     <p v-if="full" class="soft">{{ MOST.codes }} codes: no room for more.</p>
   </div>
@@ -82,7 +83,7 @@ function add(): void {
   border-top: 1px solid var(--line);
 }
 .add {
-  max-width: 280px;
+  flex: 0 1 280px;
 }
 @media (max-width: 700px) {
   .code {

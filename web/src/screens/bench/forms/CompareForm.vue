@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../../components/base/PickList.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';
@@ -35,6 +37,15 @@ const issueOf = (id: string, what: string) => {
   const issue = verdict.issues.get(`comparison.${id}.${what}`);
   return issue?.reason === 'empty' ? undefined : issue;
 };
+const SENSORS = [
+  { value: 'this', label: 'this one' },
+  { value: 'other', label: 'new or neighbour' },
+] as const;
+const PHASES = [
+  { value: 'heating', label: 'heating' },
+  { value: 'cooling', label: 'cooling' },
+  { value: 'after', label: 'after heat' },
+] as const;
 </script>
 
 <template>
@@ -60,26 +71,11 @@ const issueOf = (id: string, what: string) => {
         overload
         :issue="issueOf(p.id, 'resistanceOhm')"
       />
-      <label class="line"
-        >sensor
-        <select v-model="p.sensor">
-          <option value="this">this one</option>
-          <option value="other">new or neighbour</option>
-        </select></label
-      >
-      <label class="line"
-        >while
-        <select v-model="p.phase">
-          <option value="heating">heating</option>
-          <option value="cooling">cooling</option>
-          <option value="after">after heat</option>
-        </select></label
-      >
-      <button class="act quiet" type="button" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</button>
+      <PickList v-model="p.sensor" label="sensor" :options="SENSORS" />
+      <PickList v-model="p.phase" label="while" :options="PHASES" />
+      <ActButton kind="quiet" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</ActButton>
     </div>
-    <button class="act add" type="button" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add">
-      Add a pair
-    </button>
+    <ActButton class="add" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add"> Add a pair </ActButton>
     <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ MOST.pairs }} pairs: no room for more.</p>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
     <SettlingSheet />

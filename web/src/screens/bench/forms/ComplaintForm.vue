@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import CheckBox from '../../../components/base/CheckBox.vue';
+import PickList from '../../../components/base/PickList.vue';
+import TextField from '../../../components/base/TextField.vue';
 import { OTHER_CAUSES } from '@mellow-probe/core/catalogue/otherCauses';
 import { SYMPTOMS } from '@mellow-probe/core/catalogue/symptoms';
 import { complaintText } from '@mellow-probe/core/wording/complaintText';
@@ -16,6 +19,16 @@ const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.field));
 const causes = computed(() => OTHER_CAUSES.filter((c) => c.field === job.field));
 const told = computed(() => complaintText(job, preferences.temperatureUnit));
 const READS = { cold: 'reads too cold', hot: 'reads too hot', either: '' } as const;
+const FIELD_OPTIONS = [
+  { value: 'engine', label: 'Engine' },
+  { value: 'climate', label: 'Climate system' },
+  { value: 'boiler', label: 'Boiler' },
+] as const;
+const CAUSE_STATES = [
+  { value: '', label: 'not looked at' },
+  { value: 'ruled-out', label: 'ruled out' },
+  { value: 'found', label: 'found' },
+] as const;
 const PARTS = [
   ['sensor', 'Sensor'],
   ['connector', 'Connector'],
@@ -26,13 +39,12 @@ const PARTS = [
 function toggle<T>(list: T[], item: T, on: boolean): T[] {
   return on ? [...list.filter((x) => x !== item), item] : list.filter((x) => x !== item);
 }
-function setCause(id: string, state: string): void {
+function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): void {
   const next = { ...complaint.value.causes };
   if (state === '') delete next[id];
-  else next[id] = state as 'ruled-out' | 'found';
+  else next[id] = state;
   complaint.value.causes = next;
 }
-const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked;
 </script>
 
 <template>
@@ -41,54 +53,43 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
     purpose="What is wrong, in the words of whoever runs the machine, and what the machine itself says."
   >
     <div class="two">
-      <label class="line"
-        >Machine <input v-model="job.machine" class="text" maxlength="400" placeholder="Which machine, where"
-      /></label>
-      <label class="line"
-        >Field
-        <select v-model="job.field">
-          <option value="engine">Engine</option>
-          <option value="climate">Climate system</option>
-          <option value="boiler">Boiler</option>
-        </select>
-      </label>
+      <TextField v-model="job.machine" label="Machine" :maxlength="400" placeholder="Which machine, where" />
+      <PickList v-model="job.field" label="Field" :options="FIELD_OPTIONS" />
     </div>
-    <label class="line"
-      >Complaint
-      <textarea
-        v-model="complaint.text"
-        maxlength="20000"
-        rows="2"
-        placeholder="Since when, when cold or hot, what was done already"
-      ></textarea>
-    </label>
+    <TextField
+      v-model="complaint.text"
+      label="Complaint"
+      :maxlength="20000"
+      :rows="2"
+      placeholder="Since when, when cold or hot, what was done already"
+    />
     <p v-if="told" :class="['told', { odd: told.odd }]" data-test="complaint-told">{{ told.text }}</p>
     <div role="group" aria-label="Symptoms">
       <h3>Symptoms</h3>
       <div class="two">
-        <label v-for="s in symptoms" :key="s.id" class="check">
-          <input
-            type="checkbox"
-            :checked="complaint.symptoms.includes(s.id)"
-            @change="complaint.symptoms = toggle(complaint.symptoms, s.id, checked($event))"
-          />
+        <CheckBox
+          v-for="s in symptoms"
+          :key="s.id"
+          :model-value="complaint.symptoms.includes(s.id)"
+          @update:model-value="complaint.symptoms = toggle(complaint.symptoms, s.id, $event)"
+        >
           <span
             >{{ s.name }} <span v-if="READS[s.reads]" class="soft">· {{ READS[s.reads] }}</span></span
           >
-        </label>
+        </CheckBox>
       </div>
     </div>
     <CodeList />
     <div role="group" aria-label="Replaced already">
       <h3>Replaced already, and did not help</h3>
       <div class="row">
-        <label v-for="[id, name] in PARTS" :key="id" class="check">
-          <input
-            type="checkbox"
-            :checked="complaint.replaced.includes(id)"
-            @change="complaint.replaced = toggle(complaint.replaced, id, checked($event))"
-          />{{ name }}
-        </label>
+        <CheckBox
+          v-for="[id, name] in PARTS"
+          :key="id"
+          :model-value="complaint.replaced.includes(id)"
+          @update:model-value="complaint.replaced = toggle(complaint.replaced, id, $event)"
+          >{{ name }}</CheckBox
+        >
       </div>
     </div>
     <div>
@@ -98,15 +99,13 @@ const checked = (event: Event): boolean => (event.target as HTMLInputElement).ch
           <b>{{ c.name }}</b> <span class="soft">{{ c.check }}</span>
           <span v-if="c.caution" class="caution"> ▲ {{ c.caution }}</span>
         </div>
-        <select
-          :value="complaint.causes[c.id] ?? ''"
-          :aria-label="c.name"
-          @change="setCause(c.id, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">not looked at</option>
-          <option value="ruled-out">ruled out</option>
-          <option value="found">found</option>
-        </select>
+        <PickList
+          :label="c.name"
+          hide-label
+          :options="CAUSE_STATES"
+          :model-value="complaint.causes[c.id] ?? ''"
+          @update:model-value="setCause(c.id, $event)"
+        />
       </div>
     </div>
   </FormSheet>

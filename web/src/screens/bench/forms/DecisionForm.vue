@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import ChoiceRow from '../../../components/base/ChoiceRow.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -17,8 +20,9 @@ const assessment = computed(() => (verdict.fault ? null : (verdict.result?.asses
 const first = computed(() => assessment.value?.groups[0] ?? null);
 const suspects = computed(() => assessment.value?.suspects.slice(0, 4) ?? []);
 const unmeasured = computed(() => assessment.value?.doubt.kind === 'no-readings');
-const chosen = ref<FaultGroup | null>(null);
-const differs = computed(() => chosen.value !== null && first.value !== null && chosen.value !== first.value.group);
+const chosen = ref<FaultGroup>();
+const groups = FAULT_GROUPS.map((value) => ({ value, label: groupName(value) }));
+const differs = computed(() => chosen.value && first.value !== null && chosen.value !== first.value.group);
 const unsent = useUnsent('decision');
 const reason = computed({
   get: () => unsent.value || (decision.value?.reason ?? ''),
@@ -34,7 +38,7 @@ function decide(): void {
     reason: reason.value.trim(),
     decidedAt: nowIso(),
   };
-  chosen.value = null;
+  chosen.value = undefined;
   unsent.value = '';
 }
 </script>
@@ -58,29 +62,28 @@ function decide(): void {
       <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }}
       {{ formatProbability(decision.toolProbability) }}).
       {{ decision.reason }}
-      <button class="act quiet" type="button" @click="job.decision = null">Undo</button>
+      <ActButton kind="quiet" @click="job.decision = null">Undo</ActButton>
     </div>
-    <div role="radiogroup" aria-label="Your decision">
-      <h3>You decide</h3>
-      <div class="row">
-        <label v-for="g in FAULT_GROUPS" :key="g" class="check choice"
-          ><input v-model="chosen" type="radio" name="decision" :value="g" />{{ groupName(g) }}</label
-        >
-      </div>
-    </div>
-    <label v-if="chosen" class="line"
-      >{{ differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like' }}
-      <textarea v-model="reason" data-unsent rows="2" maxlength="20000"></textarea>
-    </label>
     <div>
-      <button
-        class="act main"
-        type="button"
+      <h3>You decide</h3>
+      <ChoiceRow v-model="chosen" label="Your decision" :options="groups" />
+    </div>
+    <TextField
+      v-if="chosen"
+      v-model="reason"
+      unsent
+      :label="differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like'"
+      :rows="2"
+      :maxlength="20000"
+    />
+    <div>
+      <ActButton
+        kind="main"
         :disabled="!chosen || !first || verdict.earlier || (differs && reason.trim() === '')"
         @click="decide"
       >
         Record the decision
-      </button>
+      </ActButton>
     </div>
   </FormSheet>
 </template>
@@ -89,11 +92,5 @@ function decide(): void {
 ul {
   margin: 4px 0 0;
   padding-left: 18px;
-}
-.choice {
-  border: 1px solid var(--line-strong);
-  border-radius: 10px;
-  padding: 0 14px 0 10px;
-  min-height: 44px;
 }
 </style>

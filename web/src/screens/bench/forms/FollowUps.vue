@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import DayField from '../../../components/base/DayField.vue';
+import CheckBox from '../../../components/base/CheckBox.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { followUpSchema } from '@mellow-probe/core/job/recordSchemas';
 import dayjs from 'dayjs';
@@ -23,42 +27,34 @@ function setDay(id: string, day: string): void {
   <div>
     <h3>Follow-ups</h3>
     <div v-for="f in job.followUps" :key="f.id" class="item" data-test="follow-up">
-      <label class="check"
-        ><input
-          type="checkbox"
-          :checked="f.doneAt !== null"
-          @change="f.doneAt = ($event.target as HTMLInputElement).checked ? nowIso() : null"
-        /><span class="visually-hidden">Done</span></label
+      <CheckBox :model-value="f.doneAt !== null" @update:model-value="f.doneAt = $event ? nowIso() : null"
+        ><span class="visually-hidden">Done</span></CheckBox
       >
-      <input
+      <TextField
         v-model="f.text"
-        class="text"
         :class="{ done: f.doneAt }"
-        aria-label="What to do"
+        label="What to do"
+        hide-label
         placeholder="what to do"
-        maxlength="400"
+        :maxlength="400"
       />
-      <input
-        :value="f.dueOn"
-        class="text"
-        type="date"
-        :min="FIRST_DAY"
-        :max="LAST_DAY"
-        aria-label="Due on"
-        @change="setDay(f.id, ($event.target as HTMLInputElement).value)"
+      <DayField
+        :model-value="f.dueOn"
+        label="Due on"
+        hide-label
+        :first="FIRST_DAY"
+        :last="LAST_DAY"
+        @update:model-value="setDay(f.id, $event)"
       />
-      <button
-        class="act quiet"
-        type="button"
+      <ActButton
+        kind="quiet"
         aria-label="Remove this follow-up"
         @click="job.followUps = job.followUps.filter((x) => x.id !== f.id)"
       >
         ✕
-      </button>
+      </ActButton>
     </div>
-    <button class="act" type="button" :disabled="job.followUps.length >= MOST.followUps" @click="add">
-      Add a follow-up
-    </button>
+    <ActButton :disabled="job.followUps.length >= MOST.followUps" @click="add"> Add a follow-up </ActButton>
     <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ MOST.followUps }} follow-ups: no room for more.</p>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import CheckBox from '../../../components/base/CheckBox.vue';
+import TextField from '../../../components/base/TextField.vue';
 import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
 import { faultById } from '@mellow-probe/core/faults/list';
 import { computed } from 'vue';
@@ -36,27 +38,20 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
       <div v-for="g in groups" :key="g.label" role="group" :aria-label="g.label">
         <h3>{{ g.label }}</h3>
         <template v-for="f in g.list" :key="f.id">
-          <label class="check">
-            <input
-              type="checkbox"
-              :checked="chosen.includes(f.id)"
-              @change="toggle(f.id, ($event.target as HTMLInputElement).checked)"
-            />
-            {{ f.name }}
-          </label>
+          <CheckBox :model-value="chosen.includes(f.id)" @update:model-value="toggle(f.id, $event)">{{
+            f.name
+          }}</CheckBox>
           <p v-if="chosen.includes(f.id)" class="factors">{{ factors(f.ratios) }}</p>
         </template>
       </div>
     </div>
-    <label class="line"
-      >Note
-      <textarea
-        v-model="job.note"
-        rows="2"
-        maxlength="20000"
-        placeholder="What caused it, where the water comes from"
-      ></textarea>
-    </label>
+    <TextField
+      v-model="job.note"
+      label="Note"
+      :rows="2"
+      :maxlength="20000"
+      placeholder="What caused it, where the water comes from"
+    />
     <PhotoStrip />
   </FormSheet>
 </template>

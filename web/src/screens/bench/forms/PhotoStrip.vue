@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FilePick from '../../../components/base/FilePick.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { ref, watch } from 'vue';
@@ -11,7 +14,7 @@ import { useSession } from '../../../session/jobSession.ts';
 /** Photos of a job: scaled down, kept in the browser beside the job, part of its file and report. */
 const { job } = useSession();
 const images = ref<Record<string, string>>({});
-const picker = ref<HTMLInputElement>();
+
 const fault = ref('');
 
 watch(
@@ -23,9 +26,9 @@ watch(
   { immediate: true },
 );
 
-async function add(files: FileList | null): Promise<void> {
+async function add(files: readonly File[]): Promise<void> {
   fault.value = '';
-  for (const file of files ?? []) {
+  for (const file of files) {
     if (job.photos.length >= MOST.photos) {
       fault.value = `At most ${MOST.photos} photos a job.`;
       break;
@@ -45,7 +48,6 @@ async function add(files: FileList | null): Promise<void> {
     images.value[id] = image;
     job.photos.push({ id, caption: file.name.replace(/\.\w+$/, ''), takenAt: nowIso(), image: null });
   }
-  if (picker.value) picker.value.value = '';
 }
 /** The picture itself stays until nothing could bring it back. */
 function remove(id: string): void {
@@ -60,20 +62,10 @@ function remove(id: string): void {
       <figure v-for="p in job.photos" :key="p.id" data-test="photo">
         <img v-if="images[p.id]" :src="images[p.id]" :alt="p.caption" />
         <div v-else class="gone soft">not in this browser</div>
-        <input v-model="p.caption" class="text" aria-label="Caption" maxlength="400" />
-        <button class="act quiet" type="button" @click="remove(p.id)">Remove</button>
+        <TextField v-model="p.caption" label="Caption" hide-label :maxlength="400" />
+        <ActButton kind="quiet" @click="remove(p.id)">Remove</ActButton>
       </figure>
-      <button class="act" type="button" @click="picker?.click()">Add a photo…</button>
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
-        accept="image/*"
-        multiple
-        aria-label="Add photos"
-        tabindex="-1"
-        @change="add(($event.target as HTMLInputElement).files)"
-      />
+      <FilePick label="Add a photo…" about="Add photos" accept="image/*" multiple @files="add" />
     </div>
     <p v-if="fault" class="told odd" role="alert">{{ fault }}</p>
   </div>

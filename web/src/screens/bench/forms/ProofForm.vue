@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TextField from '../../../components/base/TextField.vue';
+import PickList from '../../../components/base/PickList.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { inside } from '@mellow-probe/core/numeric/interval';
 import { PROOF_TESTS, proofStateOf, proofStepsFor } from '@mellow-probe/core/proof/proofPlan';
@@ -43,10 +45,16 @@ function put(id: string, text: string): void {
   const others = proof.value.readings.filter((r) => r.measurement !== id);
   proof.value.readings = text.trim() === '' ? others : [...others, { measurement: id, text, value: read(id, text) }];
 }
-function setStep(id: string, value: string): void {
+const STEP_STATES = [
+  { value: '', label: 'to do' },
+  { value: 'passed', label: 'passed' },
+  { value: 'failed', label: 'failed' },
+  { value: 'not-possible', label: 'not possible here' },
+] as const;
+function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void {
   const next = { ...proof.value.steps };
   if (value === '') delete next[id];
-  else next[id] = { state: value as 'passed', note: next[id]?.note ?? '', at: nowIso() };
+  else next[id] = { state: value, note: next[id]?.note ?? '', at: nowIso() };
   proof.value.steps = next;
 }
 </script>
@@ -86,23 +94,20 @@ function setStep(id: string, value: string): void {
           <b>{{ s.name }}</b> <span class="soft">{{ s.how }}</span>
           <span v-if="s.caution" class="caution"> ▲ {{ s.caution }}</span>
         </div>
-        <select
-          :value="proof.steps[s.id]?.state ?? ''"
-          :aria-label="s.name"
-          @change="setStep(s.id, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">to do</option>
-          <option value="passed">passed</option>
-          <option value="failed">failed</option>
-          <option value="not-possible">not possible here</option>
-        </select>
-        <input
+        <PickList
+          :label="s.name"
+          hide-label
+          :options="STEP_STATES"
+          :model-value="proof.steps[s.id]?.state ?? ''"
+          @update:model-value="setStep(s.id, $event)"
+        />
+        <TextField
           v-if="proof.steps[s.id]"
           v-model="proof.steps[s.id].note"
-          class="text"
-          :aria-label="`Note on ${s.name}`"
+          :label="`Note on ${s.name}`"
+          hide-label
           placeholder="note"
-          maxlength="400"
+          :maxlength="400"
         />
       </div>
     </div>

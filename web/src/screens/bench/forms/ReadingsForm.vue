@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import FactTable from '../../../components/base/FactTable.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import dayjs from 'dayjs';
@@ -9,6 +12,7 @@ import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import { issueText } from '@mellow-probe/core/wording/issueText';
 import { useReadingView } from '../../../session/readingView.ts';
+import type { Column } from '../../../components/base/factTable.ts';
 import FormSheet from './FormSheet.vue';
 
 /** Every reading of the job with its conditions, time, note, corrections and voidings: the record. */
@@ -32,6 +36,13 @@ const rows = computed(() =>
     };
   }),
 );
+const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
+  { key: 'test', title: 'Test' },
+  { key: 'reading', title: 'Reading', mono: true },
+  { key: 'healthy', title: 'Healthy', mono: true, soft: true, text: (row) => row.view.healthy },
+  { key: 'when', title: 'Taken', mono: true, soft: true, text: (row) => row.when },
+  { key: 'acts', title: 'Actions', quietTitle: true },
+];
 const SIGNS = { fits: '●', off: '◆', none: '○' } as const;
 function voidIt(id: string): void {
   if (reason.value.trim() === '') return;
@@ -49,72 +60,42 @@ function voidIt(id: string): void {
     <p v-if="rows.length === 0" class="soft">
       No reading yet. The quick check takes the common ones; every other test has its card.
     </p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th scope="col">Test</th>
-          <th scope="col">Reading</th>
-          <th scope="col">Healthy</th>
-          <th scope="col">Taken</th>
-          <th scope="col"><span class="visually-hidden">Actions</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.r.id" :class="{ voided: row.r.voided }" data-test="record">
-          <td>
-            <button class="name" type="button" @click="work.goReading(row.r.id)">{{ row.name }}</button>
-            <div class="soft">{{ row.conditions }}</div>
-            <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
-            <div v-if="row.r.history.length > 0" class="soft">
-              corrected from {{ row.r.history.map((h) => h.text).join(', ') }}
-            </div>
-            <div v-if="row.r.voided" class="reason">voided: {{ row.r.voided.reason }}</div>
-          </td>
-          <td class="mono">
-            <span :class="['sign', row.view.standing]">{{ SIGNS[row.view.standing] }}</span>
-            <span class="value">{{ row.r.text || '—' }}</span>
-            <div v-if="row.issue" class="reason">{{ row.issue }}</div>
-          </td>
-          <td class="mono soft">{{ row.view.healthy }}</td>
-          <td class="mono soft">{{ row.when }}</td>
-          <td class="acts">
-            <button v-if="row.r.voided" class="act quiet" type="button" @click="readings.unvoid(row.r.id)">
-              Take back in
-            </button>
-            <form v-else-if="voiding === row.r.id" class="why" @submit.prevent="voidIt(row.r.id)">
-              <input
-                v-model="reason"
-                data-unsent
-                class="text"
-                aria-label="Why it is voided"
-                placeholder="Why?"
-                maxlength="400"
-              />
-              <button class="act" type="submit" :disabled="reason.trim() === ''">Void</button>
-            </form>
-            <button v-else class="act quiet" type="button" @click="voiding = row.r.id">Void…</button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <FactTable
+      v-else
+      label="All readings"
+      :columns="COLUMNS"
+      :rows="rows"
+      :row-key="(row) => row.r.id"
+      :row-class="(row) => (row.r.voided ? 'voided' : '')"
+      :row-attributes="() => ({ 'data-test': 'record' })"
+    >
+      <template #test="{ row }">
+        <ActButton kind="bare" class="name" @click="work.goReading(row.r.id)">{{ row.name }}</ActButton>
+        <div class="soft">{{ row.conditions }}</div>
+        <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
+        <div v-if="row.r.history.length > 0" class="soft">
+          corrected from {{ row.r.history.map((h) => h.text).join(', ') }}
+        </div>
+        <div v-if="row.r.voided" class="reason">voided: {{ row.r.voided.reason }}</div>
+      </template>
+      <template #reading="{ row }">
+        <span :class="['sign', row.view.standing]">{{ SIGNS[row.view.standing] }}</span>
+        <span class="value">{{ row.r.text || '—' }}</span>
+        <div v-if="row.issue" class="reason">{{ row.issue }}</div>
+      </template>
+      <template #acts="{ row }">
+        <ActButton v-if="row.r.voided" kind="quiet" @click="readings.unvoid(row.r.id)"> Take back in </ActButton>
+        <form v-else-if="voiding === row.r.id" class="why" @submit.prevent="voidIt(row.r.id)">
+          <TextField v-model="reason" unsent label="Why it is voided" hide-label placeholder="Why?" :maxlength="400" />
+          <ActButton submit :disabled="reason.trim() === ''">Void</ActButton>
+        </form>
+        <ActButton v-else kind="quiet" @click="voiding = row.r.id">Void…</ActButton>
+      </template>
+    </FactTable>
   </FormSheet>
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  color: var(--soft);
-}
-td {
-  padding: 5px 10px 5px 0;
-  border-top: 1px solid var(--line);
-  vertical-align: top;
-}
 .name {
   border: 0;
   background: transparent;
@@ -131,7 +112,7 @@ td {
 .reason {
   color: var(--clay);
 }
-.voided .value {
+:deep(.voided) .value {
   text-decoration: line-through;
 }
 .sign.fits {
@@ -140,9 +121,7 @@ td {
 .sign.off {
   color: var(--amber);
 }
-.acts {
-  text-align: right;
-}
+
 .why {
   display: flex;
   gap: 6px;

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import CheckBox from '../../../components/base/CheckBox.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { computed } from 'vue';
 import dayjs from 'dayjs';
 import { newId, nowIso } from '../../../browser/newId.ts';
@@ -38,31 +41,20 @@ function removeStandIn(): void {
     </p>
     <p v-if="substituted" class="told odd">A substitute resistor was used in this job: make sure it is out again.</p>
     <div class="two">
-      <label class="line"
-        >Part <input v-model="repair.part" class="text" maxlength="400" placeholder="what was mended or replaced"
-      /></label>
-      <label class="line">Part number <input v-model="repair.partNumber" class="text" maxlength="400" /></label>
+      <TextField v-model="repair.part" label="Part" :maxlength="400" placeholder="what was mended or replaced" />
+      <TextField v-model="repair.partNumber" label="Part number" :maxlength="400" />
     </div>
-    <label class="line"
-      >Cause <textarea v-model="repair.cause" rows="2" maxlength="20000" placeholder="why it failed"></textarea>
-    </label>
-    <label class="line"
-      >Done
-      <textarea
-        v-model="repair.done"
-        rows="2"
-        maxlength="20000"
-        placeholder="seal, contact cleaner, loom routed away, bled …"
-      ></textarea>
-    </label>
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="repair.doneAt !== null"
-        @change="repair.doneAt = ($event.target as HTMLInputElement).checked ? nowIso() : null"
-      />
-      Repaired<span v-if="repair.doneAt" class="soft"> · {{ dayjs(repair.doneAt).format('DD MMM YYYY HH:mm') }}</span>
-    </label>
+    <TextField v-model="repair.cause" label="Cause" :rows="2" :maxlength="20000" placeholder="why it failed" />
+    <TextField
+      v-model="repair.done"
+      label="Done"
+      :rows="2"
+      :maxlength="20000"
+      placeholder="seal, contact cleaner, loom routed away, bled …"
+    />
+    <CheckBox :model-value="repair.doneAt !== null" @update:model-value="repair.doneAt = $event ? nowIso() : null"
+      >Repaired<span v-if="repair.doneAt" class="soft"> · {{ dayjs(repair.doneAt).format('DD MMM YYYY HH:mm') }}</span>
+    </CheckBox>
     <div>
       <h3>Temporary stand-in</h3>
       <p class="soft">
@@ -70,22 +62,23 @@ function removeStandIn(): void {
         a repair.
       </p>
       <div v-if="repair.standIn" class="row">
-        <input
+        <TextField
           v-model="repair.standIn.what"
-          class="text what"
-          aria-label="What stands in"
+          class="what"
+          label="What stands in"
+          hide-label
           placeholder="what stands in"
-          maxlength="400"
+          :maxlength="400"
         />
         <span v-if="repair.standIn.removedAt" class="told"
           >Out since {{ dayjs(repair.standIn.removedAt).format('DD MMM YYYY') }}</span
         >
         <template v-else
           ><span class="told odd">◆ Fitted since {{ dayjs(repair.standIn.fittedAt).format('DD MMM YYYY') }}</span
-          ><button class="act" type="button" @click="removeStandIn">It is out</button></template
+          ><ActButton @click="removeStandIn">It is out</ActButton></template
         >
       </div>
-      <button v-else class="act" type="button" @click="fitStandIn">Book a stand-in</button>
+      <ActButton v-else @click="fitStandIn">Book a stand-in</ActButton>
     </div>
     <FollowUps />
   </FormSheet>
@@ -93,6 +86,6 @@ function removeStandIn(): void {
 
 <style scoped>
 .what {
-  max-width: 300px;
+  flex: 0 1 300px;
 }
 </style>

@@ -1,4 +1,10 @@
 <script setup lang="ts">
+import CheckBox from '../../../components/base/CheckBox.vue';
+import FactTable from '../../../components/base/FactTable.vue';
+import PickList from '../../../components/base/PickList.vue';
+import TextField from '../../../components/base/TextField.vue';
+import type { Column } from '../../../components/base/factTable.ts';
+import ActButton from '../../../components/base/ActButton.vue';
 import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
 import { plugText } from '@mellow-probe/core/wording/plugText';
 import { computed } from 'vue';
@@ -15,19 +21,71 @@ const lines = computed(() => plugText(record.value, map.value));
 function trialOf(plugId: string) {
   return record.value.trials.find((t) => t.plugId === plugId);
 }
-function tried(plugId: string, movedId: string): void {
+/** A tap on the value that moved; a second tap takes the trial back. */
+function toggle(plugId: string, movedId: string): void {
   const rest = record.value.trials.filter((t) => t.plugId !== plugId);
-  if (movedId === '') record.value.trials = rest;
+  if ((trialOf(plugId)?.movedId ?? 'none') === movedId && trialOf(plugId)) record.value.trials = rest;
   else
     record.value.trials = [
       ...rest,
       { id: newId(), plugId, how: trialOf(plugId)?.how ?? 'unplugged', movedId: movedId === 'none' ? null : movedId },
     ];
 }
-function how(plugId: string, value: string): void {
+const HOW = [
+  { value: 'unplugged', label: 'unplugged' },
+  { value: 'bridged', label: 'bridged' },
+] as const;
+function how(plugId: string, value: (typeof HOW)[number]['value']): void {
   const trial = trialOf(plugId);
-  if (trial) trial.how = value as 'unplugged' | 'bridged';
+  if (trial) trial.how = value;
 }
+/** The columns of the matrix: every value, and that nothing moved. */
+const moved = computed(() => [
+  ...record.value.values.map((v) => ({ id: v.id, name: v.name || 'unnamed value' })),
+  { id: 'none', name: 'nothing' },
+]);
+const columns = computed((): readonly Column<(typeof record.value.plugs)[number]>[] => [
+  { key: 'plug', title: 'Plug' },
+  ...moved.value.map((v) => ({ key: v.id, title: v.name })),
+  { key: 'how', title: 'tried' },
+]);
+const CELLS = {
+  moved: { sign: '●', words: 'moved' },
+  still: { sign: '–', words: 'did not move' },
+  other: { sign: '✕', words: 'belongs to another plug' },
+  open: { sign: '○', words: 'not tried' },
+} as const;
+function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; sign: string; words: string } {
+  const trial = trialOf(plugId);
+  const taken = record.value.trials.some((t) => t.movedId === valueId && t.plugId !== plugId);
+  const state = trial ? ((trial.movedId ?? 'none') === valueId ? 'moved' : 'still') : taken ? 'other' : 'open';
+  return { state, ...CELLS[state] };
+}
+const MOST_NAMES = 12;
+const LISTS = [
+  {
+    title: 'Displayed values',
+    name: 'Name of a displayed value',
+    example: 'as the scan tool names it',
+    said: 'complained of',
+    add: 'Add a value',
+    of: () => record.value.values,
+    marked: (id: string) => record.value.wantedValueId === id,
+    mark: (id: string | null) => (record.value.wantedValueId = id),
+    remove: removeValue,
+  },
+  {
+    title: 'Plugs',
+    name: 'Name of a plug',
+    example: 'where it sits, its colour',
+    said: 'measured here',
+    add: 'Add a plug',
+    of: () => record.value.plugs,
+    marked: (id: string) => record.value.measuredPlugId === id,
+    mark: (id: string | null) => (record.value.measuredPlugId = id),
+    remove: removePlug,
+  },
+];
 function removePlug(id: string): void {
   record.value.plugs = record.value.plugs.filter((p) => p.id !== id);
   record.value.trials = record.value.trials.filter((t) => t.plugId !== id);
@@ -50,98 +108,55 @@ function removeValue(id: string): void {
       high-voltage plugs. Hot exhaust: let it cool.
     </p>
     <div class="lists">
-      <div>
-        <h3>Displayed values</h3>
-        <div v-for="v in record.values" :key="v.id" class="item">
-          <input
-            v-model="v.name"
-            class="text"
-            aria-label="Name of a displayed value"
-            maxlength="400"
-            placeholder="as the scan tool names it"
-          />
-          <label class="pick"
-            ><input
-              type="radio"
-              name="wanted"
-              :checked="record.wantedValueId === v.id"
-              @change="record.wantedValueId = v.id"
-            />complained of</label
-          >
-          <button class="act quiet" type="button" :aria-label="`Remove ${v.name}`" @click="removeValue(v.id)">✕</button>
+      <div v-for="list in LISTS" :key="list.title">
+        <h3>{{ list.title }}</h3>
+        <div v-for="item in list.of()" :key="item.id" class="item">
+          <TextField v-model="item.name" :label="list.name" hide-label :maxlength="400" :placeholder="list.example" />
+          <CheckBox :model-value="list.marked(item.id)" @update:model-value="list.mark($event ? item.id : null)">
+            {{ list.said }}
+          </CheckBox>
+          <ActButton kind="quiet" :aria-label="`Remove ${item.name}`" @click="list.remove(item.id)">✕</ActButton>
         </div>
-        <button
-          class="act"
-          type="button"
-          :disabled="record.values.length >= 12"
-          @click="record.values.push({ id: newId(), name: '' })"
-        >
-          Add a value
-        </button>
-      </div>
-      <div>
-        <h3>Plugs</h3>
-        <div v-for="p in record.plugs" :key="p.id" class="item">
-          <input
-            v-model="p.name"
-            class="text"
-            aria-label="Name of a plug"
-            maxlength="400"
-            placeholder="where it sits, its colour"
-          />
-          <label class="pick"
-            ><input
-              type="radio"
-              name="measured"
-              :checked="record.measuredPlugId === p.id"
-              @change="record.measuredPlugId = p.id"
-            />measured here</label
-          >
-          <button class="act quiet" type="button" :aria-label="`Remove ${p.name}`" @click="removePlug(p.id)">✕</button>
-        </div>
-        <button
-          class="act"
-          type="button"
-          :disabled="record.plugs.length >= 12"
-          @click="record.plugs.push({ id: newId(), name: '' })"
-        >
-          Add a plug
-        </button>
+        <ActButton :disabled="list.of().length >= MOST_NAMES" @click="list.of().push({ id: newId(), name: '' })">
+          {{ list.add }}
+        </ActButton>
       </div>
     </div>
     <div v-if="record.plugs.length > 0 && record.values.length > 0">
       <h3>What moved</h3>
-      <table>
-        <tbody>
-          <tr v-for="p in record.plugs" :key="p.id" :class="{ next: map.next === p.id }">
-            <th scope="row">
-              {{ p.name || 'unnamed plug' }}<span v-if="map.next === p.id" class="soft"> · pull this next</span>
-            </th>
-            <td>
-              <select
-                :value="trialOf(p.id)?.how ?? 'unplugged'"
-                :aria-label="`How ${p.name} was tried`"
-                :disabled="!trialOf(p.id)"
-                @change="how(p.id, ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="unplugged">unplugged</option>
-                <option value="bridged">bridged</option>
-              </select>
-            </td>
-            <td>
-              <select
-                :value="trialOf(p.id) ? (trialOf(p.id)!.movedId ?? 'none') : ''"
-                :aria-label="`What moved with ${p.name}`"
-                @change="tried(p.id, ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="">not tried</option>
-                <option v-for="v in record.values" :key="v.id" :value="v.id">{{ v.name || 'unnamed value' }}</option>
-                <option value="none">nothing moved</option>
-              </select>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <p class="soft">Tap the value that moved when a plug was pulled; what is crossed out can no longer be it.</p>
+      <FactTable
+        label="Plugs and the values that moved with them"
+        :columns="columns"
+        :rows="record.plugs"
+        :row-key="(p) => p.id"
+        :row-class="(p) => (map.next === p.id ? 'next' : '')"
+      >
+        <template #plug="{ row }">
+          {{ row.name || 'unnamed plug' }}<span v-if="map.next === row.id" class="soft"> · pull this next</span>
+        </template>
+        <template #how="{ row }">
+          <PickList
+            :label="`How ${row.name} was tried`"
+            hide-label
+            :options="HOW"
+            :disabled="!trialOf(row.id)"
+            :model-value="trialOf(row.id)?.how ?? 'unplugged'"
+            @update:model-value="how(row.id, $event)"
+          />
+        </template>
+        <template v-for="v in moved" :key="v.id" #[v.id]="{ row }">
+          <ActButton
+            kind="quiet"
+            class="cell"
+            :class="cellOf(row.id, v.id).state"
+            :aria-pressed="cellOf(row.id, v.id).state === 'moved'"
+            :aria-label="`${v.name} with ${row.name}: ${cellOf(row.id, v.id).words}`"
+            @click="toggle(row.id, v.id)"
+            >{{ cellOf(row.id, v.id).sign }}</ActButton
+          >
+        </template>
+      </FactTable>
     </div>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="plug-told">{{ l.text }}</p>
   </FormSheet>
@@ -160,32 +175,22 @@ function removeValue(id: string): void {
   align-items: center;
   margin-bottom: 6px;
 }
-.pick {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 44px;
-  font-size: 13px;
+.cell {
+  min-width: 44px;
+  font-size: 17px;
 }
-.pick input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--spruce);
+.cell.moved {
+  color: var(--moss);
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
+.cell.other {
+  color: var(--soft);
 }
-th {
-  text-align: left;
-  font-weight: 500;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
-  border-top: 1px solid var(--line);
-}
-.next th {
+:deep(.next) {
   font-weight: 600;
+}
+@media (max-width: 620px) {
+  .lists {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

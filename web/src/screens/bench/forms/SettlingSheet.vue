@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { settle } from '@mellow-probe/core/baths/settling';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
@@ -38,18 +39,15 @@ function add(): void {
     <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
       <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
       <EntryField :label="`Value ${i + 1}`" quantity="number" v-model="r.value" />
-      <button
-        class="act quiet"
-        type="button"
+      <ActButton
+        kind="quiet"
         :aria-label="`Remove timed reading ${i + 1}`"
         @click="job.comparison.settling = rows.filter((x) => x.id !== r.id)"
       >
         ✕
-      </button>
+      </ActButton>
     </div>
-    <button class="act" type="button" :disabled="job.comparison.settling.length >= MOST.timed" @click="add">
-      Add a timed reading
-    </button>
+    <ActButton :disabled="job.comparison.settling.length >= MOST.timed" @click="add"> Add a timed reading </ActButton>
     <p v-if="job.comparison.settling.length >= MOST.timed" class="soft">
       {{ MOST.timed }} timed readings: no room for more.
     </p>

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import FactTable from '../../../components/base/FactTable.vue';
+import CheckBox from '../../../components/base/CheckBox.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/core/picture/diagram';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
@@ -89,6 +93,20 @@ function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeo
   draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
 }
 const { busy, note, stop, work } = usePictureWork('The line could not be followed');
+const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
+  const unit = preferences.temperatureUnit;
+  return [
+    { key: 't', title: `°${unit}`, mono: true, text: (p) => formatTemperature(p.temperatureC, unit, 1) },
+    { key: 'ohm', title: 'Ω', mono: true, text: (p) => formatOhm(p.resistanceOhm) },
+    {
+      key: 'half',
+      title: 'the picture tells it to',
+      mono: true,
+      soft: true,
+      text: (p) => `± ${(100 * Math.expm1(p.halfLog)).toFixed(1)} %`,
+    },
+  ];
+});
 const following = ref(false);
 async function tap(x: number, y: number): Promise<void> {
   note.value = '';
@@ -139,56 +157,41 @@ async function open(file: File): Promise<void> {
             :model-value="m.value"
             @update:model-value="setMark(axis, i, { value: $event })"
           />
-          <label class="check"
-            ><input v-if="axis === 'across'" v-model="draft.logAcross" type="checkbox" /><input
-              v-else
-              v-model="draft.logUp"
-              type="checkbox"
-            />{{ axis === 'across' ? 'temperature axis is logarithmic' : 'resistance axis is logarithmic' }}</label
-          >
+          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">temperature axis is logarithmic</CheckBox>
+          <CheckBox v-else v-model="draft.logUp">resistance axis is logarithmic</CheckBox>
         </div>
         <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
         <h3>2 · Points along the line</h3>
         <p class="soft">Tap along the line; more where it bends. Closer is better.</p>
         <div class="row">
-          <button class="act" type="button" :aria-pressed="following" @click="following = !following">
+          <ActButton :aria-pressed="following" @click="following = !following">
             {{ following ? 'Now tap the line' : 'Follow by colour' }}
-          </button>
-          <button
-            class="act quiet"
-            type="button"
+          </ActButton>
+          <ActButton
+            kind="quiet"
             :disabled="draft.points.length === 0"
             @click="draft.points = draft.points.slice(0, -1)"
           >
             Take the last back
-          </button>
-          <button class="act quiet" type="button" :disabled="draft.points.length === 0" @click="draft.points = []">
+          </ActButton>
+          <ActButton kind="quiet" :disabled="draft.points.length === 0" @click="draft.points = []">
             All away
-          </button>
+          </ActButton>
           <span v-if="busy" class="soft" role="status">following …</span>
         </div>
         <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" aria-label="Points read off">
-          <table data-test="diagram-points">
-            <thead>
-              <tr>
-                <th scope="col">°{{ preferences.temperatureUnit }}</th>
-                <th scope="col">Ω</th>
-                <th scope="col">the picture tells it to</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="p in read" :key="p.temperatureC" class="mono">
-                <td>{{ formatTemperature(p.temperatureC, preferences.temperatureUnit, 1) }}</td>
-                <td>{{ formatOhm(p.resistanceOhm) }}</td>
-                <td class="soft">± {{ (100 * Math.expm1(p.halfLog)).toFixed(1) }} %</td>
-              </tr>
-            </tbody>
-          </table>
+          <FactTable
+            data-test="diagram-points"
+            label="Points read off"
+            :columns="columns"
+            :rows="read"
+            :row-key="(p) => p.temperatureC"
+          />
         </div>
         <p v-else-if="draft.points.length > 0" class="soft">Give the four values, and the points are read.</p>
-        <button class="act main" type="button" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
+        <ActButton kind="main" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
           Use these points
-        </button>
+        </ActButton>
       </div>
     </div>
   </div>
@@ -221,16 +224,7 @@ async function open(file: File): Promise<void> {
   border-left-color: var(--clay);
 }
 .check {
-  display: flex;
   grid-column: 1 / -1;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-}
-.check input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--spruce);
 }
 .scroll {
   overflow: auto;

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import ProgressBar from '../../../components/base/ProgressBar.vue';
+import FactTable from '../../../components/base/FactTable.vue';
+import TextField from '../../../components/base/TextField.vue';
+import ActButton from '../../../components/base/ActButton.vue';
 import { pictureTable } from '@mellow-probe/core/picture/pictureTable';
 import type { Box, GrayPicture } from '@mellow-probe/core/picture/grayPicture';
 import { type Corners, goRound, wholePicture } from '@mellow-probe/core/picture/straighten';
@@ -6,6 +10,7 @@ import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
 import * as Comlink from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
+import type { Column } from '../../../components/base/factTable.ts';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import type { PictureProgress } from '../../../workers/picture.ts';
@@ -106,7 +111,11 @@ function moveCorner(id: string, x: number, y: number): void {
 const looked = computed(() => new Set(draft.value.looked));
 const put = computed(() => pictureTable(draft.value, (row, column) => looked.value.has(`${row}:${column}`)));
 const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== null).length);
-function correct(row: number, column: number, text: string): void {
+/** Figures while they are typed, by row and column; they are held against the others when the field is left. */
+const typing = ref<Record<string, string>>({});
+function correct(row: number, column: number): void {
+  const text = (typing.value[`${row}:${column}`] ?? draft.value.rows[row][column].text).trim();
+  delete typing.value[`${row}:${column}`];
   const rows = draft.value.rows.map((cells, r) =>
     r === row ? cells.map((cell, c) => (c === column ? { ...cell, text } : cell)) : cells,
   );
@@ -136,6 +145,10 @@ function snippet(at: Box | null): Record<string, string> {
   };
 }
 const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
+const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
+  ...heads.value.map((head, c) => ({ key: String(c), title: head || `column ${c + 1}` })),
+  { key: 'skip', title: 'Skip', quietTitle: true },
+]);
 </script>
 
 <template>
@@ -152,15 +165,15 @@ const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
         <p class="soft say">Drag the four corners around the table, then read it.</p>
         <PictureStage :picture="picture" :handles="handles" outline label="Picture of the table" @move="moveCorner" />
         <div class="row">
-          <button class="act main" type="button" :disabled="!round || busy" @click="read">
+          <ActButton kind="main" :disabled="!round || busy" @click="read">
             {{ draft.rows.length > 0 ? 'Read it again' : 'Read the table' }}
-          </button>
+          </ActButton>
           <template v-if="busy && progress">
-            <progress :value="progress.share" max="1" aria-label="Reading the table"></progress>
+            <ProgressBar :share="progress.share" label="Reading the table" />
             <span class="soft" role="status">{{
               progress.step === 'fetching' ? 'fetching the reader …' : `reading, ${Math.round(100 * progress.share)} %`
             }}</span>
-            <button class="act quiet" type="button" @click="stop">Cancel</button>
+            <ActButton kind="quiet" @click="stop">Cancel</ActButton>
           </template>
           <span v-else-if="!round" class="told odd">The corners must go round the table without crossing.</span>
         </div>
@@ -179,49 +192,38 @@ const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
           <template v-else>{{ draft.rows.length }} rows, each figure beside its place in the picture.</template>
         </p>
         <div class="scroll" tabindex="0" role="region" aria-label="Rows of the table">
-          <table>
-            <thead>
-              <tr>
-                <th v-for="(head, c) in heads" :key="c" scope="col">{{ head || `column ${c + 1}` }}</th>
-                <th scope="col"><span class="visually-hidden">Skip</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(row, r) in draft.rows" :key="r">
-                <td v-for="(cell, c) in row" :key="c" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
-                  <span class="snippet" :style="snippet(cell.box)" aria-hidden="true"></span>
-                  <span class="line">
-                    <input
-                      class="text mono"
-                      :value="cell.text"
-                      maxlength="40"
-                      :aria-label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
-                      @change="correct(r, c, ($event.target as HTMLInputElement).value.trim())"
-                    />
-                    <button
-                      v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"
-                      class="act"
-                      type="button"
-                      :aria-label="`${cell.text} in row ${r + 1} stands as in the picture`"
-                      @click="confirm(r, c)"
-                    >
-                      ✓
-                    </button>
-                  </span>
-                  <span v-if="put.doubts[r][c]" class="why">{{ DOUBT_TEXTS[put.doubts[r][c]!] }}</span>
-                </td>
-                <td>
-                  <button class="act quiet" type="button" :aria-label="`Skip row ${r + 1}`" @click="leaveOut(r)">
-                    Skip
-                  </button>
-                </td>
-              </tr>
-            </tbody>
-          </table>
+          <FactTable label="Rows of the table" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
+            <template v-for="(_, c) in heads" :key="c" #[String(c)]="{ row: cells, index: r }">
+              <div v-if="cells[c]" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
+                <span class="snippet" :style="snippet(cells[c].box)" aria-hidden="true"></span>
+                <span class="line">
+                  <TextField
+                    class="figure-text"
+                    mono
+                    :model-value="typing[`${r}:${c}`] ?? cells[c].text"
+                    :maxlength="40"
+                    :label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
+                    hide-label
+                    @update:model-value="typing[`${r}:${c}`] = $event"
+                    @change="correct(r, c)"
+                  />
+                  <ActButton
+                    v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"
+                    :aria-label="`${cells[c].text} in row ${r + 1} stands as in the picture`"
+                    @click="confirm(r, c)"
+                  >
+                    ✓
+                  </ActButton>
+                </span>
+                <span v-if="put.doubts[r][c]" class="why">{{ DOUBT_TEXTS[put.doubts[r][c]!] }}</span>
+              </div>
+            </template>
+            <template #skip="{ index: r }">
+              <ActButton kind="quiet" :aria-label="`Skip row ${r + 1}`" @click="leaveOut(r)">Skip</ActButton>
+            </template>
+          </FactTable>
         </div>
-        <button class="act main" type="button" :disabled="unsure > 0" @click="emit('use', put.text)">
-          Use these figures
-        </button>
+        <ActButton kind="main" :disabled="unsure > 0" @click="emit('use', put.text)"> Use these figures </ActButton>
       </section>
     </div>
   </div>
@@ -249,10 +251,7 @@ const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
   width: 100%;
   max-height: 62vh;
 }
-td {
-  padding: 4px 8px 4px 0;
-  vertical-align: top;
-}
+
 .unsure {
   background: var(--amber-soft);
 }
@@ -268,8 +267,8 @@ td {
   display: flex;
   gap: 4px;
 }
-.line input {
-  width: 108px;
+.figure-text {
+  width: 116px;
 }
 .why {
   color: var(--amber-ink);

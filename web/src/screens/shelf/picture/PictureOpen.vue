@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FilePick from '../../../components/base/FilePick.vue';
+
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 
@@ -13,13 +15,13 @@ const props = defineProps<{
 }>();
 const has = computed(() => props.kept.picture.value !== null);
 const emit = defineEmits<{ open: [file: File] }>();
-const picker = ref<HTMLInputElement>();
+
 const over = ref(false);
 
-function take(files: FileList | null | undefined): void {
-  const file = [...(files ?? [])].find((f) => f.type.startsWith('image/')) ?? files?.[0];
+function take(files: Iterable<File> | null | undefined): void {
+  const all = [...(files ?? [])];
+  const file = all.find((f) => f.type.startsWith('image/')) ?? all.at(0);
   if (file) emit('open', file);
-  if (picker.value) picker.value.value = '';
 }
 function pasted(event: ClipboardEvent): void {
   if ([...(event.clipboardData?.files ?? [])].some((f) => f.type.startsWith('image/'))) {
@@ -39,19 +41,14 @@ onBeforeUnmount(() => document.removeEventListener('paste', pasted));
     @dragleave="over = false"
     @drop.prevent="((over = false), take($event.dataTransfer?.files))"
   >
-    <button class="act" :class="{ main: !has }" type="button" @click="picker?.click()">
-      {{ has ? 'Another picture…' : `Open or take a picture of the ${what}…` }}
-    </button>
-    <span v-if="!has" class="soft">or drop it here, or paste it. It stays on this device.</span>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
+    <FilePick
+      :label="has ? 'Another picture…' : `Open or take a picture of the ${what}…`"
+      :kind="has ? 'plain' : 'main'"
+      :about="`Picture of the ${what}`"
       accept="image/*"
-      :aria-label="`Picture of the ${what}`"
-      tabindex="-1"
-      @change="take(($event.target as HTMLInputElement).files)"
+      @files="take"
     />
+    <span v-if="!has" class="soft">or drop it here, or paste it. It stays on this device.</span>
   </div>
   <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
   <p v-if="lost" class="told odd" role="alert">{{ lost }}</p>

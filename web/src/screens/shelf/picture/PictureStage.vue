@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SlideBar from '../../../components/base/SlideBar.vue';
 import type { Spot } from '@mellow-probe/core/picture/straighten';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import type { ShownPicture } from '../../../session/keptPicture.ts';
@@ -107,11 +108,15 @@ function tapped(event: MouseEvent): void {
         </svg>
       </div>
     </div>
-    <label class="zoom soft"
-      >Closer
-      <input v-model.number="zoom" type="range" min="1" max="4" step="0.25" aria-label="How close the picture is" />
-      {{ zoom }}×</label
-    >
+    <SlideBar
+      v-model="zoom"
+      class="zoom"
+      label="How close the picture is"
+      :text="`${zoom} ×`"
+      :low="1"
+      :high="4"
+      :step="0.25"
+    />
   </div>
 </template>
 

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { Button } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { type RouteLocationRaw, RouterLink } from 'vue-router';
+
+/** Something to press: an act, or (with `to` or `href`) a way to another place. */
+const props = defineProps<{
+  /** main: the one act of a sheet; quiet: without a frame; grave: takes something away; bare: a line or a key that its place dresses. */
+  kind?: 'plain' | 'main' | 'quiet' | 'grave' | 'bare';
+  to?: RouteLocationRaw;
+  href?: string;
+  submit?: boolean;
+  disabled?: boolean;
+  title?: string;
+}>();
+const emit = defineEmits<{ click: [event: MouseEvent] }>();
+defineOptions({ inheritAttrs: false });
+const TYPES = { plain: 'default', main: 'primary', quiet: 'text', grave: 'text', bare: 'text' } as const;
+const kind = computed(() => props.kind ?? 'plain');
+const button = ref<InstanceType<typeof Button>>();
+defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focus() });
+</script>
+
+<template>
+  <RouterLink v-if="to !== undefined" v-slot="{ href: address, navigate }" custom :to="to">
+    <Button
+      v-bind="$attrs"
+      :class="[kind === 'bare' ? 'bare' : 'act', kind]"
+      :type="TYPES[kind]"
+      :href="address"
+      @click="navigate($event as MouseEvent)"
+      ><slot
+    /></Button>
+  </RouterLink>
+  <Button
+    v-else
+    v-bind="$attrs"
+    ref="button"
+    :class="[kind === 'bare' ? 'bare' : 'act', kind]"
+    :type="TYPES[kind]"
+    :danger="kind === 'grave'"
+    :href="href"
+    :disabled="disabled"
+    :title="title"
+    @click="emit('click', $event as MouseEvent)"
+    :html-type="submit ? 'submit' : 'button'"
+    ><slot
+  /></Button>
+</template>
+
+<style scoped>
+.act {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 8px;
+  max-width: 100%;
+}
+.bare {
+  height: auto;
+  white-space: inherit;
+}
+.act.main {
+  font-weight: 600;
+}
+.act.quiet,
+.act.grave {
+  padding-inline: 10px;
+}
+</style>

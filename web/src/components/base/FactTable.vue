@@ -1,0 +1,73 @@
+<script setup lang="ts" generic="Row extends object">
+import { Table, type TableColumnType } from 'ant-design-vue';
+import { computed } from 'vue';
+import type { Column } from './factTable.ts';
+
+/** Rows of facts: a cell is drawn by the slot of its column's name, else it is the text that the column gives. */
+const props = defineProps<{
+  label: string;
+  columns: readonly Column<Row>[];
+  rows: readonly Row[];
+  rowKey: (row: Row, index: number) => string | number;
+  /** Rows on a page; all of them where it is not given. */
+  page?: number;
+  /** Attributes of a row, for tests and marks. */
+  rowAttributes?: (row: Row, index: number) => Record<string, string>;
+  rowClass?: (row: Row) => string;
+  /** Where there are no heads to show: a list of facts with their names. */
+  headless?: boolean;
+}>();
+const columns = computed(() =>
+  props.columns.map((c): TableColumnType<Row> => ({
+    key: c.key,
+    title: c.title,
+    width: c.width,
+    sorter: c.order,
+    showSorterTooltip: false,
+    className: [c.mono && 'mono', c.soft && 'soft'].filter(Boolean).join(' ') || undefined,
+  })),
+);
+const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
+</script>
+
+<template>
+  <Table
+    class="facts"
+    size="small"
+    :columns="columns"
+    :data-source="rows as Row[]"
+    :row-key="rowKey as never"
+    :pagination="page ? { pageSize: page, hideOnSinglePage: true, showSizeChanger: false } : false"
+    :custom-row="rowAttributes as never"
+    :row-class-name="rowClass"
+    :show-header="!headless"
+    :aria-label="label"
+    table-layout="auto"
+  >
+    <template #headerCell="{ column }">
+      <span :class="{ 'visually-hidden': byKey.get(String(column.key))?.quietTitle }">{{ column.title }}</span>
+    </template>
+    <template #bodyCell="{ column, record, index }">
+      <slot :name="String(column.key)" :row="record as Row" :index="index">
+        {{ byKey.get(String(column.key))?.text?.(record as Row, index) }}
+      </slot>
+    </template>
+    <template v-if="$slots.empty" #emptyText><slot name="empty" /></template>
+  </Table>
+</template>
+
+<style scoped>
+.facts :deep(.ant-table) {
+  background: transparent;
+}
+.facts :deep(.ant-table-thead > tr > th) {
+  background: transparent;
+  padding: 4px 10px 4px 0;
+  font-size: 12px;
+  font-weight: 600;
+  color: var(--soft);
+}
+.facts :deep(.ant-table-tbody > tr > td) {
+  padding: 4px 10px 4px 0;
+}
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { Collapse, CollapsePanel } from 'ant-design-vue';
+import { ref } from 'vue';
+
+/** What is looked at now and then, folded away under a line that says what it is. */
+const props = defineProps<{ title: string; open?: boolean }>();
+const keys = ref(props.open ? ['a'] : []);
+</script>
+
+<template>
+  <Collapse v-model:active-key="keys" ghost class="fold">
+    <CollapsePanel key="a" :header="title"><slot /></CollapsePanel>
+  </Collapse>
+</template>
+
+<style scoped>
+.fold :deep(.ant-collapse-header) {
+  padding: 8px 0;
+  min-height: var(--press);
+  align-items: center;
+}
+.fold :deep(.ant-collapse-content-box) {
+  padding: 0 0 6px;
+}
+</style>

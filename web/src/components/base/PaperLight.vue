@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import { ConfigProvider } from 'ant-design-vue';
+import { libraryTheme } from './tokens.ts';
+
+/** What goes on paper is light, whatever the screen is. */
+const theme = libraryTheme(false, false, true);
+</script>
+
+<template>
+  <ConfigProvider :theme="theme"><slot /></ConfigProvider>
+</template>

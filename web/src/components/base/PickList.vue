@@ -1,0 +1,99 @@
+<script setup lang="ts" generic="T extends string | number">
+import { Select, type SelectProps } from 'ant-design-vue';
+import { type ComponentPublicInstance, computed, useId } from 'vue';
+import { useTouch } from '../../browser/useMedia.ts';
+import FieldFrame from './FieldFrame.vue';
+import { useSoundCombobox } from './useSoundCombobox.ts';
+
+/** One of many, from a list that opens: searched by typing where it is long. */
+export interface PickOption<T> {
+  value: T;
+  label: string;
+  /** A second line: what tells this one from its neighbours. */
+  about?: string;
+}
+
+const props = defineProps<{
+  label: string;
+  hideLabel?: boolean;
+  options?: readonly PickOption<T>[];
+  groups?: readonly { label: string; options: readonly PickOption<T>[] }[];
+  modelValue?: T | undefined;
+  /** Shown while nothing is picked. */
+  prompt?: string;
+  disabled?: boolean;
+  asked?: boolean;
+}>();
+const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
+defineOptions({ inheritAttrs: false });
+const id = useId();
+const touch = useTouch();
+const { box, open } = useSoundCombobox(id, () => props.label);
+const all = computed(() => [...(props.options ?? []), ...(props.groups ?? []).flatMap((g) => g.options)]);
+/** On a phone the keyboard would cover the list: only a list of several screens is searched there. */
+const searched = computed(() => all.value.length > (touch.value ? 30 : 10));
+const entry = (o: PickOption<T>): { value: T; label: string; about: string } => ({ ...o, about: o.about ?? '' });
+const entries = computed(
+  () =>
+    [
+      ...(props.options ?? []).map(entry),
+      ...(props.groups ?? []).map((g) => ({ label: g.label, options: g.options.map(entry) })),
+    ] as SelectProps['options'],
+);
+const words = (o: PickOption<T>): string => `${o.label} ${o.about ?? ''}`.toLowerCase();
+const found: SelectProps['filterOption'] = (typed, option) => {
+  const about = option as unknown as PickOption<T> & { options?: unknown };
+  if (about.options) return false;
+  const text = words(about);
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+};
+</script>
+
+<template>
+  <FieldFrame :for="id" :label="label" :hide-label="hideLabel" :class="$attrs.class">
+    <Select
+      :id="id"
+      :ref="(list) => (box = list as ComponentPublicInstance)"
+      v-bind="{ ...$attrs, class: ['list', { asked }] }"
+      v-model:open="open"
+      :value="modelValue as SelectProps['value']"
+      :options="entries"
+      :placeholder="prompt ?? '—'"
+      :show-search="searched"
+      :filter-option="found"
+      :disabled="disabled"
+      :virtual="false"
+      :dropdown-match-select-width="240"
+      @change="emit('update:modelValue', $event as T)"
+    >
+      <template #option="o">
+        <span class="name">{{ o.label }}</span>
+        <span v-if="o.about" class="about">{{ o.about }}</span>
+      </template>
+    </Select>
+  </FieldFrame>
+</template>
+
+<style scoped>
+.list {
+  width: 100%;
+  min-width: 0;
+}
+.asked {
+  outline: 2px solid var(--amber);
+  border-radius: var(--corner-control);
+}
+.name {
+  display: block;
+  white-space: normal;
+}
+.about {
+  display: block;
+  font-size: 12.5px;
+  color: var(--soft);
+  white-space: normal;
+}
+</style>

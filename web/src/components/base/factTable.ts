@@ -1,0 +1,15 @@
+/** A column of a table of facts. */
+export interface Column<Row> {
+  key: string;
+  title: string;
+  /** Its cell as text; a slot of the column's name draws it otherwise. */
+  text?: (row: Row, index: number) => string | number;
+  mono?: boolean;
+  soft?: boolean;
+  /** In px; the columns without one share what is left. */
+  width?: number;
+  /** Ascending by this; the head then sorts. */
+  order?: (a: Row, b: Row) => number;
+  /** A head that is read out and not shown. */
+  quietTitle?: boolean;
+}

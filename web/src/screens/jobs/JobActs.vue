@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { computed } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import MenuButton from '../../components/base/MenuButton.vue';
+
+/** What can be done with a check from the ledger. */
+const props = defineProps<{ job: Job }>();
+const emit = defineEmits<{ act: [what: JobAct] }>();
+export type JobAct = 'copy' | 'like' | 'export' | 'archive' | 'remove';
+const entries = computed(() =>
+  (
+    [
+      ['copy', 'Copy'],
+      ['like', 'New check like this'],
+      ['export', 'Export'],
+      ['archive', props.job.archivedAt ? 'Take out of the archive' : 'Archive'],
+      ['remove', 'Delete'],
+    ] as const
+  ).map(([what, name]) => ({ name, grave: what === 'remove', act: () => emit('act', what) })),
+);
+</script>
+
+<template>
+  <span class="acts">
+    <ActButton kind="quiet" :to="`/check/${job.id}/report`">Report</ActButton>
+    <MenuButton label="More ▾" :name="`More for ${job.title || 'untitled check'}`" :entries="entries" />
+  </span>
+</template>
+
+<style scoped>
+.acts {
+  display: flex;
+  justify-content: flex-end;
+  white-space: nowrap;
+}
+</style>

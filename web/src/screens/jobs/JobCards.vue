@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { computed, ref, watch } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import type { JobAct } from './JobActs.vue';
+import JobActs from './JobActs.vue';
+import { jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import JobWhat from './JobWhat.vue';
+
+/** The ledger on a phone: a card a check, as many as one asks for. */
+const props = defineProps<{ jobs: readonly Job[]; today: string; homeless: ReadonlyMap<string, Job> }>();
+defineEmits<{ act: [job: Job, what: JobAct] }>();
+const most = ref(JOBS_A_PAGE);
+const shown = computed(() => props.jobs.slice(0, most.value).map((job) => ({ job, facts: jobFacts(job) })));
+watch(
+  () => props.jobs,
+  () => (most.value = JOBS_A_PAGE),
+);
+</script>
+
+<template>
+  <div class="cards">
+    <article v-for="{ job, facts } in shown" :key="job.id" class="sheet card" data-test="job">
+      <div class="head">
+        <JobWhat :job="job" :today="today" :homeless="homeless.has(job.id)" />
+        <div class="decided">
+          <div>{{ facts.decided }}</div>
+          <div class="soft">{{ facts.state }}</div>
+        </div>
+      </div>
+      <div class="soft">{{ job.circuit.name }}</div>
+      <div class="foot soft mono">
+        <span>{{ facts.readings }} readings</span><span>{{ facts.changed }}</span>
+      </div>
+      <JobActs :job="job" @act="$emit('act', job, $event)" />
+    </article>
+    <ActButton v-if="jobs.length > shown.length" @click="most += JOBS_A_PAGE">
+      {{ jobs.length - shown.length }} more
+    </ActButton>
+  </div>
+</template>
+
+<style scoped>
+.cards {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.card {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  padding: 10px 14px;
+}
+.head,
+.foot {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+}
+.decided {
+  flex: none;
+  padding-top: 10px;
+  text-align: right;
+}
+.soft {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import FactTable from '../../components/base/FactTable.vue';
+import type { Column } from '../../components/base/factTable.ts';
+import type { JobAct } from './JobActs.vue';
+import JobActs from './JobActs.vue';
+import { jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import JobWhat from './JobWhat.vue';
+
+/** The ledger at the desk: a line a check, sorted by its heads, in pages. */
+defineProps<{ jobs: readonly Job[]; today: string; homeless: ReadonlyMap<string, Job> }>();
+defineEmits<{ act: [job: Job, what: JobAct] }>();
+const by = (of: (job: Job) => string | number) => (a: Job, b: Job) => {
+  const [x, y] = [of(a), of(b)];
+  return typeof x === 'number' ? x - Number(y) : x.localeCompare(String(y));
+};
+const COLUMNS: readonly Column<Job>[] = [
+  { key: 'what', title: 'Machine and sensor', order: by((j) => j.title) },
+  { key: 'decided', title: 'Decided', order: by((j) => jobFacts(j).decided) },
+  { key: 'circuit', title: 'Circuit', soft: true, text: (j) => j.circuit.name, order: by((j) => j.circuit.name) },
+  {
+    key: 'readings',
+    title: 'Readings',
+    mono: true,
+    text: (j) => jobFacts(j).readings,
+    order: by((j) => jobFacts(j).readings),
+  },
+  { key: 'changed', title: 'Changed', mono: true, text: (j) => jobFacts(j).changed, order: by((j) => j.updatedAt) },
+  { key: 'acts', title: 'Actions', quietTitle: true },
+];
+</script>
+
+<template>
+  <FactTable
+    class="sheet ledger"
+    label="Checks"
+    :columns="COLUMNS"
+    :rows="jobs"
+    :row-key="(j) => j.id"
+    :page="JOBS_A_PAGE"
+    :row-attributes="() => ({ 'data-test': 'job' })"
+  >
+    <template #what="{ row }"><JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" /></template>
+    <template #decided="{ row }">
+      <div>{{ jobFacts(row).decided }}</div>
+      <div class="soft state">{{ jobFacts(row).state }}</div>
+    </template>
+    <template #acts="{ row }"><JobActs :job="row" @act="$emit('act', row, $event)" /></template>
+  </FactTable>
+</template>
+
+<style scoped>
+.ledger {
+  padding: 4px 14px 8px;
+}
+.state {
+  font-size: 13px;
+  white-space: nowrap;
+}
+.ledger :deep(td.mono) {
+  white-space: nowrap;
+}
+</style>
