@@ -25,7 +25,7 @@ export default ts.config(
   {
     languageOptions: {
       parserOptions: {
-        projectService: { allowDefaultProject: ['*.js'] },
+        projectService: { allowDefaultProject: ['*.js', 'web/public/*.js'] },
         tsconfigRootDir: import.meta.dirname,
         extraFileExtensions: ['.vue'],
       },

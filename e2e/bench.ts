@@ -12,10 +12,26 @@ export async function startCheck(page: Page): Promise<void> {
 
 /** Picks from a list by part of a name. */
 export async function pick(page: Page, list: 'Circuit' | 'Sensor curve', words: string): Promise<void> {
-  const select = page.getByLabel(list, { exact: true });
-  const option = select.locator('option', { hasText: words }).first();
-  await select.selectOption(await option.getAttribute('value'));
+  await choose(page.getByLabel(list, { exact: true }), words);
 }
+
+/** The list that a labelled field belongs to. */
+const listOf = (field: Locator): Locator =>
+  field.locator('xpath=ancestor::*[contains(concat(" ", @class, " "), " ant-select ")][1]');
+/** What a list shows as picked. */
+export const chosen = (field: Locator): Locator => listOf(field).locator('.ant-select-selection-item');
+
+/** Opens a list and takes the first entry with these words; a whole name where several begin alike. */
+export async function choose(field: Locator, words: string | RegExp): Promise<void> {
+  await listOf(field).click();
+  const open = field.page().locator('.ant-select-dropdown:visible');
+  const entries = open.locator('.ant-select-item-option');
+  await entries.filter({ hasText: words }).first().click();
+  await expect(open).toHaveCount(0);
+}
+
+/** The hidden field behind a button that picks files. */
+export const files = (page: Page, about: string): Locator => page.locator(`[data-files="${about}"] input[type="file"]`);
 
 export const field = (page: Page, label: string): Locator => page.getByLabel(label, { exact: false }).first();
 export const verdict = (page: Page): Locator => page.getByTestId('verdict').or(page.locator('[data-test="verdict"]'));

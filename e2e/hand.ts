@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { STATIONS } from '../core/src/workOrder/stations.ts';
-import { pick, startCheck } from './bench.ts';
+import { choose, pick, startCheck } from './bench.ts';
 
 /** A technician at the keyboard: drives the real interface and counts what it costs (one a key, one a click, two a pick from a list). */
 export class Hand {
@@ -27,12 +27,12 @@ export class Hand {
   }
 
   async choose(label: string, option: string): Promise<void> {
-    await this.page.getByLabel(label, { exact: true }).selectOption(option);
+    await choose(this.page.getByLabel(label, { exact: true }), option);
     this.strokes += 2;
   }
 
   async check(words: string): Promise<void> {
-    await this.page.locator('label.check', { hasText: words }).first().locator('input').check();
+    await this.page.locator('label', { hasText: words }).first().locator('input').check();
     this.strokes += 1;
   }
 
@@ -69,7 +69,7 @@ export class Hand {
     await card.locator('.large input').fill(text);
     this.strokes += text.length;
     if (conditions.state) {
-      await card.getByLabel('while').selectOption(conditions.state);
+      await choose(card.getByLabel('while'), conditions.state);
       this.strokes += 2;
     }
   }

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { field, kept, startCheck, verdict } from './bench.ts';
+import { choose, field, files, kept, startCheck, verdict } from './bench.ts';
 import { Hand } from './hand.ts';
 
 /** A 2×2 red PNG. */
@@ -21,11 +21,11 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await hand.check('Fans never come on');
   await hand.fill('Add a code', 'P0118');
   await hand.press('Add code');
-  await hand.choose('Thermostat stuck', 'ruled-out');
+  await hand.choose('Thermostat stuck', 'ruled out');
   await hand.station('look');
   await hand.check('Corrosion or bent pins');
   await expect(page.getByText('signal leaks to the return (wet connector) × 3')).toBeVisible();
-  await page.getByLabel('Add photos').setInputFiles({ name: 'plug.png', mimeType: 'image/png', buffer: PNG });
+  await files(page, 'Add photos').setInputFiles({ name: 'plug.png', mimeType: 'image/png', buffer: PNG });
   await expect(page.locator('[data-test="photo"] img')).toBeVisible();
   await hand.air('12');
   await hand.read('displayed', '-24');
@@ -64,7 +64,8 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await page.getByLabel('Plugged-in volts').fill('4.4');
   await expect(page.locator('[data-test="close"]')).toContainText('outside what is healthy: plugged-in volts');
   await page.getByLabel('Plugged-in volts').fill('2.82');
-  for (const step of await page.locator('[data-test="proof-step"] select').all()) await step.selectOption('passed');
+  for (const step of await page.locator('[data-test="proof-step"] [role="combobox"]').all())
+    await choose(step, 'passed');
   await expect(page.locator('[data-test="close"]')).toContainText('stand-in is still fitted');
   await kept(page);
   await page.reload();
@@ -116,15 +117,15 @@ test('the ledger: filters, archive, a new check like this one, undo', async ({ p
   await page.goto('/demo/');
   const rows = page.locator('[data-test="job"]');
   await expect(rows).toHaveCount(4);
-  await page.getByLabel('Field', { exact: true }).selectOption('boiler');
+  await choose(page.getByLabel('Field', { exact: true }), 'boilers');
   await expect(rows).toHaveCount(1);
-  await page.getByLabel('Field', { exact: true }).selectOption('');
-  await page.getByLabel('State', { exact: true }).selectOption('closed');
+  await choose(page.getByLabel('Field', { exact: true }), 'every field');
+  await choose(page.getByLabel('State', { exact: true }), 'closed');
   await expect(rows).toContainText('Swimming bath');
-  await page.getByLabel('State', { exact: true }).selectOption('');
-  await page.getByLabel('Decided', { exact: true }).selectOption('undecided');
+  await choose(page.getByLabel('State', { exact: true }), 'every state');
+  await choose(page.getByLabel('Decided', { exact: true }), 'undecided');
   await expect(rows).toHaveCount(2);
-  await page.getByLabel('Decided', { exact: true }).selectOption('');
+  await choose(page.getByLabel('Decided', { exact: true }), 'every decision');
   await page.getByLabel('due').check();
   await expect(rows).toContainText('Cold store');
   await page.getByLabel('due').uncheck();
@@ -132,13 +133,13 @@ test('the ledger: filters, archive, a new check like this one, undo', async ({ p
   await expect(rows).toContainText('Pilot boat');
   await page.getByLabel('Search checks').fill('');
   await page.getByLabel('More for Harbour crane · hydraulic oil').click();
-  await page.getByRole('button', { name: 'Archive' }).filter({ visible: true }).click();
+  await page.getByRole('menuitem', { name: 'Archive' }).click();
   await expect(rows).toHaveCount(3);
   await page.getByLabel('archive').check();
   await expect(rows).toContainText('Harbour crane');
   await page.getByLabel('archive').uncheck();
   await page.getByLabel('More for Swimming bath · boiler flow').click();
-  await page.getByRole('button', { name: 'New check like this' }).filter({ visible: true }).click();
+  await page.getByRole('menuitem', { name: 'New check like this' }).click();
   await expect(page.getByLabel('Title of this check')).toHaveValue('Swimming bath · boiler flow');
   await expect(field(page, 'Sensor ohms')).toHaveValue('');
 });
@@ -150,7 +151,7 @@ test('schools reorder the same cards; keys go everywhere; digits for two metres'
   const order = (): Promise<string[]> =>
     page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
   const before = await order();
-  await page.getByLabel('Way of working').selectOption('sensor-first');
+  await choose(page.getByLabel('Way of working'), 'Sensor first');
   const after = await order();
   expect([...after].sort()).toEqual([...before].sort());
   expect(after.indexOf('sensor')).toBeLessThan(after.indexOf('live'));

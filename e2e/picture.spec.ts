@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type Browser, expect, type Page, test } from '@playwright/test';
+import { choose, files } from './bench.ts';
 import { curveModel } from '../core/src/curves/curve.ts';
 import { dragCorners, type TablePicture, tablePicture } from './tablePictures.ts';
 
@@ -16,9 +17,11 @@ async function made(browser: Browser, seed: number): Promise<TablePicture> {
 async function openPicture(page: Page, picture: TablePicture): Promise<void> {
   await page.goto('/shelf/own');
   await page.getByLabel('From a picture').check();
-  await page
-    .locator('input[type=file][aria-label="Picture of the table"]')
-    .setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: picture.png });
+  await files(page, 'Picture of the table').setInputFiles({
+    name: 'page.png',
+    mimeType: 'image/png',
+    buffer: picture.png,
+  });
   const stage = page.locator('.layer svg');
   await expect(stage).toBeVisible();
   await page.getByRole('button', { name: 'Read the table' }).scrollIntoViewIfNeeded();
@@ -88,7 +91,7 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   await page.getByLabel('Name', { exact: true }).fill('Off a photo');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   const list = page.getByLabel('Curve', { exact: true });
-  await list.selectOption(await list.locator('option', { hasText: 'Off a photo' }).first().getAttribute('value'));
+  await choose(list, 'Off a photo');
   await page.getByText('The picture it was read from').click();
   await expect(page.getByRole('img', { name: /Picture of the table of Off a photo/ })).toBeVisible();
 });
@@ -108,9 +111,11 @@ test('a file that is no picture, reading that is stopped, and corners that cross
   for (let i = 0; i < 150; i++) await corner.press('Shift+ArrowRight');
   await expect(page.getByText('The corners must go round the table without crossing.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Read the table' })).toBeDisabled();
-  await page
-    .locator('input[type=file][aria-label="Picture of the table"]')
-    .setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
+  await files(page, 'Picture of the table').setInputFiles({
+    name: 'page.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('no picture at all'),
+  });
   await expect(page.getByRole('alert').filter({ hasText: 'no picture that the browser can read' })).toBeVisible();
 });
 
@@ -132,9 +137,7 @@ test('a curve off a diagram: two values on each axis, the line followed by its c
 
   await page.goto('/shelf/own');
   await page.getByLabel('Off a diagram').check();
-  await page
-    .locator('input[type=file][aria-label="Picture of the diagram"]')
-    .setInputFiles({ name: 'd.png', mimeType: 'image/png', buffer: png });
+  await files(page, 'Picture of the diagram').setInputFiles({ name: 'd.png', mimeType: 'image/png', buffer: png });
   const stage = page.locator('.layer svg');
   await expect(stage).toBeVisible();
   await stage.scrollIntoViewIfNeeded();

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { kept, verdict } from './bench.ts';
+import { choose, kept, verdict } from './bench.ts';
 import { Hand } from './hand.ts';
 
 /** Cases of the trade with figures of our own invention, driven through the real interface: the verdict, the next test, the strokes. */
@@ -199,7 +199,7 @@ const SCENARIOS: readonly Scenario[] = [
       await hand.station('complaint');
       await hand.fill('Add a code', 'P0198');
       await hand.press('Add code');
-      await hand.choose('State of P0198', 'past');
+      await hand.choose('State of P0198', 'from the past');
     },
     readings: [
       ['displayed', '16'],
@@ -272,9 +272,8 @@ test('gauge sender measured instead of the controller’s sensor', async ({ page
   await page.getByLabel('complained of').check();
   await page.getByLabel('measured here').first().check();
   hand.strokes += 2;
-  await hand.choose('What moved with one pin', 'none');
-  const select = page.getByLabel('What moved with two pins');
-  await select.selectOption({ label: 'controller' });
+  await page.getByRole('button', { name: 'nothing with one pin' }).click();
+  await page.getByRole('button', { name: 'controller with two pins' }).click();
   hand.strokes += 2;
   await expect(page.locator('[data-test="plug-told"]').first()).toContainText('wrong plug');
   await expect(page.locator('[data-station="right-sensor"]')).toContainText('wrong plug');
@@ -310,8 +309,8 @@ test('platinum exhaust sensor among three, found by unplugging', async ({ page }
     hand.strokes += name.length;
   }
   await page.getByLabel('complained of').nth(1).check();
-  await page.getByLabel('What moved with front').selectOption({ label: 'EGT 3' });
-  await page.getByLabel('What moved with middle').selectOption({ label: 'EGT 1' });
+  await page.getByRole('button', { name: 'EGT 3 with front' }).click();
+  await page.getByRole('button', { name: 'EGT 1 with middle' }).click();
   hand.strokes += 5;
   await expect(page.getByText('“rear” is “EGT 2”, as the one left over.')).toBeVisible();
   await page.getByLabel('measured here').nth(2).check();
@@ -358,7 +357,7 @@ test('sensor that fails only after a heat cycle', async ({ page }) => {
     await hand.press('Add a pair');
     await hand.fill(`Water at, ${i + 1}`, t);
     await hand.fill(`Ohms, ${i + 1}`, ohm);
-    await page.locator('[data-test="pair"]').nth(i).getByLabel('while').selectOption(phase);
+    await choose(page.locator('[data-test="pair"]').nth(i).getByLabel('while'), phase);
     hand.strokes += 2;
   }
   await expect(page.locator('[data-test="compare-told"]').filter({ hasText: 'did not come back' })).toBeVisible();

@@ -61,7 +61,7 @@ const maker = await (await browser.newContext({ deviceScaleFactor: 2 })).newPage
 const photo = await tablePicture(maker, 5);
 await page.getByLabel('From a picture').check();
 await page
-  .locator('input[aria-label="Picture of the table"]')
+  .locator('[data-files="Picture of the table"] input')
   .setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: photo.png });
 await page.locator('.layer svg').scrollIntoViewIfNeeded();
 await dragCorners(page, photo);

@@ -38,7 +38,7 @@ const all = computed(() => [
       >Demo workshop<span class="long">: made-up data</span></span
     >
     <slot />
-    <MoreMenu v-if="narrow" class="more" label="⋯" name="More" :entries="all" />
+    <span v-if="narrow" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>
     <span v-else class="right">
       <template v-for="a in actions" :key="a.name">
         <ActButton v-if="a.to" kind="quiet" :to="a.to">{{ a.name }}</ActButton>
@@ -87,8 +87,6 @@ const all = computed(() => [
 }
 .more {
   margin-left: auto;
-  min-width: 48px;
-  font-size: 22px;
 }
 .right {
   margin-left: auto;

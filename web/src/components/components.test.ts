@@ -4,7 +4,6 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test } from 'vitest';
 import FigureField from './FigureField.vue';
 import IntervalStrip from './IntervalStrip.vue';
-import PickList from './PickList.vue';
 import { plainLabel } from './plainLabel.ts';
 import ProbabilityBar from './ProbabilityBar.vue';
 
@@ -106,26 +105,6 @@ test('a probability is never 0 or 100 per cent, and leads by more than colour', 
   const bar = mount(ProbabilityBar, { props: { label: 'Wiring', probability: 0.9999, leading: true } });
   expect(bar.text()).toContain('>99 %');
   expect(bar.classes()).toContain('leading');
-});
-
-test('a list goes back to its prompt, and picks by value', async () => {
-  const wrapper = mount(PickList, {
-    props: {
-      label: 'Curve',
-      groups: [
-        {
-          label: 'g',
-          options: [
-            { value: 'a', label: 'A' },
-            { value: 'b', label: 'B' },
-          ],
-        },
-      ],
-      value: 'a',
-    },
-  });
-  await wrapper.get('select').setValue('b');
-  expect(wrapper.emitted('pick')).toEqual([['b']]);
 });
 
 test('chart labels are text, never markup', () => {

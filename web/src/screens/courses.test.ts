@@ -3,6 +3,8 @@ import { newJob } from '@mellow-probe/core/job/newJob';
 import { openJob, openJobData, saveJob } from '@mellow-probe/core/job/openJob';
 import { seededUniform } from '@mellow-probe/core/numeric/random';
 import { type DOMWrapper, flushPromises, mount } from '@vue/test-utils';
+import { DatePicker } from 'ant-design-vue';
+import dayjs from 'dayjs';
 import { createPinia, setActivePinia } from 'pinia';
 import { expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
@@ -18,6 +20,8 @@ vi.mock('../components/LazyPlot.ts', () => ({ default: { template: '<div />' } }
 const { useBench } = await import('../session/bench.ts');
 const { SESSION } = await import('../session/jobSession.ts');
 const { jobDoor } = await import('../storage/jobStorage.ts');
+const { default: PickList } = await import('../components/base/PickList.vue');
+const { default: DayField } = await import('../components/base/DayField.vue');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
 const { default: QuickCard } = await import('./bench/QuickCard.vue');
@@ -48,8 +52,21 @@ test('property: five random courses of use, some two hundred handles each: every
         global: { plugins: [router], provide: { [SESSION as symbol]: session } },
       });
       for (let k = 0; k < 4; k++) {
-        const controls = wrapper.findAll('button:not([disabled]), input:not([type="file"]), select, textarea');
-        if (controls.length > 0) await handle(pick(controls), uniform);
+        const lists = wrapper.findAllComponents(PickList).filter((l) => !l.props('disabled'));
+        const days = wrapper.findAllComponents(DayField);
+        const controls = wrapper.findAll(
+          'button:not([disabled]), input:not([type="file"]):not([role="combobox"]):not([readonly]), textarea',
+        );
+        const one = pick<unknown>([...lists, ...days, ...controls]);
+        if (lists.includes(one as (typeof lists)[number])) {
+          const list = one as (typeof lists)[number];
+          const { options = [], groups = [] } = list.props();
+          list.vm.$emit('update:modelValue', pick([...options, ...groups.flatMap((g) => g.options)]).value);
+        } else if (days.includes(one as (typeof days)[number])) {
+          const day = pick(['9999-12-31', '2026-02-28', '2199-12-31', '2000-01-01']);
+          (one as (typeof days)[number]).findComponent(DatePicker).vm.$emit('change', dayjs(day));
+        } else if (one !== undefined) await handle(one as DOMWrapper<Element>, uniform);
+        await flushPromises();
       }
       if (uniform() < 0.15) session.history[pick(['undo', 'redo'] as const)]();
       wrapper.unmount();
@@ -68,14 +85,8 @@ async function handle(control: DOMWrapper<Element>, uniform: () => number): Prom
   const element = control.element as HTMLInputElement;
   const texts = ['4.8', '3k6', 'OL', '-40', 'warm', '', '1e9', '11,883', '\u{1F525}', 'P0118, P0117; SPN 110 FMI 3'];
   if (element.tagName === 'BUTTON') await control.trigger('click');
-  else if (element.tagName === 'SELECT') {
-    const options = control.findAll('option').map((o) => (o.element as HTMLOptionElement).value);
-    if (options.length > 0) await control.setValue(options[Math.floor(uniform() * options.length)]);
-  } else if (element.type === 'checkbox' || element.type === 'radio') {
+  else if (element.type === 'checkbox' || element.type === 'radio') {
     element.checked = element.type === 'radio' || !element.checked;
-    await control.trigger('change');
-  } else if (element.type === 'date') {
-    element.value = ['9999-12-31', '2026-02-29', '2199-12-31', '2000-01-01', ''][Math.floor(uniform() * 5)];
     await control.trigger('change');
   } else {
     const most = element.maxLength > 0 ? element.maxLength : 1000;

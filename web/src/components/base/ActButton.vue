@@ -55,6 +55,7 @@ defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focu
   justify-content: center;
   gap: 8px;
   max-width: 100%;
+  text-decoration: none;
 }
 .bare {
   height: auto;

@@ -60,14 +60,34 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 .facts :deep(.ant-table) {
   background: transparent;
 }
-.facts :deep(.ant-table-thead > tr > th) {
+.facts :deep(.ant-table.ant-table-small .ant-table-thead > tr > th) {
   background: transparent;
   padding: 4px 10px 4px 0;
+  font-family: var(--sans);
   font-size: 12px;
   font-weight: 600;
   color: var(--soft);
 }
-.facts :deep(.ant-table-tbody > tr > td) {
+.facts :deep(.ant-table.ant-table-small .ant-table-thead > tr > th::before) {
+  display: none;
+}
+/* The library's own arrows say nothing to those who do not see them: which way it is sorted stands in the head's aria-sort. */
+.facts :deep(.ant-table-column-sorter) {
+  display: none;
+}
+.facts :deep(.ant-table-column-has-sorters .ant-table-column-title)::after {
+  content: ' ↕';
+}
+.facts :deep([aria-sort='ascending'] .ant-table-column-title)::after {
+  content: ' ↑';
+}
+.facts :deep([aria-sort='descending'] .ant-table-column-title)::after {
+  content: ' ↓';
+}
+.facts :deep(td.mono) {
+  white-space: nowrap;
+}
+.facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td) {
   padding: 4px 10px 4px 0;
 }
 </style>

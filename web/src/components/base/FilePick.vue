@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Button, Upload, type UploadProps } from 'ant-design-vue';
-import { computed } from 'vue';
+import { computed, onMounted, onUpdated, ref } from 'vue';
 
 /** Files of this device: picked by a button, or dropped on it. Nothing is sent anywhere. */
 const props = defineProps<{
@@ -23,18 +23,28 @@ const take: UploadProps['beforeUpload'] = (file, all) => {
   }
   return false;
 };
+/** The library makes a button of what lies around the button: one of them is enough, and the inner one has the name. */
+const root = ref<HTMLElement>();
+function mend(): void {
+  const outer = root.value?.querySelector('[role="button"]');
+  outer?.removeAttribute('role');
+  outer?.removeAttribute('tabindex');
+}
+onMounted(mend);
+onUpdated(mend);
 const type = computed(() => (props.kind === 'main' ? 'primary' : 'default'));
 </script>
 
 <template>
-  <Upload
-    :accept="accept"
-    :multiple="multiple"
-    :show-upload-list="false"
-    :before-upload="take"
-    :open-file-dialog-on-click="!disabled"
-    :data-files="about ?? label"
-  >
-    <Button :type="type" :disabled="disabled"><slot />{{ label }}</Button>
-  </Upload>
+  <span ref="root" :data-files="about ?? label">
+    <Upload
+      :accept="accept"
+      :multiple="multiple"
+      :show-upload-list="false"
+      :before-upload="take"
+      :open-file-dialog-on-click="!disabled"
+    >
+      <Button :type="type" :disabled="disabled"><slot />{{ label }}</Button>
+    </Upload>
+  </span>
 </template>

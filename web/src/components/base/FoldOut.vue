@@ -9,7 +9,7 @@ const keys = ref(props.open ? ['a'] : []);
 
 <template>
   <Collapse v-model:active-key="keys" ghost class="fold">
-    <CollapsePanel key="a" :header="title"><slot /></CollapsePanel>
+    <CollapsePanel key="a" :header="title" force-render><slot /></CollapsePanel>
   </Collapse>
 </template>
 

@@ -23,8 +23,7 @@ defineProps<{
       :max="high"
       :step="step"
       :disabled="disabled"
-      :aria-label="label"
-      :aria-value-text-formatter="() => text"
+      v-bind="{ ariaLabelForHandle: label, ariaValueTextFormatterForHandle: () => text }"
       :tooltip-open="false"
       @update:value="at = $event as number"
     />
@@ -34,12 +33,15 @@ defineProps<{
 
 <style scoped>
 .slide {
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
+  position: relative;
+  display: grid;
+  grid-template-columns: 140px minmax(60px, 1fr) 130px;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+  font-size: 14px;
 }
-.word {
-  font-size: 13px;
-  font-weight: 600;
+.word.visually-hidden + * {
+  grid-column: 1 / 3;
 }
 </style>

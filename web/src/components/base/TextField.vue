@@ -20,7 +20,10 @@ const props = defineProps<{
   /** A figure: a phone shows digits first, and the spelling is nobody's business. */
   figure?: boolean;
 }>();
-const emit = defineEmits<{ change: []; paste: [event: ClipboardEvent] }>();
+const emit = defineEmits<{
+  /** The field is left, or Enter pressed in it. */ leave: [];
+  paste: [event: ClipboardEvent];
+}>();
 defineOptions({ inheritAttrs: false });
 const id = useId();
 const { TextArea } = Input;
@@ -44,7 +47,7 @@ const handed = computed(() => ({
       :placeholder="placeholder"
       :maxlength="maxlength"
       :data-unsent="unsent ? '' : undefined"
-      @change="emit('change')"
+      @blur="emit('leave')"
     />
     <Input
       v-else
@@ -56,7 +59,8 @@ const handed = computed(() => ({
       :placeholder="placeholder"
       :maxlength="maxlength"
       :data-unsent="unsent ? '' : undefined"
-      @change="emit('change')"
+      @press-enter="emit('leave')"
+      @blur="emit('leave')"
       autocomplete="off"
     />
   </FieldFrame>

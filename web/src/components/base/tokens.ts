@@ -109,6 +109,7 @@ export function libraryTheme(dark: boolean, touch: boolean, still: boolean): The
       colorText: p.ink,
       colorTextSecondary: p.soft,
       colorTextTertiary: p.soft,
+      colorTextQuaternary: p.soft,
       colorTextDescription: p.soft,
       colorTextHeading: p.ink,
       colorTextPlaceholder: p.soft,
@@ -158,6 +159,12 @@ export function libraryTheme(dark: boolean, touch: boolean, still: boolean): The
       motionDurationSlow: motion,
     },
     components: {
+      Slider: {
+        colorPrimaryBorder: p.spruce,
+        colorPrimaryBorderHover: p.spruce,
+        colorFillTertiary: p.bar,
+        colorFillSecondary: p.bar,
+      },
       // A button lies on the sheet; only a field is lighter than it.
       Button: { colorBgContainer: p.sheet, colorPrimaryHover: p.spruce },
     },

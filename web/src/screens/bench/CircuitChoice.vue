@@ -172,7 +172,7 @@ function chooseCurve(id: string): void {
   .details {
     width: 100%;
     min-height: 48px;
-    margin: 0 0 6px;
+    margin: 8px 0 6px;
   }
 }
 </style>

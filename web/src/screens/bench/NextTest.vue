@@ -123,12 +123,16 @@ h3 button {
   padding: 0;
   border: 0;
   background: transparent;
+  color: inherit;
+  font: inherit;
   text-align: left;
   font-weight: 600;
   cursor: pointer;
 }
-.link {
+.link.link {
   border: 0;
+  color: inherit;
+  font: inherit;
   padding: 2px 0;
   background: transparent;
   text-decoration: underline;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldOut from '../../components/base/FoldOut.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
 import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
@@ -92,8 +93,11 @@ const failure = computed(() => {
       Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
     </p>
     <JobProgress v-if="progress" :progress="progress" />
-    <component :is="progress ? 'details' : 'div'" class="suspicion">
-      <summary v-if="progress">What was suspected before the repair</summary>
+    <component
+      :is="progress ? FoldOut : 'div'"
+      class="suspicion"
+      v-bind="progress ? { title: 'What was suspected before the repair' } : {}"
+    >
       <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
         <div class="small-head top">
           <span
@@ -184,12 +188,6 @@ const failure = computed(() => {
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-summary {
-  min-height: 44px;
-  line-height: 44px;
-  cursor: pointer;
-  color: var(--soft);
 }
 .pull {
   display: none;

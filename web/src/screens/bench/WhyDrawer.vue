@@ -58,7 +58,8 @@ const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
   { key: 'factor', title: 'your factor' },
 ];
 function weigh(fault: string): void {
-  const text = weighing.value[fault] ?? '';
+  const text = weighing.value[fault];
+  if (text === undefined) return;
   delete weighing.value[fault];
   const value = Number(text.replace(',', '.'));
   const factors = { ...job.weightFactors };
@@ -108,7 +109,7 @@ function weigh(fault: string): void {
             hide-label
             figure
             @update:model-value="weighing[row.fault] = $event"
-            @change="weigh(row.fault)"
+            @leave="weigh(row.fault)"
           />
         </template>
       </FactTable>

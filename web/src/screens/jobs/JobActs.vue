@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed } from 'vue';
+import type { JobAct } from './jobFacts.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import MenuButton from '../../components/base/MenuButton.vue';
 
 /** What can be done with a check from the ledger. */
 const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ act: [what: JobAct] }>();
-export type JobAct = 'copy' | 'like' | 'export' | 'archive' | 'remove';
 const entries = computed(() =>
   (
     [

@@ -2,9 +2,8 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
-import type { JobAct } from './JobActs.vue';
 import JobActs from './JobActs.vue';
-import { jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import { type JobAct, jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger on a phone: a card a check, as many as one asks for. */

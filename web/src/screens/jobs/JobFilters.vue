@@ -17,10 +17,7 @@ const FIELDS = [
   { value: 'climate', label: 'climate' },
   { value: 'boiler', label: 'boilers' },
 ] as const;
-const STATES = [
-  { value: '' as const, label: 'every state' },
-  ...JOB_STATES.map((value) => ({ value, label: value as string })),
-];
+const STATES = [{ value: '', label: 'every state' }, ...JOB_STATES.map((value) => ({ value, label: value }))];
 const GROUPS = [
   { value: '' as const, label: 'every decision' },
   { value: 'undecided' as const, label: 'undecided' },

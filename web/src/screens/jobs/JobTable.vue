@@ -2,9 +2,8 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
-import type { JobAct } from './JobActs.vue';
 import JobActs from './JobActs.vue';
-import { jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import { type JobAct, jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger at the desk: a line a check, sorted by its heads, in pages. */
@@ -54,8 +53,12 @@ const COLUMNS: readonly Column<Job>[] = [
   padding: 4px 14px 8px;
 }
 .state {
-  font-size: 13px;
   white-space: nowrap;
+}
+.soft,
+.ledger :deep(td.soft),
+.ledger :deep(td.mono) {
+  font-size: 13px;
 }
 .ledger :deep(td.mono) {
   white-space: nowrap;

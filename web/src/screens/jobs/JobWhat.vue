@@ -32,6 +32,7 @@ const line = computed(() => props.job.complaint.text || props.job.note);
   font-weight: 600;
   font-size: 16px;
   color: var(--spruce);
+  text-decoration: none;
 }
 .soft {
   font-size: 13px;

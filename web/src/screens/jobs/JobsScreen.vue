@@ -21,7 +21,7 @@ import { withPhotos } from '../../storage/photoStorage.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { loadDemo } from './loadDemo.ts';
 import JobFilters from './JobFilters.vue';
-import type { JobAct } from './JobActs.vue';
+import type { JobAct } from './jobFacts.ts';
 
 /** The ledger of kept checks: open, copy, delete with undo, export, import. */
 const jobs = useJobs();

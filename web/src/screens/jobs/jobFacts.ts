@@ -15,5 +15,8 @@ export function jobFacts(job: Job): { decided: string; state: string; readings: 
   };
 }
 
+/** What can be done with a check from the ledger. */
+export type JobAct = 'copy' | 'like' | 'export' | 'archive' | 'remove';
+
 /** Checks on one page of the ledger. */
 export const JOBS_A_PAGE = 50;

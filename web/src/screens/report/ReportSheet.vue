@@ -156,13 +156,6 @@ const print = (): void => window.print();
   gap: 8px;
   margin-left: 8px;
 }
-.tools select {
-  height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 8px;
-}
 .fault {
   padding: 8px 16px;
   background: var(--clay-soft);
@@ -176,6 +169,9 @@ const print = (): void => window.print();
   border: 1px solid var(--line);
   font-size: 13.5px;
 }
+.paper-size {
+  width: 110px;
+}
 h1 {
   font-size: 24px;
 }
@@ -183,22 +179,12 @@ h2 {
   font-size: 15px;
   margin: 14px 0 3px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 12.5px;
-  margin: 4px 0;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
+.paper :deep(.ant-table.ant-table-small .ant-table-thead > tr > th.ant-table-cell),
+.paper :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
   padding: 3px 8px 3px 0;
-  border-top: 1px solid var(--line);
-}
-th {
-  color: var(--soft);
-  font-weight: 600;
+  font-size: 12.5px;
+  vertical-align: top;
+  overflow-wrap: anywhere;
 }
 section {
   break-inside: avoid-page;
@@ -230,8 +216,8 @@ img {
   color: var(--soft);
 }
 @media print {
-  .no-print {
-    display: none !important;
+  .no-print.no-print {
+    display: none;
   }
   .paper {
     max-width: none;
@@ -241,11 +227,8 @@ img {
   }
 }
 @media screen and (max-width: 620px) {
-  th,
-  td {
-    padding: 3px 6px 3px 0;
-    font-size: 12px;
-    overflow-wrap: anywhere;
+  .paper {
+    padding: 16px 14px;
   }
 }
 </style>

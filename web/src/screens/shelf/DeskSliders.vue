@@ -39,26 +39,3 @@ const slides = computed(() => {
     <CheckBox v-model="meterOn">meter on the pin (10 MΩ)</CheckBox>
   </div>
 </template>
-
-<style scoped>
-label {
-  display: grid;
-  grid-template-columns: 140px minmax(60px, 1fr) 130px;
-  gap: 8px;
-  align-items: center;
-  min-height: 34px;
-  font-size: 14px;
-}
-label.check {
-  display: flex;
-}
-input[type='range'] {
-  width: 100%;
-  min-height: 34px;
-  accent-color: var(--spruce);
-}
-.check input {
-  width: 20px;
-  height: 20px;
-}
-</style>

@@ -272,8 +272,8 @@ function apply(job: Job): void {
 </template>
 
 <style scoped>
-.top {
-  align-items: flex-start !important;
+.row.top.top {
+  align-items: flex-start;
 }
 .pick-curve {
   flex: 1 1 200px;

@@ -138,11 +138,7 @@ const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
   gap: 8px;
   min-width: 0;
 }
-.chart {
-  height: 240px !important;
-}
-summary {
-  cursor: pointer;
-  min-height: 36px;
+.view .chart.chart {
+  height: 240px;
 }
 </style>

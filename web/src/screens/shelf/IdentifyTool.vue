@@ -181,10 +181,6 @@ const separation = computed(() => {
   align-items: center;
   min-height: 44px;
 }
-.bath input {
-  width: 20px;
-  height: 20px;
-}
 .answers {
   --label: 250px;
 }

@@ -103,7 +103,7 @@ function put(job: Job): void {
 .short {
   flex: 0 1 130px;
 }
-.row {
-  align-items: flex-start !important;
+.row.row.row {
+  align-items: flex-start;
 }
 </style>

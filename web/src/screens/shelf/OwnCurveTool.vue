@@ -260,11 +260,6 @@ function leaveOut(line: number): void {
   min-height: 44px;
   padding: 0 6px;
 }
-.way input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--spruce);
-}
 .name {
   flex: 1 1 240px;
 }

@@ -112,21 +112,6 @@ h1 {
   height: 300px;
   min-width: 0;
 }
-.tool :deep(table) {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 14px;
-}
-.tool :deep(th) {
-  text-align: left;
-  font-size: 12px;
-  color: var(--soft);
-  padding: 2px 10px 2px 0;
-}
-.tool :deep(td) {
-  border-top: 1px solid var(--line);
-  padding: 3px 10px 3px 0;
-}
 .tool :deep(.told) {
   padding: 7px 10px;
   border-left: 4px solid var(--spruce);
@@ -144,25 +129,6 @@ h1 {
 .tool :deep(h2) {
   font-size: 15px;
   margin: 4px 0;
-}
-.tool :deep(select:not(.pick select)),
-.tool :deep(.text) {
-  min-height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 10px;
-}
-.tool :deep(label.line) {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13px;
-  font-weight: 600;
-}
-.tool :deep(label.line > *) {
-  font-weight: 400;
-  font-size: 15px;
 }
 @media (max-width: 900px) {
   .shelf {

@@ -170,7 +170,7 @@ function addReading(job: Job): void {
 .own {
   flex: 1 1 220px;
 }
-.row {
-  align-items: flex-start !important;
+.row.row.row {
+  align-items: flex-start;
 }
 </style>

@@ -165,8 +165,8 @@ function apply(job: Job): void {
 .ref {
   width: 130px;
 }
-.chart {
-  height: 220px !important;
+.two .chart.chart {
+  height: 220px;
   margin-top: 8px;
 }
 </style>

@@ -113,9 +113,6 @@ const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.aske
   padding: 0;
   border: 0;
 }
-.column select {
-  min-width: 0;
-}
 .column legend {
   max-width: 100%;
   padding: 0;

@@ -29,43 +29,6 @@ h2 {
   font-size: 15px;
   margin-bottom: 4px;
 }
-.form-sheet :deep(label.line) {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13px;
-  font-weight: 600;
-}
-.form-sheet :deep(label.check) {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 40px;
-  cursor: pointer;
-}
-.form-sheet :deep(label.check input) {
-  width: 20px;
-  height: 20px;
-  flex: none;
-  accent-color: var(--spruce);
-}
-.form-sheet :deep(.text),
-.form-sheet :deep(textarea),
-.form-sheet :deep(select) {
-  font-weight: 400;
-  font-size: 15px;
-  min-height: 44px;
-  border: 1.5px solid var(--line-strong);
-  border-radius: 9px;
-  background: var(--field);
-  padding: 0 10px;
-  width: 100%;
-}
-.form-sheet :deep(textarea) {
-  padding: 8px 10px;
-  min-height: 64px;
-  resize: vertical;
-}
 .form-sheet :deep(.two) {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));

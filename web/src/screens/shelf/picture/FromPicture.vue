@@ -114,7 +114,8 @@ const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== nu
 /** Figures while they are typed, by row and column; they are held against the others when the field is left. */
 const typing = ref<Record<string, string>>({});
 function correct(row: number, column: number): void {
-  const text = (typing.value[`${row}:${column}`] ?? draft.value.rows[row][column].text).trim();
+  const text = typing.value[`${row}:${column}`]?.trim();
+  if (text === undefined) return;
   delete typing.value[`${row}:${column}`];
   const rows = draft.value.rows.map((cells, r) =>
     r === row ? cells.map((cell, c) => (c === column ? { ...cell, text } : cell)) : cells,
@@ -205,7 +206,7 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
                     :label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
                     hide-label
                     @update:model-value="typing[`${r}:${c}`] = $event"
-                    @change="correct(r, c)"
+                    @leave="correct(r, c)"
                   />
                   <ActButton
                     v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"

@@ -177,10 +177,6 @@ function tapped(event: MouseEvent): void {
 .handle:focus-visible .hit {
   fill: color-mix(in srgb, currentColor 25%, transparent);
 }
-.zoom input {
-  width: 160px;
-  accent-color: var(--spruce);
-}
 .zoom {
   display: flex;
   gap: 10px;
