@@ -47,6 +47,10 @@ export default ts.config(
     },
   },
   {
+    files: ['web/public/*.js'],
+    languageOptions: { globals: { document: 'readonly', localStorage: 'readonly', matchMedia: 'readonly' } },
+  },
+  {
     files: ['**/*.vue'],
     languageOptions: { parser: vueParser, parserOptions: { parser: ts.parser } },
     rules: { 'no-undef': 'off' },

@@ -36,7 +36,7 @@ async function readRows(page: Page): Promise<{ text: string; unsure: boolean }[]
     .locator('tbody tr')
     .evaluateAll((rows) =>
       rows.map((row) =>
-        [...row.querySelectorAll('td.cell')].map((cell) => ({
+        [...row.querySelectorAll('.cell')].map((cell) => ({
           text: cell.querySelector('input')!.value,
           unsure: cell.classList.contains('unsure'),
         })),

@@ -311,7 +311,7 @@ test('platinum exhaust sensor among three, found by unplugging', async ({ page }
   await page.getByLabel('complained of').nth(1).check();
   await page.getByRole('button', { name: 'EGT 3 with front' }).click();
   await page.getByRole('button', { name: 'EGT 1 with middle' }).click();
-  hand.strokes += 5;
+  hand.strokes += 3;
   await expect(page.getByText('“rear” is “EGT 2”, as the one left over.')).toBeVisible();
   await page.getByLabel('measured here').nth(2).check();
   hand.strokes += 1;

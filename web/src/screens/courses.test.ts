@@ -2,13 +2,13 @@
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { openJob, openJobData, saveJob } from '@mellow-probe/core/job/openJob';
 import { seededUniform } from '@mellow-probe/core/numeric/random';
-import { type DOMWrapper, flushPromises, mount } from '@vue/test-utils';
-import { DatePicker } from 'ant-design-vue';
+import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import dayjs from 'dayjs';
 import { createPinia, setActivePinia } from 'pinia';
 import { expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
+import type { PickOption } from '../components/base/pickOption.ts';
 import { emptyBrowser } from '../../test/browserWindow.ts';
 
 vi.mock('../workers/engineClient.ts', () => ({
@@ -20,11 +20,15 @@ vi.mock('../components/LazyPlot.ts', () => ({ default: { template: '<div />' } }
 const { useBench } = await import('../session/bench.ts');
 const { SESSION } = await import('../session/jobSession.ts');
 const { jobDoor } = await import('../storage/jobStorage.ts');
-const { default: PickList } = await import('../components/base/PickList.vue');
-const { default: DayField } = await import('../components/base/DayField.vue');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
 const { default: QuickCard } = await import('./bench/QuickCard.vue');
+
+/** What a list offers. */
+interface Offered {
+  options?: PickOption<string>[];
+  groups?: { options: PickOption<string>[] }[];
+}
 
 /** Whatever hands do to the sheets of a check, as far as the controls let them, is kept and opens again. */
 test('property: five random courses of use, some two hundred handles each: every record the page wrote can be opened', async () => {
@@ -52,20 +56,20 @@ test('property: five random courses of use, some two hundred handles each: every
         global: { plugins: [router], provide: { [SESSION as symbol]: session } },
       });
       for (let k = 0; k < 4; k++) {
-        const lists = wrapper.findAllComponents(PickList).filter((l) => !l.props('disabled'));
-        const days = wrapper.findAllComponents(DayField);
+        const lists = wrapper.findAllComponents({ name: 'PickList' }).filter((l) => l.attributes('disabled') !== '');
+        const days = wrapper.findAllComponents({ name: 'ADatePicker' });
         const controls = wrapper.findAll(
           'button:not([disabled]), input:not([type="file"]):not([role="combobox"]):not([readonly]), textarea',
         );
-        const one = pick<unknown>([...lists, ...days, ...controls]);
-        if (lists.includes(one as (typeof lists)[number])) {
-          const list = one as (typeof lists)[number];
-          const { options = [], groups = [] } = list.props();
+        const at = Math.floor(uniform() * (lists.length + days.length + controls.length));
+        if (at < lists.length) {
+          const list = lists[at] as unknown as VueWrapper;
+          const { options = [], groups = [] } = list.props() as Offered;
           list.vm.$emit('update:modelValue', pick([...options, ...groups.flatMap((g) => g.options)]).value);
-        } else if (days.includes(one as (typeof days)[number])) {
+        } else if (at < lists.length + days.length) {
           const day = pick(['9999-12-31', '2026-02-28', '2199-12-31', '2000-01-01']);
-          (one as (typeof days)[number]).findComponent(DatePicker).vm.$emit('change', dayjs(day));
-        } else if (one !== undefined) await handle(one as DOMWrapper<Element>, uniform);
+          (days[at - lists.length] as unknown as VueWrapper).vm.$emit('change', dayjs(day));
+        } else if (controls.length > 0) await handle(controls[at - lists.length - days.length], uniform);
         await flushPromises();
       }
       if (uniform() < 0.15) session.history[pick(['undo', 'redo'] as const)]();

@@ -65,7 +65,11 @@ const DEMO = readdirSync('examples/demo').map((name): Job => {
   return opened.job;
 });
 const EMPTY = newJob('empty', NOW);
-const JOBS = [EMPTY, ...DEMO].map((job) => [job.title || 'an empty check', job] as const);
+/** Those that every sheet is opened with: one in each state, one with pairs to compare. */
+const OPENED = ['Pilot boat', 'Cold store', 'Swimming bath', 'Harbour crane', 'Bakery'];
+const JOBS = [EMPTY, ...DEMO.filter((j) => OPENED.some((name) => j.title.startsWith(name)))].map(
+  (job) => [job.title || 'an empty check', job] as const,
+);
 
 async function onBench(job: Job): Promise<void> {
   if (!(await jobDoor(job.id).read())) await jobDoor(job.id).write(job, null);

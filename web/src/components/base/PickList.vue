@@ -3,16 +3,10 @@ import { Select, type SelectProps } from 'ant-design-vue';
 import { type ComponentPublicInstance, computed, useId } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
 import FieldFrame from './FieldFrame.vue';
+import type { PickOption } from './pickOption.ts';
 import { useSoundCombobox } from './useSoundCombobox.ts';
 
 /** One of many, from a list that opens: searched by typing where it is long. */
-export interface PickOption<T> {
-  value: T;
-  label: string;
-  /** A second line: what tells this one from its neighbours. */
-  about?: string;
-}
-
 const props = defineProps<{
   label: string;
   hideLabel?: boolean;

@@ -4,6 +4,7 @@ import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import CheckBox from '../../components/base/CheckBox.vue';
 import PickList from '../../components/base/PickList.vue';
+import type { PickOption } from '../../components/base/pickOption.ts';
 import TextField from '../../components/base/TextField.vue';
 
 /** What the ledger is narrowed to. */
@@ -17,7 +18,10 @@ const FIELDS = [
   { value: 'climate', label: 'climate' },
   { value: 'boiler', label: 'boilers' },
 ] as const;
-const STATES = [{ value: '', label: 'every state' }, ...JOB_STATES.map((value) => ({ value, label: value }))];
+const STATES: PickOption<JobFilter['state']>[] = [
+  { value: '', label: 'every state' },
+  ...JOB_STATES.map((value) => ({ value, label: value })),
+];
 const GROUPS = [
   { value: '' as const, label: 'every decision' },
   { value: 'undecided' as const, label: 'undecided' },
