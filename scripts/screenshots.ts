@@ -15,13 +15,13 @@ const shoot = async (name: string): Promise<void> => {
 const open = async (title: RegExp): Promise<void> => {
   await page.goto(`${base}/demo/`);
   await page.getByRole('link', { name: title }).first().click();
-  await page.locator('[data-test="evidence"]:visible, [data-test="progress"]').first().waitFor();
+  await page.locator('[data-test="verdict"]:visible, [data-test="progress"]').first().waitFor();
   await page.locator('.plot .trace').first().waitFor();
 };
 const station = (id: string): Promise<void> => page.locator(`[data-station="${id}"]`).click();
 const tool = async (id: string): Promise<void> => {
   await page.goto(`${base}/demo/shelf/${id}`);
-  await page.locator('[data-tool] .pick, [data-tool] .figure, [data-tool] textarea').first().waitFor();
+  await page.locator('[data-tool] .frame, [data-tool] .figure, [data-tool] textarea').first().waitFor();
 };
 
 await page.goto(`${base}/demo/`);
@@ -38,11 +38,17 @@ await shoot('reading-mode');
 await page.keyboard.press('Escape');
 await station('complaint');
 await shoot('complaint');
+await open(/Road roller/);
 await station('right-sensor');
+await page.getByText('What moved').scrollIntoViewIfNeeded();
+await page.locator('.ant-table-row').last().scrollIntoViewIfNeeded();
 await shoot('right-sensor');
-await open(/Swimming bath/);
+await open(/Bakery/);
 await station('compare');
+await page.locator('.charts .trace').first().waitFor();
+await page.locator('.charts').scrollIntoViewIfNeeded();
 await shoot('compare');
+await open(/Swimming bath/);
 await station('proof');
 await shoot('proof');
 await page.goto(`${page.url()}/report`);
@@ -74,7 +80,8 @@ await page.getByLabel('Ohms 1').fill('11.9k');
 await shoot('shelf-identify');
 await tool('divider');
 await page.locator('.plot .trace').first().waitFor();
-await page.getByLabel('Series resistance').fill('0.62');
+const joint = page.getByRole('slider', { name: 'Joint in the signal' });
+for (let i = 0; i < 62; i++) await joint.press('ArrowRight');
 await shoot('shelf-divider');
 await page.getByRole('button', { name: 'Dark' }).click();
 await open(/Cold store/);

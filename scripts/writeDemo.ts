@@ -100,7 +100,7 @@ async function ferry(): Promise<Job> {
   const job = begun(
     'ferry-generator',
     15,
-    'engine-coolant-2k8',
+    'engine-coolant-2k',
     'Ferry Plover · generator coolant',
     'Ferry Plover, harbour generator',
     'Gauge at the cold end since the last service; fan runs all day.',
@@ -132,7 +132,7 @@ function groomer(): Job {
   const job = begun(
     'snow-groomer',
     10,
-    'engine-coolant-2k8',
+    'engine-coolant-2k',
     'Snow groomer 4 · coolant',
     'Snow groomer 4, lower station',
     'Three gauges read cold since the alternator was changed.',
@@ -168,13 +168,13 @@ function coldRoom(): Job {
   read(job, ['open-voltage', '3.29'], ['sensor-ohms', '12.6k'], ['loaded-voltage', '1.84'], ['displayed', '19']);
   job.comparison.pairs = (
     [
-      ['this', 'heating', 0, '33.6k'],
+      ['this', 'heating', 0, '35.7k'],
       ['this', 'heating', 24, '12.6k'],
-      ['this', 'heating', 60, '3.62k'],
+      ['this', 'heating', 60, '3.38k'],
       ['this', 'cooling', 24, '12.9k'],
-      ['other', 'heating', 0, '27.2k'],
+      ['other', 'heating', 0, '29.3k'],
       ['other', 'heating', 24, '10.4k'],
-      ['other', 'heating', 60, '3.01k'],
+      ['other', 'heating', 60, '2.76k'],
     ] as const
   ).map(([sensor, phase, c, ohm], i) => ({
     id: `pair-${i}`,
@@ -320,7 +320,7 @@ function tractor(): Job {
   const job = begun(
     'beet-harvester',
     21,
-    'engine-coolant-2k8',
+    'engine-coolant-2k',
     'Beet harvester · coolant',
     'Beet harvester, field 9',
     'Hard starting in the cold; nothing looked at yet.',

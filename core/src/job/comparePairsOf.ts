@@ -2,12 +2,13 @@ import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import { comparisonView, type ComparisonView } from '../comparing/comparisonView.ts';
 import type { Pair } from '../comparing/comparePairs.ts';
 import { curveModel, typedForm } from '../curves/curve.ts';
+import type { CurveModel } from '../curves/curveModel.ts';
 import { circuitCurve } from './circuitCurve.ts';
 import { pairOhm } from './readFigure.ts';
 import type { Job } from './jobSchema.ts';
 
-/** The comparison of a job, judged; null while the curve is not complete or no pair can be read. */
-export function comparePairsOf(job: Job): ComparisonView | null {
+/** The pairs of a job that can be read, with the curve they are held against; null while the curve is not complete or no pair can be read. */
+export function readPairs(job: Job): { pairs: Pair[]; model: CurveModel } | null {
   const curve = circuitCurve(job.circuit.curve);
   if (!curve) return null;
   const pairs = job.comparison.pairs.flatMap((p): Pair[] => {
@@ -15,7 +16,13 @@ export function comparePairsOf(job: Job): ComparisonView | null {
     if (p.temperatureC.value === null || typeof ohm !== 'number') return [];
     return [{ id: p.id, sensor: p.sensor, phase: p.phase, temperatureC: p.temperatureC.value, resistanceOhm: ohm }];
   });
-  return pairs.length === 0 ? null : comparisonView(pairs, curveModel(curve));
+  return pairs.length === 0 ? null : { pairs, model: curveModel(curve) };
+}
+
+/** The comparison of a job, judged; null where `readPairs` is. */
+export function comparePairsOf(job: Job): ComparisonView | null {
+  const read = readPairs(job);
+  return read && comparisonView(read.pairs, read.model);
 }
 
 /** Name of a catalogue curve, or what the choice itself says. */

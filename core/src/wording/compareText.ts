@@ -55,3 +55,7 @@ export function compareText(
   }
   return lines;
 }
+
+/** What the signs of the comparison's charts mean. */
+export const COMPARISON_SIGNS =
+  '● heated · ○ cooled, dashed · ◇ after heat, dotted · ■ the new one or neighbour. The band is the part’s tolerance.';

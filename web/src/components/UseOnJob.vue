@@ -49,7 +49,6 @@ async function use(): Promise<void> {
 <style scoped>
 .use {
   display: flex;
-  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
 }

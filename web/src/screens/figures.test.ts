@@ -1,4 +1,6 @@
 // @vitest-environment happy-dom
+import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
+import { curveModel } from '@mellow-probe/core/curves/curve';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { assess } from '@mellow-probe/core/verdict/assessment';
 import { chartLines, type ChartLines } from '@mellow-probe/core/verdict/chartLines';
@@ -10,6 +12,7 @@ import { chartColours } from '../components/chartLook.ts';
 import { drawSoon } from '../components/drawQueue.ts';
 import { fileName } from '../browser/saveFile.ts';
 import { curveFigures } from '../components/curveFigure.ts';
+import { comparisonFigures } from './bench/forms/comparisonFigure.ts';
 import { lineFigure } from './shelf/lineFigure.ts';
 
 type Line = {
@@ -118,4 +121,44 @@ describe('drawing and saving', () => {
     ['…', 'check.json'],
     ['x'.repeat(200), `${'x'.repeat(60)}.json`],
   ])('a file from “%s”', (title, name) => expect(fileName(title, 'json')).toBe(name));
+});
+
+describe('the comparison of sensors', () => {
+  const model = curveModel({ kind: 'beta', r25Ohm: 10_000, betaK: 3950 });
+  const pair = (sensor: Pair['sensor'], phase: Pair['phase'], temperatureC: number, share: number, i = 0): Pair => ({
+    id: `${sensor}${phase}${temperatureC}${i}`,
+    sensor,
+    phase,
+    temperatureC,
+    resistanceOhm: share * model.resistanceOhm(temperatureC),
+  });
+  const pairs = [
+    pair('this', 'heating', 0, 1),
+    pair('this', 'heating', 50, 1.1),
+    pair('this', 'cooling', 25, 1.2),
+    pair('other', 'heating', 25, 1),
+  ];
+  test('each path is a line of its own; off the curve it stands as kelvin, in the direction that a display would be wrong', () => {
+    const { ohms, off } = comparisonFigures(pairs, model, 'C', false);
+    const named = (data: unknown, name: string) => (data as (Line & { name: string })[]).find((d) => d.name === name)!;
+    expect(named(ohms.data, 'this, heating').x).toEqual([0, 50]);
+    expect(named(ohms.data, 'this, cooling').line!.dash).toBe('dash');
+    expect(named(ohms.data, 'this, after heat')).toBeUndefined();
+    const [sound, high] = named(off.data, 'this, heating').y as number[];
+    expect(sound).toBeCloseTo(0, 9);
+    // Ten per cent too many ohms: 1/T grows by ln 1.1 / B, so the display reads cold.
+    expect(high).toBeCloseTo(1 / (1 / 323.15 + Math.log(1.1) / 3950) - 323.15, 6);
+    expect((named(off.data, 'the other').y as number[])[0]).toBeCloseTo(0, 9);
+    expect(ohms.layout.yaxis!.type).toBe('log');
+  });
+  test('in °F the places are Fahrenheit and a difference is 1.8 times as many degrees', () => {
+    const [c, f] = (['C', 'F'] as const).map((unit) => comparisonFigures(pairs, model, unit, true).off.data as Line[]);
+    expect(f[1].x).toEqual([32, 122]);
+    expect((f[1].y as number[])[1]).toBeCloseTo(1.8 * (c[1].y as number[])[1], 9);
+  });
+  test('a pair that no temperature of the curve has stays off the second chart', () => {
+    const odd = { ...pair('this', 'after', 20, 1), resistanceOhm: Infinity };
+    const { ohms, off } = comparisonFigures([...pairs, odd], model, 'C', false);
+    expect(ohms.data).toHaveLength(off.data.length + 3);
+  });
 });

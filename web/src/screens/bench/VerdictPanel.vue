@@ -80,7 +80,7 @@ const failure = computed(() => {
             ? `${verdict.earlier ? 'Earlier: ' : ''}${SIGNS[words.state]} ${words.title}`
             : 'Verdict'
       }}</span>
-      <span>{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
+      <span class="way">{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
     </ActButton>
     <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
       <p>
@@ -191,6 +191,9 @@ const failure = computed(() => {
 }
 .pull {
   display: none;
+}
+.way {
+  white-space: nowrap;
 }
 .top {
   display: flex;

@@ -60,6 +60,7 @@ const COLUMNS: readonly Column<Job>[] = [
 .ledger :deep(td.mono) {
   font-size: 13px;
 }
+.ledger :deep(th),
 .ledger :deep(td.mono) {
   white-space: nowrap;
 }

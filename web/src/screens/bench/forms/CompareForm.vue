@@ -7,8 +7,10 @@ import EntryField from '../../../components/EntryField.vue';
 import { newId } from '../../../browser/newId.ts';
 import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
-import { compareText } from '@mellow-probe/core/wording/compareText';
-import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
+import { compareText, COMPARISON_SIGNS } from '@mellow-probe/core/wording/compareText';
+import { comparePairsOf, readPairs } from '@mellow-probe/core/job/comparePairsOf';
+import LazyPlot from '../../../components/LazyPlot.ts';
+import { comparisonFigures } from './comparisonFigure.ts';
 import FormSheet from './FormSheet.vue';
 import SettlingSheet from './SettlingSheet.vue';
 
@@ -37,6 +39,10 @@ const issueOf = (id: string, what: string) => {
   const issue = verdict.issues.get(`comparison.${id}.${what}`);
   return issue?.reason === 'empty' ? undefined : issue;
 };
+const figures = computed(() => {
+  const read = readPairs(job);
+  return read && comparisonFigures(read.pairs, read.model, preferences.temperatureUnit, preferences.dark);
+});
 const SENSORS = [
   { value: 'this', label: 'this one' },
   { value: 'other', label: 'new or neighbour' },
@@ -78,6 +84,13 @@ const PHASES = [
     <ActButton class="add" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add"> Add a pair </ActButton>
     <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ MOST.pairs }} pairs: no room for more.</p>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
+    <template v-if="figures">
+      <div class="charts">
+        <LazyPlot :figure="figures.ohms" label="The pairs on the curve of the sensor" />
+        <LazyPlot :figure="figures.off" label="How far each pair lies off the curve" />
+      </div>
+      <p class="soft">{{ COMPARISON_SIGNS }}</p>
+    </template>
     <SettlingSheet />
   </FormSheet>
 </template>
@@ -91,6 +104,12 @@ const PHASES = [
 }
 .pair .act {
   margin-top: 20px;
+}
+.charts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  grid-auto-rows: 240px;
+  gap: 12px;
 }
 .add {
   align-self: flex-start;

@@ -1,0 +1,125 @@
+import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
+import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
+import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import type { Data, Layout } from 'plotly.js-dist-min';
+import { type ChartColours, chartColours, chartLayout } from '../../../components/chartLook.ts';
+
+/** Paths of a comparison in the order in which they are drawn: the sensor while it is heated, cooled, after heat, and the other one. */
+const PATHS = [
+  {
+    name: 'this, heating',
+    of: (p: Pair) => p.sensor === 'this' && p.phase === 'heating',
+    symbol: 'circle',
+    dash: 'solid',
+  },
+  {
+    name: 'this, cooling',
+    of: (p: Pair) => p.sensor === 'this' && p.phase === 'cooling',
+    symbol: 'circle-open',
+    dash: 'dash',
+  },
+  {
+    name: 'this, after heat',
+    of: (p: Pair) => p.sensor === 'this' && p.phase === 'after',
+    symbol: 'diamond-open',
+    dash: 'dot',
+  },
+  { name: 'the other', of: (p: Pair) => p.sensor === 'other', symbol: 'square', dash: 'solid' },
+] as const;
+
+/** A chart as the chart component takes it. */
+interface Figure {
+  data: Data[];
+  layout: Partial<Layout>;
+}
+
+/**
+ * Pairs of temperature and ohms on the curve, and how far each lies off it in kelvin: there a loop, a jump or a drift of a few per cent
+ * is seen, which the curve's decades hide. A pair beyond the curve's range has no place on the second chart.
+ *
+ * @param pairs in the order in which they were taken
+ * @param model the curve that the sensor should follow
+ */
+export function comparisonFigures(
+  pairs: readonly Pair[],
+  model: CurveModel,
+  unit: TemperatureUnit,
+  dark: boolean,
+): { ohms: Figure; off: Figure } {
+  const colour = chartColours(dark);
+  const shown = (c: number): number => shownTemperature(c, unit);
+  const temperatures = pairs.map((p) => p.temperatureC);
+  const low = Math.max(model.minC, Math.min(...temperatures) - 8);
+  const high = Math.min(model.maxC, Math.max(...temperatures) + 8);
+  const t = Array.from({ length: 80 }, (_, i) => low + ((high - low) * i) / 79);
+  const share = Math.exp(Math.sqrt(3) * model.toleranceLog);
+  const line = (y: number[], extra: object): Data => ({
+    type: 'scatter',
+    mode: 'lines',
+    x: t.map(shown),
+    y,
+    hoverinfo: 'skip',
+    ...extra,
+  });
+  const r = t.map((c) => model.resistanceOhm(c));
+  const ohms: Data[] = [
+    line(
+      r.map((x) => x / share),
+      { name: 'lowest', line: { width: 0 } },
+    ),
+    line(
+      r.map((x) => x * share),
+      { name: 'highest', line: { width: 0 }, fill: 'tonexty', fillcolor: colour.band },
+    ),
+    line(r, { name: 'curve', line: { color: colour.spruce, width: 2 } }),
+    ...paths(pairs, (p) => p.resistanceOhm, shown, colour),
+  ];
+  const degree = unit === 'F' ? 1.8 : 1;
+  const off: Data[] = [
+    line(
+      t.map(() => 0),
+      { name: 'curve', line: { color: colour.spruce, width: 2 } },
+    ),
+    ...paths(
+      pairs.filter((p) => within(model, model.temperatureC(p.resistanceOhm))),
+      (p) => degree * (model.temperatureC(p.resistanceOhm) - p.temperatureC),
+      shown,
+      colour,
+    ),
+  ];
+  const margin = { l: 52, r: 12, t: 24, b: 28 };
+  return {
+    ohms: { data: ohms, layout: chartLayout(`Ω over °${unit}`, colour, margin, {}, { type: 'log', dtick: 1 }) },
+    off: {
+      data: off,
+      layout: chartLayout(`Reads off by, ${unit === 'F' ? '°F' : 'K'}, over °${unit}`, colour, margin, {}, {}),
+    },
+  };
+}
+
+const within = (model: CurveModel, c: number): boolean => c >= model.minC && c <= model.maxC;
+
+function paths(
+  pairs: readonly Pair[],
+  y: (pair: Pair) => number,
+  shown: (c: number) => number,
+  colour: ChartColours,
+): Data[] {
+  return PATHS.flatMap(({ name, of, symbol, dash }): Data[] => {
+    const own = pairs.filter(of);
+    if (own.length === 0) return [];
+    const paint = name === 'the other' ? colour.plum : colour.amber;
+    return [
+      {
+        type: 'scatter',
+        mode: 'lines+markers',
+        name,
+        x: own.map((p) => shown(p.temperatureC)),
+        y: own.map(y),
+        line: { color: paint, width: 1.5, dash },
+        marker: { symbol, size: 10, color: paint, line: { color: paint, width: 1.5 } },
+        hovertemplate: `${name}: %{y:.4g}<extra></extra>`,
+      },
+    ];
+  });
+}
