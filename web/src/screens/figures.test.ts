@@ -144,17 +144,17 @@ describe('the comparison of sensors', () => {
     expect(named(ohms.data, 'this, heating').x).toEqual([0, 50]);
     expect(named(ohms.data, 'this, cooling').line!.dash).toBe('dash');
     expect(named(ohms.data, 'this, after heat')).toBeUndefined();
-    const [sound, high] = named(off.data, 'this, heating').y as number[];
+    const [sound, high] = named(off.data, 'this, heating').y;
     expect(sound).toBeCloseTo(0, 9);
     // Ten per cent too many ohms: 1/T grows by ln 1.1 / B, so the display reads cold.
     expect(high).toBeCloseTo(1 / (1 / 323.15 + Math.log(1.1) / 3950) - 323.15, 6);
-    expect((named(off.data, 'the other').y as number[])[0]).toBeCloseTo(0, 9);
+    expect(named(off.data, 'the other').y[0]).toBeCloseTo(0, 9);
     expect(ohms.layout.yaxis!.type).toBe('log');
   });
   test('in °F the places are Fahrenheit and a difference is 1.8 times as many degrees', () => {
     const [c, f] = (['C', 'F'] as const).map((unit) => comparisonFigures(pairs, model, unit, true).off.data as Line[]);
     expect(f[1].x).toEqual([32, 122]);
-    expect((f[1].y as number[])[1]).toBeCloseTo(1.8 * (c[1].y as number[])[1], 9);
+    expect(f[1].y[1]).toBeCloseTo(1.8 * c[1].y[1], 9);
   });
   test('a pair that no temperature of the curve has stays off the second chart', () => {
     const odd = { ...pair('this', 'after', 20, 1), resistanceOhm: Infinity };
