@@ -18,5 +18,6 @@ export const SCREENS: readonly Screen[] = [
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../components/PlotFigure.vue'),
+  () => import('../components/base/DayField.vue'),
   () => import('../screens/report/reportPdf.ts'),
 ];

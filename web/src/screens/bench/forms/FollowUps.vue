@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import DayField from '../../../components/base/DayField.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { followUpSchema } from '@mellow-probe/core/job/recordSchemas';
 import dayjs from 'dayjs';
+import { defineAsyncComponent } from 'vue';
 import { newId, nowIso } from '../../../browser/newId.ts';
 import { useSession } from '../../../session/jobSession.ts';
 
 /** What still has to be done after today, with its day; open ones stay on the list of checks. */
+/** A calendar is large and rarely wanted: it comes with the first follow-up. */
+const DayField = defineAsyncComponent(() => import('../../../components/base/DayField.vue'));
 const { job } = useSession();
 /** Days that a follow-up can fall on. */
 const [FIRST_DAY, LAST_DAY] = ['2000-01-01', '2199-12-31'];
