@@ -31,8 +31,9 @@ interface Offered {
 }
 
 /** Whatever hands do to the sheets of a check, as far as the controls let them, is kept and opens again. */
-test('property: five random courses of use, some two hundred handles each: every record the page wrote can be opened', async () => {
-  for (let seed = 1; seed <= 5; seed++) {
+test.each([1, 2, 3, 4, 5])(
+  'property: course of use %i, some two hundred handles: every record the page wrote can be opened',
+  async (seed) => {
     await emptyBrowser();
     setActivePinia(createPinia());
     const uniform = seededUniform(seed * 101 + 9);
@@ -81,8 +82,8 @@ test('property: five random courses of use, some two hundred handles each: every
     expect(openJobData(JSON.parse(JSON.stringify(kept))), `course ${seed}`).toMatchObject({ ok: true });
     expect(openJob(saveJob(kept)), `course ${seed}`).toEqual({ ok: true, job: kept });
     await session.close();
-  }
-});
+  },
+);
 
 /** One thing that a hand can do with a control: no text longer than the field takes, no day outside its calendar. */
 async function handle(control: DOMWrapper<Element>, uniform: () => number): Promise<void> {
