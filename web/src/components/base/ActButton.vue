@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed, ref, useAttrs } from 'vue';
 import { type RouteLocationRaw, RouterLink } from 'vue-router';
 
 /** Something to press: an act, or (with `to` or `href`) a way to another place. */
@@ -15,35 +15,30 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ click: [event: MouseEvent] }>();
 defineOptions({ inheritAttrs: false });
+const attrs = useAttrs();
 const TYPES = { plain: 'default', main: 'primary', quiet: 'text', grave: 'text', bare: 'text' } as const;
-const kind = computed(() => props.kind ?? 'plain');
+/** What both kinds of button share. */
+const look = computed(() => {
+  const kind = props.kind ?? 'plain';
+  const family = kind === 'bare' ? [] : ['act'];
+  return { class: [attrs.class, ...family, kind], type: TYPES[kind], danger: kind === 'grave', title: props.title };
+});
 const button = ref<InstanceType<typeof Button>>();
 defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focus() });
 </script>
 
 <template>
   <RouterLink v-if="to !== undefined" v-slot="{ href: address, navigate }" custom :to="to">
-    <Button
-      v-bind="$attrs"
-      :class="[kind === 'bare' ? 'bare' : 'act', kind]"
-      :type="TYPES[kind]"
-      :href="address"
-      @click="navigate($event as MouseEvent)"
-      ><slot
-    /></Button>
+    <Button v-bind="{ ...$attrs, ...look }" :href="address" @click="navigate($event as MouseEvent)"><slot /></Button>
   </RouterLink>
   <Button
     v-else
-    v-bind="$attrs"
     ref="button"
-    :class="[kind === 'bare' ? 'bare' : 'act', kind]"
-    :type="TYPES[kind]"
-    :danger="kind === 'grave'"
+    v-bind="{ ...$attrs, ...look }"
     :href="href"
     :disabled="disabled"
-    :title="title"
-    @click="emit('click', $event as MouseEvent)"
     :html-type="submit ? 'submit' : 'button'"
+    @click="emit('click', $event as MouseEvent)"
     ><slot
   /></Button>
 </template>

@@ -21,7 +21,6 @@ const columns = computed(() =>
   props.columns.map((c): TableColumnType<Row> => ({
     key: c.key,
     title: c.title,
-    width: c.width,
     sorter: c.order,
     showSorterTooltip: false,
     className: [c.mono && 'mono', c.soft && 'soft'].filter(Boolean).join(' ') || undefined,
@@ -52,7 +51,6 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
         {{ byKey.get(String(column.key))?.text?.(record as Row, index) }}
       </slot>
     </template>
-    <template v-if="$slots.empty" #emptyText><slot name="empty" /></template>
   </Table>
 </template>
 

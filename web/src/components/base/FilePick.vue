@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { Button, Upload, type UploadProps } from 'ant-design-vue';
-import { computed, onMounted, onUpdated, ref } from 'vue';
+import { Upload, type UploadProps } from 'ant-design-vue';
+import { onMounted, onUpdated, ref } from 'vue';
+import ActButton from './ActButton.vue';
 
 /** Files of this device: picked by a button, or dropped on it. Nothing is sent anywhere. */
-const props = defineProps<{
+defineProps<{
   label: string;
   accept: string;
   multiple?: boolean;
   kind?: 'plain' | 'main';
-  disabled?: boolean;
   /** Said of the field itself, where the button's word is too short. */
   about?: string;
 }>();
@@ -32,19 +32,12 @@ function mend(): void {
 }
 onMounted(mend);
 onUpdated(mend);
-const type = computed(() => (props.kind === 'main' ? 'primary' : 'default'));
 </script>
 
 <template>
   <span ref="root" :data-files="about ?? label">
-    <Upload
-      :accept="accept"
-      :multiple="multiple"
-      :show-upload-list="false"
-      :before-upload="take"
-      :open-file-dialog-on-click="!disabled"
-    >
-      <Button :type="type" :disabled="disabled"><slot />{{ label }}</Button>
+    <Upload :accept="accept" :multiple="multiple" :show-upload-list="false" :before-upload="take">
+      <ActButton :kind="kind">{{ label }}</ActButton>
     </Upload>
   </span>
 </template>

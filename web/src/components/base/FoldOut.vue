@@ -3,8 +3,8 @@ import { Collapse, CollapsePanel } from 'ant-design-vue';
 import { ref } from 'vue';
 
 /** What is looked at now and then, folded away under a line that says what it is. */
-const props = defineProps<{ title: string; open?: boolean }>();
-const keys = ref(props.open ? ['a'] : []);
+defineProps<{ title: string }>();
+const keys = ref<string[]>([]);
 </script>
 
 <template>

@@ -23,22 +23,17 @@ defineOptions({ inheritAttrs: false });
 const id = useId();
 const touch = useTouch();
 const { box, open } = useSoundCombobox(id, () => props.label);
-const all = computed(() => [...(props.options ?? []), ...(props.groups ?? []).flatMap((g) => g.options)]);
-/** On a phone the keyboard would cover the list: only a list of several screens is searched there. */
-const searched = computed(() => all.value.length > (touch.value ? 30 : 10));
-const entry = (o: PickOption<T>): { value: T; label: string; about: string } => ({ ...o, about: o.about ?? '' });
-const entries = computed(
-  () =>
-    [
-      ...(props.options ?? []).map(entry),
-      ...(props.groups ?? []).map((g) => ({ label: g.label, options: g.options.map(entry) })),
-    ] as SelectProps['options'],
+const count = computed(
+  () => (props.options ?? []).length + (props.groups ?? []).reduce((n, g) => n + g.options.length, 0),
 );
-const words = (o: PickOption<T>): string => `${o.label} ${o.about ?? ''}`.toLowerCase();
+/** On a phone the keyboard would cover the list: only a list of several screens is searched there. */
+const searched = computed(() => count.value > (touch.value ? 30 : 10));
+const entries = computed(() => [...(props.options ?? []), ...(props.groups ?? [])] as SelectProps['options']);
 const found: SelectProps['filterOption'] = (typed, option) => {
-  const about = option as unknown as PickOption<T> & { options?: unknown };
-  if (about.options) return false;
-  const text = words(about);
+  // A group is asked, too: it stays as long as one of its own is found.
+  if (option?.options) return false;
+  const { label, about = '' } = option as unknown as PickOption<T>;
+  const text = `${label} ${about}`.toLowerCase();
   return typed
     .toLowerCase()
     .split(/\s+/)

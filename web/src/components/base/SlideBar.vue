@@ -9,20 +9,17 @@ defineProps<{
   low: number;
   high: number;
   step: number;
-  hideLabel?: boolean;
-  disabled?: boolean;
 }>();
 </script>
 
 <template>
   <div class="slide">
-    <span class="word" :class="{ 'visually-hidden': hideLabel }">{{ label }}</span>
+    <span class="word">{{ label }}</span>
     <Slider
       :value="at"
       :min="low"
       :max="high"
       :step="step"
-      :disabled="disabled"
       v-bind="{ ariaLabelForHandle: label, ariaValueTextFormatterForHandle: () => text }"
       :tooltip-open="false"
       @update:value="at = $event as number"
@@ -33,15 +30,11 @@ defineProps<{
 
 <style scoped>
 .slide {
-  position: relative;
   display: grid;
   grid-template-columns: 140px minmax(60px, 1fr) 130px;
   gap: 8px;
   align-items: center;
   min-height: 36px;
   font-size: 14px;
-}
-.word.visually-hidden + * {
-  grid-column: 1 / 3;
 }
 </style>

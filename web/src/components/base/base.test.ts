@@ -54,6 +54,9 @@ describe('one dress for the whole interface', () => {
 
   test('no colour is named outside the tokens, no rule is forced, every fold is one of the list', () => {
     const folds = new Set<number>(Object.values(FOLDS).flatMap((w) => [w, w + 1]));
+    // The same folds decide in scripts what a style sheet cannot.
+    const media = readFileSync(path.join(SOURCE, 'browser/useMedia.ts'), 'utf8');
+    for (const [, width] of media.matchAll(/max-width: (\d+)px/g)) expect(folds.has(Number(width)), width).toBe(true);
     for (const { name, text } of sources(/\.(vue|css)$/)) {
       const styles = name.endsWith('.css') ? text : text.slice(text.search(/<style/) >>> 0);
       expect(styles.match(/!important/g), name).toBeNull();
@@ -122,10 +125,14 @@ describe('what is pressed, typed and picked', () => {
     expect(input.attributes()).toMatchObject({ 'data-unsent': '', spellcheck: 'false', autocomplete: 'off' });
     await input.setValue('seal');
     expect(field.emitted('update:modelValue')).toEqual([['seal']]);
-    expect(field.emitted('leave')).toBeUndefined();
-    await input.trigger('blur');
-    await input.trigger('keydown', { key: 'Enter', keyCode: 13 });
-    expect(field.emitted('leave')).toHaveLength(2);
+    const lazy = mount(TextField, { props: { modelValue: '1', label: 'Factor', lazy: true } });
+    await lazy.get('input').setValue('2');
+    expect(lazy.emitted('update:modelValue')).toBeUndefined();
+    expect(lazy.get('input').element.value).toBe('2');
+    await lazy.get('input').trigger('blur');
+    await lazy.get('input').setValue('3');
+    await lazy.get('input').trigger('keydown', { key: 'Enter', keyCode: 13 });
+    expect(lazy.emitted('update:modelValue')).toEqual([['2'], ['3']]);
     const area = mount(TextField, { props: { modelValue: '', label: 'Cause', rows: 3, maxlength: 20 } });
     expect(area.get('textarea').attributes('rows')).toBe('3');
     await area.get('textarea').setValue('m'.repeat(30));

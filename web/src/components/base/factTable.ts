@@ -6,8 +6,6 @@ export interface Column<Row> {
   text?: (row: Row, index: number) => string | number;
   mono?: boolean;
   soft?: boolean;
-  /** In px; the columns without one share what is left. */
-  width?: number;
   /** Ascending by this; the head then sorts. */
   order?: (a: Row, b: Row) => number;
   /** A head that is read out and not shown. */

@@ -72,7 +72,7 @@ export const SHAPE = {
 
 /**
  * Widths at which the layout folds, in px. A style sheet cannot read them, so a test holds every `@media` to this list.
- * phone: one column; tablet: cards and one row of stations; portrait: the desk's two columns become one; desk: all three.
+ * phone: one thing at a time; cards: no tables; portrait: the shelf's columns become one; desk: the bench's three stand side by side.
  */
 export const FOLDS = { phone: 620, cards: 700, portrait: 900, desk: 1080 } as const;
 

@@ -18,7 +18,7 @@ const { job, work } = useSession();
     <ul v-if="progress.lacking.length > 0">
       <li v-for="line in progress.lacking" :key="line"><span class="open" aria-hidden="true">○</span> {{ line }}</li>
     </ul>
-    <ActButton :class="{ main: !job.closed }" @click="work.goStation('proof')">
+    <ActButton :kind="job.closed ? 'plain' : 'main'" @click="work.goStation('proof')">
       {{ job.closed ? 'See the proof' : 'To the proof' }}
     </ActButton>
   </section>

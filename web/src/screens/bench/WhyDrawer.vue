@@ -49,18 +49,13 @@ watch(
   },
   { immediate: true },
 );
-/** Factors while they are typed; they count when the field is left. */
-const weighing = ref<Record<string, string>>({});
 const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
   { key: 'fault', title: 'Fault' },
   { key: 'before', title: 'before', mono: true, text: (row) => formatProbability(row.prior) },
   { key: 'now', title: 'now', mono: true },
   { key: 'factor', title: 'your factor' },
 ];
-function weigh(fault: string): void {
-  const text = weighing.value[fault];
-  if (text === undefined) return;
-  delete weighing.value[fault];
+function weigh(fault: string, text: string): void {
   const value = Number(text.replace(',', '.'));
   const factors = { ...job.weightFactors };
   if (text.trim() === '' || value === 1) delete factors[fault];
@@ -103,13 +98,13 @@ function weigh(fault: string): void {
           <TextField
             class="factor"
             mono
-            :model-value="weighing[row.fault] ?? String(row.byHand ?? '')"
+            :model-value="String(row.byHand ?? '')"
             placeholder="× 1"
             :label="`Your factor on ${row.name}`"
             hide-label
             figure
-            @update:model-value="weighing[row.fault] = $event"
-            @leave="weigh(row.fault)"
+            lazy
+            @update:model-value="weigh(row.fault, $event)"
           />
         </template>
       </FactTable>

@@ -3,14 +3,14 @@ import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import JobActs from './JobActs.vue';
-import { type JobAct, jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, readingCount, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger on a phone: a card a check, as many as one asks for. */
 const props = defineProps<{ jobs: readonly Job[]; today: string; homeless: ReadonlyMap<string, Job> }>();
 defineEmits<{ act: [job: Job, what: JobAct] }>();
 const most = ref(JOBS_A_PAGE);
-const shown = computed(() => props.jobs.slice(0, most.value).map((job) => ({ job, facts: jobFacts(job) })));
+const shown = computed(() => props.jobs.slice(0, most.value));
 watch(
   () => props.jobs,
   () => (most.value = JOBS_A_PAGE),
@@ -19,17 +19,17 @@ watch(
 
 <template>
   <div class="cards">
-    <article v-for="{ job, facts } in shown" :key="job.id" class="sheet card" data-test="job">
+    <article v-for="job in shown" :key="job.id" class="sheet card" data-test="job">
       <div class="head">
         <JobWhat :job="job" :today="today" :homeless="homeless.has(job.id)" />
         <div class="decided">
-          <div>{{ facts.decided }}</div>
-          <div class="soft">{{ facts.state }}</div>
+          <div>{{ decidedText(job) }}</div>
+          <div class="soft">{{ stateText(job) }}</div>
         </div>
       </div>
       <div class="soft">{{ job.circuit.name }}</div>
       <div class="foot soft mono">
-        <span>{{ facts.readings }} readings</span><span>{{ facts.changed }}</span>
+        <span>{{ readingCount(job) }} readings</span><span>{{ changedText(job) }}</span>
       </div>
       <JobActs :job="job" @act="$emit('act', job, $event)" />
     </article>

@@ -2,6 +2,7 @@
 import type { JobFilter } from '@mellow-probe/core/job/jobList';
 import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
+import { computed, type WritableComputedRef } from 'vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import PickList from '../../components/base/PickList.vue';
 import type { PickOption } from '../../components/base/pickOption.ts';
@@ -9,9 +10,14 @@ import TextField from '../../components/base/TextField.vue';
 
 /** What the ledger is narrowed to. */
 const filter = defineModel<JobFilter>({ required: true });
-function set(change: Partial<JobFilter>): void {
-  filter.value = { ...filter.value, ...change };
+function part<K extends keyof JobFilter>(key: K): WritableComputedRef<JobFilter[K]> {
+  return computed({
+    get: () => filter.value[key],
+    set: (value) => (filter.value = { ...filter.value, [key]: value }),
+  });
 }
+const [words, field, state, group] = [part('words'), part('field'), part('state'), part('group')];
+const [dueOnly, archived] = [part('dueOnly'), part('archived')];
 const FIELDS = [
   { value: '', label: 'every field' },
   { value: 'engine', label: 'engines' },
@@ -32,40 +38,18 @@ const GROUPS = [
 <template>
   <div class="filters" role="search">
     <TextField
+      v-model="words"
       class="search"
       search
       label="Search checks"
       hide-label
       placeholder="Machine, sensor, code, part"
-      :model-value="filter.words"
-      @update:model-value="set({ words: $event })"
     />
-    <PickList
-      class="list"
-      label="Field"
-      hide-label
-      :options="FIELDS"
-      :model-value="filter.field"
-      @update:model-value="set({ field: $event })"
-    />
-    <PickList
-      class="list"
-      label="State"
-      hide-label
-      :options="STATES"
-      :model-value="filter.state"
-      @update:model-value="set({ state: $event })"
-    />
-    <PickList
-      class="list"
-      label="Decided"
-      hide-label
-      :options="GROUPS"
-      :model-value="filter.group"
-      @update:model-value="set({ group: $event })"
-    />
-    <CheckBox :model-value="filter.dueOnly" @update:model-value="set({ dueOnly: $event })">due</CheckBox>
-    <CheckBox :model-value="filter.archived" @update:model-value="set({ archived: $event })">archive</CheckBox>
+    <PickList v-model="field" class="list" label="Field" hide-label :options="FIELDS" />
+    <PickList v-model="state" class="list" label="State" hide-label :options="STATES" />
+    <PickList v-model="group" class="list" label="Decided" hide-label :options="GROUPS" />
+    <CheckBox v-model="dueOnly">due</CheckBox>
+    <CheckBox v-model="archived">archive</CheckBox>
   </div>
 </template>
 

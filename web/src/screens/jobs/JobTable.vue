@@ -3,7 +3,7 @@ import type { Job } from '@mellow-probe/core/job/jobSchema';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import JobActs from './JobActs.vue';
-import { type JobAct, jobFacts, JOBS_A_PAGE } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, readingCount, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger at the desk: a line a check, sorted by its heads, in pages. */
@@ -15,16 +15,16 @@ const by = (of: (job: Job) => string | number) => (a: Job, b: Job) => {
 };
 const COLUMNS: readonly Column<Job>[] = [
   { key: 'what', title: 'Machine and sensor', order: by((j) => j.title) },
-  { key: 'decided', title: 'Decided', order: by((j) => jobFacts(j).decided) },
+  { key: 'decided', title: 'Decided', order: by((j) => decidedText(j)) },
   { key: 'circuit', title: 'Circuit', soft: true, text: (j) => j.circuit.name, order: by((j) => j.circuit.name) },
   {
     key: 'readings',
     title: 'Readings',
     mono: true,
-    text: (j) => jobFacts(j).readings,
-    order: by((j) => jobFacts(j).readings),
+    text: (j) => readingCount(j),
+    order: by((j) => readingCount(j)),
   },
-  { key: 'changed', title: 'Changed', mono: true, text: (j) => jobFacts(j).changed, order: by((j) => j.updatedAt) },
+  { key: 'changed', title: 'Changed', mono: true, text: (j) => changedText(j), order: by((j) => j.updatedAt) },
   { key: 'acts', title: 'Actions', quietTitle: true },
 ];
 </script>
@@ -41,8 +41,8 @@ const COLUMNS: readonly Column<Job>[] = [
   >
     <template #what="{ row }"><JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" /></template>
     <template #decided="{ row }">
-      <div>{{ jobFacts(row).decided }}</div>
-      <div class="soft state">{{ jobFacts(row).state }}</div>
+      <div>{{ decidedText(row) }}</div>
+      <div class="soft state">{{ stateText(row) }}</div>
     </template>
     <template #acts="{ row }"><JobActs :job="row" @act="$emit('act', row, $event)" /></template>
   </FactTable>

@@ -5,15 +5,12 @@ import dayjs from 'dayjs';
 
 const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
 
-/** What the ledger shows of a check beside its title, as table and as card. */
-export function jobFacts(job: Job): { decided: string; state: string; readings: number; changed: string } {
-  return {
-    decided: job.decision ? groupName(job.decision.group) : '—',
-    state: `${STATES[jobStateOf(job)]}${job.closed?.how === 'unproved' ? ', no proof' : ''}`,
-    readings: job.readings.filter((r) => r.value !== null && !r.voided).length,
-    changed: dayjs(job.updatedAt).format('YYYY-MM-DD HH:mm'),
-  };
-}
+// What the ledger shows of a check beside its title, as table and as card. Apart, because sorting asks for one of them thousands of times.
+export const decidedText = (job: Job): string => (job.decision ? groupName(job.decision.group) : '—');
+export const stateText = (job: Job): string =>
+  `${STATES[jobStateOf(job)]}${job.closed?.how === 'unproved' ? ', no proof' : ''}`;
+export const readingCount = (job: Job): number => job.readings.filter((r) => r.value !== null && !r.voided).length;
+export const changedText = (job: Job): string => dayjs(job.updatedAt).format('YYYY-MM-DD HH:mm');
 
 /** What can be done with a check from the ledger. */
 export type JobAct = 'copy' | 'like' | 'export' | 'archive' | 'remove';

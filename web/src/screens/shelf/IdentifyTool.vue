@@ -175,12 +175,6 @@ const separation = computed(() => {
 .pair .act {
   margin-top: 20px;
 }
-.bath {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-}
 .answers {
   --label: 250px;
 }

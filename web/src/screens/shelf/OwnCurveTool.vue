@@ -253,13 +253,6 @@ function leaveOut(line: number): void {
   gap: 12px;
   min-width: 0;
 }
-.way {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 6px;
-}
 .name {
   flex: 1 1 240px;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PickOption } from '../../components/base/pickOption.ts';
 import PickList from '../../components/base/PickList.vue';
 import { COLUMN_UNITS } from '@mellow-probe/core/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
@@ -15,8 +16,15 @@ const choices = defineModel<ColumnChoices>({ required: true });
 const preferences = usePreferences();
 const FIRST = 3;
 
+/** One thing that can be said of a column. */
+interface List {
+  aspect: ColumnAspect;
+  label: string;
+  prompt: string;
+  options: readonly PickOption<string>[];
+}
 const UNITS = { temperature: COLUMN_UNITS.slice(0, 3), ohms: COLUMN_UNITS.slice(3, 6) };
-const unitsOf = ({ role }: TableColumn): { value: string; label: string }[] =>
+const unitsOf = ({ role }: TableColumn): PickOption<string>[] =>
   (role === 'temperature' ? UNITS.temperature : UNITS.ohms).map((value) => ({ value, label: value }));
 const ROLES = COLUMN_ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }));
 const MARKS = Object.entries(MARK_NAMES).map(([value, label]) => ({ value, label }));
@@ -38,7 +46,16 @@ function choose(column: number, aspect: ColumnAspect, value: string): void {
   choices.value = { ...choices.value, [column]: { ...choices.value[column], [aspect]: value } };
 }
 
-const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.asked[aspect] !== undefined;
+/** What can be said of a column: of one that is not read, only that it is. */
+function listsOf(column: TableColumn, n: number): List[] {
+  const role: List = { aspect: 'role', label: `Column ${n} holds`, prompt: 'which?', options: ROLES };
+  if (column.role === 'other') return [role];
+  return [
+    role,
+    { aspect: 'unit', label: `Unit of column ${n}`, prompt: 'unit?', options: unitsOf(column) },
+    { aspect: 'decimal', label: `Decimal mark of column ${n}`, prompt: 'mark?', options: MARKS },
+  ];
+}
 </script>
 
 <template>
@@ -55,34 +72,16 @@ const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.aske
           Column {{ k + 1 }}<template v-if="column.head"> · {{ column.head }}</template>
         </legend>
         <PickList
-          :model-value="open(column, 'role') ? undefined : column.role"
-          :label="`Column ${k + 1} holds`"
+          v-for="list in listsOf(column, k + 1)"
+          :key="list.aspect"
+          :model-value="column.asked[list.aspect] === undefined ? column[list.aspect] : undefined"
+          :label="list.label"
           hide-label
-          :asked="open(column, 'role')"
-          prompt="which?"
-          :options="ROLES"
-          @update:model-value="choose(k, 'role', $event)"
+          :asked="column.asked[list.aspect] !== undefined"
+          :prompt="list.prompt"
+          :options="list.options"
+          @update:model-value="choose(k, list.aspect, $event)"
         />
-        <template v-if="column.role !== 'other'">
-          <PickList
-            :model-value="open(column, 'unit') ? undefined : column.unit"
-            :label="`Unit of column ${k + 1}`"
-            hide-label
-            :asked="open(column, 'unit')"
-            prompt="unit?"
-            :options="unitsOf(column)"
-            @update:model-value="choose(k, 'unit', $event)"
-          />
-          <PickList
-            :model-value="open(column, 'decimal') ? undefined : column.decimal"
-            :label="`Decimal mark of column ${k + 1}`"
-            hide-label
-            :asked="open(column, 'decimal')"
-            prompt="mark?"
-            :options="MARKS"
-            @update:model-value="choose(k, 'decimal', $event)"
-          />
-        </template>
       </fieldset>
     </div>
     <p v-if="first.length > 0" class="soft mono rows">
@@ -124,9 +123,6 @@ const open = (column: TableColumn, aspect: ColumnAspect): boolean => column.aske
 }
 .unread {
   opacity: 0.75;
-}
-.asked {
-  border-color: var(--amber);
 }
 .rows {
   display: flex;

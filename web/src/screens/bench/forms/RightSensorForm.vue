@@ -5,6 +5,7 @@ import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import type { Column } from '../../../components/base/factTable.ts';
 import ActButton from '../../../components/base/ActButton.vue';
+import { MOST } from '@mellow-probe/core/job/most';
 import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
 import { plugText } from '@mellow-probe/core/wording/plugText';
 import { computed } from 'vue';
@@ -24,7 +25,7 @@ function trialOf(plugId: string) {
 /** A tap on the value that moved; a second tap takes the trial back. */
 function toggle(plugId: string, movedId: string): void {
   const rest = record.value.trials.filter((t) => t.plugId !== plugId);
-  if ((trialOf(plugId)?.movedId ?? 'none') === movedId && trialOf(plugId)) record.value.trials = rest;
+  if (cellOf(plugId, movedId).state === 'moved') record.value.trials = rest;
   else
     record.value.trials = [
       ...rest,
@@ -61,7 +62,6 @@ function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; s
   const state = trial ? ((trial.movedId ?? 'none') === valueId ? 'moved' : 'still') : taken ? 'other' : 'open';
   return { state, ...CELLS[state] };
 }
-const MOST_NAMES = 12;
 const LISTS = [
   {
     title: 'Displayed values',
@@ -69,6 +69,7 @@ const LISTS = [
     example: 'as the scan tool names it',
     said: 'complained of',
     add: 'Add a value',
+    most: MOST.values,
     of: () => record.value.values,
     marked: (id: string) => record.value.wantedValueId === id,
     mark: (id: string | null) => (record.value.wantedValueId = id),
@@ -80,6 +81,7 @@ const LISTS = [
     example: 'where it sits, its colour',
     said: 'measured here',
     add: 'Add a plug',
+    most: MOST.plugs,
     of: () => record.value.plugs,
     marked: (id: string) => record.value.measuredPlugId === id,
     mark: (id: string | null) => (record.value.measuredPlugId = id),
@@ -117,7 +119,7 @@ function removeValue(id: string): void {
           </CheckBox>
           <ActButton kind="quiet" :aria-label="`Remove ${item.name}`" @click="list.remove(item.id)">✕</ActButton>
         </div>
-        <ActButton :disabled="list.of().length >= MOST_NAMES" @click="list.of().push({ id: newId(), name: '' })">
+        <ActButton :disabled="list.of().length >= list.most" @click="list.of().push({ id: newId(), name: '' })">
           {{ list.add }}
         </ActButton>
       </div>

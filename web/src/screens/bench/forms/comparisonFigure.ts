@@ -1,4 +1,5 @@
 import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
+import { curveTable } from '@mellow-probe/core/curves/curveTable';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
@@ -51,27 +52,23 @@ export function comparisonFigures(
   const temperatures = pairs.map((p) => p.temperatureC);
   const low = Math.max(model.minC, Math.min(...temperatures) - 8);
   const high = Math.min(model.maxC, Math.max(...temperatures) + 8);
-  const t = Array.from({ length: 80 }, (_, i) => low + ((high - low) * i) / 79);
-  const share = Math.exp(Math.sqrt(3) * model.toleranceLog);
+  const table = curveTable(model, low, high, (high - low) / 80);
+  const t = table.map((l) => shown(l.temperatureC));
   const line = (y: number[], extra: object): Data => ({
     type: 'scatter',
     mode: 'lines',
-    x: t.map(shown),
+    x: t,
     y,
     hoverinfo: 'skip',
     ...extra,
   });
-  const r = t.map((c) => model.resistanceOhm(c));
+  const lows = table.map((l) => l.lowOhm);
+  const highs = table.map((l) => l.highOhm);
+  const nominal = table.map((l) => l.resistanceOhm);
   const ohms: Data[] = [
-    line(
-      r.map((x) => x / share),
-      { name: 'lowest', line: { width: 0 } },
-    ),
-    line(
-      r.map((x) => x * share),
-      { name: 'highest', line: { width: 0 }, fill: 'tonexty', fillcolor: colour.band },
-    ),
-    line(r, { name: 'curve', line: { color: colour.spruce, width: 2 } }),
+    line(lows, { name: 'lowest', line: { width: 0 } }),
+    line(highs, { name: 'highest', line: { width: 0 }, fill: 'tonexty', fillcolor: colour.band }),
+    line(nominal, { name: 'curve', line: { color: colour.spruce, width: 2 } }),
     ...paths(pairs, (p) => p.resistanceOhm, shown, colour),
   ];
   const degree = unit === 'F' ? 1.8 : 1;

@@ -111,12 +111,7 @@ function moveCorner(id: string, x: number, y: number): void {
 const looked = computed(() => new Set(draft.value.looked));
 const put = computed(() => pictureTable(draft.value, (row, column) => looked.value.has(`${row}:${column}`)));
 const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== null).length);
-/** Figures while they are typed, by row and column; they are held against the others when the field is left. */
-const typing = ref<Record<string, string>>({});
-function correct(row: number, column: number): void {
-  const text = typing.value[`${row}:${column}`]?.trim();
-  if (text === undefined) return;
-  delete typing.value[`${row}:${column}`];
+function correct(row: number, column: number, text: string): void {
   const rows = draft.value.rows.map((cells, r) =>
     r === row ? cells.map((cell, c) => (c === column ? { ...cell, text } : cell)) : cells,
   );
@@ -201,12 +196,12 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
                   <TextField
                     class="figure-text"
                     mono
-                    :model-value="typing[`${r}:${c}`] ?? cells[c].text"
+                    :model-value="cells[c].text"
                     :maxlength="40"
                     :label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
                     hide-label
-                    @update:model-value="typing[`${r}:${c}`] = $event"
-                    @leave="correct(r, c)"
+                    lazy
+                    @update:model-value="correct(r, c, $event.trim())"
                   />
                   <ActButton
                     v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"

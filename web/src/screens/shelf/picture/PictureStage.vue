@@ -177,10 +177,4 @@ function tapped(event: MouseEvent): void {
 .handle:focus-visible .hit {
   fill: color-mix(in srgb, currentColor 25%, transparent);
 }
-.zoom {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
 </style>
