@@ -15,6 +15,7 @@ async function ferry(): Promise<Job> {
     'Ferry Plover, harbour generator',
     'Gauge at the cold end since the last service; fan runs all day.',
   );
+  job.tags = ['harbour', 'ferry fleet'];
   job.complaint.codes = [{ id: 'c1', code: 'P0118', state: 'present' }];
   job.temperatureC = celsius(18);
   job.findings = ['corrosion'];

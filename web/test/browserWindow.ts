@@ -101,6 +101,7 @@ export async function openWindow(options: { locks?: boolean } = {}) {
     jobs: await import('../src/stores/jobs.ts'),
     jobStorage: await import('../src/storage/jobStorage.ts'),
     kit: await import('../src/session/kit.ts'),
+    ledger: await import('../src/storage/ledger.ts'),
     photos: await import('../src/storage/photoStorage.ts'),
     record: await import('../src/session/record.ts'),
     stores: await import('../src/storage/stores.ts'),

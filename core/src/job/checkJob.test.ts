@@ -12,7 +12,18 @@ import { circuitCurve } from './circuitCurve.ts';
 import { comparePairsOf, curveName } from './comparePairsOf.ts';
 import { curveSlope } from './curveSlope.ts';
 import { foldedHistory } from './foldedHistory.ts';
-import { dueOf, jobStateOf, NO_FILTER, passes, templateOf } from './jobList.ts';
+import {
+  dueOf,
+  type JobFilter,
+  jobLine,
+  jobLineSchema,
+  jobStateOf,
+  narrowed,
+  NO_FILTER,
+  tagsOf,
+  templateOf,
+  typedTags,
+} from './jobList.ts';
 import type { CurveChoice, Job } from './jobSchema.ts';
 import { MOST } from './most.ts';
 import { newJob } from './newJob.ts';
@@ -543,11 +554,41 @@ describe('a list of jobs', () => {
       j.followUps = [followUp('2026-03-01'), followUp('2026-01-05'), followUp('2026-01-01', NOW)];
       j.repair = { ...done, standIn: { what: 'NTC', fittedAt: NOW, removedAt: null } };
     });
-    expect(dueOf(job, '2026-01-05')).toEqual({ open: 2, due: 1, next: '2026-01-05', standIn: true });
-    expect(dueOf(job, '2026-01-04')).toMatchObject({ due: 0 });
+    expect(dueOf(jobLine(job), '2026-01-05')).toEqual({ open: 2, due: 1, next: '2026-01-05' });
+    expect(dueOf(jobLine(job), '2026-01-04')).toMatchObject({ due: 0 });
+    expect(jobLine(job).standIn).toBe(true);
     job.repair.standIn!.removedAt = NOW;
-    expect(dueOf(job, '2026-01-04').standIn).toBe(false);
-    expect(dueOf(fresh(), '2026-01-04')).toEqual({ open: 0, due: 0, next: null, standIn: false });
+    expect(jobLine(job).standIn).toBe(false);
+    expect(dueOf(jobLine(fresh()), '2026-01-04')).toEqual({ open: 0, due: 0, next: null });
+  });
+  const passes = (job: Job, filter: JobFilter, today: string): boolean =>
+    narrowed([jobLine(job)], filter, today).length === 1;
+  test('a line holds what a list shows of a job, counts what counts and is short', () => {
+    const job = fresh((j) => {
+      j.title = 'Pilot boat';
+      j.note = 'n'.repeat(500);
+      j.readings = [reading('open-voltage', 5), { ...reading('open-voltage', 5), voided: { reason: '', at: NOW } }];
+      j.readings.push({ ...reading('open-voltage', 5), value: null });
+      j.closed = { at: NOW, how: 'unproved', reason: '' };
+      j.tags = ['Harbour'];
+    });
+    const line = jobLine(job);
+    expect(jobLineSchema.parse(line)).toEqual(line);
+    expect(line).toMatchObject({ id: job.id, title: 'Pilot boat', state: 'closed', unproved: true, readings: 1 });
+    expect(line).toMatchObject({ group: null, archived: false, standIn: false, circuit: job.circuit.name });
+    expect(line.about).toBe(`${'n'.repeat(240)}…`);
+    job.complaint.text = 'smokes';
+    expect(jobLine(job).about).toBe('smokes');
+    job.closed = { at: NOW, how: 'proved', reason: '' };
+    expect(jobLine(job).unproved).toBe(false);
+  });
+  test('tags: as typed, without blanks and doubles; found by word and by name; in use, by name', () => {
+    expect(typedTags(' harbour, fleet 2;, harbour ,')).toEqual(['harbour', 'fleet 2']);
+    const [a, b] = [['wet', 'Fleet 2'], ['wet']].map((tags) => fresh((j) => (j.tags = tags)));
+    expect(tagsOf([a, b].map(jobLine))).toEqual(['Fleet 2', 'wet']);
+    expect(passes(a, { ...NO_FILTER, tag: 'Fleet 2' }, '')).toBe(true);
+    expect(passes(b, { ...NO_FILTER, tag: 'Fleet 2' }, '')).toBe(false);
+    expect(passes(a, { ...NO_FILTER, words: 'fleet' }, '')).toBe(true);
   });
   test('each filter lets through what it names and nothing else', () => {
     const today = '2026-01-05';

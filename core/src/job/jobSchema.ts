@@ -19,6 +19,8 @@ export const jobSchema = z.strictObject({
   machine: line,
   field: z.enum(FIELDS),
   note: paragraph,
+  /** Words of the workshop's own, by which its checks are found together. */
+  tags: z.array(line).max(DOOR * MOST.tags),
   complaint: record.complaintSchema,
   rightSensor: record.rightSensorSchema,
   circuit: circuitSchema,

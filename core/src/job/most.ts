@@ -13,4 +13,5 @@ export const MOST = {
   photos: 12,
   proofReadings: 40,
   followUps: 50,
+  tags: 12,
 } as const;

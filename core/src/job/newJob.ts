@@ -48,6 +48,7 @@ export function newJob(
     machine: '',
     field: circuit.field,
     note: '',
+    tags: [],
     circuit: circuitFromCatalogue(circuit),
     kit,
     school: 'proposal',

@@ -9,6 +9,7 @@ const PARTS: Record<string, string> = {
   machine: 'machine',
   field: 'field',
   note: 'note',
+  tags: 'tags',
   school: 'order of work',
   temperatureC: 'thermometer',
   hotTemperatureC: 'thermometer, hot',

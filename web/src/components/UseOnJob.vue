@@ -17,7 +17,7 @@ const router = useRouter();
 const chosen = ref('new');
 const fault = ref(false);
 onMounted(() => void jobs.load());
-const open = computed(() => jobs.jobs.filter((j) => !j.closed && !j.archivedAt));
+const open = computed(() => jobs.lines.filter((line) => line.state !== 'closed' && !line.archived));
 
 const checks = computed(() => [
   { value: 'new', label: 'a new check' },

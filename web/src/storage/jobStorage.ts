@@ -1,3 +1,4 @@
+import { jobLine } from '@mellow-probe/core/job/jobList';
 import { type Job, jobSchema } from '@mellow-probe/core/job/jobSchema';
 import { type OpenFault, openJobData } from '@mellow-probe/core/job/openJob';
 import { isRecord, plainCopy } from '@mellow-probe/core/records/plainData';
@@ -6,14 +7,19 @@ import { nowIso } from '../browser/newId.ts';
 import { type Ahead, wholeOf } from './ahead.ts';
 import { type Checked, type Door, doorTo } from './door.ts';
 import { type Kept, unwrapped } from './kept.ts';
+import { type LedgerEntry, noteInLedger } from './ledger.ts';
 import { photosOf, removePhotosOf } from './photoStorage.ts';
 import { withStore } from './stores.ts';
 import { dropUnsent } from './unsent.ts';
 import { oneAtATime, type Notice, onOthers, tellOthers } from './windows.ts';
 
-/** One entry of the store of jobs: opened, or why not. What cannot be opened is kept as it is, shown in the list, never overwritten. */
-export type StoredJob =
-  { key: string; revision: string; job: Job } | { key: string; revision: string; fault: OpenFault; data: unknown };
+/** A stored record that cannot be opened: kept as it is, shown in the list, never overwritten. */
+export interface DamagedRecord {
+  key: string;
+  revision: string;
+  fault: OpenFault;
+  data: unknown;
+}
 
 /** Migrated jobs are checked by opening them, jobs of this version by their schema alone. */
 function checkJobRecord(data: unknown): Checked<Job> {
@@ -21,9 +27,22 @@ function checkJobRecord(data: unknown): Checked<Job> {
   return opened.ok ? { ok: true, value: opened.job } : { ok: false, detail: openFaultText(opened) };
 }
 
-/** The door to one job. */
+/** The door to one job; what goes through it is noted in the ledger. */
 export function jobDoor(id: string): Door<Job> {
-  return doorTo('jobs', id, checkJobRecord);
+  const door = doorTo('jobs', id, checkJobRecord);
+  return {
+    ...door,
+    async write(value, base, at) {
+      const kept = await door.write(value, base, at);
+      noteInLedger(new Map([[id, entryOf(kept)]]));
+      return kept;
+    },
+  };
+}
+
+/** What the ledger says of a stored job. */
+export function entryOf({ revision, value }: Kept<Job>): LedgerEntry {
+  return { revision, line: jobLine(value) };
 }
 
 /** Why a stored job cannot be opened; null where it can, or is not there. */
@@ -39,29 +58,46 @@ export function jobAhead(entry: Ahead): Job | null {
   return jobSchema.safeParse(wholeOf(entry)).data ?? null;
 }
 
-/** Every stored job. `known` are those that were opened before, by key: an entry of the same revision is not opened again. */
-export async function readAllJobs(known: ReadonlyMap<string, StoredJob>): Promise<StoredJob[]> {
-  const list: StoredJob[] = [];
-  await withStore('jobs', (s) =>
-    s.iterate((data: unknown, key: string) => {
-      list.push(storedJob(key, data, known.get(key)));
-    }),
-  );
-  return list;
+/** Jobs read at once: the page stays free between. */
+const AT_ONCE = 25;
+
+/** What differs between the ledger and the stored jobs. */
+export interface LedgerCheck {
+  /** Entries made anew; null where there is no such job. */
+  changes: Map<string, LedgerEntry | null>;
+  damaged: DamagedRecord[];
 }
 
-/** One stored job; null where there is none. */
-export async function readStoredJob(key: string, known: StoredJob | undefined): Promise<StoredJob | null> {
-  const data: unknown = await withStore('jobs', (s) => s.getItem(key));
-  return data === null ? null : storedJob(key, data, known);
+/**
+ * Compares the ledger with every stored job, opens those of another revision, and notes what it found. A job of the same revision is not
+ * opened: reading 5 000 of them goes on in the background, a few at a time.
+ */
+export async function checkLedger(known: ReadonlyMap<string, LedgerEntry>): Promise<LedgerCheck> {
+  const check: LedgerCheck = { changes: new Map(), damaged: [] };
+  const keys = await withStore('jobs', (s) => s.keys());
+  const gone = new Set(known.keys());
+  const look = async (key: string): Promise<void> => {
+    const data: unknown = await withStore('jobs', (s) => s.getItem(key));
+    // Removed since the keys were listed.
+    if (data === null) return;
+    gone.delete(key);
+    const kept = unwrapped(data);
+    if (known.get(key)?.revision === kept.revision && !kept.revision.startsWith('bare')) return;
+    const opened = openJobData(kept.value);
+    if (opened.ok) check.changes.set(key, entryOf({ ...kept, value: opened.job }));
+    else check.damaged.push({ key, revision: kept.revision, fault: opened, data: kept.value });
+  };
+  for (let i = 0; i < keys.length; i += AT_ONCE) await Promise.all(keys.slice(i, i + AT_ONCE).map(look));
+  for (const key of gone) check.changes.set(key, null);
+  for (const { key } of check.damaged) if (known.has(key)) check.changes.set(key, null);
+  noteInLedger(check.changes);
+  return check;
 }
 
-function storedJob(key: string, data: unknown, known: StoredJob | undefined): StoredJob {
-  const kept = unwrapped(data);
-  if (known?.revision === kept.revision && !kept.revision.startsWith('bare')) return known;
-  const opened = openJobData(kept.value);
-  if (opened.ok) return { key, revision: kept.revision, job: opened.job };
-  return { key, revision: kept.revision, fault: opened, data: kept.value };
+/** One stored job as the ledger knows it, read anew; null where there is none, or it cannot be opened. */
+export async function readEntry(id: string): Promise<LedgerEntry | null> {
+  const kept = await jobDoor(id).read();
+  return kept && entryOf(kept);
 }
 
 /** Changes a stored job in one step. Rejects where there is none, or it cannot be opened or kept. */
@@ -87,6 +123,7 @@ export async function removeJob(id: string): Promise<void> {
     // A full store must not stand in the way of making room: the job can then be restored as long as this window lives.
     await withStore('bin', (s) => s.setItem(id, { removedAt: nowIso(), data })).catch(() => undefined);
     await withStore('jobs', (s) => s.removeItem(id));
+    noteInLedger(new Map([[id, null]]));
     tellOthers({ store: 'jobs', key: id, kind: 'removed' });
   });
 }
@@ -118,7 +155,7 @@ export async function emptyBin(removedBefore: string, only?: string): Promise<vo
     }),
   );
   for (const id of old) {
-    const back = await withStore('jobs', (s) => s.getItem(id));
+    const back: unknown = await withStore('jobs', (s) => s.getItem(id));
     if (back === null) {
       await removePhotosOf(id, await photosOf(id));
       await withStore('history', (s) => s.removeItem(id));

@@ -151,23 +151,64 @@ describe('the store of jobs', () => {
       wrapped: { kept: 1, revision: 'x', value: null },
     };
     for (const [key, data] of Object.entries(bad)) await putRaw(w, key, data);
-    const all = await w.jobStorage.readAllJobs(new Map());
-    expect(all.filter((r) => 'job' in r).map((r) => r.key)).toEqual(['good']);
-    expect(all.filter((r) => 'fault' in r)).toHaveLength(Object.keys(bad).length);
-    expect(all.find((r) => r.key === 'object')).toMatchObject({ fault: { reason: 'bad-version' }, data: bad.object });
+    const { changes, damaged } = await w.jobStorage.checkLedger(new Map());
+    expect([...changes.keys()]).toEqual(['good']);
+    expect(damaged.map((d) => d.key).sort()).toEqual(Object.keys(bad).sort());
+    expect(damaged.find((d) => d.key === 'object')).toMatchObject({
+      fault: { reason: 'bad-version' },
+      data: bad.object,
+    });
     expect(await raw(w, 'object')).toEqual(bad.object);
   });
-  test('an entry of the same revision is not opened again', async () => {
+  test('the ledger follows every write, from this window and others; removed and restored jobs too', async () => {
     await w.jobStorage.jobDoor('a').write(job('a'), null);
-    const first = await w.jobStorage.readAllJobs(new Map());
-    const again = await w.jobStorage.readAllJobs(new Map(first.map((r) => [r.key, r])));
-    expect(again[0]).toBe(first[0]);
     const kept = (await w.jobStorage.jobDoor('a').read())!;
-    await w.jobStorage.jobDoor('a').write({ ...kept.value, note: 'x' }, kept);
-    const changed = await w.jobStorage.readAllJobs(new Map(first.map((r) => [r.key, r])));
-    expect(changed[0]).not.toBe(first[0]);
-    expect(await w.jobStorage.readStoredJob('a', changed[0])).toBe(changed[0]);
-    expect(await w.jobStorage.readStoredJob('gone', undefined)).toBeNull();
+    await w.jobStorage.jobDoor('a').write({ ...kept.value, title: 'x' }, kept);
+    const other = await openWindow();
+    await other.jobStorage.jobDoor('b').write(job('b'), null);
+    await other.ledger.readLedger();
+    const ledger = await w.ledger.readLedger();
+    expect([...ledger.keys()].sort()).toEqual(['a', 'b']);
+    expect(ledger.get('a')).toEqual(await w.jobStorage.readEntry('a'));
+    expect(ledger.get('a')!.line.title).toBe('x');
+    await w.jobStorage.removeJob('a');
+    expect([...(await w.ledger.readLedger()).keys()]).toEqual(['b']);
+    expect(await w.jobStorage.readEntry('a')).toBeNull();
+    await w.jobStorage.restoreJob('a');
+    expect((await w.ledger.readLedger()).get('a')!.line.title).toBe('x');
+  });
+  test('what the ledger lacks, holds too much or holds of another revision is made again from the jobs, and only that', async () => {
+    for (const id of ['same', 'stale', 'gone']) await w.jobStorage.jobDoor(id).write(job(id), null);
+    const known = await w.ledger.readLedger();
+    expect((await w.jobStorage.checkLedger(known)).changes.size).toBe(0);
+    known.get('stale')!.revision = 'older';
+    await putRaw(w, 'new', job('new'));
+    await w.stores.withStore('jobs', (s) => s.removeItem('gone'));
+    const { changes } = await w.jobStorage.checkLedger(known);
+    expect([...changes.keys()].sort()).toEqual(['gone', 'new', 'stale']);
+    expect([changes.get('gone'), changes.get('new')!.line.id]).toEqual([null, 'new']);
+    expect(changes.get('stale')).toEqual(await w.jobStorage.readEntry('stale'));
+    expect([...(await w.ledger.readLedger()).keys()].sort()).toEqual(['new', 'same', 'stale']);
+    // Bare records of earlier versions have no revision of their own: always opened.
+    expect([...(await w.jobStorage.checkLedger(await w.ledger.readLedger())).changes.keys()]).toEqual(['new']);
+  });
+  test('one that can no longer be opened leaves the ledger for the damaged ones', async () => {
+    await w.jobStorage.jobDoor('a').write(job('a'), null);
+    const known = await w.ledger.readLedger();
+    await putRaw(w, 'a', { format: 'mellow-probe/job', formatVersion: {} });
+    const { changes, damaged } = await w.jobStorage.checkLedger(known);
+    expect([changes.get('a'), damaged.map((d) => d.key)]).toEqual([null, ['a']]);
+  });
+  test('a ledger that cannot be written or read costs nothing but its speed', async () => {
+    Object.assign(browser, { refuse: 'full', refuseIn: 'ledger' });
+    await w.jobStorage.jobDoor('a').write(job('a'), null);
+    expect((await w.ledger.readLedger()).size).toBe(0);
+    expect([...(await w.jobStorage.checkLedger(new Map())).changes.keys()]).toEqual(['a']);
+    browser.refuse = null;
+    for (let page = 0; page < 64; page++) await w.stores.withStore('ledger', (s) => s.setItem(`1/${page}`, 'nonsense'));
+    expect((await w.ledger.readLedger()).size).toBe(0);
+    await w.jobStorage.jobDoor('a').write({ ...job('a'), title: 'y' }, null);
+    expect((await w.ledger.readLedger()).get('a')!.line.title).toBe('y');
   });
   test('why one cannot be opened; nothing of one that can, or is not there', async () => {
     await putRaw(w, 'bad', { format: 'mellow-probe/job', formatVersion: 99 });
@@ -341,7 +382,7 @@ test('a job of the first format, stored long ago, is opened', async () => {
     id: string;
   };
   await putRaw(w, fixture.id, fixture);
-  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(4);
+  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(5);
 });
 
 test('steps are read back as they were written; what is no list of steps counts as none', async () => {

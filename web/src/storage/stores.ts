@@ -3,12 +3,13 @@ import { workshop } from '../browser/workshop.ts';
 import { StorageError, toStorageError } from './storageError.ts';
 
 /** What is kept: each in a database of its own, so that one that is damaged cannot take the others with it. */
-export type StoreName = 'jobs' | 'photos' | 'shelf' | 'bin' | 'history';
+export type StoreName = 'jobs' | 'ledger' | 'photos' | 'shelf' | 'bin' | 'history';
 
 /** The browser's stores of this workshop: its own, never the other's. */
 const base = workshop === 'demo' ? 'mellow-probe-demo' : 'mellow-probe';
 const DATABASES: Record<StoreName, string> = {
   jobs: base,
+  ledger: `${base}-ledger`,
   photos: `${base}-photos`,
   shelf: `${base}-shelf`,
   bin: `${base}-bin`,

@@ -1,7 +1,8 @@
 import type { CatalogueCircuit } from '@mellow-probe/core/catalogue/circuits';
-import { templateOf } from '@mellow-probe/core/job/jobList';
+import { type JobLine, jobLine, templateOf, typedTags } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newJob } from '@mellow-probe/core/job/newJob';
+import { MOST } from '@mellow-probe/core/job/most';
 import { MAX_FILE_BYTES, type OpenFault, openJob } from '@mellow-probe/core/job/openJob';
 import type { Kit } from '@mellow-probe/core/kit/kitSchema';
 import { LONGEST } from '@mellow-probe/core/units/entry';
@@ -11,52 +12,81 @@ import { newId, nowIso } from '../browser/newId.ts';
 import { clearAhead, recordsAhead, writeAhead } from '../storage/ahead.ts';
 import {
   changeStoredJob,
+  checkLedger,
+  type DamagedRecord,
   emptyBin,
   jobAhead,
   jobDoor,
   onJobsElsewhere,
-  readAllJobs,
-  readStoredJob,
+  readEntry,
   removeJob,
   restoreJob,
-  type StoredJob,
 } from '../storage/jobStorage.ts';
+import { type LedgerEntry, readLedger } from '../storage/ledger.ts';
 import { getPhoto, putPhoto, settlePhotos } from '../storage/photoStorage.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
-
-/** A stored record that cannot be opened, as the list shows it. */
-export type DamagedRecord = Extract<StoredJob, { fault: OpenFault }>;
 
 /** What was removed stays in the bin this long, ms. */
 const BIN_MS = 24 * 3600 * 1000;
 
 /** The list of kept jobs. */
 export const useJobs = defineStore('jobs', () => {
-  const records = shallowRef<ReadonlyMap<string, StoredJob>>(new Map());
+  const entries = shallowRef<ReadonlyMap<string, LedgerEntry>>(new Map());
+  const damaged = shallowRef<readonly DamagedRecord[]>([]);
   /** Jobs that the store would not take: they live in this window, ahead of the store. */
   const homeless = shallowRef<ReadonlyMap<string, Job>>(new Map());
   const loaded = ref(false);
   const fault = ref<StorageFault | null>(null);
-  const removed = shallowRef<Job | null>(null);
+  const removed = shallowRef<readonly JobLine[]>([]);
 
-  const jobs = computed(() =>
-    [...homeless.value.values(), ...[...records.value.values()].flatMap((r) => ('job' in r ? [r.job] : []))].sort(
-      (a, b) => b.updatedAt.localeCompare(a.updatedAt),
+  const lines = computed<readonly JobLine[]>(() =>
+    [...[...homeless.value.values()].map(jobLine), ...[...entries.value.values()].map((e) => e.line)].sort((a, b) =>
+      b.updatedAt.localeCompare(a.updatedAt),
     ),
   );
-  const damaged = computed(() => [...records.value.values()].filter((r): r is DamagedRecord => 'fault' in r));
 
+  /** Was the ledger compared with the jobs themselves in this window? */
+  let compared: Promise<void> | null = null;
+
+  /** Reads the ledger, and compares it with the jobs behind it: the first time in a window, or where it is empty, before it is `loaded`. */
   async function load(): Promise<void> {
     try {
-      const list = await readAllJobs(records.value);
-      records.value = new Map(list.map((r) => [r.key, r]));
+      const kept = await readLedger();
+      for (const [id, entry] of kept)
+        if (entries.value.get(id)?.revision === entry.revision) kept.set(id, entries.value.get(id)!);
+      entries.value = kept;
+      compared ??= compare().catch((error: unknown) => {
+        compared = null;
+        throw error;
+      });
+      if (kept.size === 0) await compared;
+      else void compared.catch(failed);
       fault.value = null;
       void emptyBin(new Date(Date.now() - BIN_MS).toISOString()).catch(() => undefined);
     } catch (error) {
-      fault.value = toStorageError(error).fault;
+      failed(error);
     }
     await findHomeless();
     loaded.value = true;
+  }
+
+  async function compare(): Promise<void> {
+    const known = entries.value;
+    const check = await checkLedger(known);
+    damaged.value = check.damaged;
+    const next = new Map(entries.value);
+    for (const [id, entry] of check.changes) {
+      // What was read anew meanwhile is newer than this.
+      if (next.get(id) !== known.get(id)) continue;
+      if (entry) next.set(id, entry);
+      else next.delete(id);
+    }
+    entries.value = next;
+    if (homeless.value.size > 0) await findHomeless();
+  }
+
+  function failed(error: unknown): void {
+    fault.value = toStorageError(error).fault;
   }
 
   async function findHomeless(): Promise<void> {
@@ -64,21 +94,35 @@ export const useJobs = defineStore('jobs', () => {
     for (const [record, entry] of await recordsAhead('jobs')) {
       const id = record.slice('jobs/'.length);
       const job = jobAhead(entry);
-      if (job && !records.value.has(id)) found.set(id, job);
+      if (job && !entries.value.has(id)) found.set(id, job);
     }
     homeless.value = found;
   }
 
-  /** Reads one record again, and no other. */
+  /** Reads one job's entry again, and no other. */
   async function refresh(id: string): Promise<void> {
     try {
-      const record = await readStoredJob(id, records.value.get(id));
-      const next = new Map(records.value);
-      if (record) next.set(id, record);
+      const entry = await readEntry(id);
+      const next = new Map(entries.value);
+      if (entry) next.set(id, entry);
       else next.delete(id);
-      records.value = next;
+      entries.value = next;
     } catch (error) {
-      fault.value = toStorageError(error).fault;
+      // What can no longer be opened goes to the damaged ones.
+      if (toStorageError(error).fault === 'invalid') await compare().catch(failed);
+      else failed(error);
+    }
+  }
+
+  /** The whole of a job in the list; null where it is gone. */
+  async function read(id: string): Promise<Job | null> {
+    const here = homeless.value.get(id);
+    if (here) return here;
+    try {
+      return (await jobDoor(id).read())?.value ?? null;
+    } catch (error) {
+      failed(error);
+      return null;
     }
   }
 
@@ -92,7 +136,7 @@ export const useJobs = defineStore('jobs', () => {
       await refresh(job.id);
       return true;
     } catch (error) {
-      fault.value = toStorageError(error).fault;
+      failed(error);
       writeAhead(door.name, null, [{ at: [], after: job }], nowIso());
       homeless.value = new Map([...homeless.value, [job.id, job]]);
       return false;
@@ -105,7 +149,9 @@ export const useJobs = defineStore('jobs', () => {
     return job;
   }
 
-  async function copy(job: Job): Promise<void> {
+  async function copy(from: string): Promise<void> {
+    const job = await read(from);
+    if (!job) return;
     const now = nowIso();
     const id = newId();
     const title = job.title === '' ? 'Copy' : `${job.title.slice(0, LONGEST.line - ' (copy)'.length)} (copy)`;
@@ -126,51 +172,76 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   /** A new job on the same machine and circuit, with nothing of the old case. */
-  async function startLike(job: Job): Promise<Job> {
+  async function startLike(from: string): Promise<Job | null> {
+    const job = await read(from);
+    if (!job) return null;
     const fresh = templateOf(job, newId(), nowIso());
     await keep(fresh);
     return fresh;
   }
 
-  async function setArchived(job: Job, on: boolean): Promise<void> {
-    try {
-      await changeStoredJob(job.id, (stored) => (stored.archivedAt = on ? nowIso() : null));
-    } catch (error) {
-      fault.value = toStorageError(error).fault;
+  async function change(ids: readonly string[], how: (job: Job) => void): Promise<void> {
+    for (const id of ids) {
+      try {
+        await changeStoredJob(id, how);
+      } catch (error) {
+        failed(error);
+      }
+      await refresh(id);
     }
-    await refresh(job.id);
   }
 
-  async function remove(job: Job): Promise<void> {
+  async function setArchived(ids: readonly string[], on: boolean): Promise<void> {
+    await change(ids, (stored) => (stored.archivedAt = on ? nowIso() : null));
+  }
+
+  /** Puts tags, typed apart by commas, on jobs beside those they have; a tag with a minus before it is taken off. */
+  async function tag(ids: readonly string[], text: string): Promise<void> {
+    const typed = typedTags(text);
+    const off = new Set(typed.filter((t) => t.startsWith('-')).map((t) => t.slice(1).trim()));
+    const on = typed.filter((t) => !t.startsWith('-'));
+    await change(ids, (stored) => {
+      stored.tags = [...new Set([...stored.tags, ...on])].filter((t) => !off.has(t)).slice(0, MOST.tags);
+    });
+  }
+
+  async function remove(ids: readonly string[]): Promise<void> {
     await forget();
-    try {
-      await removeJob(job.id);
-      removed.value = job;
-    } catch (error) {
-      fault.value = toStorageError(error).fault;
+    const gone: JobLine[] = [];
+    for (const id of ids) {
+      const line = lines.value.find((l) => l.id === id);
+      try {
+        await removeJob(id);
+        if (line) gone.push(line);
+      } catch (error) {
+        failed(error);
+      }
+      clearAhead(jobDoor(id).name);
+      await refresh(id);
     }
-    clearAhead(jobDoor(job.id).name);
+    removed.value = gone;
     await findHomeless();
-    await refresh(job.id);
   }
 
-  /** The job that could be brought back is let go, with its photos. */
+  /** The jobs that could be brought back are let go, with their photos. */
   async function forget(): Promise<void> {
     const gone = removed.value;
-    removed.value = null;
-    if (gone) await emptyBin('9999', gone.id).catch(() => undefined);
+    removed.value = [];
+    for (const { id } of gone) await emptyBin('9999', id).catch(() => undefined);
   }
 
   async function undoRemove(): Promise<void> {
-    const job = removed.value;
-    if (!job) return;
-    try {
-      await restoreJob(job.id);
-      removed.value = null;
-    } catch (error) {
-      fault.value = toStorageError(error).fault;
+    const gone = removed.value;
+    removed.value = [];
+    for (const line of gone) {
+      try {
+        await restoreJob(line.id);
+      } catch (error) {
+        removed.value = [...removed.value, line];
+        failed(error);
+      }
+      await refresh(line.id);
     }
-    await refresh(job.id);
   }
 
   /** Adds the job of a file; an id that is taken already gets a new one, so nothing is overwritten. */
@@ -180,14 +251,14 @@ export const useJobs = defineStore('jobs', () => {
     if (file.size > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: file.size, limit: MAX_FILE_BYTES };
     const opened = openJob(await file.text());
     if (!opened.ok) return opened;
-    const taken = records.value.has(opened.job.id) || homeless.value.has(opened.job.id);
+    const taken = entries.value.has(opened.job.id) || homeless.value.has(opened.job.id);
     const job = await settlePhotos(taken ? { ...opened.job, id: newId() } : opened.job);
     return (await keep(job)) ? { ok: true, job } : { ok: false, reason: 'not-kept' };
   }
 
   onJobsElsewhere((id) => void refresh(id));
   return {
-    jobs,
+    lines,
     damaged,
     homeless,
     loaded,
@@ -195,11 +266,13 @@ export const useJobs = defineStore('jobs', () => {
     removed,
     load,
     refresh,
+    read,
     keep,
     create,
     copy,
     startLike,
     setArchived,
+    tag,
     remove,
     forget,
     undoRemove,

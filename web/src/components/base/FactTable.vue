@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Row extends object">
-import { Table, type TableColumnType } from 'ant-design-vue';
+import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
 import { computed } from 'vue';
 import type { Column } from './factTable.ts';
 
@@ -16,7 +16,22 @@ const props = defineProps<{
   rowClass?: (row: Row) => string;
   /** Where there are no heads to show: a list of facts with their names. */
   headless?: boolean;
+  /** Rows can be chosen, each named by this to those who do not see it. */
+  chooseName?: (row: Row) => string;
 }>();
+/** Keys of the chosen rows. */
+const chosen = defineModel<readonly string[]>('chosen', { default: () => [] });
+const selection = computed((): TableProps<Row>['rowSelection'] => {
+  const { chooseName } = props;
+  return chooseName
+    ? {
+        selectedRowKeys: [...chosen.value],
+        onChange: (keys) => (chosen.value = keys.map(String)),
+        getCheckboxProps: (row) => ({ 'aria-label': `Choose ${chooseName(row)}` }) as object,
+        preserveSelectedRowKeys: true,
+      }
+    : undefined;
+});
 const columns = computed(() =>
   props.columns.map((c): TableColumnType<Row> => ({
     key: c.key,
@@ -39,6 +54,7 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
     :pagination="page ? { pageSize: page, hideOnSinglePage: true, showSizeChanger: false } : false"
     :custom-row="rowAttributes as never"
     :row-class-name="rowClass"
+    :row-selection="selection"
     :show-header="!headless"
     :aria-label="label"
     table-layout="auto"

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed } from 'vue';
 import type { JobAct } from './jobFacts.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import MenuButton from '../../components/base/MenuButton.vue';
 
 /** What can be done with a check from the ledger. */
-const props = defineProps<{ job: Job }>();
+const props = defineProps<{ job: JobLine }>();
 const emit = defineEmits<{ act: [what: JobAct] }>();
 const entries = computed(() =>
   (
@@ -14,7 +14,7 @@ const entries = computed(() =>
       ['copy', 'Copy'],
       ['like', 'New check like this'],
       ['export', 'Export'],
-      ['archive', props.job.archivedAt ? 'Take out of the archive' : 'Archive'],
+      ['archive', props.job.archived ? 'Take out of the archive' : 'Archive'],
       ['remove', 'Delete'],
     ] as const
   ).map(([what, name]) => ({ name, grave: what === 'remove', act: () => emit('act', what) })),

@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
+import CheckBox from '../../components/base/CheckBox.vue';
 import JobActs from './JobActs.vue';
-import { changedText, decidedText, type JobAct, JOBS_A_PAGE, readingCount, stateText } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger on a phone: a card a check, as many as one asks for. */
-const props = defineProps<{ jobs: readonly Job[]; today: string; homeless: ReadonlyMap<string, Job> }>();
-defineEmits<{ act: [job: Job, what: JobAct] }>();
+const props = defineProps<{ jobs: readonly JobLine[]; today: string; homeless: ReadonlyMap<string, unknown> }>();
+defineEmits<{ act: [job: JobLine, what: JobAct] }>();
+const chosen = defineModel<readonly string[]>('chosen', { required: true });
+const choose = (id: string, on: boolean): unknown =>
+  (chosen.value = on ? [...chosen.value, id] : chosen.value.filter((c) => c !== id));
 const most = ref(JOBS_A_PAGE);
 const shown = computed(() => props.jobs.slice(0, most.value));
 watch(
@@ -27,11 +31,19 @@ watch(
           <div class="soft">{{ stateText(job) }}</div>
         </div>
       </div>
-      <div class="soft">{{ job.circuit.name }}</div>
+      <div class="soft">{{ job.circuit }}</div>
       <div class="foot soft mono">
-        <span>{{ readingCount(job) }} readings</span><span>{{ changedText(job) }}</span>
+        <span>{{ job.readings }} readings</span><span>{{ changedText(job) }}</span>
       </div>
-      <JobActs :job="job" @act="$emit('act', job, $event)" />
+      <div class="foot">
+        <CheckBox
+          :model-value="chosen.includes(job.id)"
+          :aria-label="`Choose ${job.title || 'untitled check'}`"
+          @update:model-value="choose(job.id, $event)"
+          >choose</CheckBox
+        >
+        <JobActs :job="job" @act="$emit('act', job, $event)" />
+      </div>
     </article>
     <ActButton v-if="jobs.length > shown.length" @click="most += JOBS_A_PAGE">
       {{ jobs.length - shown.length }} more

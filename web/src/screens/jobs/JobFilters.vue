@@ -9,6 +9,7 @@ import type { PickOption } from '../../components/base/pickOption.ts';
 import TextField from '../../components/base/TextField.vue';
 
 /** What the ledger is narrowed to. */
+const { tags } = defineProps<{ tags: readonly string[] }>();
 const filter = defineModel<JobFilter>({ required: true });
 function part<K extends keyof JobFilter>(key: K): WritableComputedRef<JobFilter[K]> {
   return computed({
@@ -16,7 +17,11 @@ function part<K extends keyof JobFilter>(key: K): WritableComputedRef<JobFilter[
     set: (value) => (filter.value = { ...filter.value, [key]: value }),
   });
 }
-const [words, field, state, group] = [part('words'), part('field'), part('state'), part('group')];
+const [words, field, state, group, tag] = [part('words'), part('field'), part('state'), part('group'), part('tag')];
+const tagOptions = computed(() => [
+  { value: '', label: 'every tag' },
+  ...tags.map((value) => ({ value, label: value })),
+]);
 const [dueOnly, archived] = [part('dueOnly'), part('archived')];
 const FIELDS = [
   { value: '', label: 'every field' },
@@ -48,6 +53,7 @@ const GROUPS = [
     <PickList v-model="field" class="list" label="Field" hide-label :options="FIELDS" />
     <PickList v-model="state" class="list" label="State" hide-label :options="STATES" />
     <PickList v-model="group" class="list" label="Decided" hide-label :options="GROUPS" />
+    <PickList v-if="tags.length > 0" v-model="tag" class="list" label="Tag" hide-label :options="tagOptions" />
     <CheckBox v-model="dueOnly">due</CheckBox>
     <CheckBox v-model="archived">archive</CheckBox>
   </div>

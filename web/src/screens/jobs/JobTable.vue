@@ -1,28 +1,31 @@
 <script setup lang="ts">
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { JobLine } from '@mellow-probe/core/job/jobList';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import JobActs from './JobActs.vue';
-import { changedText, decidedText, type JobAct, JOBS_A_PAGE, readingCount, stateText } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger at the desk: a line a check, sorted by its heads, in pages. */
-defineProps<{ jobs: readonly Job[]; today: string; homeless: ReadonlyMap<string, Job> }>();
-defineEmits<{ act: [job: Job, what: JobAct] }>();
-const by = (of: (job: Job) => string | number) => (a: Job, b: Job) => {
+defineProps<{ jobs: readonly JobLine[]; today: string; homeless: ReadonlyMap<string, unknown> }>();
+defineEmits<{ act: [job: JobLine, what: JobAct] }>();
+const chosen = defineModel<readonly string[]>('chosen', { required: true });
+/** Figures within names count as figures. Made once: it compares thousands of names. */
+const NAMES = new Intl.Collator(undefined, { numeric: true });
+const by = (of: (job: JobLine) => string | number) => (a: JobLine, b: JobLine) => {
   const [x, y] = [of(a), of(b)];
-  return typeof x === 'number' ? x - Number(y) : x.localeCompare(String(y));
+  return typeof x === 'number' ? x - Number(y) : NAMES.compare(x, String(y));
 };
-const COLUMNS: readonly Column<Job>[] = [
+const COLUMNS: readonly Column<JobLine>[] = [
   { key: 'what', title: 'Machine and sensor', order: by((j) => j.title) },
   { key: 'decided', title: 'Decided', order: by((j) => decidedText(j)) },
-  { key: 'circuit', title: 'Circuit', soft: true, text: (j) => j.circuit.name, order: by((j) => j.circuit.name) },
+  { key: 'circuit', title: 'Circuit', soft: true, text: (j) => j.circuit, order: by((j) => j.circuit) },
   {
     key: 'readings',
     title: 'Readings',
     mono: true,
-    text: (j) => readingCount(j),
-    order: by((j) => readingCount(j)),
+    text: (j) => j.readings,
+    order: by((j) => j.readings),
   },
   { key: 'changed', title: 'Changed', mono: true, text: (j) => changedText(j), order: by((j) => j.updatedAt) },
   { key: 'acts', title: 'Actions', quietTitle: true },
@@ -31,12 +34,14 @@ const COLUMNS: readonly Column<Job>[] = [
 
 <template>
   <FactTable
+    v-model:chosen="chosen"
     class="sheet ledger"
     label="Checks"
     :columns="COLUMNS"
     :rows="jobs"
     :row-key="(j) => j.id"
     :page="JOBS_A_PAGE"
+    :choose-name="(j) => j.title || 'untitled check'"
     :row-attributes="() => ({ 'data-test': 'job' })"
   >
     <template #what="{ row }"><JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" /></template>

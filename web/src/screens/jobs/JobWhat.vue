@@ -1,25 +1,26 @@
 <script setup lang="ts">
-import { dueOf } from '@mellow-probe/core/job/jobList';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { dueOf, type JobLine } from '@mellow-probe/core/job/jobList';
+import { followUpsText } from '@mellow-probe/core/wording/ledgerText';
 import { computed } from 'vue';
+import TagMark from '../../components/base/TagMark.vue';
 
 /** What a check is about: its title as the way to it, the complaint, and what must not be forgotten. */
-const props = defineProps<{ job: Job; today: string; homeless: boolean }>();
+const props = defineProps<{ job: JobLine; today: string; homeless: boolean }>();
 const FIELDS = { engine: 'Engine', climate: 'Climate', boiler: 'Boiler' } as const;
 const due = computed(() => dueOf(props.job, props.today));
-const line = computed(() => props.job.complaint.text || props.job.note);
 </script>
 
 <template>
   <div>
     <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || 'Untitled check' }}</RouterLink>
     <div class="soft">
-      {{ FIELDS[job.field] }}<template v-if="line"> · {{ line }}</template>
+      {{ FIELDS[job.field] }}<template v-if="job.about"> · {{ job.about }}</template>
+      <TagMark v-for="tag in job.tags" :key="tag">{{ tag }}</TagMark>
     </div>
     <div v-if="homeless" class="due">◆ not kept: only in this window</div>
-    <div v-if="due.standIn" class="due">◆ temporary stand-in still fitted</div>
+    <div v-if="job.standIn" class="due">◆ temporary stand-in still fitted</div>
     <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
-      {{ due.due > 0 ? '◆' : '○' }} {{ due.open }} follow-up{{ due.open > 1 ? 's' : '' }}, next {{ due.next }}
+      {{ due.due > 0 ? '◆' : '○' }} {{ followUpsText(due) }}
     </div>
   </div>
 </template>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { type JobFilter, NO_FILTER, passes } from '@mellow-probe/core/job/jobList';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -12,13 +11,13 @@ import FilePick from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
-import { fileName, saveFile } from '../../browser/saveFile.ts';
+import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
-import { saveJob } from '@mellow-probe/core/job/openJob';
+import { deletedText } from '@mellow-probe/core/wording/ledgerText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { useKit } from '../../session/kit.ts';
-import { withPhotos } from '../../storage/photoStorage.ts';
 import { useJobs } from '../../stores/jobs.ts';
+import { exportJobs } from './exportJobs.ts';
 import { loadDemo } from './loadDemo.ts';
 import JobFilters from './JobFilters.vue';
 import type { JobAct } from './jobFacts.ts';
@@ -31,6 +30,7 @@ const narrow = useCards();
 /** A phone does not fetch the table, the desk not the cards. */
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
+const ChosenBar = defineAsyncComponent(() => import('./ChosenBar.vue'));
 const importNote = ref('');
 const filter = ref<JobFilter>({ ...NO_FILTER });
 const today = dayjs().format('YYYY-MM-DD');
@@ -40,7 +40,29 @@ onMounted(async () => {
   if (workshop === 'demo') await loadDemo(jobs);
 });
 
-const shown = computed(() => jobs.jobs.filter((job) => passes(job, filter.value, today)));
+const shown = computed(() => narrowed(jobs.lines, filter.value, today));
+const tags = computed(() => tagsOf(jobs.lines));
+const chosen = ref<readonly string[]>([]);
+const hidden = computed(() => {
+  const here = new Set(shown.value.map((line) => line.id));
+  return chosen.value.filter((id) => !here.has(id)).length;
+});
+const busy = ref(false);
+
+/** Does something with the chosen checks; `keep`: they stay chosen. */
+async function withChosen(work: (ids: readonly string[]) => Promise<void>, keep = false): Promise<void> {
+  busy.value = true;
+  await work(chosen.value).finally(() => (busy.value = false));
+  if (!keep) chosen.value = [];
+}
+function actOnChosen(what: 'export' | 'archive' | 'remove'): void {
+  const ACTS = {
+    export: (ids: readonly string[]) => exportJobs(ids, jobs.read),
+    archive: (ids: readonly string[]) => jobs.setArchived(ids, !filter.value.archived),
+    remove: jobs.remove,
+  };
+  void withChosen(ACTS[what], what === 'export');
+}
 
 async function start(): Promise<void> {
   const job = await jobs.create(await kit.forNewJob(), CATALOGUE_CIRCUITS[0]);
@@ -58,20 +80,17 @@ async function importFiles(files: readonly File[]): Promise<void> {
   importNote.value = notes.join('\n');
 }
 
-async function exportJob(job: Job): Promise<void> {
-  saveFile(fileName(job.title, 'json'), 'application/json', saveJob(await withPhotos(job)));
+async function startLike(id: string): Promise<void> {
+  const fresh = await jobs.startLike(id);
+  if (fresh) await router.push(`/check/${fresh.id}`);
 }
-async function startLike(job: Job): Promise<void> {
-  const fresh = await jobs.startLike(job);
-  await router.push(`/check/${fresh.id}`);
-}
-function act(job: Job, what: JobAct): void {
+function act({ id, archived }: JobLine, what: JobAct): void {
   const ACTS = {
-    copy: () => jobs.copy(job),
-    like: () => startLike(job),
-    export: () => exportJob(job),
-    archive: () => jobs.setArchived(job, job.archivedAt === null),
-    remove: () => jobs.remove(job),
+    copy: () => jobs.copy(id),
+    like: () => startLike(id),
+    export: () => exportJobs([id], jobs.read),
+    archive: () => jobs.setArchived([id], !archived),
+    remove: () => jobs.remove([id]),
   };
   void ACTS[what]();
 }
@@ -96,7 +115,7 @@ onKeyStroke('c', () => void start());
         <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
         <ActButton v-else kind="quiet" href="/">My own checks</ActButton>
       </div>
-      <JobFilters v-if="jobs.jobs.length > 0" v-model="filter" />
+      <JobFilters v-if="jobs.lines.length > 0" v-model="filter" :tags="tags" />
       <NoticeBar v-if="jobs.fault" kind="bad">
         {{ storageFaultText(jobs.fault) }}
         {{
@@ -110,23 +129,35 @@ onKeyStroke('c', () => void start());
         <span class="lines">{{ importNote }}</span>
         <template #action><ActButton @click="importNote = ''">Close</ActButton></template>
       </NoticeBar>
-      <NoticeBar v-if="jobs.removed" status>
-        Deleted “{{ jobs.removed.title || 'untitled' }}”.
+      <NoticeBar v-if="jobs.removed.length > 0" status>
+        {{ deletedText(jobs.removed.map((line) => line.title)) }}
         <template #action>
           <ActButton @click="jobs.undoRemove()">Undo</ActButton>
           <ActButton kind="quiet" @click="jobs.forget()">Close</ActButton>
         </template>
       </NoticeBar>
 
+      <ChosenBar
+        v-if="chosen.length > 0"
+        :chosen="chosen.length"
+        :hidden="hidden"
+        :archived="filter.archived"
+        :tags="tags"
+        :busy="busy"
+        @act="actOnChosen"
+        @tag="(text) => withChosen((ids) => jobs.tag(ids, text))"
+        @none="chosen = []"
+      />
       <component
         :is="narrow ? JobCards : JobTable"
         v-if="shown.length > 0"
+        v-model:chosen="chosen"
         :jobs="shown"
         :today="today"
         :homeless="jobs.homeless"
         @act="act"
       />
-      <section v-else-if="jobs.loaded && jobs.jobs.length > 0" class="empty">
+      <section v-else-if="jobs.loaded && jobs.lines.length > 0" class="empty">
         <p>No check is like this. <ActButton @click="filter = { ...NO_FILTER }">Show all</ActButton></p>
       </section>
       <section v-else-if="jobs.loaded" class="empty sheet">

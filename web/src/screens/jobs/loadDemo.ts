@@ -7,7 +7,7 @@ const files = import.meta.glob<{ default: unknown }>('../../../../examples/demo/
 
 /** Fills the demo workshop once: when it is empty. What a visitor changes there stays until its last check is deleted. */
 export async function loadDemo(jobs: ReturnType<typeof useJobs>): Promise<void> {
-  if (jobs.jobs.length > 0) return;
+  if (jobs.lines.length > 0) return;
   for (const read of Object.values(files)) {
     const opened = openJobData((await read()).default);
     if (opened.ok) await jobDoor(opened.job.id).write(opened.job, null);

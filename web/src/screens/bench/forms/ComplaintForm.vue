@@ -4,6 +4,8 @@ import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import { OTHER_CAUSES } from '@mellow-probe/core/catalogue/otherCauses';
 import { SYMPTOMS } from '@mellow-probe/core/catalogue/symptoms';
+import { typedTags } from '@mellow-probe/core/job/jobList';
+import { MOST } from '@mellow-probe/core/job/most';
 import { complaintText } from '@mellow-probe/core/wording/complaintText';
 import { computed } from 'vue';
 import { useSession } from '../../../session/jobSession.ts';
@@ -39,6 +41,10 @@ const PARTS = [
 function toggle<T>(list: T[], item: T, on: boolean): T[] {
   return on ? [...list.filter((x) => x !== item), item] : list.filter((x) => x !== item);
 }
+const tags = computed({
+  get: () => job.tags.join(', '),
+  set: (text) => (job.tags = typedTags(text).slice(0, MOST.tags)),
+});
 function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): void {
   const next = { ...complaint.value.causes };
   if (state === '') delete next[id];
@@ -55,6 +61,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
     <div class="two">
       <TextField v-model="job.machine" label="Machine" :maxlength="400" placeholder="Which machine, where" />
       <PickList v-model="job.field" label="Field" :options="FIELD_OPTIONS" />
+      <TextField v-model="tags" lazy label="Tags" :maxlength="400" placeholder="apart by commas, to find it by" />
     </div>
     <TextField
       v-model="complaint.text"
