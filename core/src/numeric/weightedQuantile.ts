@@ -10,30 +10,46 @@ export function weightedQuantile(
   weights: ArrayLike<number>,
   levels: readonly number[],
 ): number[] {
-  const order = Array.from({ length: values.length }, (_, i) => i)
-    .filter((i) => weights[i] > 0)
-    .sort((a, b) => values[a] - values[b]);
+  const { ordered, share } = inOrder(values, weights);
+  const count = ordered.length;
   let total = 0;
-  for (const i of order) total += weights[i];
+  for (let i = 0; i < count; i++) total += share[i];
   if (!(total > 0)) return levels.map(() => NaN);
-  const middles: number[] = [];
-  const ends: number[] = [];
+  // Where the weight of each value ends, of the whole.
+  const ends = new Float64Array(count);
   let sum = 0;
-  for (const i of order) {
-    middles.push((sum + weights[i] / 2) / total);
-    sum += weights[i];
-    ends.push(sum / total);
-  }
+  for (let i = 0; i < count; i++) ends[i] = (sum += share[i]) / total;
+  const middle = (i: number): number => ends[i] - share[i] / (2 * total);
   return levels.map((level) => {
-    const at = middles.findIndex((m) => m >= level);
-    if (at < 0) return values[order[order.length - 1]];
-    if (at === 0) return values[order[0]];
-    const [low, high] = [values[order[at - 1]], values[order[at]]];
-    const share = (level - middles[at - 1]) / (middles[at] - middles[at - 1]);
+    let at = 0;
+    while (at < count && middle(at) < level) at++;
+    if (at === count) return ordered[count - 1];
+    if (at === 0) return ordered[0];
+    const [low, high] = [ordered[at - 1], ordered[at]];
+    const part = (level - middle(at - 1)) / (middle(at) - middle(at - 1));
     return Number.isFinite(low) && Number.isFinite(high)
-      ? low + share * (high - low)
+      ? low + part * (high - low)
       : level < ends[at - 1]
         ? low
         : high;
   });
+}
+
+/** Ascending values with their weights, those without weight left out. */
+function inOrder(
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+): { ordered: Float64Array; share: Float64Array } {
+  const count = values.length;
+  let even = count > 0 && weights[0] > 0;
+  for (let i = 1; even && i < count; i++) even = weights[i] === weights[0];
+  // Equal weights need no bookkeeping: sorting bare numbers is several times as fast.
+  if (even) return { ordered: Float64Array.from(values).sort(), share: new Float64Array(count).fill(weights[0]) };
+  const order: number[] = [];
+  for (let i = 0; i < count; i++) if (weights[i] > 0) order.push(i);
+  order.sort((a, b) => values[a] - values[b]);
+  return {
+    ordered: Float64Array.from(order, (i) => values[i]),
+    share: Float64Array.from(order, (i) => weights[i]),
+  };
 }
