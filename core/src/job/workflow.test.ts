@@ -272,7 +272,11 @@ describe('complaint, report, wires', () => {
     for (const name of readdirSync(new URL('../../../examples/demo/', import.meta.url))) {
       const job = demo(name);
       const { problem } = checkJob(job);
-      const report = reportOf(job, assess(problem!), null, { unit: 'C', when: (iso) => iso.slice(0, 10) });
+      const report = reportOf(job, assess(problem!), null, {
+        unit: 'C',
+        when: (iso) => iso.slice(0, 10),
+        day: (iso) => iso.slice(0, 10),
+      });
       const rows = report.sections.find((s) => s.id === 'readings')?.table?.rows ?? [];
       expect(rows).toHaveLength(job.readings.length);
       expect(report.cautions[report.cautions.length - 1]).toContain('The maker’s data');

@@ -6,6 +6,9 @@ import { inside, type Interval } from '../numeric/interval.ts';
 import { comparePairsOf, curveName } from '../job/comparePairsOf.ts';
 import { curveSlope } from '../job/curveSlope.ts';
 import type { Job } from '../job/jobSchema.ts';
+import { noWorkshop, type Workshop } from '../kit/workshopSchema.ts';
+import { customerPage } from './customerPage.ts';
+import type { ReportSection } from './reportSection.ts';
 import { measurementById } from '../measurements/list.ts';
 import { PROOF_STEPS } from '../proof/proofPlan.ts';
 import { identifyPlugs } from '../rightSensor/identifyPlugs.ts';
@@ -20,27 +23,33 @@ import { groupName } from '../wording/groupName.ts';
 import { plugText } from '../wording/plugText.ts';
 import { suspectDetail, verdictText } from '../wording/verdictText.ts';
 
-/** One part of a report: lines of text, a table, or both. Plain text throughout; whoever prints it escapes it. */
-export interface ReportSection {
-  id: string;
-  title: string;
-  lines: string[];
-  table?: { head: string[]; rows: string[][] };
-}
+/** Which pages a report has. */
+export const REPORT_PAGES = ['both', 'technical', 'customer'] as const;
+export type ReportPages = (typeof REPORT_PAGES)[number];
 
 export interface Report {
   title: string;
   subtitle: string;
+  /** Who measured: empty strings where it is not told. */
+  head: { workshop: string; contact: string };
+  /** The page in plain words; empty where it is not wanted. */
+  customer: ReportSection[];
+  /** The technical page; empty where it is not wanted. */
   sections: ReportSection[];
   cautions: string[];
+  /** What stands under the lines to be signed on. */
+  signatures: string[];
 }
 
 export interface ReportOptions {
   unit: TemperatureUnit;
   /** Pairs of faults, where they were weighed. */
   two?: TwoFaults | null;
-  /** How a moment (ISO 8601) is written. */
+  /** How a moment (ISO 8601) is written, and a day alone. */
   when: (iso: string) => string;
+  day: (iso: string) => string;
+  workshop?: Workshop;
+  pages?: ReportPages;
 }
 
 /** A job as a report: complaint, measured, expected, decided, why, done, proved. Sections without content are left out. */
@@ -63,6 +72,7 @@ export function reportOf(
     proofSection(job, proofHealthy, options),
     followUpSection(job, options),
   ].filter((s) => s.lines.length > 0 || (s.table?.rows.length ?? 0) > 0);
+  const { workshop = noWorkshop(), pages = 'both' } = options;
   return {
     title: job.title || 'Untitled check',
     subtitle: [
@@ -72,8 +82,13 @@ export function reportOf(
     ]
       .filter(Boolean)
       .join(' · '),
-    sections,
+    head: { workshop: workshop.name.trim(), contact: workshop.contact.trim() },
+    customer: pages === 'technical' ? [] : customerPage(job, assessment, proofHealthy, options),
+    sections: pages === 'customer' ? [] : sections,
     cautions: cautionsOf(job),
+    signatures: [['Technician', workshop.technician.trim()].filter(Boolean).join(': '), 'Customer'].map(
+      (who) => `${who} · date`,
+    ),
   };
 }
 
@@ -189,9 +204,12 @@ function verdictSection(job: Job, a: Assessment | null, { unit, two = null }: Re
   return {
     id: 'verdict',
     title: 'Verdict of the tool',
-    lines: [`${words.title}. ${words.detail}`.trim(), groups, ...suspects],
+    lines: [words.title, words.detail, groups, ...suspects].filter(Boolean).map(asSentence),
   };
 }
+
+/** What stands on a line of its own begins like a sentence. */
+const asSentence = (text: string): string => text[0].toUpperCase() + text.slice(1);
 
 function decisionSection(job: Job, { when }: ReportOptions): ReportSection {
   const d = job.decision;
@@ -263,12 +281,12 @@ function proofSection(
   };
 }
 
-function followUpSection(job: Job, { when }: ReportOptions): ReportSection {
+function followUpSection(job: Job, { when, day }: ReportOptions): ReportSection {
   return {
     id: 'follow-ups',
     title: 'Still to do',
     lines: job.followUps.map(
-      (f) => `${f.text || 'follow-up'}: ${f.doneAt ? `done ${when(f.doneAt)}` : `due ${f.dueOn}`}`,
+      (f) => `${f.text || 'follow-up'}: ${f.doneAt ? `done ${when(f.doneAt)}` : `due ${day(f.dueOn)}`}`,
     ),
   };
 }

@@ -2,8 +2,8 @@
 import { Alert } from 'ant-design-vue';
 
 /** Something that must be told at its place, with what can be done about it. */
-defineProps<{ kind?: 'odd' | 'bad'; status?: boolean }>();
-const TYPES = { odd: 'warning', bad: 'error' } as const;
+defineProps<{ /** told: nothing is wrong. */ kind?: 'told' | 'odd' | 'bad'; status?: boolean }>();
+const TYPES = { told: 'info', odd: 'warning', bad: 'error' } as const;
 </script>
 
 <template>

@@ -21,7 +21,7 @@ const add = (tag: string): unknown => (typed.value = typed.value.trim() === '' ?
 </script>
 
 <template>
-  <NoticeBar status>
+  <NoticeBar kind="told" status>
     {{ chosenText(chosen, hidden) }}
     <template #action>
       <ActButton :disabled="busy" @click="emit('act', 'export')">Export</ActButton>

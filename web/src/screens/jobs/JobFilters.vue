@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import type { JobFilter } from '@mellow-probe/core/job/jobList';
+import { type JobFilter, NO_FILTER } from '@mellow-probe/core/job/jobList';
 import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { computed, type WritableComputedRef } from 'vue';
+import { computed, ref, type WritableComputedRef } from 'vue';
+import { useCards } from '../../browser/useMedia.ts';
+import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import PickList from '../../components/base/PickList.vue';
 import type { PickOption } from '../../components/base/pickOption.ts';
@@ -23,6 +25,14 @@ const tagOptions = computed(() => [
   ...tags.map((value) => ({ value, label: value })),
 ]);
 const [dueOnly, archived] = [part('dueOnly'), part('archived')];
+/** On a phone the lists fold away; how many of them narrow is said on their button. */
+const narrow = useCards();
+const open = ref(false);
+const narrowing = computed(
+  () =>
+    (Object.keys(NO_FILTER) as (keyof JobFilter)[]).filter((k) => k !== 'words' && filter.value[k] !== NO_FILTER[k])
+      .length,
+);
 const FIELDS = [
   { value: '', label: 'every field' },
   { value: 'engine', label: 'engines' },
@@ -50,12 +60,17 @@ const GROUPS = [
       hide-label
       placeholder="Machine, sensor, code, part"
     />
-    <PickList v-model="field" class="list" label="Field" hide-label :options="FIELDS" />
-    <PickList v-model="state" class="list" label="State" hide-label :options="STATES" />
-    <PickList v-model="group" class="list" label="Decided" hide-label :options="GROUPS" />
-    <PickList v-if="tags.length > 0" v-model="tag" class="list" label="Tag" hide-label :options="tagOptions" />
-    <CheckBox v-model="dueOnly">due</CheckBox>
-    <CheckBox v-model="archived">archive</CheckBox>
+    <ActButton v-if="narrow" kind="quiet" :aria-expanded="open" @click="open = !open">
+      {{ open ? 'Fewer' : 'Narrow' }}{{ !open && narrowing > 0 ? ` (${narrowing})` : '' }}
+    </ActButton>
+    <template v-if="!narrow || open">
+      <PickList v-model="field" class="list" label="Field" hide-label :options="FIELDS" />
+      <PickList v-model="state" class="list" label="State" hide-label :options="STATES" />
+      <PickList v-model="group" class="list" label="Decided" hide-label :options="GROUPS" />
+      <PickList v-if="tags.length > 0" v-model="tag" class="list" label="Tag" hide-label :options="tagOptions" />
+      <CheckBox v-model="dueOnly">due</CheckBox>
+      <CheckBox v-model="archived">archive</CheckBox>
+    </template>
   </div>
 </template>
 
@@ -67,7 +82,7 @@ const GROUPS = [
   align-items: center;
 }
 .search {
-  flex: 1 1 200px;
+  flex: 1 1 180px;
 }
 .list {
   flex: 0 1 150px;

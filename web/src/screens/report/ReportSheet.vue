@@ -1,22 +1,26 @@
 <script setup lang="ts">
 import PaperLight from '../../components/base/PaperLight.vue';
-import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { reportOf } from '@mellow-probe/core/report/reportOf';
+import { palette } from '../../components/base/tokens.ts';
+import { type Report, reportOf, type ReportPages } from '@mellow-probe/core/report/reportOf';
+import { reportHtml } from '@mellow-probe/core/report/reportHtml';
 import dayjs from 'dayjs';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import PlotFigure from '../../components/LazyPlot.ts';
 import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
 import { inlinedSvg } from '../../browser/inlinedSvg.ts';
-import { fileName, saveBlob } from '../../browser/saveFile.ts';
+import { fileName, saveBlob, saveFile } from '../../browser/saveFile.ts';
 import { getPhoto } from '../../storage/photoStorage.ts';
+import { useOwnWorkshop } from '../../session/ownWorkshop.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { curveFigures } from '../../components/curveFigure.ts';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
+import type { ReportPictures } from './reportPdf.ts';
+import SectionPart from './SectionPart.vue';
 
 /** The job on paper: what was complained of, measured, expected, decided, done and proved. */
 const { job, verdict, judging } = useSession();
@@ -26,6 +30,13 @@ const PAPERS = [
   { value: 'A4', label: 'A4' },
   { value: 'LETTER', label: 'Letter' },
 ] as const;
+const pages = ref<ReportPages>('both');
+const PAGES = [
+  { value: 'both', label: 'both pages' },
+  { value: 'customer', label: 'for the customer' },
+  { value: 'technical', label: 'technical' },
+] as const;
+const own = useOwnWorkshop();
 const making = ref(false);
 const fault = ref('');
 const photos = ref<{ image: string; caption: string }[]>([]);
@@ -56,6 +67,9 @@ const report = computed(() =>
     unit: preferences.temperatureUnit,
     two: judged.value?.two ?? null,
     when: (iso) => dayjs(iso).format('D MMM YYYY HH:mm'),
+    day: (iso) => dayjs(iso).format('D MMM YYYY'),
+    workshop: own.workshop,
+    pages: pages.value,
   }),
 );
 const charts = computed(() => {
@@ -66,22 +80,45 @@ const charts = computed(() => {
 });
 const measured = computed(() => job.readings.some((r) => r.value !== null));
 
-async function makePdf(): Promise<void> {
+/** What the charts show, for those who do not see them. */
+const CHART_NAMES = ['Resistance against temperature', 'Voltage against temperature'] as const;
+
+async function picturesNow(): Promise<ReportPictures> {
+  const svg = sheet.value?.querySelector<SVGSVGElement>('.drawing svg');
+  const drawn = measured.value && pages.value !== 'customer' ? charts.value : [];
+  return {
+    drawing: svg ? inlinedSvg(svg) : null,
+    charts: await Promise.all(
+      drawn.map(async (c, i) => ({ image: await chartImage(c, 450, 320), about: CHART_NAMES[i] })),
+    ),
+    photos: photos.value,
+    logo: own.workshop.logo,
+  };
+}
+
+async function make(how: (report: Report, pictures: ReportPictures) => void | Promise<void>): Promise<void> {
   [making.value, fault.value] = [true, ''];
   try {
-    const { reportPdf } = await import('./reportPdf.ts');
-    const svg = sheet.value?.querySelector<SVGSVGElement>('.drawing svg');
-    const pictures = {
-      drawing: svg ? inlinedSvg(svg) : null,
-      charts: measured.value ? await Promise.all(charts.value.map((c) => chartImage(c, 450, 320))) : [],
-      photos: photos.value,
-    };
-    saveBlob(fileName(job.title, 'pdf'), await reportPdf(report.value, pictures, paper.value));
+    await how(report.value, await picturesNow());
   } catch (error) {
     fault.value = error instanceof Error ? error.message : String(error);
   }
   making.value = false;
 }
+const makePdf = () =>
+  make(async (now, pictures) => {
+    const { reportPdf } = await import('./reportPdf.ts');
+    saveBlob(fileName(job.title, 'pdf'), await reportPdf(now, pictures, paper.value));
+  });
+const makeHtml = () =>
+  make((now, pictures) => {
+    const { ink, soft, line, spruce } = palette(false);
+    saveFile(
+      fileName(job.title, 'html'),
+      'text/html;charset=utf-8',
+      reportHtml(now, pictures, { ink, soft, line, accent: spruce }),
+    );
+  });
 const print = (): void => window.print();
 </script>
 
@@ -90,15 +127,17 @@ const print = (): void => window.print();
     <TopBar class="no-print" back>
       <ActButton kind="quiet" :to="`/check/${job.id}`">‹ Bench</ActButton>
       <span class="tools">
+        <PickList v-model="pages" class="pages" label="Pages" hide-label :options="PAGES" />
         <PickList v-model="paper" class="paper-size" label="Paper" hide-label :options="PAPERS" />
         <ActButton :disabled="waiting || making" @click="makePdf">
           {{ making ? 'Making…' : 'PDF' }}
         </ActButton>
+        <ActButton :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
         <ActButton kind="main" :disabled="waiting" @click="print">Print</ActButton>
       </span>
     </TopBar>
     <p v-if="fault" class="fault no-print" role="alert">
-      The PDF could not be made: {{ fault }}. Print works without it.
+      The file could not be made: {{ fault }}. Print works without it.
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
       No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.
@@ -106,32 +145,30 @@ const print = (): void => window.print();
     </p>
     <PaperLight
       ><main ref="sheet" class="light paper" aria-label="Report">
+        <div v-if="report.head.workshop || own.workshop.logo" class="head" data-test="report-head">
+          <img v-if="own.workshop.logo" class="logo" :src="own.workshop.logo" alt="" />
+          <div>
+            <p class="workshop">{{ report.head.workshop }}</p>
+            <p class="soft">{{ report.head.contact }}</p>
+          </div>
+        </div>
         <h1>{{ report.title }}</h1>
         <p class="soft">{{ report.subtitle }}</p>
-        <section v-for="s in report.sections" :key="s.id" :data-section="s.id">
-          <h2>{{ s.title }}</h2>
-          <p v-for="line in s.lines" :key="line">{{ line }}</p>
-          <FactTable
-            v-if="s.table && s.table.rows.length > 0"
-            :label="s.title"
-            :columns="
-              s.table.head.map((title, k) => ({ key: String(k), title, text: (row: readonly string[]) => row[k] }))
-            "
-            :rows="s.table.rows"
-            :row-key="(_, i) => i"
-          />
+        <template v-if="report.customer.length > 0">
+          <h2>In plain words</h2>
+          <SectionPart v-for="s in report.customer" :key="s.id" class="plain" :section="s" />
+        </template>
+        <h2 v-if="report.sections.length > 0" :class="{ 'next-page': report.customer.length > 0 }">
+          The check in detail
+        </h2>
+        <SectionPart v-for="s in report.sections" :key="s.id" :section="s">
           <CircuitDrawing v-if="s.id === 'circuit'" class="picture" :drawing="drawing" />
           <div v-if="s.id === 'readings' && charts.length > 0" class="picture chart">
-            <PlotFigure
-              v-for="(c, i) in charts"
-              :key="i"
-              :figure="c"
-              :label="i === 0 ? 'Resistance against temperature' : 'Voltage against temperature'"
-            />
+            <PlotFigure v-for="(c, i) in charts" :key="i" :figure="c" :label="CHART_NAMES[i]" />
           </div>
-        </section>
+        </SectionPart>
         <section v-if="photos.length > 0">
-          <h2>Photos</h2>
+          <h3>Photos</h3>
           <div class="photos">
             <figure v-for="p in photos" :key="p.image">
               <img :src="p.image" :alt="p.caption" />
@@ -140,10 +177,13 @@ const print = (): void => window.print();
           </div>
         </section>
         <section class="cautions">
-          <h2>Cautions</h2>
+          <h3>Cautions</h3>
           <ul>
             <li v-for="c in report.cautions" :key="c">{{ c }}</li>
           </ul>
+        </section>
+        <section class="signatures">
+          <p v-for="who in report.signatures" :key="who">{{ who }}</p>
         </section>
       </main></PaperLight
     >
@@ -176,8 +216,44 @@ h1 {
   font-size: 24px;
 }
 h2 {
+  font-size: 18px;
+  margin: 22px 0 0;
+  padding-top: 8px;
+  border-top: 2px solid var(--spruce);
+}
+h3 {
   font-size: 15px;
   margin: 14px 0 3px;
+}
+.head {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 10px;
+}
+.logo {
+  max-height: 56px;
+  max-width: 180px;
+}
+.workshop {
+  font-weight: 600;
+}
+.plain {
+  font-size: 15px;
+}
+.signatures {
+  display: flex;
+  gap: 40px;
+  margin-top: 56px;
+}
+.signatures p {
+  flex: 1;
+  border-top: 1px solid var(--ink);
+  padding-top: 4px;
+  font-size: 12px;
+}
+.pages {
+  width: 170px;
 }
 .paper :deep(.ant-table.ant-table-small .ant-table-thead > tr > th.ant-table-cell),
 .paper :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
@@ -216,6 +292,9 @@ img {
   color: var(--soft);
 }
 @media print {
+  .next-page {
+    break-before: page;
+  }
   .no-print.no-print {
     display: none;
   }

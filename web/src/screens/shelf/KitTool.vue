@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import KitForm from '../../components/KitForm.vue';
+import WorkshopForm from '../../components/WorkshopForm.vue';
+import { useOwnWorkshop } from '../../session/ownWorkshop.ts';
 import { useKit } from '../../session/kit.ts';
 
-/** The technician's own kit: new checks start with a copy of it. */
+/** The technician's own kit: new checks start with a copy of it; and who he is, for reports. */
 const kit = useKit();
+const own = useOwnWorkshop();
 </script>
 
 <template>
@@ -11,6 +15,16 @@ const kit = useKit();
     Nobody has to fill this in: an empty field means a common instrument. New checks start with a copy; a check keeps
     the kit it was measured with.
   </p>
-  <p v-if="kit.fault" class="told odd" role="alert">Not kept: the browser’s storage is {{ kit.fault }}.</p>
+  <p v-if="kit.fault ?? own.fault" class="told odd" role="alert">{{ storageFaultText((kit.fault ?? own.fault)!) }}</p>
   <KitForm v-model="kit.kit" />
+  <h2>Workshop</h2>
+  <p class="soft">On the head of every report, and under the line to be signed on.</p>
+  <WorkshopForm v-model="own.workshop" />
 </template>
+
+<style scoped>
+h2 {
+  margin: 20px 0 0;
+  font-size: 16px;
+}
+</style>
