@@ -17,6 +17,7 @@ export function fakeEngine() {
   const line: EngineLine = {
     judge: (job, chart, tell) => new Promise((done, fail) => asked.push({ job, chart, tell, done, fail })),
     withoutEach: () => Promise.resolve([]),
+    course: () => Promise.resolve([]),
   };
   const verdict = (job: Job): Part => ({
     kind: 'verdict',

@@ -1,9 +1,11 @@
 import type { Proposal } from '../advice/nextTest.ts';
+import type { Interval } from '../numeric/interval.ts';
 import { measurementById } from '../measurements/list.ts';
 import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
 
 /** One thing a test can show: where the reading then lies, what that leaves, and how likely it is. */
 export interface OutcomeLine {
+  interval: Interval;
   range: string;
   leaves: string;
   chance: string;
@@ -22,6 +24,7 @@ function named(names: readonly string[]): string {
 export function outcomeLines({ measurement, outcomes }: Proposal, unit: TemperatureUnit): OutcomeLine[] {
   const { quantity } = measurementById(measurement);
   return outcomes.map(({ interval, probability, leaves }) => ({
+    interval,
     range: interval.low === Infinity ? 'OL' : formatInterval(interval, quantity, unit),
     leaves: named(leaves.map((l) => l.name)),
     chance: formatProbability(probability),

@@ -2,6 +2,7 @@
 import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Quantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
+import { meterScale } from './meterScale.ts';
 
 /** A measured value as a tick over one predicted interval, on a scale that holds all intervals of the row. OL stands at the right end. */
 const props = defineProps<{
@@ -14,14 +15,7 @@ const props = defineProps<{
 
 const place = computed(() => {
   const { interval, value, all, quantity } = props;
-  const ends = [...all.flatMap((x) => [x.low, x.high]), value].filter(Number.isFinite);
-  const logarithmic = quantity === 'ohms' && Math.min(...ends) > 0 && Math.max(...ends) > 8 * Math.min(...ends);
-  const to = (v: number): number => (logarithmic ? Math.log(v) : v);
-  const [low, high] = [to(Math.min(...ends)), to(Math.max(...ends))];
-  const overload = all.some((x) => x.high === Infinity) || value === Infinity;
-  const width = high > low ? high - low : 1;
-  const share = (v: number): number =>
-    Number.isFinite(v) ? 4 + ((overload ? 76 : 92) * (high > low ? to(v) - low : 0.5)) / width : 96;
+  const share = meterScale(all, [value], quantity);
   const [left, right] = [share(interval.low), share(interval.high)];
   const middle = share(value);
   const slack = 1e-9 * (1 + Math.abs(Number.isFinite(value) ? value : 0));

@@ -2,6 +2,10 @@
 import Plotly from 'plotly.js-cartesian-dist-min';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Data, Layout } from 'plotly.js-dist-min';
+import { blobOf } from '../browser/dataAddress.ts';
+import { fileName, saveBlob } from '../browser/saveFile.ts';
+import { palette } from './base/tokens.ts';
+import ChartTools from './ChartTools.vue';
 import { drawSoon } from './drawQueue.ts';
 
 /**
@@ -53,6 +57,22 @@ onMounted(() => {
   draw();
   observer.observe(host.value!);
 });
+async function save(format: 'png' | 'svg'): Promise<void> {
+  if (!host.value) return;
+  const { width, height } = size.value;
+  // Twice as fine: it may be printed. Paper is light, whatever the screen is.
+  const ground = props.figure.layout.font?.color === palette(true).ink ? palette(true).sheet : palette(false).sheet;
+  const address = await Plotly.toImage(
+    { data: props.figure.data, layout: { ...props.figure.layout, paper_bgcolor: ground } },
+    { format, width: Math.max(480, width), height: Math.max(320, height), scale: format === 'png' ? 2 : 1 },
+  );
+  // The strict policy lets nothing be fetched from a data address: its text is taken apart here.
+  const blob =
+    format === 'png'
+      ? blobOf(address)
+      : new Blob([decodeURIComponent(address.slice(address.indexOf(',') + 1))], { type: 'image/svg+xml' });
+  saveBlob(fileName(props.label, format), blob);
+}
 watch(() => props.figure, draw);
 onBeforeUnmount(() => {
   observer?.disconnect();
@@ -63,6 +83,7 @@ onBeforeUnmount(() => {
 <template>
   <div class="frame">
     <div ref="host" class="plot" role="img" :aria-label="label"></div>
+    <ChartTools :label="label" :data="figure.data" @save="save" />
     <svg v-if="overlay" class="overlay" aria-hidden="true">
       <path :d="path" :stroke="overlay.colour" data-test="overlay" />
     </svg>

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { onKeyStroke } from '../browser/onKeyStroke.ts';
+import ActButton from './base/ActButton.vue';
 import AskSheet from './base/AskSheet.vue';
 
 /** What the keys do and how figures are typed. Opens with `?`. */
 const open = defineModel<boolean>('open', { required: true });
+const { tour } = defineProps<{ tour?: (() => void) | undefined }>();
+function showRound(): void {
+  open.value = false;
+  tour?.();
+}
 onKeyStroke('?', () => (open.value = true));
 </script>
 
@@ -27,7 +33,7 @@ onKeyStroke('?', () => (open.value = true));
       <dt><kbd>D</kbd></dt>
       <dd>decision</dd>
       <dt><kbd>R</kbd></dt>
-      <dd>reading mode, for two metres</dd>
+      <dd>read far: for two metres; figures typed there are taken with Enter</dd>
       <dt><kbd>P</kbd></dt>
       <dd>report</dd>
       <dt><kbd>C</kbd></dt>
@@ -37,6 +43,7 @@ onKeyStroke('?', () => (open.value = true));
       <dt><kbd>?</kbd></dt>
       <dd>this list</dd>
     </dl>
+    <ActButton v-if="tour" @click="showRound">Show me round the bench</ActButton>
     <p>
       Figures are typed as they are spoken: <span class="mono">4k7</span>, <span class="mono">2.88k</span>,
       <span class="mono">11 883</span>, <span class="mono">OL</span>, <span class="mono">1880 mV</span>,

@@ -12,6 +12,8 @@ const props = defineProps<{
   back?: boolean;
   /** What can be done with the thing on the screen; on a phone it stands behind "⋯" with units, light and help. */
   actions?: readonly { name: string; run?: () => void; to?: string }[];
+  /** Shows a newcomer round this screen. */
+  tour?: () => void;
 }>();
 const router = useRouter();
 const narrow = useNarrow();
@@ -57,7 +59,7 @@ const all = computed(() => [
       </ActButton>
       <ActButton kind="quiet" aria-label="Help and shortcuts" @click="help = true">?</ActButton>
     </span>
-    <ShortcutList v-model:open="help" />
+    <ShortcutList v-model:open="help" :tour="tour" />
   </header>
 </template>
 

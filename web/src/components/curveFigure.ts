@@ -73,6 +73,7 @@ function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext:
 function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: ChartColours): Data[] {
   const x = line.temperatureC.map((t) => shownTemperature(t, unit));
   const edge = (values: number[], fill: boolean): Data => ({
+    name: fill ? 'highest sound' : 'lowest sound',
     type: 'scatter',
     mode: 'lines',
     x,
@@ -87,6 +88,7 @@ function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: Char
     {
       type: 'scatter',
       mode: 'lines',
+      name: 'expected',
       x,
       y: line.middle.map((v) => v / scale),
       line: { color: colour.spruce, width: 2 },
@@ -109,6 +111,7 @@ function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Char
   return {
     type: 'scatter',
     mode: 'markers',
+    name: 'measured',
     x: [shown(p.temperatureC.middle)],
     y: [p.value.middle / scale],
     error_x: bars(shown(p.temperatureC.middle), shown(p.temperatureC.low), shown(p.temperatureC.high)),

@@ -12,7 +12,11 @@ import type { PickOption } from '../components/base/pickOption.ts';
 import { emptyBrowser } from '../../test/browserWindow.ts';
 
 vi.mock('../workers/engineClient.ts', () => ({
-  engineLine: () => ({ judge: () => Promise.resolve(), withoutEach: () => Promise.resolve([]) }),
+  engineLine: () => ({
+    judge: () => Promise.resolve(),
+    withoutEach: () => Promise.resolve([]),
+    course: () => Promise.resolve([]),
+  }),
   EngineError: class extends Error {},
 }));
 vi.mock('../components/LazyPlot.ts', () => ({ default: { template: '<div />' } }));

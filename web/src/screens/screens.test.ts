@@ -28,6 +28,7 @@ vi.mock('../workers/engineClient.ts', async (original) => {
           ? engine.judge(job, chart, tell)
           : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
       withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
+      course: (job: Job) => Promise.resolve(engine.course(job)),
     }),
   };
 });

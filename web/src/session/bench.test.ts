@@ -11,7 +11,11 @@ import { z } from 'zod';
 import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../test/browserWindow.ts';
 
 vi.mock('../workers/engineClient.ts', () => ({
-  engineLine: () => ({ judge: () => Promise.resolve(), withoutEach: () => Promise.resolve([]) }),
+  engineLine: () => ({
+    judge: () => Promise.resolve(),
+    withoutEach: () => Promise.resolve([]),
+    course: () => Promise.resolve([]),
+  }),
   EngineError: class extends Error {},
 }));
 

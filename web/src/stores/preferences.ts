@@ -15,10 +15,14 @@ export const usePreferences = defineStore('preferences', () => {
   const dark = computed(() => (themeChoice.value === 'system' ? systemIsDark.value : themeChoice.value === 'dark'));
   watch(dark, (on) => (document.documentElement.dataset.theme = on ? 'dark' : 'light'), { immediate: true });
   watch(temperatureUnit, (unit) => writePreference('temperatureUnit', unit));
+  /** Figures are spoken in the reading mode. */
+  const spoken = ref(readPreference('spoken', ['yes', 'no'], 'no') === 'yes');
+  watch(spoken, (on) => writePreference('spoken', on ? 'yes' : 'no'));
   watch(themeChoice, (choice) => writePreference('theme', choice));
   return {
     temperatureUnit,
     dark,
+    spoken,
     toggleTheme: () => (themeChoice.value = dark.value ? 'light' : 'dark'),
     toggleUnit: () => (temperatureUnit.value = temperatureUnit.value === 'C' ? 'F' : 'C'),
   };

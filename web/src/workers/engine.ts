@@ -8,6 +8,7 @@ import { accessOf } from '@mellow-probe/core/kit/access';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
 import { explain } from '@mellow-probe/core/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/verdict/chartLines';
+import { courseOf } from '@mellow-probe/core/verdict/course';
 import { withoutEach } from '@mellow-probe/core/verdict/withoutReading';
 import type { Engine } from './engineAnswer.ts';
 
@@ -46,5 +47,9 @@ export const engine: Engine = {
   withoutEach(job) {
     const { problem } = checkJob(job);
     return problem ? withoutEach(problem) : [];
+  },
+  course(job) {
+    const { problem } = checkJob(job);
+    return problem ? courseOf(problem) : [];
   },
 };

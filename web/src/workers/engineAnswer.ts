@@ -7,6 +7,7 @@ import type { PriorFactor } from '@mellow-probe/core/model/priorFactor';
 import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 
 /** What the engine says of a job; `result` is null while the circuit itself is incomplete. */
@@ -42,4 +43,6 @@ export interface Engine {
   judge(job: Job, chart: boolean, tell: (part: Part) => boolean | Promise<boolean>): Promise<void>;
   /** How much hangs on each reading of this job; empty when its circuit is incomplete. */
   withoutEach(job: Job): WithoutReading[];
+  /** How the verdict moved, reading by reading; nothing while the circuit is not complete. */
+  course(job: Job): CourseStep[];
 }

@@ -1,4 +1,5 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import * as Comlink from 'comlink';
 import type { Engine, Part } from './engineAnswer.ts';
@@ -24,6 +25,8 @@ export interface EngineLine {
   /** Settles when all parts were told, or `tell` said that they are no longer wanted. Rejects with an `EngineError`. */
   judge(job: Job, chart: boolean, tell: (part: Part) => boolean): Promise<void>;
   withoutEach(job: Job): Promise<WithoutReading[]>;
+  /** How the verdict moved, reading by reading. */
+  course(job: Job): Promise<CourseStep[]>;
 }
 
 /** The longest the engine may be silent, ms: the slowest phone needs a second for a ranking. */
@@ -89,5 +92,6 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
         return remote.judge(job, chart, Comlink.proxy(heard));
       }),
     withoutEach: (job) => ask((remote) => remote.withoutEach(job)),
+    course: (job) => ask((remote) => remote.course(job)),
   };
 }

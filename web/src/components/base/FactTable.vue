@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Row extends object">
 import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
-import { computed } from 'vue';
+import { computed, onMounted, onUpdated, ref } from 'vue';
 import type { Column } from './factTable.ts';
 
 /** Rows of facts: a cell is drawn by the slot of its column's name, else it is the text that the column gives. */
@@ -41,11 +41,23 @@ const columns = computed(() =>
     className: [c.mono && 'mono', c.soft && 'soft'].filter(Boolean).join(' ') || undefined,
   })),
 );
+/** The library says "partly" of the box over all rows in a way that a native box must not: the box itself can show it. */
+const root = ref<InstanceType<typeof Table>>();
+function mend(): void {
+  const element = root.value?.$el as HTMLElement | undefined;
+  for (const box of element?.querySelectorAll<HTMLInputElement>('th input[type="checkbox"]') ?? []) {
+    box.indeterminate = box.getAttribute('aria-checked') === 'mixed';
+    box.removeAttribute('aria-checked');
+  }
+}
+onMounted(mend);
+onUpdated(mend);
 const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 </script>
 
 <template>
   <Table
+    ref="root"
     class="facts"
     size="small"
     :columns="columns"

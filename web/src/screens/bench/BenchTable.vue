@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import TextField from '../../components/base/TextField.vue';
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
-import { computed, nextTick, ref } from 'vue';
-import { useRouter } from 'vue-router';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
@@ -29,8 +29,22 @@ useWakeLock();
 const { job, record, work } = useSession();
 const preferences = usePreferences();
 const details = ref(false);
+/** The sheet for two metres lies over everything: nothing behind it takes the focus. */
 const reading = ref(false);
 const middle = ref<HTMLElement>();
+/** The walk round: asked for by who started his first check with it, or from the help; its library comes only then. */
+const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'));
+const touring = ref(false);
+const toured = ref(false);
+function tour(): void {
+  [toured.value, touring.value] = [true, true];
+}
+const route = useRoute();
+onMounted(() => {
+  if (route.query.tour === undefined) return;
+  void router.replace({ path: route.path, query: {} });
+  tour();
+});
 
 const form = computed(() =>
   work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null,
@@ -53,7 +67,12 @@ onKeyStroke('d', () => (work.goStation('decision'), void focusCard()));
 onKeyStroke('e', () => void focusCard());
 onKeyStroke('j', () => work.step(1));
 onKeyStroke('k', () => work.step(-1));
-onKeyStroke('r', () => (reading.value = true));
+/** At two metres there is a test in hand: where none is, the proposed one. */
+function readFar(): void {
+  if (!work.test) work.goProposed();
+  reading.value = true;
+}
+onKeyStroke('r', readFar);
 onKeyStroke('p', () => void router.push(`/check/${job.id}/report`));
 
 async function exportJson(): Promise<void> {
@@ -63,6 +82,7 @@ function exportCsv(): void {
   saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
 }
 const actions = [
+  { name: 'Read far', run: readFar },
   { name: 'Report', to: `/check/${job.id}/report` },
   { name: 'CSV', run: exportCsv },
   { name: 'Export', run: () => void exportJson() },
@@ -71,7 +91,7 @@ const actions = [
 
 <template>
   <div class="bench">
-    <TopBar back :actions="actions">
+    <TopBar back v-bind="{ inert: reading }" :actions="actions" :tour="tour">
       <h1 class="visually-hidden">{{ job.title || 'Untitled check' }}</h1>
       <TextField
         v-model="job.title"
@@ -86,8 +106,8 @@ const actions = [
       <SaveState @export="exportJson" />
     </TopBar>
     <main class="table">
-      <WorkOrder />
-      <div ref="middle" class="middle" :class="{ whole: form }">
+      <WorkOrder v-bind="{ inert: reading }" />
+      <div ref="middle" class="middle" :inert="reading" :class="{ whole: form }">
         <component :is="form" v-if="form" class="form" @details="details = true" />
         <template v-else>
           <CardDrawing />
@@ -96,9 +116,10 @@ const actions = [
           <CurveCharts />
         </template>
       </div>
-      <VerdictPanel @next="toProposed" />
+      <VerdictPanel v-bind="{ inert: reading }" @next="toProposed" />
       <CircuitDetails v-model:open="details" />
-      <ReadingMode v-if="reading" @close="reading = false" />
+      <BenchTour v-if="toured" v-model:open="touring" />
+      <ReadingMode v-if="reading" @close="((reading = false), void focusCard())" />
     </main>
   </div>
 </template>

@@ -8,6 +8,7 @@ import { useNarrow, useTouch } from '../../browser/useMedia.ts';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
 import NumberPad from './NumberPad.vue';
+import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useReadingView } from '../../session/readingView.ts';
@@ -30,7 +31,7 @@ async function toLetters(): Promise<void> {
 }
 const viewOf = useReadingView();
 const about = computed(() => measurementById(work.test!));
-const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
+const { reading, put } = useCardReading();
 const view = computed(() => viewOf(about.value.id, reading.value));
 const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${reading.value.id}`) : undefined));
 const conditions = computed<JobConditions>(() => reading.value?.conditions ?? work.draft);
@@ -52,12 +53,6 @@ const needsAir = computed(
 );
 const hot = computed(() => reading.value?.state === 'hot');
 
-function put(text: string): void {
-  if (reading.value) {
-    readings.retype(reading.value.id, text);
-    if (!readings.find(work.readingId!)) work.readingId = null;
-  } else if (text.trim() !== '') work.readingId = readings.add(about.value.id, text, work.draft);
-}
 function condition(change: JobConditions): void {
   if (reading.value) Object.assign(reading.value.conditions, change);
   else work.draft = { ...work.draft, ...change };

@@ -5,6 +5,7 @@ import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
+import OutcomeScale from './OutcomeScale.vue';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import type { Advice } from '../../workers/engineAnswer.ts';
@@ -30,6 +31,7 @@ const tests = computed(() =>
       conditions: p.conditions,
       name: nameOf(p.measurement, p.conditions),
       title: m.title,
+      quantity: m.quantity,
       caution: m.caution,
       minutesText: `${Math.max(1, Math.round(p.minutes))} min`,
       outcomes: outcomeLines(p, preferences.temperatureUnit),
@@ -75,9 +77,16 @@ const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING))
       By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
     </p>
     <p v-else>{{ tests[0].title }}.</p>
+    <OutcomeScale
+      v-if="tests[0].outcomes.length > 1"
+      :intervals="tests[0].outcomes.map((o) => o.interval)"
+      :quantity="tests[0].quantity"
+    />
     <dl class="outcomes">
-      <template v-for="o in tests[0].outcomes" :key="o.range">
-        <dt class="mono">{{ o.range }}</dt>
+      <template v-for="(o, i) in tests[0].outcomes" :key="o.range">
+        <dt class="mono">
+          <span v-if="tests[0].outcomes.length > 1" class="number" aria-hidden="true">{{ i + 1 }}</span> {{ o.range }}
+        </dt>
         <dd>{{ o.leaves }}</dd>
       </template>
     </dl>
@@ -164,6 +173,16 @@ p {
 .outcomes dt {
   font-weight: 600;
   white-space: nowrap;
+}
+.number {
+  display: inline-block;
+  width: 17px;
+  border-radius: 5px;
+  background: var(--on-spruce);
+  color: var(--spruce);
+  font-family: var(--sans);
+  font-size: 12px;
+  text-align: center;
 }
 .outcomes dd {
   margin: 0;

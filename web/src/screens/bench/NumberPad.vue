@@ -4,7 +4,12 @@ import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
 
 /** Keys for a thumb, with the signs of the trade beside the digits. Types at the end of what stands in the field. */
-const props = defineProps<{ text: string; quantity: FieldQuantity; next: string }>();
+const props = defineProps<{
+  text: string;
+  quantity: FieldQuantity;
+  /** What the key says that goes on; without it there are only the signs of a figure. */
+  next?: string;
+}>();
 const emit = defineEmits<{ type: [text: string]; next: []; letters: [] }>();
 
 const SIGNS: Partial<Record<FieldQuantity, readonly [string, string, string]>> = {
@@ -44,8 +49,8 @@ function press(key: string): void {
     <ActButton kind="bare" aria-label="0" @click="press('0')">0</ActButton>
     <ActButton kind="bare" :aria-label="NAMES['.']" @click="press('.')">.</ActButton>
     <ActButton kind="bare" aria-label="delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
-    <ActButton kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
-    <ActButton kind="bare" class="letters" @click="emit('letters')">Letters and other signs…</ActButton>
+    <ActButton v-if="next" kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
+    <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">Letters and other signs…</ActButton>
   </div>
 </template>
 

@@ -1,26 +1,39 @@
 <script setup lang="ts">
 import ActButton from '../../components/base/ActButton.vue';
+import CheckBox from '../../components/base/CheckBox.vue';
+import HoldButton from '../../components/base/HoldButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
+import { spokenText } from '@mellow-probe/core/wording/spokenText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { canSpeak, speak, tremble } from '../../browser/feedback.ts';
+import { useTouch } from '../../browser/useMedia.ts';
+import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { useReadingView } from '../../session/readingView.ts';
+import NumberPad from './NumberPad.vue';
 
-/** For two metres' distance: the figure on the card, what it should be, and the verdict. Any key goes back. */
+/**
+ * For two metres' distance: the figure on the card, what it should be, and the verdict. A figure is typed by keys or pad and taken by holding or
+ * Enter, so that a sleeve cannot change it; on wish it is spoken back. Escape goes back.
+ */
 const emit = defineEmits<{ close: [] }>();
 const { verdict, work } = useSession();
 const preferences = usePreferences();
 const readings = useReadings();
+const { reading, put } = useCardReading();
 const viewOf = useReadingView();
-const close = ref<HTMLButtonElement>();
+const touch = useTouch();
 const about = computed(() => (work.test ? measurementById(work.test) : null));
-const reading = computed(() => (work.readingId ? readings.find(work.readingId) : undefined));
 const view = computed(() => (about.value ? viewOf(about.value.id, reading.value) : null));
+const root = ref<HTMLElement>();
+/** Typed, and not taken yet. */
+const draft = ref('');
 const figure = computed(() => {
-  const text = reading.value?.text ?? '—';
+  const text = draft.value || (reading.value?.text ?? '—');
   return about.value?.quantity === 'volts' && /\d$/.test(text) ? `${text} V` : text;
 });
 const words = computed(() =>
@@ -33,29 +46,82 @@ const words = computed(() =>
       )
     : null,
 );
+
+/** Taken and not spoken yet: how it stands is only known with the verdict on it. */
+const toSpeak = ref(false);
+function take(): void {
+  if (draft.value.trim() === '') return;
+  const before = reading.value?.text ?? '';
+  put(draft.value);
+  if (reading.value) readings.remember(reading.value.id, before);
+  draft.value = '';
+  tremble(40);
+  toSpeak.value = true;
+  // The button goes out of use under the finger: the keys stay with this sheet.
+  root.value?.focus();
+}
+watch(
+  () => [toSpeak.value, verdict.earlier, verdict.state] as const,
+  ([wanted, earlier]) => {
+    const value = reading.value?.value ?? null;
+    if (!wanted || earlier || !about.value || value === null || verdict.state.kind !== 'ready') return;
+    toSpeak.value = false;
+    if (!preferences.spoken) return;
+    const standing = {
+      fits: 'as healthy',
+      off: view.value?.standingText === 'Low' ? 'low' : 'high',
+      none: '',
+    } as const;
+    speak(
+      spokenText(value, about.value.quantity, standing[view.value?.standing ?? 'none'], preferences.temperatureUnit),
+    );
+  },
+);
+
 const leave = (): void => emit('close');
+/** What belongs to a figure; everything else a keyboard sends is left alone. */
+const OF_A_FIGURE = /^[\d.,kKmMΩRVCFOLol°+<>~…±-]$/;
+function onKey(event: KeyboardEvent): void {
+  if (event.ctrlKey || event.altKey || event.metaKey) return;
+  const { key } = event;
+  const onButton = event.target instanceof HTMLElement && event.target.closest('button, input') !== null;
+  if (key === 'Escape') leave();
+  else if (key === 'Backspace') draft.value = draft.value.slice(0, -1);
+  else if (key === 'Enter' && draft.value !== '' && !onButton) take();
+  else if (OF_A_FIGURE.test(key) && about.value) draft.value += key;
+  else return;
+  event.preventDefault();
+}
 onMounted(() => {
-  window.addEventListener('keydown', leave);
-  close.value?.focus();
+  window.addEventListener('keydown', onKey);
+  root.value?.focus();
 });
-onBeforeUnmount(() => window.removeEventListener('keydown', leave));
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 </script>
 
 <template>
-  <div class="far" role="dialog" aria-modal="true" aria-label="Reading mode" @click="leave">
+  <div ref="root" class="far" role="dialog" aria-modal="true" aria-label="Reading mode" tabindex="-1">
     <template v-if="about">
       <p class="name">{{ about.title }}</p>
-      <p class="figure mono">{{ figure }}</p>
-      <p v-if="view" class="range">
+      <p class="figure mono" :class="{ draft: draft !== '' }" data-test="far-figure">{{ figure }}</p>
+      <p v-if="draft !== ''" class="range">not taken yet</p>
+      <p v-else-if="view" class="range">
         <b v-if="view.standingText">◆ {{ view.standingText }}. </b
         ><span v-if="view.healthy"
           >healthy <span class="mono">{{ view.healthy }}</span></span
         >
       </p>
     </template>
-    <p v-if="words" class="verdict">{{ verdict.earlier ? `On earlier figures: ${words.title}` : words.title }}</p>
-    <p v-if="words" class="detail">{{ words.detail }}</p>
-    <ActButton ref="close" @click.stop="leave">Back to the bench</ActButton>
+    <template v-if="draft === ''">
+      <p v-if="words" class="verdict">{{ verdict.earlier ? `On earlier figures: ${words.title}` : words.title }}</p>
+      <p v-if="words" class="detail">{{ words.detail }}</p>
+    </template>
+    <NumberPad v-if="touch && about" class="pad" :text="draft" :quantity="about.quantity" @type="draft = $event" />
+    <div class="acts">
+      <HoldButton v-if="about" :disabled="draft.trim() === ''" @held="take">Hold to take</HoldButton>
+      <ActButton @click="leave">Back to the bench</ActButton>
+      <CheckBox v-if="canSpeak()" v-model="preferences.spoken">speak it</CheckBox>
+    </div>
   </div>
 </template>
 
@@ -72,12 +138,30 @@ onBeforeUnmount(() => window.removeEventListener('keydown', leave));
   gap: 1.5vh;
   text-align: center;
   padding: 3vh 4vw;
+  overflow-y: auto;
+  outline: 0;
+}
+.figure.draft {
+  color: var(--amber-ink);
+}
+.pad {
+  width: min(420px, 100%);
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  justify-content: center;
+}
+.acts > * {
+  min-height: 64px;
 }
 .name {
   font-size: clamp(22px, 4vw, 40px);
 }
 .figure {
-  font-size: clamp(90px, 19vw, 230px);
+  font-size: clamp(64px, 19vw, 230px);
   line-height: 1;
   font-weight: 600;
   white-space: nowrap;

@@ -4,12 +4,16 @@ import TextField from '../../components/base/TextField.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import { pooled } from '@mellow-probe/core/model/priorFactor';
 import { FAULTS } from '@mellow-probe/core/faults/list';
+import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
-import { groupName } from '@mellow-probe/core/wording/groupName';
+import { withoutText } from '@mellow-probe/core/wording/withoutText';
 import type { Column } from '../../components/base/factTable.ts';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import PlotFigure from '../../components/LazyPlot.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import { courseFigure } from './courseFigure.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useBench } from '../../session/bench.ts';
 
@@ -18,6 +22,11 @@ const open = defineModel<boolean>('open', { required: true });
 const { job, verdict } = useSession();
 const bench = useBench();
 const hangs = ref<WithoutReading[]>([]);
+const course = shallowRef<CourseStep[]>([]);
+const preferences = usePreferences();
+const courseChart = computed(() =>
+  courseFigure(course.value, (id) => readingNameById(verdict.shown!.of.job, id), preferences.dark),
+);
 const assessment = computed(() => verdict.result?.assessment ?? null);
 /** What is seen and told, as it weighs together. */
 const together = computed(() => pooled((verdict.result?.factors ?? []).filter((f) => f.source !== 'by-hand')));
@@ -38,11 +47,13 @@ const rows = computed(() =>
 watch(
   [open, () => verdict.state],
   async ([isOpen, state]) => {
-    hangs.value = [];
+    [hangs.value, course.value] = [[], []];
     if (!isOpen || state.kind !== 'ready' || !state.now.complete) return;
     try {
       const found = await bench.line.withoutEach(state.now.of.job);
       if (verdict.state === state) hangs.value = found;
+      const moved = await bench.line.course(state.now.of.job);
+      if (verdict.state === state) course.value = moved;
     } catch {
       // The verdict itself says that the engine failed.
     }
@@ -73,14 +84,15 @@ function weigh(fault: string, text: string): void {
       </p>
       <ul v-else>
         <li v-for="h in hangs" :key="h.id">
-          Without {{ readingNameById(verdict.shown!.of.job, h.id) }}:
-          {{ groupName(assessment.groups[0].group).toLowerCase() }}
-          {{ formatProbability(h.ofPresentLeader) }}
-          <template v-if="h.leader !== assessment.groups[0].group"
-            >, {{ groupName(h.leader).toLowerCase() }} would lead with {{ formatProbability(h.probability) }}</template
-          >
+          {{ withoutText(h, assessment.groups[0].group, readingNameById(verdict.shown!.of.job, h.id)) }}
         </li>
       </ul>
+      <template v-if="course.length > 1">
+        <h3>How it moved, reading by reading</h3>
+        <div class="course" data-test="course">
+          <PlotFigure :figure="courseChart" label="How the verdict moved, reading by reading" />
+        </div>
+      </template>
       <h3>Every fault</h3>
       <p class="soft">
         What is seen and told is pooled: all of it together weighs at most as one careful measurement (30 to 1), for
@@ -132,6 +144,10 @@ ul {
 
 .soft {
   font-size: 12.5px;
+}
+.course {
+  display: flex;
+  height: 270px;
 }
 .factor {
   width: 76px;

@@ -64,9 +64,9 @@ function actOnChosen(what: 'export' | 'archive' | 'remove'): void {
   void withChosen(ACTS[what], what === 'export');
 }
 
-async function start(): Promise<void> {
+async function start(query: Record<string, string> = {}): Promise<void> {
   const job = await jobs.create(await kit.forNewJob(), CATALOGUE_CIRCUITS[0]);
-  await router.push(`/check/${job.id}`);
+  await router.push({ path: `/check/${job.id}`, query });
 }
 
 async function importFiles(files: readonly File[]): Promise<void> {
@@ -103,7 +103,7 @@ onKeyStroke('c', () => void start());
     <main>
       <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">
-        <ActButton kind="main" @click="start">New check <kbd>C</kbd></ActButton>
+        <ActButton kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
         <FilePick
           label="Import file…"
           about="Import check files"
@@ -174,7 +174,8 @@ onKeyStroke('c', () => void start());
         </p>
         <p class="soft">Checks are kept in this browser and nowhere else. Export them to keep a copy.</p>
         <div class="tools">
-          <ActButton kind="main" @click="start">Start the first check</ActButton>
+          <ActButton kind="main" @click="start()">Start the first check</ActButton>
+          <ActButton @click="start({ tour: '' })">Start it with a tour of the bench</ActButton>
           <ActButton v-if="workshop === 'own'" href="/demo/">Look round the demo workshop first</ActButton>
         </div>
       </section>

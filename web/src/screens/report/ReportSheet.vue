@@ -126,16 +126,16 @@ const print = (): void => window.print();
   <div class="screen">
     <TopBar class="no-print" back>
       <ActButton kind="quiet" :to="`/check/${job.id}`">‹ Bench</ActButton>
-      <span class="tools">
-        <PickList v-model="pages" class="pages" label="Pages" hide-label :options="PAGES" />
-        <PickList v-model="paper" class="paper-size" label="Paper" hide-label :options="PAPERS" />
-        <ActButton :disabled="waiting || making" @click="makePdf">
-          {{ making ? 'Making…' : 'PDF' }}
-        </ActButton>
-        <ActButton :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
-        <ActButton kind="main" :disabled="waiting" @click="print">Print</ActButton>
-      </span>
     </TopBar>
+    <section class="tools no-print" aria-label="The report as a file">
+      <PickList v-model="pages" class="pages" label="Pages" hide-label :options="PAGES" />
+      <PickList v-model="paper" class="paper-size" label="Paper" hide-label :options="PAPERS" />
+      <ActButton :disabled="waiting || making" @click="makePdf">
+        {{ making ? 'Making…' : 'PDF' }}
+      </ActButton>
+      <ActButton :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
+      <ActButton kind="main" :disabled="waiting" @click="print">Print</ActButton>
+    </section>
     <p v-if="fault" class="fault no-print" role="alert">
       The file could not be made: {{ fault }}. Print works without it.
     </p>
@@ -193,8 +193,11 @@ const print = (): void => window.print();
 <style scoped>
 .tools {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
-  margin-left: 8px;
+  max-width: 860px;
+  margin: 12px auto 0;
+  padding: 0 10px;
 }
 .fault {
   padding: 8px 16px;

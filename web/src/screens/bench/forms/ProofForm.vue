@@ -2,7 +2,7 @@
 import TextField from '../../../components/base/TextField.vue';
 import PickList from '../../../components/base/PickList.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { inside } from '@mellow-probe/core/numeric/interval';
+import { inside, type Interval } from '@mellow-probe/core/numeric/interval';
 import { PROOF_TESTS, proofStateOf, proofStepsFor } from '@mellow-probe/core/proof/proofPlan';
 import { formatInterval } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
@@ -13,6 +13,7 @@ import { useReadings } from '../../../session/readings.ts';
 import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import CloseJob from './CloseJob.vue';
+import IntervalStrip from '../../../components/IntervalStrip.vue';
 import FormSheet from './FormSheet.vue';
 
 /** The proof of a repair: predicted values at today's temperature, steps, and closing the job with proof or with a stated reason. */
@@ -34,6 +35,8 @@ const tests = computed(() =>
       id,
       name,
       quantity,
+      range,
+      value,
       text: typed?.text ?? '',
       healthy: range ? formatInterval(range, quantity, preferences.temperatureUnit) : '',
       standing: fits === null ? ('none' as const) : fits === 'inside' ? ('fits' as const) : ('off' as const),
@@ -44,6 +47,10 @@ const tests = computed(() =>
 function put(id: string, text: string): void {
   const others = proof.value.readings.filter((r) => r.measurement !== id);
   proof.value.readings = text.trim() === '' ? others : [...others, { measurement: id, text, value: read(id, text) }];
+}
+/** Room on both sides of a band, so that it is seen how far off a value lies. */
+function wider({ low, high }: Interval): Interval {
+  return { low: low - (high - low), high: high + (high - low) };
 }
 const STEP_STATES = [
   { value: '', label: 'to do' },
@@ -73,18 +80,26 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
           v-model="proof.temperatureC"
           hint="beside the sensor"
         />
-        <FigureField
-          v-for="t in tests"
-          :key="t.id"
-          :label="t.name"
-          :quantity="t.quantity"
-          :text="t.text"
-          :healthy="t.healthy"
-          :standing="t.standing"
-          :standing-text="t.standingText"
-          @type="put(t.id, $event)"
-          @choose="put(t.id, $event)"
-        />
+        <div v-for="t in tests" :key="t.id">
+          <FigureField
+            :label="t.name"
+            :quantity="t.quantity"
+            :text="t.text"
+            :healthy="t.healthy"
+            :standing="t.standing"
+            :standing-text="t.standingText"
+            @type="put(t.id, $event)"
+            @choose="put(t.id, $event)"
+          />
+          <IntervalStrip
+            v-if="t.range && t.value !== null"
+            :interval="t.range"
+            :value="t.value"
+            :all="[wider(t.range)]"
+            :quantity="t.quantity"
+            :words="t.healthy"
+          />
+        </div>
       </div>
     </div>
     <div>

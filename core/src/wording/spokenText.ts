@@ -1,0 +1,33 @@
+import type { Quantity } from '../units/quantity.ts';
+import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
+
+/** Signs as a voice says them; longer ones first. */
+const SPOKEN: readonly (readonly [RegExp, string])[] = [
+  [/−/g, 'minus '],
+  [/\s?°C/g, ' degrees Celsius'],
+  [/\s?°F/g, ' degrees Fahrenheit'],
+  [/\s?mV/g, ' millivolts'],
+  [/\s?V/g, ' volts'],
+  [/\s?MΩ/g, ' megohms'],
+  [/\s?kΩ/g, ' kilohms'],
+  [/\s?mΩ/g, ' milliohms'],
+  [/\s?Ω/g, ' ohms'],
+];
+
+/**
+ * A figure and how it stands, for the browser's voice: `4.4 volts, high.` Figures stay digits: a voice reads them itself.
+ *
+ * @example spokenText(4.4, 'volts', 'high', 'C') // '4.40 volts, high.'
+ */
+export function spokenText(
+  value: number | 'OL',
+  quantity: Quantity,
+  standing: 'as healthy' | 'high' | 'low' | '',
+  unit: TemperatureUnit,
+): string {
+  const figure =
+    value === 'OL'
+      ? 'Over range, no connection'
+      : SPOKEN.reduce((text, [sign, word]) => text.replace(sign, word), formatQuantity(value, quantity, unit));
+  return `${figure}${standing === '' ? '' : `, ${standing}`}.`;
+}

@@ -1,0 +1,86 @@
+import type { Page } from '@playwright/test';
+import { SHELF_TOOLS } from './bench.ts';
+
+/** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
+export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
+  await page.goto('/');
+  await page.getByText('Four figures are enough').waitFor();
+  await look('empty ledger');
+  await page.goto('/demo/');
+  await page.locator('[data-test="job"]').first().waitFor();
+  await look('ledger');
+  await page.locator('[data-test="job"]').first().getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Tag…' }).waitFor();
+  await look('ledger, one chosen');
+  await page.getByRole('button', { name: 'Tag…' }).click();
+  await page.getByLabel('Tags, apart by commas').waitFor();
+  await look('tags');
+  await page.goto('/demo/');
+  await page
+    .getByRole('link', { name: /Swimming bath/ })
+    .first()
+    .click();
+  await page.locator('[data-station]').first().waitFor();
+  const stations = await page
+    .locator('[data-station]')
+    .evaluateAll((list) => list.map((e) => e.getAttribute('data-station')!));
+  for (const station of stations) {
+    await page.locator(`[data-station="${station}"]`).evaluate((e) => (e as HTMLElement).click());
+    await page.waitForTimeout(80);
+    await look(`station ${station}`);
+  }
+  const check = page.url();
+  // An open check has its verdict, next test and drawer on the screen.
+  await page.goto('/demo/');
+  await page
+    .getByRole('link', { name: /Pilot boat/ })
+    .first()
+    .click();
+  await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
+  await page.locator('[data-test="next"], .pull').first().waitFor({ state: 'attached' });
+  const pull = page.locator('.pull');
+  if (await pull.isVisible()) await pull.click();
+  await page.locator('[data-test="evidence"]').waitFor();
+  await look('verdict of an open check');
+  await page.getByRole('button', { name: 'Why, in figures' }).click();
+  await page.locator('[data-test="course"]').waitFor();
+  // The sheet slides in.
+  await page.waitForTimeout(500);
+  await look('the verdict in figures');
+  await page.keyboard.press('Escape');
+  if (await pull.isVisible()) await pull.click();
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await page.locator('[data-station="quick"]').evaluate((e) => (e as HTMLElement).click());
+  await page.getByRole('button', { name: 'More…' }).click();
+  await page.getByRole('dialog', { name: 'Circuit and kit in detail' }).waitFor();
+  await page.waitForTimeout(500);
+  await look('circuit and kit in detail');
+  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await page.keyboard.press('?');
+  await page.getByRole('dialog', { name: 'Keys and figures' }).waitFor();
+  await page.waitForTimeout(400);
+  await look('keys and figures');
+  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
+  await page.locator('[data-card]').waitFor();
+  // Out of the field, so that the key is no letter of a figure.
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('r');
+  await page.getByRole('dialog', { name: 'Reading mode' }).waitFor();
+  await look('reading mode');
+  await page.goto(`${check}?tour`);
+  await page.getByText('Type what the meter shows').waitFor();
+  await page.waitForTimeout(400);
+  await look('tour of the bench');
+  await page.goto(`${check}/report`);
+  await page.locator('[data-section="proof"]').waitFor();
+  await look('report');
+  for (const tool of SHELF_TOOLS) {
+    await page.goto(`/demo/shelf/${tool}`);
+    await page.locator('main, [data-tool]').first().waitFor();
+    await page.waitForTimeout(200);
+    await look(`shelf ${tool}`);
+  }
+}

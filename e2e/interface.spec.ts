@@ -1,0 +1,215 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { PNG } from 'pngjs';
+import { choose, kept, startCheck, verdict } from './bench.ts';
+
+const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> => {
+  const [download] = await Promise.all([page.waitForEvent('download'), act()]);
+  return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) };
+};
+
+test('a newcomer is shown round the bench once, step by step; from the help again', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start it with a tour of the bench' }).click();
+  await expect(page.getByText('Type what the meter shows')).toBeVisible();
+  for (const title of ['The verdict is there after each figure', 'Where the probes go', 'The whole job, in order']) {
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
+    await expect(page.getByText(title)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.locator('.ant-tour')).toBeHidden();
+  await page.reload();
+  await expect(page.getByLabel('Title of this check')).toBeVisible();
+  await expect(page.locator('.ant-tour')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Help and shortcuts' }).click();
+  await page.getByRole('button', { name: 'Show me round the bench' }).click();
+  await expect(page.getByText('Type what the meter shows')).toBeVisible();
+  await page.locator('.ant-tour-close').click();
+  await expect(page.locator('.ant-tour')).toBeHidden();
+});
+
+test('read far: a figure is typed, held and taken, spoken back on wish; a short press takes nothing', async ({
+  page,
+}) => {
+  // The voice of a browser cannot be heard here: what it is given is.
+  await page.addInitScript(() => {
+    const spoken: string[] = [];
+    Object.assign(window, { spoken });
+    window.speechSynthesis.speak = (words) => void spoken.push(words.text);
+  });
+  await startCheck(page);
+  await page.getByLabel('Thermometer').fill('20');
+  await page.locator('[data-station="loaded"]').click();
+  await page.locator('[data-test-id="loaded-voltage"]').click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('r');
+  const far = page.getByRole('dialog', { name: 'Reading mode' });
+  await far.getByLabel('speak it').check();
+  await page.keyboard.type('4.7');
+  await expect(far.locator('[data-test="far-figure"]')).toHaveText('4.7 V');
+  await expect(far).toContainText('not taken yet');
+  const hold = far.getByRole('button', { name: 'Hold to take' });
+  await hold.click();
+  await page.waitForTimeout(900);
+  await expect(far).toContainText('not taken yet');
+  await hold.hover();
+  await page.mouse.down();
+  await expect(far).not.toContainText('not taken yet');
+  await page.mouse.up();
+  await expect(far).toContainText('High');
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { spoken: string[] }).spoken))
+    .toEqual(['4.70 volts, high.']);
+  await page.keyboard.type('2.5x8');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Enter');
+  await expect(far.locator('[data-test="far-figure"]')).toHaveText('2.5 V');
+  await page.keyboard.press('Escape');
+  await expect(far).toBeHidden();
+  await expect(page.locator('.large input')).toHaveValue('2.5');
+  await kept(page);
+});
+
+test('the verdict’s course, the figures and pictures of a chart, the next test’s outcomes on the meter’s scale', async ({
+  page,
+}) => {
+  await page.goto('/demo/');
+  await page
+    .getByRole('link', { name: /Pilot boat/ })
+    .first()
+    .click();
+  await expect(verdict(page)).toContainText('Wiring');
+  await page.getByRole('button', { name: 'Why, in figures' }).click();
+  await expect(page.locator('[data-test="course"] .plot .trace').first()).toBeVisible();
+  await page.getByRole('button', { name: 'More of the chart: How the verdict moved' }).click();
+  await page.getByRole('menuitem', { name: 'Figures of the chart' }).click();
+  const figures = page.getByRole('dialog', { name: /How the verdict moved/ });
+  await expect(figures.getByRole('row').filter({ hasText: 'Wiring' })).toHaveCount(5);
+  await page.keyboard.press('Escape');
+  await expect(figures).toBeHidden();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+
+  const more = page.getByRole('button', { name: 'More of the chart: Sensor resistance' });
+  await more.click();
+  const svg = await downloaded(page, () => page.getByRole('menuitem', { name: 'Picture as SVG' }).click());
+  expect([svg.name, svg.bytes.toString().slice(0, 4)]).toEqual(['Sensor-resistance-against-temperature.svg', '<svg']);
+  await more.click();
+  const png = await downloaded(page, () => page.getByRole('menuitem', { name: 'Picture as PNG' }).click());
+  expect(png.bytes.subarray(1, 4).toString()).toBe('PNG');
+
+  await page.goto('/demo/');
+  await page
+    .getByRole('link', { name: /Beet harvester/ })
+    .first()
+    .click();
+  const next = page.locator('[data-test="next"]');
+  await expect(next.locator('[data-test="outcome-scale"] .band')).toHaveCount(await next.locator('dt').count());
+});
+
+test('the report: who measured stands on its head; for the customer in plain words; HTML stands alone, PDF has language and bookmarks', async ({
+  page,
+}) => {
+  await page.goto('/demo/shelf/kit');
+  await page.getByLabel('Workshop', { exact: true }).fill('Quay Works');
+  await page.getByLabel('Technician').fill('A. Made-up');
+  await page.locator('[data-files="Logo of the workshop"] input[type="file"]').setInputFiles({
+    name: 'logo.png',
+    mimeType: 'image/png',
+    buffer: PNG.sync.write(new PNG({ width: 12, height: 8 })),
+  });
+  await expect(page.getByAltText('The workshop’s logo')).toBeVisible();
+  await page.waitForTimeout(600);
+  await page.goto('/demo/');
+  await page
+    .getByRole('link', { name: /Swimming bath/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Report' }).click();
+  await expect(page.locator('[data-test="report-head"]')).toContainText('Quay Works');
+  await expect(page.locator('[data-section="wrong"]')).toContainText(
+    'The temperature sensor itself gave wrong values.',
+  );
+  await expect(page.locator('[data-section="proved"]')).toContainText('Yes: the repair was proved');
+  await expect(page.getByText('Technician: A. Made-up · date')).toBeVisible();
+  await choose(page.getByLabel('Pages'), 'for the customer');
+  await expect(page.locator('[data-section="readings"]')).toHaveCount(0);
+  await choose(page.getByLabel('Pages'), 'both pages');
+  await expect(page.locator('[data-section="readings"]')).toBeVisible();
+  const pdf = await downloaded(page, () => page.getByRole('button', { name: 'PDF' }).click());
+  const text = pdf.bytes.toString('latin1');
+  expect(text).toContain('/Lang (en)');
+  expect(text).toContain('/Outlines');
+  expect(text).not.toContain('/MarkInfo');
+  const html = await downloaded(page, () => page.getByRole('button', { name: 'HTML' }).click());
+  expect(html.name).toMatch(/\.html$/);
+  await page.setContent(html.bytes.toString());
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Swimming bath');
+  await expect(page.getByRole('table').first()).toBeVisible();
+  await expect(page.getByAltText('Resistance against temperature')).toBeVisible();
+});
+
+test('by keys alone: from the complaint to the closed check', async ({ page }) => {
+  test.setTimeout(180_000);
+  /** Walks with Tab until the focus is on what has this name. */
+  const tabTo = async (name: RegExp): Promise<void> => {
+    for (let i = 0; i < 160; i++) {
+      const here = await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement | null;
+        if (!e || e === document.body) return '';
+        const labels = 'labels' in e ? [...((e as HTMLInputElement).labels ?? [])].map((l) => l.textContent) : [];
+        return [e.getAttribute('aria-label'), e.textContent, ...labels].filter(Boolean).join(' | ');
+      });
+      if (name.test(here)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`no way to ${String(name)} by Tab`);
+  };
+  await page.goto('/');
+  await page.getByText('Four figures are enough').waitFor();
+  await page.keyboard.press('c');
+  await expect(page.getByLabel('Title of this check')).toBeVisible();
+  await tabTo(/Title of this check/);
+  await page.keyboard.type('Tug · coolant');
+  await tabTo(/Complaint/);
+  await page.keyboard.press('Enter');
+  await tabTo(/Machine/);
+  await page.keyboard.type('Tug');
+  await tabTo(/Complaint/);
+  await page.keyboard.type('Fan never runs');
+  await tabTo(/Fans never come on/);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('q');
+  for (const [label, figure] of [
+    ['Thermometer', '12'],
+    ['Displayed', '-24'],
+    ['Sensor ohms', '3.6k'],
+    ['Volts, unplugged', '5.01'],
+    ['Volts, plugged in', '4.40'],
+  ] as const) {
+    await tabTo(new RegExp(label));
+    await page.keyboard.type(figure);
+  }
+  await expect(verdict(page)).toContainText('resistance in the return');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('d');
+  await tabTo(/Wiring/);
+  await page.keyboard.press('Space');
+  await tabTo(/Record the decision/);
+  await page.keyboard.press('Enter');
+  await tabTo(/Repair/);
+  await page.keyboard.press('Enter');
+  await tabTo(/Repaired/);
+  await page.keyboard.press('Space');
+  await tabTo(/Proof/);
+  await page.keyboard.press('Enter');
+  await tabTo(/say why/);
+  await page.keyboard.type('proved at sea by the owner');
+  await tabTo(/Close without proof/);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-test="close"]')).toContainText('proved at sea by the owner');
+  await kept(page);
+});
