@@ -20,8 +20,8 @@ const [LEFT, MOST] = [0.08, 3];
 const RARE = 0.02;
 
 /**
- * Groups what a test can show into two to four classes that differ in what they would leave, at cuts that keep most of what the test tells of the
- * fault.
+ * Groups what a test can show into two to four classes that differ in what they would leave, at the cuts that keep most of what the test tells of
+ * the fault.
  */
 export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTable): Outcome[] {
   const { given, shares } = table;
@@ -42,27 +42,13 @@ export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTabl
     return mixed > 0 ? inner - mixed * Math.log2(mixed) : 0;
   };
   const end = BINS + 1;
-  const toldBy = (cuts: readonly number[]): number => {
-    const borders = [0, ...cuts, end];
-    return cuts.reduce((sum, cut, k) => sum + told(borders[k], cut), 0) + told(borders[borders.length - 2], end);
-  };
-  let cuts: number[] = [];
-  let sofar = 0;
-  // Cut after cut where it tells most, each then moved to where it tells most beside the others.
-  while (cuts.length < MOST_CLASSES - 1) {
-    let [added, top] = [cuts, -Infinity];
-    for (let at = 1; at < end; at++) {
-      if (cuts.includes(at)) continue;
-      const tried = [...cuts, at].sort((a, b) => a - b);
-      const value = toldBy(tried);
-      if (value > top + 1e-12) [added, top] = [tried, value];
-    }
-    const next = moved(added, toldBy, end);
-    const all = toldBy(next);
-    if (cuts.length > 0 && all < WORTH_A_CLASS * sofar) break;
-    [cuts, sofar] = [next, all];
+  const ways = bestCuts(told, end, MOST_CLASSES - 1);
+  let cuts = ways[0];
+  for (const more of ways.slice(1)) {
+    if (more.told < WORTH_A_CLASS * cuts.told) break;
+    cuts = more;
   }
-  const borders = [0, ...cuts, end];
+  const borders = [0, ...cuts.at, end];
   return borders
     .slice(1)
     .map((to, k) => classOf(faults, table, sums, borders[k], to))
@@ -70,22 +56,32 @@ export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTabl
     .sort((x, y) => y.probability - x.probability);
 }
 
-/** Each cut in turn moved to where all together tell most, twice over. */
-function moved(cuts: readonly number[], toldBy: (cuts: readonly number[]) => number, end: number): number[] {
-  let best = [...cuts];
-  for (let round = 0; round < 2; round++) {
-    for (let k = 0; k < best.length; k++) {
-      const from = (best[k - 1] ?? 0) + 1;
-      const to = best[k + 1] ?? end;
-      let top = toldBy(best);
-      for (let at = from; at < to; at++) {
-        const tried = best.map((cut, i) => (i === k ? at : cut));
-        const value = toldBy(tried);
-        if (value > top + 1e-12) [best, top] = [tried, value];
+/**
+ * The cuts that keep most among all there are: with one, with two, up to `most`. What classes tell adds up, so the best way to the left of a cut
+ * does not hang on what comes right of it. Source: dynamic programming over the cuts, as for one-dimensional clustering (common practice).
+ */
+function bestCuts(
+  told: (from: number, to: number) => number,
+  end: number,
+  most: number,
+): { at: number[]; told: number }[] {
+  const width = end + 1;
+  const tellings = new Float64Array(width * width);
+  for (let from = 0; from < end; from++)
+    for (let to = from + 1; to <= end; to++) tellings[from * width + to] = told(from, to);
+  // The best way to divide the bins below each border, with one cut more each time round.
+  let ways = Array.from({ length: width }, (_, to) => ({ at: [] as number[], told: tellings[to] }));
+  return Array.from({ length: most }, (_, k) => {
+    ways = ways.map((_way, to) => {
+      let [last, top] = [0, -Infinity];
+      for (let from = k + 1; from < to; from++) {
+        const sum = ways[from].told + tellings[from * width + to];
+        if (sum > top + 1e-12) [last, top] = [from, sum];
       }
-    }
-  }
-  return best;
+      return { at: [...ways[last].at, last], told: top };
+    });
+    return ways[end];
+  });
 }
 
 function classOf(
