@@ -38,12 +38,7 @@ export const ROOMS = {
       tests: ['core/src/inference/evidence.test.ts', 'core/src/inference/measure.test.ts'],
     },
   ],
-  verdict: [
-    {
-      mutate: ['core/src/verdict/*.ts', '!core/src/verdict/*.test.ts'],
-      tests: ['core/src/verdict/assessment.test.ts'],
-    },
-  ],
+  verdict: [all('core/src/verdict')],
   advice: [all('core/src/advice')],
   pointTable: [all('core/src/pointTable')],
 };
