@@ -3,6 +3,7 @@ import { field, kept, startCheck, verdict } from './bench.ts';
 import { planOf, standsIn, typePlan } from './losing.ts';
 
 test('a figure typed and the page reloaded at once, thirty times: every character is there', async ({ page }) => {
+  test.slow();
   await startCheck(page);
   await kept(page);
   for (let seed = 1; seed <= 30; seed++) {

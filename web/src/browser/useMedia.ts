@@ -12,6 +12,8 @@ function useMedia(query: string): Readonly<Ref<boolean>> {
 
 /** A phone held upright: one thing at a time. */
 export const useNarrow = (): Readonly<Ref<boolean>> => useMedia('(max-width: 620px)');
+/** A tablet held upright, or less. */
+export const useUpright = (): Readonly<Ref<boolean>> => useMedia('(max-width: 1080px)');
 /** Too narrow for a table: cards. */
 export const useCards = (): Readonly<Ref<boolean>> => useMedia('(max-width: 700px)');
 /** A finger is the pointer. */

@@ -2,7 +2,7 @@
 import ActButton from './base/ActButton.vue';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { useNarrow } from '../browser/useMedia.ts';
+import { useNarrow, useUpright } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import ShortcutList from './ShortcutList.vue';
@@ -10,13 +10,15 @@ import ShortcutList from './ShortcutList.vue';
 /** The bar on top of every screen: where one is, what is being worked on, units, light, help. */
 const props = defineProps<{
   back?: boolean;
-  /** What can be done with the thing on the screen; on a phone it stands behind "⋯" with units, light and help. */
+  /** What can be done with the thing on the screen; on a phone or an upright tablet it stands behind "⋯" with units, light and help. */
   actions?: readonly { name: string; run?: () => void; to?: string }[];
   /** Shows a newcomer round this screen. */
   tour?: () => void;
 }>();
 const router = useRouter();
-const narrow = useNarrow();
+const [narrow, upright] = [useNarrow(), useUpright()];
+/** A phone folds everything away, an upright tablet too where there is something to do: the title needs the room. */
+const folded = computed(() => narrow.value || (upright.value && (props.actions?.length ?? 0) > 0));
 const preferences = usePreferences();
 const help = ref(false);
 /** Only a phone needs it: the desk does not fetch it. */
@@ -40,7 +42,7 @@ const all = computed(() => [
       >Demo workshop<span class="long">: made-up data</span></span
     >
     <slot />
-    <span v-if="narrow" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>
+    <span v-if="folded" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>
     <span v-else class="right">
       <template v-for="a in actions" :key="a.name">
         <ActButton v-if="a.to" kind="quiet" :to="a.to">{{ a.name }}</ActButton>

@@ -147,7 +147,7 @@ const actions = [
 }
 .middle {
   display: grid;
-  grid-template-rows: 246px minmax(0, 1.8fr) minmax(0, 1fr);
+  grid-template-rows: 240px minmax(0, 2.15fr) minmax(0, 1fr);
   gap: 8px;
   padding: 8px 10px 8px 4px;
   min-width: 0;
