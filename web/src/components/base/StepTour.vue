@@ -1,12 +1,34 @@
 <script setup lang="ts">
 import { Tour, type TourProps } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 
 /** A walk round a screen, a step a place: skipped at any time by its cross or Escape. A place that is not on the screen is told without a frame. */
 const open = defineModel<boolean>('open', { required: true });
 const props = defineProps<{ steps: readonly { at: string; title: string; words: string }[] }>();
 const at = ref(0);
 watch(open, (isOpen) => isOpen && (at.value = 0));
+/** The library's walk is no dialog to those who do not see it, and its cross no button: said here, each time it is drawn. */
+watch(
+  [open, at],
+  async () => {
+    await nextTick();
+    requestAnimationFrame(() => {
+      const sheet = document.querySelector<HTMLElement>('.ant-tour');
+      sheet?.setAttribute('role', 'dialog');
+      sheet?.setAttribute('aria-label', props.steps[at.value]?.title ?? '');
+      const cross = sheet?.querySelector<HTMLElement>('.ant-tour-close');
+      const said = { role: 'button', 'aria-label': 'Close', tabindex: '0' };
+      for (const [name, value] of Object.entries(said)) cross?.setAttribute(name, value);
+    });
+  },
+  { immediate: true },
+);
+function leave(event: KeyboardEvent): void {
+  const onCross = event.target instanceof HTMLElement && event.target.closest('.ant-tour-close') !== null;
+  if (open.value && (event.key === 'Escape' || (onCross && event.key === 'Enter'))) open.value = false;
+}
+onMounted(() => window.addEventListener('keydown', leave));
+onBeforeUnmount(() => window.removeEventListener('keydown', leave));
 /** Large enough for a thumb. */
 const style = { minHeight: 'var(--press)', paddingInline: '14px' };
 const steps = computed((): TourProps['steps'] =>
@@ -23,3 +45,10 @@ const steps = computed((): TourProps['steps'] =>
 <template>
   <Tour v-model:current="at" :open="open" :steps="steps" @close="open = false" @finish="open = false" />
 </template>
+
+<style>
+/* The library lays it at the end of the page, where nothing of ours is scoped: no wider than a phone. */
+.ant-tour.ant-tour {
+  max-width: calc(100vw - 16px);
+}
+</style>
