@@ -3,7 +3,7 @@ import { type DrawnPage, drawnPage, type DrawnStyle, PLAIN } from '../../test/dr
 import { seededUniform } from '../numeric/random.ts';
 import { grayOf, graymapFile, noLargerThan } from './grayPicture.ts';
 import { levelled } from './levelled.ts';
-import { FIGURES, prepareTable, type PreparedTable, readTable, type TextReader } from './readTable.ts';
+import { FIGURES, prepareTable, type PreparedTable, readTable, type TextReader, withoutSmudges } from './readTable.ts';
 import { skewDegrees, turned } from './skew.ts';
 import { type Corners, goRound, onPage, straightened, wholePicture } from './straighten.ts';
 
@@ -185,4 +185,22 @@ describe('the page is made straight', () => {
       'P5\n2 1\n255\nAB',
     );
   });
+});
+
+test('rows and columns without a single figure are smudges; a figure or a heading keeps its column', () => {
+  const row = (...texts: string[]) => texts.map((text) => ({ text, doubtful: text === '', box: null }));
+  const texts = (heads: string[], ...rows: string[][]) => {
+    const table = withoutSmudges({ heads, rows: rows.map((r) => row(...r)) });
+    return [table.heads, ...table.rows.map((r) => r.map((c) => c.text))];
+  };
+  expect(texts(['°C', '', ''], ['', '', ''], ['0', '5.1', ''], ['10', '', ''], ['', '', ''])).toEqual([
+    ['°C', ''],
+    ['0', '5.1'],
+    ['10', ''],
+  ]);
+  expect(texts(['°C', 'kΩ'], ['0', ''])).toEqual([
+    ['°C', 'kΩ'],
+    ['0', ''],
+  ]);
+  expect(texts([], ...[])).toEqual([[]]);
 });

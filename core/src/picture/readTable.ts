@@ -93,14 +93,25 @@ export async function readTable(
   );
   const read: ReadCell[][] = body.map((row) => row.map((box) => ({ text: '', doubtful: true, box })));
   cells.forEach(({ i, column, box }, k) => (read[i][column] = { ...figures[k], box }));
+  const words = (rows[0] ?? []).map((_, c) =>
+    heads
+      .map((h) => h[c])
+      .join(' ')
+      .trim(),
+  );
+  return withoutSmudges({ heads: words, rows: read });
+}
+
+/**
+ * What a shadow or a stain left looks like rows and columns of their own, in which neither the reader nor the ink has a single figure: no part of
+ * the table.
+ */
+export function withoutSmudges({ heads, rows }: TableRead): TableRead {
+  const read = rows.filter((row) => row.some((cell) => cell.text !== ''));
+  const column = heads.map((head, c) => head !== '' || read.some((row) => row[c].text !== ''));
   return {
-    heads: (rows[0] ?? []).map((_, c) =>
-      heads
-        .map((h) => h[c])
-        .join(' ')
-        .trim(),
-    ),
-    rows: read,
+    heads: heads.filter((_, c) => column[c]),
+    rows: read.map((row) => row.filter((_, c) => column[c])),
   };
 }
 
