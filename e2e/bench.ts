@@ -10,6 +10,12 @@ export async function startCheck(page: Page): Promise<void> {
   await expect(page.getByLabel('Title of this check')).toBeVisible();
 }
 
+/** Opens a check of the demo workshop, as a visitor does: from its ledger. */
+export async function openDemo(page: Page, name: RegExp): Promise<void> {
+  await page.goto('/demo/');
+  await page.getByRole('link', { name }).first().click();
+}
+
 /** Picks from a list by part of a name. */
 export async function pick(page: Page, list: 'Circuit' | 'Sensor curve', words: string): Promise<void> {
   await choose(page.getByLabel(list, { exact: true }), words);

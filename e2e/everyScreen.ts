@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { SHELF_TOOLS } from './bench.ts';
+import { SHELF_TOOLS, openDemo } from './bench.ts';
 
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
@@ -15,11 +15,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.getByRole('button', { name: 'Tag…' }).click();
   await page.getByLabel('Tags, apart by commas').waitFor();
   await look('tags');
-  await page.goto('/demo/');
-  await page
-    .getByRole('link', { name: /Swimming bath/ })
-    .first()
-    .click();
+  await openDemo(page, /Swimming bath/);
   await page.locator('[data-station]').first().waitFor();
   const stations = await page
     .locator('[data-station]')
@@ -31,11 +27,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   }
   const check = page.url();
   // An open check has its verdict, next test and drawer on the screen.
-  await page.goto('/demo/');
-  await page
-    .getByRole('link', { name: /Pilot boat/ })
-    .first()
-    .click();
+  await openDemo(page, /Pilot boat/);
   await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
   await page.locator('[data-test="next"], .pull').first().waitFor({ state: 'attached' });
   const pull = page.locator('.pull');

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { choose, kept, startCheck, verdict } from './bench.ts';
+import { choose, kept, startCheck, verdict, openDemo } from './bench.ts';
 
 const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> => {
   const [download] = await Promise.all([page.waitForEvent('download'), act()]);
@@ -74,11 +74,7 @@ test('read far: a figure is typed, held and taken, spoken back on wish; a short 
 test('the verdict’s course, the figures and pictures of a chart, the next test’s outcomes on the meter’s scale', async ({
   page,
 }) => {
-  await page.goto('/demo/');
-  await page
-    .getByRole('link', { name: /Pilot boat/ })
-    .first()
-    .click();
+  await openDemo(page, /Pilot boat/);
   await expect(verdict(page)).toContainText('Wiring');
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await expect(page.locator('[data-test="course"] .plot .trace').first()).toBeVisible();
@@ -99,11 +95,7 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
   const png = await downloaded(page, () => page.getByRole('menuitem', { name: 'Picture as PNG' }).click());
   expect(png.bytes.subarray(1, 4).toString()).toBe('PNG');
 
-  await page.goto('/demo/');
-  await page
-    .getByRole('link', { name: /Beet harvester/ })
-    .first()
-    .click();
+  await openDemo(page, /Beet harvester/);
   const next = page.locator('[data-test="next"]');
   await expect(next.locator('[data-test="outcome-scale"] .band')).toHaveCount(await next.locator('dt').count());
 });
@@ -121,11 +113,7 @@ test('the report: who measured stands on its head; for the customer in plain wor
   });
   await expect(page.getByAltText('The workshop’s logo')).toBeVisible();
   await page.waitForTimeout(600);
-  await page.goto('/demo/');
-  await page
-    .getByRole('link', { name: /Swimming bath/ })
-    .first()
-    .click();
+  await openDemo(page, /Swimming bath/);
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.locator('[data-test="report-head"]')).toContainText('Quay Works');
   await expect(page.locator('[data-section="wrong"]')).toContainText(

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { choose, field, files, kept, startCheck, verdict } from './bench.ts';
+import { choose, field, files, kept, startCheck, verdict, openDemo } from './bench.ts';
 import { Hand } from './hand.ts';
 
 /** A 2×2 red PNG. */
@@ -177,8 +177,7 @@ test('schools reorder the same cards; keys go everywhere; digits for two metres'
 });
 
 test('the verdict in figures: weights by hand, what hangs on each reading', async ({ page }) => {
-  await page.goto('/demo/');
-  await page.getByRole('link', { name: /Pilot boat/ }).click();
+  await openDemo(page, /Pilot boat/);
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await expect(page.getByText(/Without plugged-in volts: wiring/)).toBeVisible();
   await page.getByLabel('Your factor on resistance in the return').fill('0');
@@ -190,8 +189,7 @@ test('portrait tablet: order on top, drawing, card, verdict as a sheet that pull
   page,
 }) => {
   await page.setViewportSize({ width: 800, height: 1280 });
-  await page.goto('/demo/');
-  await page.getByRole('link', { name: /Pilot boat/ }).click();
+  await openDemo(page, /Pilot boat/);
   await expect(page.locator('.pull')).toContainText('Wiring: resistance in the return');
   await expect(page.locator('[data-test="evidence"]')).not.toBeInViewport();
   await page.locator('.pull').click();

@@ -5,7 +5,7 @@ import { formatInterval, formatProbability, formatQuantity, type TemperatureUnit
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { countText } from '../wording/ledgerText.ts';
 import type { Assessment } from '../verdict/assessment.ts';
-import type { ReportSection } from './reportSection.ts';
+import type { PageOptions, ReportSection } from './reportSection.ts';
 
 /** What each decision is called to somebody who has never held a meter. */
 const WAS_WRONG: Readonly<Record<FaultGroup, string>> = {
@@ -28,7 +28,7 @@ export function customerPage(
   job: Job,
   assessment: Assessment | null,
   proofHealthy: Readonly<Record<string, Interval>> | null,
-  { unit, day }: { unit: TemperatureUnit; /** How a day is written. */ day: (iso: string) => string },
+  { unit, day }: Pick<PageOptions, 'unit' | 'day'>,
 ): ReportSection[] {
   const section = (id: string, title: string, lines: string[]): ReportSection => ({ id, title, lines });
   return [

@@ -1,13 +1,5 @@
 import type { Report } from './reportOf.ts';
-import type { ReportSection } from './reportSection.ts';
-
-/** What goes into the page beside the text: the drawing as SVG of our own, charts and photos as data addresses with what they show. */
-export interface HtmlPictures {
-  drawing: string | null;
-  charts: readonly { image: string; about: string }[];
-  photos: readonly { image: string; caption: string }[];
-  logo: string | null;
-}
+import type { ReportPictures, ReportSection } from './reportSection.ts';
 
 /** Colours of the page, from the palette of whoever prints it. */
 export interface HtmlColours {
@@ -21,7 +13,7 @@ export interface HtmlColours {
  * The report as one HTML file that stands alone and is read by any browser and screen reader: language, one main heading, sections by heading,
  * tables with their heads, pictures with their words. No script, nothing fetched. Everything typed is escaped.
  */
-export function reportHtml(report: Report, pictures: HtmlPictures, colours: HtmlColours): string {
+export function reportHtml(report: Report, pictures: ReportPictures, colours: HtmlColours): string {
   const { head, customer, sections, signatures, cautions } = report;
   const logo = pictures.logo && isImage(pictures.logo) ? `<img class="logo" src="${pictures.logo}" alt="">` : '';
   const who = [head.workshop, head.contact].filter(Boolean);
@@ -55,7 +47,7 @@ export function reportHtml(report: Report, pictures: HtmlPictures, colours: Html
   ].join('\n');
 }
 
-function sectionHtml({ id, title, lines, table }: ReportSection, level: number, pictures?: HtmlPictures): string {
+function sectionHtml({ id, title, lines, table }: ReportSection, level: number, pictures?: ReportPictures): string {
   const rows = table?.rows ?? [];
   const heads = (table?.head ?? []).map((h) => `<th scope="col">${escaped(h)}</th>`).join('');
   const cells = (row: readonly string[]): string =>

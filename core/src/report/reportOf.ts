@@ -1,31 +1,14 @@
-import { FINDINGS } from '../catalogue/findings.ts';
-import { OTHER_CAUSES } from '../catalogue/otherCauses.ts';
-import { SYMPTOMS } from '../catalogue/symptoms.ts';
-import type { Assessment } from '../verdict/assessment.ts';
-import { inside, type Interval } from '../numeric/interval.ts';
-import { comparePairsOf, curveName } from '../job/comparePairsOf.ts';
-import { curveSlope } from '../job/curveSlope.ts';
 import type { Job } from '../job/jobSchema.ts';
 import { noWorkshop, type Workshop } from '../kit/workshopSchema.ts';
-import { customerPage } from './customerPage.ts';
-import type { ReportSection } from './reportSection.ts';
 import { measurementById } from '../measurements/list.ts';
-import { PROOF_STEPS } from '../proof/proofPlan.ts';
-import { identifyPlugs } from '../rightSensor/identifyPlugs.ts';
-import type { TwoFaults } from '../advice/twoFaults.ts';
-import { formatInterval, formatProbability, formatQuantity, type TemperatureUnit } from '../units/format.ts';
-import { circuitFacts } from '../wording/circuitFacts.ts';
-import { codeText } from '../wording/codeText.ts';
-import { compareText } from '../wording/compareText.ts';
-import { complaintText } from '../wording/complaintText.ts';
-import { readingConditionsText, readingNameById } from '../wording/conditionsText.ts';
-import { groupName } from '../wording/groupName.ts';
-import { plugText } from '../wording/plugText.ts';
-import { suspectDetail, verdictText } from '../wording/verdictText.ts';
+import type { Interval } from '../numeric/interval.ts';
+import type { Assessment } from '../verdict/assessment.ts';
+import { customerPage } from './customerPage.ts';
+import type { PageOptions, ReportSection } from './reportSection.ts';
+import { technicalPage } from './technicalPage.ts';
 
 /** Which pages a report has. */
-export const REPORT_PAGES = ['both', 'technical', 'customer'] as const;
-export type ReportPages = (typeof REPORT_PAGES)[number];
+export type ReportPages = 'both' | 'technical' | 'customer';
 
 export interface Report {
   title: string;
@@ -41,37 +24,18 @@ export interface Report {
   signatures: string[];
 }
 
-export interface ReportOptions {
-  unit: TemperatureUnit;
-  /** Pairs of faults, where they were weighed. */
-  two?: TwoFaults | null;
-  /** How a moment (ISO 8601) is written, and a day alone. */
-  when: (iso: string) => string;
-  day: (iso: string) => string;
+export interface ReportOptions extends PageOptions {
   workshop?: Workshop;
   pages?: ReportPages;
 }
 
-/** A job as a report: complaint, measured, expected, decided, why, done, proved. Sections without content are left out. */
+/** A job as a report, with the pages that are wanted. */
 export function reportOf(
   job: Job,
   assessment: Assessment | null,
   proofHealthy: Readonly<Record<string, Interval>> | null,
   options: ReportOptions,
 ): Report {
-  const sections = [
-    complaintSection(job, options),
-    rightSensorSection(job),
-    circuitSection(job, options),
-    readingsSection(job, assessment, options),
-    comparisonSection(job, options),
-    lookSection(job),
-    verdictSection(job, assessment, options),
-    decisionSection(job, options),
-    repairSection(job, options),
-    proofSection(job, proofHealthy, options),
-    followUpSection(job, options),
-  ].filter((s) => s.lines.length > 0 || (s.table?.rows.length ?? 0) > 0);
   const { workshop = noWorkshop(), pages = 'both' } = options;
   return {
     title: job.title || 'Untitled check',
@@ -84,209 +48,10 @@ export function reportOf(
       .join(' · '),
     head: { workshop: workshop.name.trim(), contact: workshop.contact.trim() },
     customer: pages === 'technical' ? [] : customerPage(job, assessment, proofHealthy, options),
-    sections: pages === 'customer' ? [] : sections,
+    sections: pages === 'customer' ? [] : technicalPage(job, assessment, proofHealthy, options),
     cautions: cautionsOf(job),
     signatures: [['Technician', workshop.technician.trim()].filter(Boolean).join(': '), 'Customer'].map(
       (who) => `${who} · date`,
-    ),
-  };
-}
-
-const say = (label: string, text: string): string[] => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
-
-function complaintSection(job: Job, { unit }: ReportOptions): ReportSection {
-  const { complaint: c } = job;
-  const slope = curveSlope(job.circuit.curve);
-  const states = { present: 'present', sporadic: 'sporadic', 'came-back': 'cleared, came back', past: 'from the past' };
-  const causes = Object.entries(c.causes).map(
-    ([id, state]) =>
-      `${OTHER_CAUSES.find((x) => x.id === id)?.name ?? id}: ${state === 'found' ? 'found' : 'ruled out'}`,
-  );
-  return {
-    id: 'complaint',
-    title: 'Complaint',
-    lines: [
-      ...say('Said', c.text),
-      ...say(
-        'Symptoms',
-        SYMPTOMS.filter((s) => c.symptoms.includes(s.id))
-          .map((s) => s.name)
-          .join('; '),
-      ),
-      ...c.codes.map((code) =>
-        `Code ${code.code} (${states[code.state]}). ${codeText(code, job.circuit.layout, slope, job.circuit.name) ?? ''}`.trim(),
-      ),
-      ...say('Replaced before', c.replaced.join(', ')),
-      ...say('Other causes', causes.join('; ')),
-      ...say('Against the readings', complaintText(job, unit)?.text ?? ''),
-    ],
-  };
-}
-
-function rightSensorSection(job: Job): ReportSection {
-  const lines =
-    job.rightSensor.trials.length === 0
-      ? []
-      : plugText(job.rightSensor, identifyPlugs(job.rightSensor)).map((l) => l.text);
-  return { id: 'right-sensor', title: 'Which sensor', lines };
-}
-
-function circuitSection(job: Job, { unit }: ReportOptions): ReportSection {
-  const facts = circuitFacts(job.circuit, job.temperatureC, unit);
-  const layout = {
-    'pull-up': 'sensor to ground, pull-up in the module',
-    'pull-down': 'sensor to the reference, pull-down in the module',
-    'one-wire': 'one wire, return through the body',
-  };
-  return {
-    id: 'circuit',
-    title: 'Circuit',
-    lines: [
-      `${job.circuit.name || 'Circuit'}: ${layout[job.circuit.layout]}; reference ${facts.reference}, ${facts.pullUp}; curve ${curveName(job.circuit.curve)}.`,
-      ...say('Thermometer beside the sensor', facts.temperature),
-      ...say('Measured with', job.kit.name),
-    ],
-  };
-}
-
-function readingsSection(job: Job, assessment: Assessment | null, { unit, when }: ReportOptions): ReportSection {
-  const rows = job.readings.map((r) => {
-    const { title, quantity } = measurementById(r.measurement);
-    const at = assessment?.readings.findIndex((x) => x.id === r.id) ?? -1;
-    const view = at < 0 ? null : assessment!.readings[at];
-    const standing = r.voided
-      ? `voided: ${r.voided.reason}`
-      : !view
-        ? 'not counted'
-        : view.verdict === 'inside'
-          ? 'as healthy'
-          : view.verdict;
-    const leader = assessment?.suspects[0];
-    const value = r.value === null ? r.text : formatQuantity(r.value === 'OL' ? Infinity : r.value, quantity, unit);
-    return [
-      [title, readingConditionsText(r, unit)].filter(Boolean).join(', '),
-      value,
-      view ? formatInterval(view.healthy, quantity, unit) : '',
-      view && leader && leader.fault !== 'healthy' ? formatInterval(leader.predicts[at], quantity, unit) : '',
-      [standing, r.note, r.history.length > 0 ? `corrected from ${r.history.map((h) => h.text).join(', ')}` : '']
-        .filter(Boolean)
-        .join('; '),
-      r.takenAt ? when(r.takenAt) : '',
-    ];
-  });
-  const leader = assessment?.suspects[0];
-  const suspect = leader && leader.fault !== 'healthy' ? `if ${leader.name}` : 'suspect';
-  return {
-    id: 'readings',
-    title: 'Measured and expected',
-    lines: [],
-    table: { head: ['Test', 'Measured', 'Healthy', suspect, 'Standing', 'Taken'], rows },
-  };
-}
-
-function comparisonSection(job: Job, { unit }: ReportOptions): ReportSection {
-  const view = comparePairsOf(job);
-  return { id: 'comparison', title: 'Compared', lines: view ? compareText(view, unit).map((l) => l.text) : [] };
-}
-
-function lookSection(job: Job): ReportSection {
-  const seen = FINDINGS.filter((f) => job.findings.includes(f.id)).map((f) => f.name);
-  return { id: 'look', title: 'Seen', lines: [...seen, ...say('Note', job.note)] };
-}
-
-function verdictSection(job: Job, a: Assessment | null, { unit, two = null }: ReportOptions): ReportSection {
-  if (!a || a.doubt.kind === 'no-readings') return { id: 'verdict', title: 'Verdict of the tool', lines: [] };
-  const words = verdictText(a, (id) => readingNameById(job, id), unit, two);
-  const groups = a.groups.map((g) => `${groupName(g.group)} ${formatProbability(g.probability)}`).join(', ');
-  const suspects = a.suspects
-    .slice(0, 3)
-    .map((s) => `${formatProbability(s.probability)} ${s.name}${suspectDetail(s) ? `, ${suspectDetail(s)}` : ''}`);
-  return {
-    id: 'verdict',
-    title: 'Verdict of the tool',
-    lines: [words.title, words.detail, groups, ...suspects].filter(Boolean).map(asSentence),
-  };
-}
-
-/** What stands on a line of its own begins like a sentence. */
-const asSentence = (text: string): string => text[0].toUpperCase() + text.slice(1);
-
-function decisionSection(job: Job, { when }: ReportOptions): ReportSection {
-  const d = job.decision;
-  if (!d) return { id: 'decision', title: 'Decided', lines: [] };
-  const differs =
-    d.group === d.toolGroup
-      ? 'as the tool'
-      : `the tool then said ${groupName(d.toolGroup).toLowerCase()}, ${formatProbability(d.toolProbability)}`;
-  return {
-    id: 'decision',
-    title: 'Decided',
-    lines: [`${groupName(d.group)} (${differs}), ${when(d.decidedAt)}.`, ...say('Reason', d.reason)],
-  };
-}
-
-function repairSection(job: Job, { when }: ReportOptions): ReportSection {
-  const { part, partNumber, cause, done, doneAt, standIn } = job.repair;
-  return {
-    id: 'repair',
-    title: 'Done',
-    lines: [
-      ...say('Part', [part, partNumber].filter(Boolean).join(', ')),
-      ...say('Cause', cause),
-      ...say('Work', done),
-      ...(doneAt ? [`Repaired ${when(doneAt)}.`] : []),
-      ...(standIn
-        ? [
-            standIn.removedAt
-              ? `A temporary stand-in (${standIn.what}) is out since ${when(standIn.removedAt)}.`
-              : `TEMPORARY stand-in still fitted: ${standIn.what || 'not named'}, since ${when(standIn.fittedAt)}. Not a repair.`,
-          ]
-        : []),
-    ],
-  };
-}
-
-function proofSection(
-  job: Job,
-  healthy: Readonly<Record<string, Interval>> | null,
-  { unit, when }: ReportOptions,
-): ReportSection {
-  const { proof, closed } = job;
-  const steps = PROOF_STEPS.flatMap((s) => {
-    const done = proof.steps[s.id];
-    return done
-      ? [`${s.name}: ${done.state.replace('-', ' ')}${done.note ? ` (${done.note})` : ''}, ${when(done.at)}.`]
-      : [];
-  });
-  const rows = proof.readings.map(({ measurement, text, value }) => {
-    const { name, quantity } = measurementById(measurement);
-    const range = healthy?.[measurement];
-    const number = value === 'OL' ? Infinity : value;
-    const standing =
-      number === null || !range ? '' : { inside: 'as healthy', low: 'low', high: 'high' }[inside(range, number)];
-    return [
-      name,
-      number === null ? text : formatQuantity(number, quantity, unit),
-      range ? formatInterval(range, quantity, unit) : '',
-      standing,
-    ];
-  });
-  const end = closed ? [`Closed ${when(closed.at)}, ${closed.how}.${closed.reason ? ` ${closed.reason}` : ''}`] : [];
-  const temperature = proof.temperatureC.text === '' ? [] : [`Thermometer at the proof: ${proof.temperatureC.text}`];
-  return {
-    id: 'proof',
-    title: 'Proved',
-    lines: [...temperature, ...steps, ...end],
-    table: { head: ['Read again', 'Measured', 'Healthy', 'Standing'], rows },
-  };
-}
-
-function followUpSection(job: Job, { when, day }: ReportOptions): ReportSection {
-  return {
-    id: 'follow-ups',
-    title: 'Still to do',
-    lines: job.followUps.map(
-      (f) => `${f.text || 'follow-up'}: ${f.doneAt ? `done ${when(f.doneAt)}` : `due ${day(f.dueOn)}`}`,
     ),
   };
 }

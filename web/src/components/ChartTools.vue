@@ -25,7 +25,7 @@ const entries = [
 </script>
 
 <template>
-  <span class="tools no-print">
+  <span class="tools">
     <MenuButton label="⋯" :name="`More of the chart: ${label}`" :entries="entries" />
     <AskSheet v-model:open="open" :title="label" :width="560">
       <FactTable :label="label" :columns="COLUMNS" :rows="rows" :row-key="(_, i) => i" :page="50" />
@@ -43,5 +43,10 @@ const entries = [
   min-width: var(--press);
   padding: 0;
   font-weight: 600;
+}
+@media print {
+  .tools {
+    display: none;
+  }
 }
 </style>

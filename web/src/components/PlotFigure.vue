@@ -60,8 +60,8 @@ onMounted(() => {
 async function save(format: 'png' | 'svg'): Promise<void> {
   if (!host.value) return;
   const { width, height } = size.value;
-  // Twice as fine: it may be printed. Paper is light, whatever the screen is.
-  const ground = props.figure.layout.font?.color === palette(true).ink ? palette(true).sheet : palette(false).sheet;
+  // A chart has no ground of its own: it gets the sheet of the light it was drawn for. Pixels are twice as fine, for paper.
+  const ground = palette(props.figure.layout.font?.color === palette(true).ink).sheet;
   const address = await Plotly.toImage(
     { data: props.figure.data, layout: { ...props.figure.layout, paper_bgcolor: ground } },
     { format, width: Math.max(480, width), height: Math.max(320, height), scale: format === 'png' ? 2 : 1 },

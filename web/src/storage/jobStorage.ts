@@ -85,11 +85,13 @@ export async function checkLedger(known: ReadonlyMap<string, LedgerEntry>): Prom
     if (known.get(key)?.revision === kept.revision && !kept.revision.startsWith('bare')) return;
     const opened = openJobData(kept.value);
     if (opened.ok) check.changes.set(key, entryOf({ ...kept, value: opened.job }));
-    else check.damaged.push({ key, revision: kept.revision, fault: opened, data: kept.value });
+    else {
+      check.damaged.push({ key, revision: kept.revision, fault: opened, data: kept.value });
+      if (known.has(key)) check.changes.set(key, null);
+    }
   };
   for (let i = 0; i < keys.length; i += AT_ONCE) await Promise.all(keys.slice(i, i + AT_ONCE).map(look));
   for (const key of gone) check.changes.set(key, null);
-  for (const { key } of check.damaged) if (known.has(key)) check.changes.set(key, null);
   noteInLedger(check.changes);
   return check;
 }
@@ -100,15 +102,15 @@ export async function readEntry(id: string): Promise<LedgerEntry | null> {
   return kept && entryOf(kept);
 }
 
-/** Changes a stored job in one step. Rejects where there is none, or it cannot be opened or kept. */
-export async function changeStoredJob(id: string, change: (job: Job) => void): Promise<void> {
+/** Changes a stored job in one step, and returns what is now stored. Rejects where there is none, or it cannot be opened or kept. */
+export async function changeStoredJob(id: string, change: (job: Job) => void): Promise<Kept<Job>> {
   const door = jobDoor(id);
   const kept = await door.read();
   if (!kept) throw new Error(`changeStoredJob: no job "${id}"`);
   const next = structuredClone(kept.value);
   change(next);
   // What came from a form may be wrapped for it: the store takes plain data only.
-  await door.write(plainCopy({ ...next, updatedAt: nowIso() }), kept);
+  return door.write(plainCopy({ ...next, updatedAt: nowIso() }), kept);
 }
 
 /** What this window has removed and could put back. */

@@ -32,12 +32,15 @@ let writing: Promise<void> = Promise.resolve();
 
 /** Notes what has become of jobs, null: removed. It never fails: an entry that could not be written is made again from its job. */
 export function noteInLedger(changes: ReadonlyMap<string, LedgerEntry | null>): void {
-  const pages = new Set([...changes.keys()].map(pageOf));
-  const writes = [...pages].map((page) =>
+  const pages = new Map<number, [string, LedgerEntry | null][]>();
+  for (const change of changes) {
+    const page = pageOf(change[0]);
+    pages.set(page, [...(pages.get(page) ?? []), change]);
+  }
+  const writes = [...pages].map(([page, list]) =>
     oneAtATime(`ledger/${page}`, async () => {
       const entries = { ...(await readPage(page)) };
-      for (const [job, entry] of changes) {
-        if (pageOf(job) !== page) continue;
+      for (const [job, entry] of list) {
         if (entry) entries[job] = entry;
         else delete entries[job];
       }

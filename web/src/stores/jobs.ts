@@ -15,6 +15,7 @@ import {
   checkLedger,
   type DamagedRecord,
   emptyBin,
+  entryOf,
   jobAhead,
   jobDoor,
   onJobsElsewhere,
@@ -99,14 +100,18 @@ export const useJobs = defineStore('jobs', () => {
     homeless.value = found;
   }
 
+  /** Shows a job by its entry; null: it is gone. */
+  function put(id: string, entry: LedgerEntry | null): void {
+    const next = new Map(entries.value);
+    if (entry) next.set(id, entry);
+    else next.delete(id);
+    entries.value = next;
+  }
+
   /** Reads one job's entry again, and no other. */
   async function refresh(id: string): Promise<void> {
     try {
-      const entry = await readEntry(id);
-      const next = new Map(entries.value);
-      if (entry) next.set(id, entry);
-      else next.delete(id);
-      entries.value = next;
+      put(id, await readEntry(id));
     } catch (error) {
       // What can no longer be opened goes to the damaged ones.
       if (toStorageError(error).fault === 'invalid') await compare().catch(failed);
@@ -130,10 +135,10 @@ export const useJobs = defineStore('jobs', () => {
   async function keep(job: Job): Promise<boolean> {
     const door = jobDoor(job.id);
     try {
-      await door.write(job, null);
+      const kept = await door.write(job, null);
       clearAhead(door.name);
       fault.value = null;
-      await refresh(job.id);
+      put(job.id, entryOf(kept));
       return true;
     } catch (error) {
       failed(error);
@@ -183,11 +188,11 @@ export const useJobs = defineStore('jobs', () => {
   async function change(ids: readonly string[], how: (job: Job) => void): Promise<void> {
     for (const id of ids) {
       try {
-        await changeStoredJob(id, how);
+        put(id, entryOf(await changeStoredJob(id, how)));
       } catch (error) {
         failed(error);
+        await refresh(id);
       }
-      await refresh(id);
     }
   }
 

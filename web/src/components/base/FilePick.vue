@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Upload, type UploadProps } from 'ant-design-vue';
 import { onMounted, onUpdated, ref } from 'vue';
+import { said } from './said.ts';
 import ActButton from './ActButton.vue';
 
 /** Files of this device: picked by a button, or dropped on it. Nothing is sent anywhere. */
@@ -27,8 +28,7 @@ const take: UploadProps['beforeUpload'] = (file, all) => {
 const root = ref<HTMLElement>();
 function mend(): void {
   const outer = root.value?.querySelector('[role="button"]');
-  outer?.removeAttribute('role');
-  outer?.removeAttribute('tabindex');
+  said(outer, { role: null, tabindex: null });
 }
 onMounted(mend);
 onUpdated(mend);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Drawer } from 'ant-design-vue';
 import { nextTick, ref, watch } from 'vue';
+import { said } from './said.ts';
 
 /** A sheet that comes in from the side over the bench; on a phone it is as wide as the screen. */
 const open = defineModel<boolean>('open', { required: true });
@@ -23,8 +24,7 @@ watch(
     await nextTick();
     const sheet = inner.value?.closest<HTMLElement>('.ant-drawer-content');
     if (!sheet) return;
-    const said = { role: 'dialog', 'aria-modal': 'true', 'aria-label': props.title, tabindex: '-1' };
-    for (const [name, value] of Object.entries(said)) sheet.setAttribute(name, value);
+    said(sheet, { role: 'dialog', 'aria-modal': 'true', 'aria-label': props.title, tabindex: '-1' });
     sheet.focus({ preventScroll: true });
   },
   { immediate: true },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Tour, type TourProps } from 'ant-design-vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { said } from './said.ts';
 
 /** A walk round a screen, a step a place: skipped at any time by its cross or Escape. A place that is not on the screen is told without a frame. */
 const open = defineModel<boolean>('open', { required: true });
@@ -14,11 +15,8 @@ watch(
     await nextTick();
     requestAnimationFrame(() => {
       const sheet = document.querySelector<HTMLElement>('.ant-tour');
-      sheet?.setAttribute('role', 'dialog');
-      sheet?.setAttribute('aria-label', props.steps[at.value]?.title ?? '');
-      const cross = sheet?.querySelector<HTMLElement>('.ant-tour-close');
-      const said = { role: 'button', 'aria-label': 'Close', tabindex: '0' };
-      for (const [name, value] of Object.entries(said)) cross?.setAttribute(name, value);
+      said(sheet, { role: 'dialog', 'aria-label': props.steps[at.value]?.title ?? '' });
+      said(sheet?.querySelector('.ant-tour-close'), { role: 'button', 'aria-label': 'Close', tabindex: '0' });
     });
   },
   { immediate: true },

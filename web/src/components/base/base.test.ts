@@ -78,6 +78,9 @@ describe('one dress for the whole interface', () => {
       ['ink', 'amber-soft'],
       ['ink', 'clay-soft'],
       ['ink', 'moss-soft'],
+      ['clay', 'clay-soft'],
+      // What takes something away stands among the acts for the chosen checks.
+      ['clay', 'spruce-soft'],
       ['amber-ink', 'amber-soft'],
     ] as const)
       expect(contrast(p[ink], p[ground]), `${ink} on ${ground}`).toBeGreaterThanOrEqual(4.5);

@@ -44,7 +44,7 @@ const DARK: Palette = {
   amber: '#e39a4a',
   'amber-ink': '#f0b577',
   'amber-soft': '#43311c',
-  clay: '#e58a76',
+  clay: '#eb9786',
   'clay-soft': '#4a2821',
   moss: '#a3c477',
   'moss-ink': '#b6d48f',

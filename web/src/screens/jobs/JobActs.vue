@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed } from 'vue';
-import type { JobAct } from './jobFacts.ts';
+import { type JobAct, nameText } from './jobFacts.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import MenuButton from '../../components/base/MenuButton.vue';
 
@@ -24,7 +24,7 @@ const entries = computed(() =>
 <template>
   <span class="acts">
     <ActButton kind="quiet" :to="`/check/${job.id}/report`">Report</ActButton>
-    <MenuButton label="More ▾" :name="`More for ${job.title || 'untitled check'}`" :entries="entries" />
+    <MenuButton label="More ▾" :name="`More for ${nameText(job)}`" :entries="entries" />
   </span>
 </template>
 

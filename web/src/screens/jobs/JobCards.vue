@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import JobActs from './JobActs.vue';
-import { changedText, decidedText, type JobAct, JOBS_A_PAGE, stateText } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, nameText, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger on a phone: a card a check, as many as one asks for. */
@@ -38,7 +38,7 @@ watch(
       <div class="foot">
         <CheckBox
           :model-value="chosen.includes(job.id)"
-          :aria-label="`Choose ${job.title || 'untitled check'}`"
+          :aria-label="`Choose ${nameText(job)}`"
           @update:model-value="choose(job.id, $event)"
           >choose</CheckBox
         >

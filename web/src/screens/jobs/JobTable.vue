@@ -3,7 +3,7 @@ import type { JobLine } from '@mellow-probe/core/job/jobList';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import JobActs from './JobActs.vue';
-import { changedText, decidedText, type JobAct, JOBS_A_PAGE, stateText } from './jobFacts.ts';
+import { changedText, decidedText, type JobAct, JOBS_A_PAGE, nameText, stateText } from './jobFacts.ts';
 import JobWhat from './JobWhat.vue';
 
 /** The ledger at the desk: a line a check, sorted by its heads, in pages. */
@@ -41,7 +41,7 @@ const COLUMNS: readonly Column<JobLine>[] = [
     :rows="jobs"
     :row-key="(j) => j.id"
     :page="JOBS_A_PAGE"
-    :choose-name="(j) => j.title || 'untitled check'"
+    :choose-name="(j) => nameText(j)"
     :row-attributes="() => ({ 'data-test': 'job' })"
   >
     <template #what="{ row }"><JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" /></template>

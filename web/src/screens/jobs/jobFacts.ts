@@ -5,6 +5,7 @@ import dayjs from 'dayjs';
 const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
 
 // What the ledger shows of a check beside its title, as table and as card. Apart, because sorting asks for one of them thousands of times.
+export const nameText = ({ title }: JobLine): string => title || 'untitled check';
 export const decidedText = ({ group }: JobLine): string => (group ? groupName(group) : '—');
 export const stateText = ({ state, unproved }: JobLine): string => `${STATES[state]}${unproved ? ', no proof' : ''}`;
 export const changedText = ({ updatedAt }: JobLine): string => dayjs(updatedAt).format('YYYY-MM-DD HH:mm');

@@ -1,17 +1,9 @@
 import type { Report } from '@mellow-probe/core/report/reportOf';
-import type { ReportSection } from '@mellow-probe/core/report/reportSection';
+import type { ReportPictures, ReportSection } from '@mellow-probe/core/report/reportSection';
 import medium from 'pdfmake/build/fonts/Roboto/Roboto-Medium.ttf?url';
 import regular from 'pdfmake/build/fonts/Roboto/Roboto-Regular.ttf?url';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { palette } from '../../components/base/tokens.ts';
-
-/** What goes into the PDF beside the text: the drawing as SVG, the charts and the photos as data addresses. */
-export interface ReportPictures {
-  drawing: string | null;
-  charts: { image: string; about: string }[];
-  photos: { image: string; caption: string }[];
-  logo: string | null;
-}
 
 /** The report as a PDF of A4 or Letter pages. The PDF library is loaded only here. */
 export async function reportPdf(report: Report, pictures: ReportPictures, paper: 'A4' | 'LETTER'): Promise<Blob> {
