@@ -35,8 +35,9 @@ interface Prepared {
   noise: NoiseModel;
   /** ln of chance and likelihood of this value as a blunder of no known kind, or of a wrong pin. */
   logBad: number;
-  /** The part of `logBad` that is a wrong pin. */
+  /** The two parts of `logBad`: a wrong pin, and any other blunder. */
   logPin: number;
+  logOther: number;
   slips: readonly Slip[];
 }
 
@@ -81,10 +82,11 @@ export class Predictor {
       const measurement = measurementById(r.measurement);
       const noise = noiseOf(problem, measurement, r.conditions);
       const logPin = logWrongPin(measurement, r.value);
-      const logBad = logMixture(Math.log(problem.instruments.blunder) + noise.logBlunder(r.value), logPin);
+      const logOther = Math.log(problem.instruments.blunder) + noise.logBlunder(r.value);
+      const logBad = logMixture(logOther, logPin);
       const slips = slipsOf(measurement, r.value);
       const { conditions, state, value } = r;
-      return { measurement, conditions, state, value, noise, logBad, logPin, slips };
+      return { measurement, conditions, state, value, noise, logBad, logPin, logOther, slips };
     });
     this.displayed = this.readings.flatMap(({ measurement }, i) => (measurement.quantity === 'celsius' ? [i] : []));
     this.byState = MACHINE_STATES.map((state) => {
@@ -196,17 +198,19 @@ export class Predictor {
     return sum;
   }
 
-  /** Probability of each explanation of reading i where it is predicted to be this: met, each slip in order, a wrong pin, any other blunder. */
-  explanations(i: number, prediction: number): number[] {
-    const { noise, value, logBad, logPin, slips } = this.readings[i];
-    const logs = [
-      this.logSound + noise.logGood(value, prediction),
-      ...slips.map(({ meant, logChance }) => logChance + noise.logGood(meant, prediction)),
-      logPin,
-      logPin === -Infinity ? logBad : Math.log(Math.max(0, Math.exp(logBad) - Math.exp(logPin))),
-    ];
-    const total = logSumExp(logs);
-    return logs.map((l) => Math.exp(l - total));
+  /**
+   * Probability of each explanation of reading i where it is predicted to be this, into `out`: met, each slip in order, a wrong pin, any other
+   * blunder.
+   */
+  explanations(i: number, prediction: number, out: Float64Array): void {
+    const { noise, value, logPin, logOther, slips } = this.readings[i];
+    const count = slips.length + 3;
+    out[0] = this.logSound + noise.logGood(value, prediction);
+    for (let k = 0; k < slips.length; k++) out[1 + k] = slips[k].logChance + noise.logGood(slips[k].meant, prediction);
+    out[count - 2] = logPin;
+    out[count - 1] = logOther;
+    const total = logSumExp(out);
+    for (let k = 0; k < count; k++) out[k] = Math.exp(out[k] - total);
   }
 }
 

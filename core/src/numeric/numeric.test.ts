@@ -83,6 +83,52 @@ test('log-sum-exp and weighted quantiles at their edges', () => {
   expect(weightedQuantile([1], [0], [0.5])).toEqual([NaN]);
 });
 
+test('quantiles of unequal weights are those of an honest sort, whatever the values (property)', () => {
+  // Figures of six digits: of two that are equal to ten, which comes first is open.
+  const figure = fc.double({ min: -1e7, max: 1e7, noNaN: true }).map((x) => Number(x.toPrecision(6)));
+  const value = fc.oneof(
+    figure.filter((x) => Math.abs(x) > 1e-9),
+    fc.constantFrom(0, Infinity, -Infinity, Number.MAX_VALUE / 2),
+  );
+  const pairs = fc.uniqueArray(fc.tuple(value, fc.constantFrom(0, 0.001, 0.2, 1, 7)), {
+    minLength: 1,
+    maxLength: 40,
+    selector: ([v]) => v,
+  });
+  const levels = [0, 0.025, 0.3, 0.5, 0.9, 1];
+  const quantiles = (list: readonly (readonly [number, number])[]): number[] =>
+    weightedQuantile(
+      list.map(([v]) => v),
+      list.map(([, w]) => w),
+      levels,
+    );
+  fc.assert(
+    fc.property(pairs, (list) => {
+      const weighty = list.filter(([, w]) => w > 0).sort(([a], [b]) => a - b);
+      const given = quantiles(list);
+      expect(given).toEqual(quantiles(weighty));
+      if (weighty.length === 0) {
+        expect(given.every(Number.isNaN)).toBe(true);
+        return;
+      }
+      expect([given[0], given[5]]).toEqual([weighty[0][0], weighty.at(-1)![0]]);
+      for (let i = 1; i < given.length; i++) expect(given[i]).toBeGreaterThanOrEqual(given[i - 1]);
+      // The value in whose share the level lies, or the way to the one beside it.
+      const total = weighty.reduce((sum, [, w]) => sum + w, 0);
+      levels.forEach((level, i) => {
+        let below = 0;
+        const at = weighty.findIndex(([, w]) => (below += w) >= level * total * (1 - 1e-12));
+        expect(given[i]).toBeGreaterThanOrEqual(weighty[Math.max(0, at - 1)][0]);
+        expect(given[i]).toBeLessThanOrEqual(weighty[Math.min(weighty.length - 1, at + 1)][0]);
+      });
+    }),
+    { seed: 21, numRuns: 800 },
+  );
+  const many = 2 ** 20 + 1;
+  const rising = Float64Array.from({ length: many }, (_, i) => i);
+  expect(() => weightedQuantile(rising, rising, [0.5])).toThrow(RangeError);
+});
+
 test('naturalLog agrees with Math.log to 4e-16 of 1 + |ln x|, over all doubles (property)', () => {
   const check = (x: number): void => {
     const exact = Math.log(x);

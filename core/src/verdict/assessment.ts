@@ -80,8 +80,8 @@ export function assess(problem: Problem): Assessment {
   return explain(problem, posteriorOf(problem));
 }
 
-/** Turns a posterior into the data a person is shown. */
-export function explain(problem: Problem, posterior: Posterior): Assessment {
+/** Turns a posterior into the data a person is shown. `rangesOf`: as `healthyRanges`, for one who remembers them. */
+export function explain(problem: Problem, posterior: Posterior, rangesOf = healthyRanges): Assessment {
   const { faults, predictor } = posterior;
   const tests = plainTests(problem);
   const taken = problem.readings.map((r) => ({
@@ -89,7 +89,7 @@ export function explain(problem: Problem, posterior: Posterior): Assessment {
     conditions: r.conditions,
     state: r.state,
   }));
-  const ranges = healthyRanges(problem, [...tests, ...taken]);
+  const ranges = rangesOf(problem, [...tests, ...taken]);
   const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);
   const leading = leadingFaults(posterior);
   const explained = explainedReadings(posterior, leading);

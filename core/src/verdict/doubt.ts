@@ -41,12 +41,14 @@ function averaged(faults: readonly FaultPosterior[], of: (d: FaultPosterior['dra
 export function explainedReadings({ predictor }: Posterior, faults: readonly FaultPosterior[]): Explained[] {
   return predictor.readings.map(({ slips }, i) => {
     const shares = new Float64Array(slips.length + 3);
+    const each = new Float64Array(slips.length + 3);
     let total = 0;
     for (const f of faults) {
       for (const d of f.draws) {
         const weight = f.probability * d.weight;
         total += weight;
-        predictor.explanations(i, d.predictions[i]).forEach((p, k) => (shares[k] += weight * p));
+        predictor.explanations(i, d.predictions[i], each);
+        for (let k = 0; k < each.length; k++) shares[k] += weight * each[k];
       }
     }
     const share = (k: number): number => shares[k] / total;

@@ -4,13 +4,19 @@ import { undecidedPairs } from '@mellow-probe/core/advice/separation';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { checkJob, thermometerTold } from '@mellow-probe/core/job/checkJob';
 import { priorFactors } from '@mellow-probe/core/job/priorFactors';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { accessOf } from '@mellow-probe/core/kit/access';
+import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
 import { explain } from '@mellow-probe/core/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/verdict/chartLines';
 import { courseOf } from '@mellow-probe/core/verdict/course';
 import { withoutEach } from '@mellow-probe/core/verdict/withoutReading';
 import type { Engine } from './engineAnswer.ts';
+
+const ranges = rememberedRanges();
+/** All that a sound circuit's readings depend on. */
+const circuitKey = (job: Job): string => JSON.stringify([job.circuit, job.kit, job.temperatureC, job.hotTemperatureC]);
 
 /** The engine itself; `engine.worker.ts` gives it to the page. */
 export const engine: Engine = {
@@ -21,7 +27,7 @@ export const engine: Engine = {
       return;
     }
     const posterior = posteriorOf(problem);
-    const assessment = explain(problem, posterior);
+    const assessment = explain(problem, posterior, (_, tests) => ranges(circuitKey(job), problem, tests));
     const proofAt = thermometerTold(job.proof.temperatureC, job.kit);
     const result = {
       assessment,

@@ -37,7 +37,7 @@ export type Part =
   | { kind: 'working' }
   | { kind: 'pairs'; two: TwoFaults };
 
-/** The verdict engine behind the page: a job in, everything the bench shows out. It remembers nothing from one question to the next. */
+/** The verdict engine behind the page: a job in, everything the bench shows out. From one question to the next it remembers only what a sound circuit would show. */
 export interface Engine {
   /** Tells part after part; stops where `tell` says that the answer is no longer wanted. `chart`: are charts being shown? */
   judge(job: Job, chart: boolean, tell: (part: Part) => boolean | Promise<boolean>): Promise<void>;

@@ -1,4 +1,8 @@
+import { checkJob } from '@mellow-probe/core/job/checkJob';
+import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newJob } from '@mellow-probe/core/job/newJob';
+import { newReading } from '@mellow-probe/core/job/newReading';
+import { assess } from '@mellow-probe/core/verdict/assessment';
 import * as Comlink from 'comlink';
 import { describe, expect, test, vi } from 'vitest';
 import { engine } from './engine.ts';
@@ -69,6 +73,26 @@ describe('the line to the engine', () => {
     await line.judge(bare, true, (part) => (parts.push(part.kind), true));
     expect(parts).toEqual(['verdict']);
     expect(await line.withoutEach(bare)).toEqual([]);
+    close(workers);
+  });
+  test('what it remembers of a circuit is forgotten with it: each answer is that of a fresh engine', async () => {
+    const { line, workers } = lineOf([engine]);
+    const entry = (text: string, value: number) => ({ text, value });
+    const told = (job: Job): Job => ({
+      ...job,
+      readings: [newReading('r', 'open-voltage-return', { text: '4.8', value: 4.8 })],
+    });
+    const warm = { ...JOB, temperatureC: entry('60', 60) };
+    const lower = { ...JOB, circuit: { ...JOB.circuit, referenceV: entry('3.3', 3.3) } };
+    const coarse = { ...JOB, kit: { ...JOB.kit, thermometer: 'infra-red' as const } };
+    for (const job of [JOB, told(JOB), warm, told(warm), lower, coarse, JOB]) {
+      const parts: Part[] = [];
+      await line.judge(job, false, (part) => (parts.push(part), false));
+      const [first] = parts;
+      expect(first.kind === 'verdict' && first.answer.result?.assessment.healthy).toEqual(
+        assess(checkJob(job).problem!).healthy,
+      );
+    }
     close(workers);
   });
   test('an engine that throws is said with its words, and goes on', async () => {
