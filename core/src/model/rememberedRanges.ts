@@ -10,7 +10,7 @@ export function rememberedRanges(): (key: string, problem: Problem, tests: reado
   let of = '';
   let known = new Map<string, Interval>();
   return (key, problem, tests) => {
-    if (key !== of) [of, known] = [key, new Map()];
+    if (key !== of) [of, known] = [key, new Map<string, Interval>()];
     const names = tests.map((t) => `${t.measurement.id} ${t.state} ${JSON.stringify(t.conditions)}`);
     const missing = tests.filter((_, i) => !known.has(names[i]));
     const found = missing.length === 0 ? [] : healthyRanges(problem, missing);
