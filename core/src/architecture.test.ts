@@ -25,8 +25,8 @@ const CORE_ROOMS = [
     'measurements',
     'catalogue',
   ],
-  ...['kit', 'baths', 'divider', 'comparing', 'judging', 'identify'],
-  ...['model', 'simulation', 'inference', 'verdict', 'advice', 'workOrder'],
+  ...['kit', 'loom', 'baths', 'divider', 'comparing', 'judging', 'identify'],
+  ...['model', 'simulation', 'inference', 'verdict', 'advice', 'place', 'workOrder'],
   ...['job', 'rightSensor', 'proof', 'wording', 'report'],
 ];
 

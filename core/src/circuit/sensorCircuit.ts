@@ -1,5 +1,6 @@
 import type { Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
+import type { PlaceWeights } from './placeWeights.ts';
 import type { Spread } from './spread.ts';
 
 /** How the module turns its pin voltage into a displayed temperature. Temperatures in °C. */
@@ -30,6 +31,8 @@ export interface SensorCircuit {
   wireMaxOhm: number;
   /** Connectors between module and plug, counted from the module. */
   connectors: number;
+  /** How likely the places on the way are; absent: as usual (`usualWeights`). */
+  placeWeights?: PlaceWeights;
   /** How well these figures are known. */
   spread: Spread;
 }
@@ -48,21 +51,23 @@ export interface CircuitState {
   hotPullUpOhm: number | null;
   switchRatio: number;
   inputOhm: number;
-  /** Resistance of a sound signal and return wire, Ω, spread evenly over the segments. */
+  /** Resistance of a sound signal and return wire, Ω, spread evenly over the runs. */
   signalOhm: number;
   returnOhm: number;
-  /** Extra resistance in one segment (0 = next to the module). */
+  /** Extra resistance in one element of the chain (`chain.ts`; 0 = next to the module). */
   signalFaultOhm: number;
-  signalFaultSegment: number;
+  signalFaultAt: number;
   returnFaultOhm: number;
-  returnFaultSegment: number;
+  returnFaultAt: number;
   /** V of module ground above chassis. */
   groundOffsetV: number;
   supplyV: number;
-  /** Leaks at the harness side of the sensor plug, S: to chassis, to the return, to the supply. */
+  /** Leaks of the signal wire, S: to chassis, to the return, to the supply. */
   leakGroundS: number;
   leakReturnS: number;
   leakSupplyS: number;
+  /** The element of the chain at which they are; it matters only where the loom is parted. */
+  leakAt: number;
   /** Leak from the element to the sensor's own body, S. */
   leakBodyS: number;
   sensorCurve: CurveModel;
@@ -115,14 +120,15 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
     signalOhm: wire,
     returnOhm: wire,
     signalFaultOhm: 0,
-    signalFaultSegment: 0,
+    signalFaultAt: 0,
     returnFaultOhm: 0,
-    returnFaultSegment: 0,
+    returnFaultAt: 0,
     groundOffsetV: 0,
     supplyV: circuit.supplyV,
     leakGroundS: 0,
     leakReturnS: 0,
     leakSupplyS: 0,
+    leakAt: 0,
     leakBodyS: 0,
     sensorCurve: circuit.curve,
     sensorFactor: 1,
@@ -161,14 +167,15 @@ export function copyState(from: CircuitState, into: CircuitState): void {
   into.signalOhm = from.signalOhm;
   into.returnOhm = from.returnOhm;
   into.signalFaultOhm = from.signalFaultOhm;
-  into.signalFaultSegment = from.signalFaultSegment;
+  into.signalFaultAt = from.signalFaultAt;
   into.returnFaultOhm = from.returnFaultOhm;
-  into.returnFaultSegment = from.returnFaultSegment;
+  into.returnFaultAt = from.returnFaultAt;
   into.groundOffsetV = from.groundOffsetV;
   into.supplyV = from.supplyV;
   into.leakGroundS = from.leakGroundS;
   into.leakReturnS = from.leakReturnS;
   into.leakSupplyS = from.leakSupplyS;
+  into.leakAt = from.leakAt;
   into.leakBodyS = from.leakBodyS;
   into.sensorCurve = from.sensorCurve;
   into.sensorFactor = from.sensorFactor;

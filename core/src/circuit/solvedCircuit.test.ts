@@ -4,6 +4,7 @@ import { ngspice, type Network } from '../../test/ngspice.ts';
 import { coolantCircuit } from '../../test/problems.ts';
 import { reference } from '../../test/reference.ts';
 import { seededUniform } from '../numeric/random.ts';
+import { elementsOf, pointAt } from './chain.ts';
 import { SolvedCircuit, type Plug, type Probe } from './solvedCircuit.ts';
 import { type CircuitState, copyState, METER_INPUT_OHM, nominalState } from './sensorCircuit.ts';
 import { type Layout } from '../units/vocabulary.ts';
@@ -133,7 +134,7 @@ describe('a solved circuit', () => {
     const solved = new SolvedCircuit();
     for (let i = 0; i < 60; i++) {
       const direct = randomState(random, LAYOUTS[i % 3]);
-      const chained = { ...direct, connectors: 3, signalFaultSegment: i % 4, returnFaultSegment: (i + 1) % 4 };
+      const chained = { ...direct, connectors: 3, signalFaultAt: i % 9, returnFaultAt: (i + 1) % 9 };
       for (const plug of ['sensor', 'open', 'bridge'] as const) {
         const a = solved.set(direct).volts(plug, 'signal', 'chassis');
         expect(solved.set(chained).volts(plug, 'signal', 'chassis')).toBeCloseTo(a, 9);
@@ -145,13 +146,90 @@ describe('a solved circuit', () => {
     const state = {
       ...nominalState(coolantCircuit({ connectors: 3 }), 12, 2490),
       signalFaultOhm: 5000,
-      signalFaultSegment: 2,
+      signalFaultAt: 5,
     };
     const solved = new SolvedCircuit().set(state);
-    const volts = [1, 2, 3, 4].map((k) => solved.connectorVolts('sensor', 'signal', k));
+    const volts = [2, 4, 6, 8].map((p) => solved.pointVolts('sensor', 'signal', p));
     expect(Math.abs(volts[0] - volts[1])).toBeLessThan(0.001);
     expect(volts[1] - volts[2]).toBeGreaterThan(1);
     expect(Math.abs(volts[2] - volts[3])).toBeLessThan(0.001);
+  });
+
+  test('live ngspice on 120 looms as ladders, a meter at any point of either wire, plugged and parted, 1 µV', () => {
+    const random = seededUniform(41);
+    const cases = Array.from({ length: 120 }, (_, i) => {
+      const connectors = 1 + (i % 6);
+      const end = elementsOf(connectors);
+      const at = (): number => Math.floor(random() * end);
+      const state = {
+        ...randomState(random, LAYOUTS[i % 3]),
+        connectors,
+        signalFaultAt: at(),
+        returnFaultAt: at(),
+        leakAt: at(),
+      };
+      const wire = i % 2 === 0 ? ('signal' as const) : ('return' as const);
+      const position = 1 + Math.floor(random() * connectors);
+      const side = random() < 0.5 ? ('module' as const) : ('sensor' as const);
+      return { state, wire, position, side, parted: i % 4 === 3 };
+    });
+    /** The loom element by element: runs have an even share of the copper, the bad element the fault beside it. */
+    const ladder = ({ state: s, wire, position, side, parted }: (typeof cases)[number]) => {
+      const end = elementsOf(s.connectors);
+      const node = (of: string, p: number): string => `${of}p${p}`;
+      // A sound contact is no resistor at all: its two points are one node.
+      const nodes: Record<string, string> = {};
+      const of = (
+        name: 'signal' | 'return',
+        ohm: number,
+        fault: number,
+        faultAt: number,
+        from: string,
+        upTo: number,
+      ): Network['resistors'] => {
+        nodes[node(name, 0)] = from;
+        return Array.from({ length: upTo }, (_, e) => e).flatMap((e) => {
+          const own = (e % 2 === 1 ? ohm / (s.connectors + 1) : 0) + (e === faultAt ? fault : 0);
+          nodes[node(name, e + 1)] = own > 0 ? node(name, e + 1) : nodes[node(name, e)];
+          return own > 0 ? [{ from: nodes[node(name, e)], to: node(name, e + 1), ohm: own }] : [];
+        });
+      };
+      const far = { 'pull-up': 'moduleGround', 'pull-down': 'reference', 'one-wire': '0' }[s.layout];
+      const point = pointAt(position, side);
+      const upTo = parted ? pointAt(position) : end;
+      const resistors = [
+        { from: 'modulePin', to: 'moduleGround', ohm: s.inputOhm },
+        { from: 'modulePin', to: s.layout === 'pull-down' ? 'moduleGround' : 'reference', ohm: s.pullUpOhm },
+        ...of('signal', s.signalOhm, s.signalFaultOhm, s.signalFaultAt, 'modulePin', upTo),
+        ...(parted ? [] : of('return', s.returnOhm, s.returnFaultOhm, s.returnFaultAt, far, end)),
+      ];
+      const at = (name: string, p: number): string => nodes[node(name, p)];
+      const read = parted ? at('signal', upTo) : at(wire, point);
+      if (read !== '0') resistors.push({ from: read, to: '0', ohm: METER_INPUT_OHM });
+      const [tip, back] = parted ? [at('signal', upTo), far] : [at('signal', end), at('return', end)];
+      if (!parted) resistors.push({ from: tip, to: back, ohm: s.sensorFixedOhm });
+      if (!parted || s.leakAt < upTo) {
+        if (s.leakGroundS) resistors.push({ from: tip, to: '0', ohm: 1 / s.leakGroundS });
+        if (s.leakReturnS) resistors.push({ from: tip, to: back, ohm: 1 / s.leakReturnS });
+        if (s.leakSupplyS) resistors.push({ from: tip, to: 'supply', ohm: 1 / s.leakSupplyS });
+      }
+      const sources = [
+        { from: 'reference', volt: s.groundOffsetV + s.referenceV },
+        { from: 'supply', volt: s.supplyV },
+        { from: 'moduleGround', volt: s.groundOffsetV },
+      ];
+      return { network: { sources, resistors }, read };
+    };
+    const solved = new SolvedCircuit();
+    cases.forEach((c) => {
+      const { network, read } = ladder(c);
+      const theirs = read === '0' ? 0 : ngspice([network], [read])[0][read];
+      solved.set(c.state);
+      const ours = c.parted
+        ? solved.partedVolts(c.position)
+        : solved.pointVolts('sensor', c.wire, pointAt(c.position, c.side));
+      expect(Math.abs(ours - theirs), JSON.stringify(c)).toBeLessThan(1e-6);
+    });
   });
 
   test('a scratch circuit is overwritten in every field', () => {

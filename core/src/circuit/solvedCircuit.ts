@@ -1,3 +1,4 @@
+import { pointAt, shareBefore } from './chain.ts';
 import { type CircuitState, realC, sensorOhm } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
@@ -20,19 +21,24 @@ const NODE: Record<Probe, number> = {
   return: 6,
 };
 const KNOWN = 4;
+/** A stretch of wire has at least this, Ω. */
+const LEAST_OHM = 1e-6;
 const BRIDGE_OHM = 0.02;
-const MAX_CONNECTORS = 8;
-const MAX_SIZE = 7 + 2 * MAX_CONNECTORS;
+/** The node of a point between module and plug, where the circuit is solved with one. */
+const POINT = 7;
+const SIZE = 8;
 
 /**
  * One circuit in a definite state, on which voltages, resistances and the displayed value can be taken. Made once and reset
  * for each new state; it allocates nothing while measuring, because the ranking takes some hundred thousand readings from it.
  */
 export class SolvedCircuit {
-  private readonly conductance = new Float64Array(MAX_SIZE * MAX_SIZE);
-  private readonly voltages = new Float64Array(MAX_SIZE);
+  private readonly conductance = new Float64Array(SIZE * SIZE);
+  private readonly voltages = new Float64Array(SIZE);
   private elementOhm = 0;
   private lastPullUpOhm = 0;
+  /** The wire that is looked at on its way, and where; null where only its ends are. */
+  private onTheWay: { wire: 'signal' | 'return'; point: number } | null = null;
   state!: CircuitState;
 
   /** Puts a circuit in. The state is read, not copied: set again after changing it. */
@@ -58,11 +64,34 @@ export class SolvedCircuit {
     return this.voltages[NODE.modulePin] - this.voltages[NODE.moduleGround];
   }
 
-  /** As `volts` between chassis and connector `position` (1 = next to the module) of the signal or return wire. V. */
-  connectorVolts(plug: Plug, wire: 'signal' | 'return', position: number): number {
-    const { connectors } = this.state;
-    const node = position > connectors ? NODE[wire] : 7 + (wire === 'signal' ? 0 : connectors) + position - 1;
-    return this.nodeVolts(plug, node, NODE.chassis, false);
+  /** As `volts` between chassis and a point of the signal or return wire (`chain.ts`). V. */
+  pointVolts(plug: Plug, wire: 'signal' | 'return', point: number): number {
+    this.onTheWay = { wire, point };
+    const volts = this.nodeVolts(plug, POINT, NODE.chassis, false);
+    this.onTheWay = null;
+    return volts;
+  }
+
+  /**
+   * Volts of the signal wire at the module's side of connector `position`, which is parted, against chassis: only what lies on the module's side is
+   * still in the circuit. A leak to the return there ends on a sound return.
+   */
+  partedVolts(position: number): number {
+    const { state: s } = this;
+    const point = pointAt(position);
+    const highV = s.groundOffsetV + s.referenceV;
+    const [sourceV, farV] = s.layout === 'pull-down' ? [s.groundOffsetV, highV] : [highV, s.groundOffsetV];
+    const wire = s.signalOhm * shareBefore(point, s.connectors) + (s.signalFaultAt < point ? s.signalFaultOhm : 0);
+    const leaks = s.leakAt < point ? 1 : 0;
+    const [toGround, toReturn, toSupply] = [s.leakGroundS * leaks, s.leakReturnS * leaks, s.leakSupplyS * leaks];
+    // The pin hangs on pull-up and input, the terminal on the pin by the wire and on leaks and meter.
+    const [pull, input, along] = [1 / s.pullUpOhm, 1 / s.inputOhm, 1 / wire];
+    const away = toGround + toReturn + toSupply + 1 / s.meterInputOhm;
+    const driven = toReturn * (s.layout === 'one-wire' ? 0 : farV) + toSupply * s.supplyV;
+    const pin =
+      (pull * sourceV + input * s.groundOffsetV + (along * driven) / (along + away)) /
+      (pull + input + (along * away) / (along + away));
+    return (along * pin + driven) / (along + away);
   }
 
   /** What the module displays, °C, before its own noise and rounding, within its scale. */
@@ -121,8 +150,8 @@ export class SolvedCircuit {
     const across = element + s.leakReturnS;
     const leak = s.leakGroundS + (plug === 'sensor' ? s.leakBodyS : 0);
     const bridge = returnBridged ? 1 / BRIDGE_OHM : 0;
-    if (s.connectors === 0) this.solveDirect(red, black, 1 / pullUpOhm, across, leak, bridge);
-    else this.solveChained(red, black, 1 / pullUpOhm, across, leak, bridge);
+    if (!this.onTheWay) this.solveDirect(red, black, 1 / pullUpOhm, across, leak, bridge);
+    else this.solveOnTheWay(this.onTheWay, red, black, 1 / pullUpOhm, across, leak, bridge);
   }
 
   /**
@@ -207,51 +236,40 @@ export class SolvedCircuit {
     v[6] = (r1 * v[1] + r2 * v[2] + r3 * v[3] + pinReturn * pin + signalReturn * signal) / totalReturn;
   }
 
-  private solveChained(red: number, black: number, pullUp: number, across: number, leak: number, bridge: number): void {
-    const { state: s, conductance: g } = this;
-    const size = 7 + 2 * s.connectors;
-    g.fill(0, 0, size * size);
-    const [M, S, G] = [NODE.modulePin, NODE.signal, NODE.return];
-    // The entry [higher, lower] of the lower triangle.
-    g[M * size + 3] = 1 / s.inputOhm;
-    g[M * size + (s.layout === 'pull-down' ? 3 : 1)] += pullUp;
-    this.wire(size, M, S, 7, s.signalOhm, s.signalFaultOhm, s.signalFaultSegment);
-    this.wire(
-      size,
-      s.layout === 'pull-up' ? 3 : s.layout === 'pull-down' ? 1 : 0,
-      G,
-      7 + s.connectors,
-      s.returnOhm,
-      s.returnFaultOhm,
-      s.returnFaultSegment,
-    );
-    g[G * size + S] += across;
-    g[S * size] += leak;
-    g[S * size + 2] += s.leakSupplyS;
-    g[G * size] += bridge;
-    if (red >= 0) g[Math.max(red, black) * size + Math.min(red, black)] += 1 / s.meterInputOhm;
-    solveStarMesh(g, size, KNOWN, this.voltages);
-  }
-
-  private wire(
-    size: number,
-    from: number,
-    to: number,
-    first: number,
-    ohm: number,
-    fault: number,
-    segment: number,
+  /** The same with one node more, at a point of one of the wires. */
+  private solveOnTheWay(
+    { wire, point }: { wire: 'signal' | 'return'; point: number },
+    red: number,
+    black: number,
+    pullUp: number,
+    across: number,
+    leak: number,
+    bridge: number,
   ): void {
-    const g = this.conductance;
-    const segments = this.state.connectors + 1;
-    const part = ohm / segments;
-    let before = from;
-    for (let i = 0; i < segments; i++) {
-      const next = i === segments - 1 ? to : first + i;
-      const conductance = 1 / (part + (i === segment ? fault : 0));
-      g[Math.max(before, next) * size + Math.min(before, next)] += conductance;
-      before = next;
-    }
+    const { state: s, conductance: g } = this;
+    g.fill(0);
+    const [M, S, G] = [NODE.modulePin, NODE.signal, NODE.return];
+    const far = s.layout === 'pull-up' ? NODE.moduleGround : s.layout === 'pull-down' ? NODE.reference : NODE.chassis;
+    const join = (a: number, b: number, conductance: number): void => {
+      g[Math.max(a, b) * SIZE + Math.min(a, b)] += conductance;
+    };
+    join(M, NODE.moduleGround, 1 / s.inputOhm);
+    join(M, s.layout === 'pull-down' ? NODE.moduleGround : NODE.reference, pullUp);
+    const run = (from: number, to: number, of: 'signal' | 'return', ohm: number, fault: number, at: number): void => {
+      if (of !== wire) return join(from, to, 1 / (ohm + fault));
+      const before = shareBefore(point, s.connectors);
+      // A point at either end has no copper on one side: a wire of nothing is no circuit.
+      join(from, POINT, 1 / Math.max(LEAST_OHM, ohm * before + (at < point ? fault : 0)));
+      join(POINT, to, 1 / Math.max(LEAST_OHM, ohm * (1 - before) + (at < point ? 0 : fault)));
+    };
+    run(M, S, 'signal', s.signalOhm, s.signalFaultOhm, s.signalFaultAt);
+    run(far, G, 'return', s.returnOhm, s.returnFaultOhm, s.returnFaultAt);
+    join(G, S, across);
+    join(S, NODE.chassis, leak);
+    join(S, NODE.supply, s.leakSupplyS);
+    join(G, NODE.chassis, bridge);
+    join(red, black, 1 / s.meterInputOhm);
+    solveStarMesh(g, SIZE, KNOWN, this.voltages);
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Strand } from '../circuit/placeWeights.ts';
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
 import type { FaultGroup, Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
@@ -5,10 +6,20 @@ import type { CurveModel } from '../curves/curveModel.ts';
 /** The unit in which a fault's size is told: Ω, a factor on the healthy value, V, or K. */
 export type SizeUnit = 'ohm' | 'factor' | 'volt' | 'kelvin';
 
+/** A stretch of the chain (`circuit/chain.ts`) that the readings cannot tell apart: elements from … to − 1, and its share of the faults of its kind. */
+export interface Stretch {
+  from: number;
+  to: number;
+  share: number;
+  /** Empty where it is the whole way. */
+  name: string;
+}
+
 /** What a fault may know of the circuit it sits in. */
 export interface Setting {
   layout: Layout;
-  connectors: number;
+  /** Where along the way a fault may sit, as far as the readings tell. */
+  stretches: Readonly<Record<Strand, readonly Stretch[]>>;
   /** Curves of the common types that differ from this circuit's own, with their names. */
   otherCurves: readonly { name: string; model: CurveModel }[];
   /** Is the right curve known? Else of another type it is only known that it is another. */
@@ -23,8 +34,10 @@ export interface Branch {
   /** Share of the fault's weight; the shares of a fault's branches sum to one. */
   readonly share: number;
   readonly sized: boolean;
-  /** Which of several, where it matters: a connector segment, a curve's name. */
+  /** Which of several, where it matters: a stretch of the loom, a curve's name. */
   readonly detail?: string;
+  /** The stretch it lies in, where it lies on the way between module and plug. */
+  readonly place?: { strand: Strand; from: number; to: number };
   apply(circuit: CircuitState, position: number): number;
 }
 
@@ -73,20 +86,44 @@ export function evenSized(from: number, to: number, put: (c: CircuitState, size:
   return { share, sized: true, apply };
 }
 
-/** Extra resistance in any segment of a wire, each segment alike. */
-export function inEachSegment(
+/** Extra resistance in any stretch of a wire. */
+export function inEachStretch(
   setting: Setting,
   wire: 'signal' | 'return',
   from: (c: CircuitState) => number,
   to: (c: CircuitState) => number,
 ): readonly Branch[] {
-  const segments = setting.connectors + 1;
-  return Array.from({ length: segments }, (_, segment) => {
+  return setting.stretches[wire].map((stretch) => {
     const put = (c: CircuitState, ohm: number): void => {
-      if (wire === 'signal') [c.signalFaultOhm, c.signalFaultSegment] = [ohm, segment];
-      else [c.returnFaultOhm, c.returnFaultSegment] = [ohm, segment];
+      if (wire === 'signal') [c.signalFaultOhm, c.signalFaultAt] = [ohm, stretch.from];
+      else [c.returnFaultOhm, c.returnFaultAt] = [ohm, stretch.from];
     };
-    return logSized(from, to, put, 1 / segments, segments > 1 ? segmentName(segment, segments) : undefined);
+    return { ...logSized(from, to, put, stretch.share, stretch.name || undefined), place: placeOf(wire, stretch) };
+  });
+}
+
+const placeOf = (strand: Strand, { from, to }: Stretch): Branch['place'] => ({ strand, from, to });
+
+/** A leak of the signal wire in any stretch; `put` takes its conductance, S. */
+export function leakInEachStretch(
+  setting: Setting,
+  fromOhm: number,
+  timesPullUpAtMost: number,
+  put: (c: CircuitState, conductance: number) => void,
+): readonly Branch[] {
+  return setting.stretches.leak.map((stretch) => {
+    const leak = (c: CircuitState, ohm: number): void => {
+      c.leakAt = stretch.from;
+      put(c, 1 / ohm);
+    };
+    const sized = logSized(
+      fixed(fromOhm),
+      timesPullUp(timesPullUpAtMost),
+      leak,
+      stretch.share,
+      stretch.name || undefined,
+    );
+    return { ...sized, place: placeOf('leak', stretch) };
   });
 }
 
@@ -97,20 +134,14 @@ const CLEAN_BREAK_OHM = 1e12;
  * An open wire: most are clean breaks, which show 0 V on a 10 MΩ meter; the others still conduct a little (2 MΩ–1 GΩ, through dirt or a
  * hair), which shows something in between.
  */
-export function openInEachSegment(setting: Setting, wire: 'signal' | 'return'): readonly Branch[] {
-  const dirty = inEachSegment(setting, wire, fixed(2e6), fixed(1e9)).map((b) => ({ ...b, share: 0.4 * b.share }));
-  const clean = inEachSegment(setting, wire, fixed(CLEAN_BREAK_OHM), fixed(CLEAN_BREAK_OHM)).map((b) => ({
+export function openInEachStretch(setting: Setting, wire: 'signal' | 'return'): readonly Branch[] {
+  const dirty = inEachStretch(setting, wire, fixed(2e6), fixed(1e9)).map((b) => ({ ...b, share: 0.4 * b.share }));
+  const clean = inEachStretch(setting, wire, fixed(CLEAN_BREAK_OHM), fixed(CLEAN_BREAK_OHM)).map((b) => ({
     ...b,
     share: 0.6 * b.share,
     sized: false,
   }));
   return [...clean, ...dirty];
-}
-
-function segmentName(segment: number, segments: number): string {
-  const from = segment === 0 ? 'module' : `connector ${segment}`;
-  const to = segment === segments - 1 ? 'sensor plug' : `connector ${segment + 1}`;
-  return `between ${from} and ${to}`;
 }
 
 /** A constant as a bound. */

@@ -11,7 +11,14 @@ const circuit = coolantCircuit({ connectors: 2 });
 const conditions: Conditions = { substituteOhm: 1000, bathC: 60, wire: 'signal', position: 1 };
 const setting = {
   layout: 'pull-up' as const,
-  connectors: 2,
+  stretches: {
+    signal: [
+      { from: 0, to: 3, share: 0.4, name: 'before' },
+      { from: 3, to: 7, share: 0.6, name: 'beyond' },
+    ],
+    return: [{ from: 0, to: 7, share: 1, name: '' }],
+    leak: [{ from: 0, to: 7, share: 1, name: '' }],
+  },
   otherCurves: otherCommonCurves(circuit.curve),
   curveKnown: true,
 };

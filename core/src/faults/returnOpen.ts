@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { type Fault, openInEachSegment } from './fault.ts';
+import { type Fault, openInEachStretch } from './fault.ts';
 
 export const returnOpen: Fault = {
   id: 'return-open',
@@ -10,5 +10,5 @@ export const returnOpen: Fault = {
   layouts: LAYOUTS,
   part: 'return',
   repair: 'Find the break by halving the run; a shared return explains several codes at once.',
-  branches: (setting) => openInEachSegment(setting, 'return'),
+  branches: (setting) => openInEachStretch(setting, 'return'),
 };

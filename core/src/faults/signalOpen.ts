@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { type Fault, openInEachSegment } from './fault.ts';
+import { type Fault, openInEachStretch } from './fault.ts';
 
 export const signalOpen: Fault = {
   id: 'signal-open',
@@ -10,5 +10,5 @@ export const signalOpen: Fault = {
   layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find the break by halving the run, repair the wire or terminal, route it away from what broke it.',
-  branches: (setting) => openInEachSegment(setting, 'signal'),
+  branches: (setting) => openInEachStretch(setting, 'signal'),
 };

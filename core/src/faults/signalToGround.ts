@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+import { type Fault, leakInEachStretch } from './fault.ts';
 
 export const signalToGround: Fault = {
   id: 'signal-to-ground',
@@ -10,5 +10,5 @@ export const signalToGround: Fault = {
   layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find where the loom touches metal or water; repair the insulation and secure the run.',
-  branches: () => [logSized(fixed(0.1), timesPullUp(10), (c, ohm) => (c.leakGroundS = 1 / ohm))],
+  branches: (setting) => leakInEachStretch(setting, 0.1, 10, (c, conductance) => (c.leakGroundS = conductance)),
 };

@@ -1,4 +1,4 @@
-import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+import { type Fault, leakInEachStretch } from './fault.ts';
 
 export const signalToReturn: Fault = {
   id: 'signal-to-return',
@@ -9,5 +9,5 @@ export const signalToReturn: Fault = {
   layouts: ['pull-up', 'pull-down'],
   part: 'plug',
   repair: 'Dry and clean the connector, renew the seal, find where the water comes from.',
-  branches: () => [logSized(fixed(0.1), timesPullUp(10), (c, ohm) => (c.leakReturnS = 1 / ohm))],
+  branches: (setting) => leakInEachStretch(setting, 0.1, 10, (c, conductance) => (c.leakReturnS = conductance)),
 };

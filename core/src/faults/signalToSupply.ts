@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { type Fault, fixed, logSized, timesPullUp } from './fault.ts';
+import { type Fault, leakInEachStretch } from './fault.ts';
 
 export const signalToSupply: Fault = {
   id: 'signal-to-supply',
@@ -10,5 +10,5 @@ export const signalToSupply: Fault = {
   layouts: LAYOUTS,
   part: 'signal',
   repair: 'Find the neighbour wire that carries supply; repair before plugging the module in again.',
-  branches: () => [logSized(fixed(0.1), timesPullUp(20), (c, ohm) => (c.leakSupplyS = 1 / ohm))],
+  branches: (setting) => leakInEachStretch(setting, 0.1, 20, (c, conductance) => (c.leakSupplyS = conductance)),
 };

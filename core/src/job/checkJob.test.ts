@@ -4,6 +4,7 @@ import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import { PULL_UP_SPREAD, YARD_SPREAD } from '../circuit/spread.ts';
 import { blank, type Entry, entryOf, figure } from '../units/entry.ts';
 import { curveModel } from '../curves/curve.ts';
+import { newStop } from '../loom/loomSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import { noiseOf } from '../model/predictor.ts';
 import { wireOhm } from '../circuit/wireOhm.ts';
@@ -32,6 +33,7 @@ import { priorFactors } from './priorFactors.ts';
 import { isUnknown, readFigure, toldOf, valueOf } from './readFigure.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
+const someStops = (count: number) => Array.from({ length: count }, (_, i) => newStop(`c${i}`, 'connector'));
 const NOW = '2026-01-02T03:04:05.000Z';
 const fresh = (change: (job: Job) => void = () => undefined): Job => {
   const job = newJob('one', NOW);
@@ -53,7 +55,7 @@ describe('the circuit of a job', () => {
     const { circuit, instruments } = problemOf((job) => {
       job.circuit.hotPullUpOhm = figure(350);
       job.circuit.display.substituteC = figure(40);
-      job.circuit.connectors = 2;
+      job.loom.stops = someStops(2);
       job.kit.meter.leadOhm = figure(0.3);
     });
     expect(circuit).toMatchObject({
@@ -253,7 +255,7 @@ describe('the readings of a job', () => {
   ])('%s: asked, and the reading is left out', (_, one, path, reason) => {
     const { issues, problem } = checkJob(
       fresh((job) => {
-        job.circuit.connectors = 2;
+        job.loom.stops = someStops(2);
         job.readings = [one];
       }),
     );
@@ -262,7 +264,7 @@ describe('the readings of a job', () => {
   });
   test('at a connector that is there: wire and number go along', () => {
     const { readings } = problemOf((job) => {
-      job.circuit.connectors = 2;
+      job.loom.stops = someStops(2);
       job.readings = [reading('connector-voltage', 2, { wire: 'return', position: 2 })];
     });
     expect(readings[0].conditions).toEqual({ wire: 'return', position: 2 });
@@ -637,7 +639,7 @@ describe('a list of jobs', () => {
       j.hotTemperatureC = figure(90);
       j.readings = [reading('open-voltage', 5)];
       j.decision = decision;
-      j.circuit.connectors = 3;
+      j.loom.stops = someStops(3);
       j.archivedAt = NOW;
     });
     const later = '2026-02-01T00:00:00.000Z';
@@ -647,6 +649,7 @@ describe('a list of jobs', () => {
       title: 'Pilot boat',
       machine: 'Tern',
       circuit: job.circuit,
+      loom: job.loom,
     });
     expect(copy.circuit).not.toBe(job.circuit);
   });

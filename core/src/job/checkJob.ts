@@ -11,7 +11,9 @@ import type { FieldQuantity } from '../units/quantity.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../units/entry.ts';
-import type { Job, JobCircuit, JobReading } from './jobSchema.ts';
+import { stopsOf } from '../loom/loomSchema.ts';
+import { loomWeights } from '../loom/loomWeights.ts';
+import type { Job, JobReading } from './jobSchema.ts';
 import { pooled } from '../model/priorFactor.ts';
 import { priorFactors } from './priorFactors.ts';
 import { boundOf, isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
@@ -22,6 +24,9 @@ export interface CheckedJob {
   /** What can be computed with; null while the circuit itself is not complete. Readings with an issue are left out. */
   problem: Problem | null;
 }
+
+/** Copper of a wire whose size nobody told, mm². */
+const USUAL_MM2 = 0.75;
 
 /** A loom of a few metres with its joints, one way. Source: fault model. */
 const LOOM = { minOhm: 0.05, maxOhm: 1.5 };
@@ -70,7 +75,7 @@ export function checkJob(job: Job): CheckedJob {
     ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
     ...comparisonReadings(job, issues),
   ];
-  const wire = wireRange(circuit, issues);
+  const wire = wireRange(job, issues);
   if (
     referenceV === null ||
     (!unknown && pullUpOhm === null) ||
@@ -98,7 +103,8 @@ export function checkJob(job: Job): CheckedJob {
     supplyV,
     wireMinOhm: wire.minOhm,
     wireMaxOhm: wire.maxOhm,
-    connectors: circuit.connectors,
+    connectors: job.loom.stops.length,
+    placeWeights: loomWeights(job.loom),
     spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD[circuit.pullUpSource] },
   };
   const problem: Problem = {
@@ -126,18 +132,30 @@ function ownSpread(entry: Entry): { ownK?: number } {
 }
 
 /** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
-function wireRange(circuit: JobCircuit, issues: Issue[]): { minOhm: number; maxOhm: number } {
+function wireRange({ circuit, loom }: Job, issues: Issue[]): { minOhm: number; maxOhm: number } {
   const read = (path: string, entry: Entry, low: number, high: number): number | null => {
     if (entry.text.trim() === '') return null;
     const value = readFigure(entry, 'number', low, high);
     if (typeof value === 'number') return value;
-    issues.push({ path: `circuit.${path}`, issue: value });
+    issues.push({ path, issue: value });
     return null;
   };
-  const lengthM = read('cableM', circuit.cableM, 0.1, 5000);
-  const areaMm2 = read('cableMm2', circuit.cableMm2, 0.05, 50);
-  if (lengthM === null) return LOOM;
-  const copper = wireOhm(lengthM, areaMm2 ?? 0.75);
+  const lengthM = read('circuit.cableM', circuit.cableM, 0.1, 5000);
+  const areaMm2 = read('circuit.cableMm2', circuit.cableMm2, 0.05, 50);
+  const runs = stopsOf(loom)
+    .slice(0, -1)
+    .map(({ id, run }) => ({
+      lengthM: read(`loom.${id}.lengthM`, run.lengthM, 0.05, 5000),
+      areaMm2: read(`loom.${id}.areaMm2`, run.areaMm2, 0.05, 50) ?? areaMm2 ?? USUAL_MM2,
+    }));
+  for (const { id, minutes } of stopsOf(loom)) read(`loom.${id}.minutes`, minutes, 0.1, 5000);
+  const told = runs.filter((run) => run.lengthM !== null);
+  if (lengthM === null && told.length === 0) return LOOM;
+  // Where the runs are told one by one, they are the cable.
+  const copper =
+    told.length > 0
+      ? told.reduce((sum, run) => sum + wireOhm(run.lengthM!, run.areaMm2), 0)
+      : wireOhm(lengthM!, areaMm2 ?? USUAL_MM2);
   return { minOhm: LOOM.minOhm + 0.9 * copper, maxOhm: LOOM.maxOhm + 1.1 * copper };
 }
 
@@ -182,6 +200,7 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
   if (aboveOhm !== undefined) conditions.aboveOhm = aboveOhm;
   if (conditions.wire === undefined) delete conditions.wire;
   if (conditions.position === undefined) delete conditions.position;
+  if (reading.conditions.side !== undefined) conditions.side = reading.conditions.side;
   for (const [key, quantity, low, high] of [
     ['substituteOhm', 'ohms', 0.01, 1e8],
     ['bathC', 'told-celsius', -80, 1000],
@@ -200,7 +219,7 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     conditions[key] = result;
     if (quantity === 'told-celsius') Object.assign(conditions, ownSpread(entry!));
   }
-  if (measurement.needs.includes('position') && (conditions.position ?? 99) > job.circuit.connectors) {
+  if (measurement.needs.includes('position') && (conditions.position ?? 99) > job.loom.stops.length) {
     issues.push({ path: `${path}.position`, issue: { ok: false, reason: 'needs-condition' } });
     return [];
   }

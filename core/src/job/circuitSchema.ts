@@ -50,7 +50,6 @@ export const circuitSchema = z.strictObject({
     ratiometric: z.boolean().nullable(),
   }),
   supplyV: entrySchema,
-  connectors: z.number().int().min(0).max(8),
   /** A long run: metres one way and mm² of copper; empty for a loom of a few metres. */
   cableM: entrySchema,
   cableMm2: entrySchema,

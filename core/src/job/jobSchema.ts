@@ -5,6 +5,7 @@ import { FIELDS } from '../units/vocabulary.ts';
 import { kitSchema } from '../kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
 import { DOOR, entrySchema, identifier, line, paragraph, timestamp } from '../units/entry.ts';
+import { loomSchema } from '../loom/loomSchema.ts';
 import { readingSchema } from './readingSchema.ts';
 import * as record from './recordSchemas.ts';
 
@@ -24,6 +25,8 @@ export const jobSchema = z.strictObject({
   complaint: record.complaintSchema,
   rightSensor: record.rightSensorSchema,
   circuit: circuitSchema,
+  /** The way from the module to the sensor plug. */
+  loom: loomSchema,
   kit: kitSchema,
   /** The order of work: 'proposal' (by information per minute) or the id of a school. */
   school: identifier,

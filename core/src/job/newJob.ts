@@ -1,6 +1,7 @@
 import { NEWEST_VERSION } from './migrations/list.ts';
 import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../catalogue/circuits.ts';
 import { genericKit, type Kit } from '../kit/kitSchema.ts';
+import { newLoom } from '../loom/loomSchema.ts';
 import { blank, figure } from '../units/entry.ts';
 import type { Job, JobCircuit } from './jobSchema.ts';
 
@@ -22,7 +23,6 @@ export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
       ratiometric: null,
     },
     supplyV: figure(entry.supplyV),
-    connectors: 0,
     cableM: blank(),
     cableMm2: blank(),
   };
@@ -50,6 +50,7 @@ export function newJob(
     note: '',
     tags: [],
     circuit: circuitFromCatalogue(circuit),
+    loom: newLoom(),
     kit,
     school: 'proposal',
     temperatureC: blank(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_CONNECTORS, SIDES } from '../circuit/chain.ts';
 import { MOST } from './most.ts';
 import { MACHINE_STATES, WIRES } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
@@ -18,7 +19,8 @@ export const conditionsSchema = z.strictObject({
   bathC: entrySchema.optional(),
   airC: entrySchema.optional(),
   wire: z.enum(WIRES).optional(),
-  position: z.number().int().min(1).max(8).optional(),
+  position: z.number().int().min(1).max(MOST_CONNECTORS).optional(),
+  side: z.enum(SIDES).optional(),
 });
 
 export const readingSchema = z

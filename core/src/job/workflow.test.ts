@@ -46,7 +46,8 @@ describe('the order of work', () => {
     const sensorFirst = stationsFor('sensor-first', 'pull-up', 0);
     expect(sensorFirst.map((s) => s.id).sort()).toEqual(plain.map((s) => s.id).sort());
     expect(sensorFirst.find((s) => s.kind === 'tests')!.id).toBe('sensor');
-    expect(plain.flatMap((s) => s.tests)).not.toContain('connector-ohms');
+    expect(plain.map((s) => s.id)).not.toContain('places');
+    expect(stationsFor('proposal', 'pull-up', 1).flatMap((s) => s.tests)).toContain('connector-ohms');
     expect(stationsFor('proposal', 'one-wire', 2).flatMap((s) => s.tests)).not.toContain('return-drop');
     expect(nextOfSchool('supply-first', ['open-voltage', 'supply-to-return'], new Set(['open-voltage']))).toBe(
       'supply-to-return',

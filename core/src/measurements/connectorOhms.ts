@@ -1,3 +1,4 @@
+import { pointAt, shareBefore } from '../circuit/chain.ts';
 import { shownOhm } from '../circuit/solvedCircuit.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
@@ -21,12 +22,13 @@ export const connectorOhms: Measurement = {
     'One lead at the sensor plug, one at the connector: the part of the wire between.',
   ],
   caution: null,
+  parts: (strand, { wire = 'signal', position = 1 }) => (strand === wire ? [pointAt(position, 'sensor')] : []),
   predict: ({ state: s }, { wire = 'signal', position = 1 }) => {
-    const [ohm, fault, segment] =
+    const from = pointAt(position, 'sensor');
+    const [ohm, fault, at] =
       wire === 'signal'
-        ? [s.signalOhm, s.signalFaultOhm, s.signalFaultSegment]
-        : [s.returnOhm, s.returnFaultOhm, s.returnFaultSegment];
-    const share = (s.connectors + 1 - position) / (s.connectors + 1);
-    return shownOhm(s, ohm * share + (segment >= position ? fault : 0));
+        ? [s.signalOhm, s.signalFaultOhm, s.signalFaultAt]
+        : [s.returnOhm, s.returnFaultOhm, s.returnFaultAt];
+    return shownOhm(s, ohm * (1 - shareBefore(from, s.connectors)) + (at >= from ? fault : 0));
   },
 };

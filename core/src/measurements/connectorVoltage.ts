@@ -1,3 +1,4 @@
+import { pointAt } from '../circuit/chain.ts';
 import { CAUTION, type Measurement } from './measurement.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 
@@ -17,8 +18,10 @@ export const connectorVoltage: Measurement = {
   steps: [
     'Key on, engine off. Everything plugged in.',
     'Meter on volts DC, 20 V range.',
-    'Red lead: back-probe the wire at the connector (counted from the module). Black lead: battery negative.',
+    'Red lead: back-probe the wire at the connector (counted from the module), on the side named. Black lead: battery negative.',
   ],
   caution: CAUTION.fan,
-  predict: (solved, { wire = 'signal', position = 1 }) => solved.connectorVolts('sensor', wire, position),
+  parts: (strand, { wire = 'signal', position = 1, side }) => (strand === wire ? [pointAt(position, side)] : []),
+  predict: (solved, { wire = 'signal', position = 1, side }) =>
+    solved.pointVolts('sensor', wire, pointAt(position, side)),
 };

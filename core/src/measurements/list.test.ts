@@ -54,8 +54,8 @@ test('faults show where they sit', () => {
   expect(at('panel-ohms', {}, { leakReturnS: 1 })).toBeLessThan(5);
   expect(at('dead-wire-voltage', {}, { leakSupplyS: 1e-3 })).toBeCloseTo(12.6, 2);
   expect(at('sensor-ohms', {}, { sensorFixedOhm: 5e8 })).toBe(Infinity);
-  expect(at('connector-ohms', { connectors: 1 }, { returnFaultOhm: 700, returnFaultSegment: 1 })).toBeGreaterThan(700);
-  expect(at('connector-ohms', { connectors: 1 }, { returnFaultOhm: 700, returnFaultSegment: 0 })).toBeLessThan(1);
+  expect(at('connector-ohms', { connectors: 1 }, { returnFaultOhm: 700, returnFaultAt: 3 })).toBeGreaterThan(700);
+  expect(at('connector-ohms', { connectors: 1 }, { returnFaultOhm: 700, returnFaultAt: 2 })).toBeLessThan(1);
   // The in-between unloaded voltage of a leak to ground does not change when the return is bridged.
   const leak = { leakGroundS: 1 / 3000 };
   expect(at('open-voltage-return-bridged', {}, leak)).toBeCloseTo(at('open-voltage-return', {}, leak), 2);

@@ -1,5 +1,6 @@
 import { connectorOhms } from './connectorOhms.ts';
 import { connectorVoltage } from './connectorVoltage.ts';
+import { contactDrop } from './contactDrop.ts';
 import { deadWireVoltage } from './deadWireVoltage.ts';
 import { displayedBridged } from './displayedBridged.ts';
 import { displayedPluggedIn } from './displayedPluggedIn.ts';
@@ -17,6 +18,7 @@ import { openVoltageChassis } from './openVoltageChassis.ts';
 import { openVoltageReturn } from './openVoltageReturn.ts';
 import { openVoltageReturnBridged } from './openVoltageReturnBridged.ts';
 import { panelOhms } from './panelOhms.ts';
+import { partedVoltage } from './partedVoltage.ts';
 import { pinToBody } from './pinToBody.ts';
 import { returnDrop } from './returnDrop.ts';
 import { returnWireOhms } from './returnWireOhms.ts';
@@ -54,6 +56,8 @@ export const MEASUREMENTS: readonly Measurement[] = [
   loopOhms,
   connectorVoltage,
   connectorOhms,
+  contactDrop,
+  partedVoltage,
 ];
 
 const byId = new Map(MEASUREMENTS.map((m) => [m.id, m]));

@@ -1,3 +1,5 @@
+import type { Side } from '../circuit/chain.ts';
+import type { Strand } from '../circuit/placeWeights.ts';
 import type { SolvedCircuit, Probe } from '../circuit/solvedCircuit.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Layout, Tool, Wire } from '../units/vocabulary.ts';
@@ -15,6 +17,8 @@ export interface Conditions {
   ownK?: number;
   wire?: Wire;
   position?: number;
+  /** Which side of that connector; absent: the module's. */
+  side?: Side;
   /** Of a reading that is a bound: the meter showed that there is more than this, Ω. */
   aboveOhm?: number;
 }
@@ -48,6 +52,8 @@ export interface Measurement {
   readonly probes: { red: Probe; black: Probe } | null;
   /** Where its figure stands on the drawing of the circuit, and under which words; null where it has no place there. */
   readonly mark: { place: MarkPlace; label: string } | null;
+  /** Points of the chain (`circuit/chain.ts`) on whose two sides a fault of this strand shows differently; absent: it does not look on the way. */
+  readonly parts?: (strand: Strand, conditions: Conditions) => readonly number[];
   readonly steps: readonly string[];
   readonly caution: string | null;
   /** What an ideal meter shows on this circuit, in V, Ω (Infinity is OL) or °C. */

@@ -5,7 +5,8 @@ import { FAULTS } from '../faults/list.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Hypothesis } from './predictor.ts';
 import { MACHINE_STATES } from '../units/vocabulary.ts';
-import { type Problem } from './problem.ts';
+import type { Problem, ReadingInput } from './problem.ts';
+import { stretchesOf } from './stretches.ts';
 
 /** Share of a fault's weight that is intermittent, where readings in more than one machine state could tell. */
 export const INTERMITTENT_SHARE = 0.2;
@@ -18,13 +19,23 @@ export function weightedFaults(problem: Problem): { fault: Fault; weight: number
   return possible.map((fault, i) => ({ fault, weight: weights[i] / total }));
 }
 
-export function settingOf(problem: Problem): Setting {
-  return settingOfCircuit(problem.circuit);
+/** What the faults may know of a problem: the loom is parted, in mind, where readings on the way part it. */
+export function settingOf({ circuit, readings }: Problem): Setting {
+  return settingOfCircuit(circuit, readings);
 }
 
-/** What the faults may know of a circuit. */
-export function settingOfCircuit({ layout, connectors, curve }: SensorCircuit): Setting {
-  return { layout, connectors, otherCurves: otherCommonCurves(curve), curveKnown: curve.alternatives === undefined };
+/** What the faults may know of a circuit of which this was read. */
+export function settingOfCircuit(
+  circuit: SensorCircuit,
+  readings: readonly Pick<ReadingInput, 'measurement' | 'conditions'>[] = [],
+): Setting {
+  const { layout, curve } = circuit;
+  return {
+    layout,
+    stretches: stretchesOf(circuit, readings),
+    otherCurves: otherCommonCurves(curve),
+    curveKnown: curve.alternatives === undefined,
+  };
 }
 
 /** Every definite way in which a fault can be present, shares summing to one. */

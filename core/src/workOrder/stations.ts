@@ -25,7 +25,7 @@ export const STATIONS: readonly Station[] = [
     'open-voltage-return-bridged',
     'neighbour-reference',
   ]),
-  tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop', 'connector-voltage']),
+  tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
   tests('bypass', 'Bypass', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
   tests('sensor', 'Sensor', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
   form('compare', 'Compare'),
@@ -37,8 +37,9 @@ export const STATIONS: readonly Station[] = [
     'isolation-ground',
     'isolation-return',
     'dead-wire-voltage',
-    'connector-ohms',
   ]),
+  form('where', 'Where'),
+  tests('places', 'On the way', ['connector-voltage', 'contact-drop', 'parted-voltage', 'connector-ohms']),
   form('readings', 'All readings'),
   form('decision', 'Decision'),
   form('repair', 'Repair'),
@@ -62,7 +63,10 @@ export function stationsFor(school: string, layout: Layout, connectors: number):
   const known = SCHOOLS.find((s) => s.id === school);
   const order = known ? schoolOrder(known) : null;
   const rank = (id: string): number => order?.indexOf(id) ?? 0;
-  const stations = STATIONS.map((s) => ({ ...s, tests: s.tests.filter(possible).sort((a, b) => rank(a) - rank(b)) }));
+  const stations = STATIONS.map((s) => ({
+    ...s,
+    tests: s.tests.filter(possible).sort((a, b) => rank(a) - rank(b)),
+  })).filter((s) => s.kind === 'form' || s.tests.length > 0);
   if (!order) return stations;
   // The tests change places among themselves; forms stay where they are.
   const byFirstTest = stations.filter((s) => s.kind === 'tests').sort((a, b) => rank(a.tests[0]) - rank(b.tests[0]));

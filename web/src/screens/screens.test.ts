@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { newLoom, newStop } from '@mellow-probe/core/loom/loomSchema';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { openJob } from '@mellow-probe/core/job/openJob';
@@ -184,7 +185,7 @@ describe('the card of every test', () => {
     async (_, circuit) => {
       await onBench({
         ...newJob('x', NOW, circuit),
-        circuit: { ...newJob('x', NOW, circuit).circuit, connectors: 2 },
+        loom: { ...newLoom(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] },
         temperatureC: { text: '12', value: 12 },
       });
       const { work } = session();

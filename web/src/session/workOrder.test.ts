@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { newStop } from '@mellow-probe/core/loom/loomSchema';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { newReading } from '@mellow-probe/core/job/newReading';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -165,7 +166,7 @@ describe('what comes next', () => {
     const { work, job } = opened();
     const asked = (): boolean => work.stations.some((s) => s.tests.includes('connector-voltage'));
     expect(asked()).toBe(false);
-    job.circuit.connectors = 2;
+    job.loom.stops = [newStop('a', 'connector'), newStop('b', 'splice')];
     expect(asked()).toBe(true);
   });
 });

@@ -40,7 +40,7 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
   const chosen = ref<string | null>(null);
   const draft = ref<JobConditions>({});
 
-  const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.circuit.connectors));
+  const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.loom.stops.length));
   const allTests = computed(() => stations.value.flatMap((s) => s.tests));
   const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
   const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
@@ -113,11 +113,11 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
   });
 }
 
-function asTyped({ substituteOhm, bathC, airC, wire, position }: Conditions): JobConditions {
+function asTyped({ substituteOhm, bathC, airC, wire, position, side }: Conditions): JobConditions {
   return {
     ...(substituteOhm === undefined ? {} : { substituteOhm: figure(substituteOhm) }),
     ...(airC === undefined ? {} : { airC: { text: `${airC} °C`, value: airC } }),
     ...(bathC === undefined ? {} : { bathC: { text: `${bathC} °C`, value: bathC } }),
-    ...(wire && position ? { wire, position } : {}),
+    ...(wire && position ? { wire, position, ...(side && { side }) } : {}),
   };
 }

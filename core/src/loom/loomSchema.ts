@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { MOST_CONNECTORS } from '../circuit/chain.ts';
+import { blank, DOOR, entrySchema, identifier, line } from '../units/entry.ts';
+import { HINT_IDS } from './hints.ts';
+
+/** The two wires of a place, each with a short text: pin numbers, colours. */
+const bothWires = z.strictObject({ signal: line, return: line });
+const hints = z.array(z.enum(HINT_IDS)).max(DOOR * HINT_IDS.length);
+
+export const RUN_MAKES = ['plain', 'twisted', 'shielded'] as const;
+
+/** A run of wire from a stop to the next one towards the sensor. */
+export const runSchema = z.strictObject({
+  lengthM: entrySchema,
+  areaMm2: entrySchema,
+  /** Colours of its two wires as they are called: "green", "green-white". */
+  colours: bothWires,
+  make: z.enum(RUN_MAKES),
+  hints,
+});
+
+export const STOP_KINDS = ['module', 'connector', 'splice', 'plug'] as const;
+
+/** A place where the loom can be got at, and the run that leaves it towards the sensor (blank at the sensor plug). */
+export const stopSchema = z.strictObject({
+  id: identifier,
+  kind: z.enum(STOP_KINDS),
+  name: line,
+  where: line,
+  /** Minutes until one can measure there; empty: as usual for its kind. */
+  minutes: entrySchema,
+  /** Stops with the same word here are laid open in one go; empty: for itself. */
+  opening: line,
+  pins: bothWires,
+  hints,
+  run: runSchema,
+});
+
+/** The loom from the module's plug to the sensor's, in this order. */
+export const loomSchema = z.strictObject({
+  module: stopSchema,
+  stops: z.array(stopSchema).max(MOST_CONNECTORS),
+  plug: stopSchema,
+});
+
+export type Run = z.infer<typeof runSchema>;
+export type Stop = z.infer<typeof stopSchema>;
+export type StopKind = (typeof STOP_KINDS)[number];
+export type Loom = z.infer<typeof loomSchema>;
+
+/** A stop of which nothing is known yet. */
+export function newStop(id: string, kind: StopKind): Stop {
+  return {
+    id,
+    kind,
+    name: '',
+    where: '',
+    minutes: blank(),
+    opening: '',
+    pins: { signal: '', return: '' },
+    hints: [],
+    run: { lengthM: blank(), areaMm2: blank(), colours: { signal: '', return: '' }, make: 'plain', hints: [] },
+  };
+}
+
+/** A loom without connectors. */
+export const newLoom = (): Loom => ({ module: newStop('module', 'module'), stops: [], plug: newStop('plug', 'plug') });
+
+/** The stops in order, module and sensor plug included. */
+export const stopsOf = ({ module, stops, plug }: Loom): Stop[] => [module, ...stops, plug];
+
+/** The part of the loom at an element of the chain: a stop's contact, or the run after it. */
+export function partAt(loom: Loom, element: number): { stop: Stop; run: Run | null } {
+  const stop = stopsOf(loom)[element >> 1];
+  return { stop, run: element % 2 === 1 ? stop.run : null };
+}

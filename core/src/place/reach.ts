@@ -1,0 +1,40 @@
+import type { Kit } from '../kit/kitSchema.ts';
+import { type Loom, type StopKind, stopsOf } from '../loom/loomSchema.ts';
+
+/** How much work the stops of a loom are: minutes to get at each, and which are laid open in one go (same number). */
+export interface LoomReach {
+  minutes: readonly number[];
+  opening: readonly number[];
+}
+
+/** Minutes to get at a stop of which nobody said how long it takes. Common practice, no source. */
+const USUAL: Readonly<Record<StopKind, number>> = { module: 15, connector: 6, splice: 12, plug: 3 };
+const EASE = { easy: 0.6, usual: 1, hard: 3 } as const;
+
+/** The reach of each stop, module and sensor plug included: as told, else as usual for its kind and for this machine. */
+export function reachOf(loom: Loom, kit: Kit): LoomReach {
+  const stops = stopsOf(loom);
+  const groups = new Map<string, number>();
+  const opening = stops.map(({ opening: word }, i) => {
+    const name = word.trim().toLowerCase();
+    if (name === '') return i;
+    if (!groups.has(name)) groups.set(name, i);
+    return groups.get(name)!;
+  });
+  const minutes = stops.map(({ kind, minutes: { value } }) => {
+    if (value !== null && value > 0) return Math.min(value, 5000);
+    const ease = kind === 'module' || kind === 'plug' ? EASE[kit.access[kind]] : 1;
+    return USUAL[kind] * ease;
+  });
+  return { minutes, opening };
+}
+
+/** The reach of a loom of so many connectors of which nothing was told. */
+export function usualReach(connectors: number): LoomReach {
+  const count = connectors + 2;
+  const kind = (i: number): StopKind => (i === 0 ? 'module' : i === count - 1 ? 'plug' : 'connector');
+  return {
+    minutes: Array.from({ length: count }, (_, i) => USUAL[kind(i)]),
+    opening: Array.from({ length: count }, (_, i) => i),
+  };
+}
