@@ -4,12 +4,14 @@ import { nextCommand } from './commands/next.ts';
 import { rankCommand } from './commands/rank.ts';
 import { simulateCommand } from './commands/simulate.ts';
 import { studyCommand } from './commands/study.ts';
+import { whereCommand } from './commands/where.ts';
 import { type Command, EXIT, UsageError, WorldError } from './command.ts';
 
 /** Every command of the terminal door. A new one is one file and one line here. */
 const COMMANDS: readonly Command[] = [
   rankCommand,
   nextCommand,
+  whereCommand,
   convertCommand,
   fitCommand,
   simulateCommand,

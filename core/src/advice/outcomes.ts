@@ -24,13 +24,27 @@ const RARE = 0.02;
  * the fault.
  */
 export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTable): Outcome[] {
-  const { given, shares } = table;
-  // Sums up to each border make any class a difference; OL, the last bin, lies above all figures.
-  const sums = given.map((bins) => {
+  const sums = sumsOf(table);
+  const borders = bestBorders(table, sums);
+  return borders
+    .slice(1)
+    .map((to, k) => classOf(faults, table, sums, borders[k], to))
+    .filter((o) => o.probability > RARE)
+    .sort((x, y) => y.probability - x.probability);
+}
+
+/** Sums up to each border make any class a difference; OL, the last bin, lies above all figures. */
+function sumsOf({ given }: Pick<OutcomeTable, 'given'>): Float64Array[] {
+  return given.map((bins) => {
     const sum = new Float64Array(BINS + 2);
     for (let b = 0; b <= BINS; b++) sum[b + 1] = sum[b] + bins[b];
     return sum;
   });
+}
+
+/** Borders of the two to four classes, in bins, from the first to the one behind the last: the cuts that keep most of what the test tells. */
+export function bestBorders(table: Pick<OutcomeTable, 'given' | 'shares'>, sums = sumsOf(table)): number[] {
+  const { shares } = table;
   const told = (from: number, to: number): number => {
     let [mixed, inner] = [0, 0];
     for (let i = 0; i < sums.length; i++) {
@@ -48,12 +62,7 @@ export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTabl
     if (more.told < WORTH_A_CLASS * cuts.told) break;
     cuts = more;
   }
-  const borders = [0, ...cuts.at, end];
-  return borders
-    .slice(1)
-    .map((to, k) => classOf(faults, table, sums, borders[k], to))
-    .filter((o) => o.probability > RARE)
-    .sort((x, y) => y.probability - x.probability);
+  return [0, ...cuts.at, end];
 }
 
 /**

@@ -65,6 +65,12 @@ const LEADS = 0.5;
 /** A place this likely is known. */
 export const SURE = 0.9;
 
+/** From this probability of one strand on, where it lies is the question, no longer what it is. */
+const FIRM = 0.8;
+
+/** Is the next thing to do a reading on the way? */
+export const asksWhere = ({ next, probability }: PlaceAdvice): boolean => next !== null && probability >= FIRM;
+
 /** What can be read on the way for each strand: the plainest first. */
 const KINDS: Readonly<Record<Strand, readonly { measurement: string; sides: readonly Side[] }[]>> = {
   signal: [

@@ -114,7 +114,7 @@ function readingsSection(job: Job, assessment: Assessment | null, { unit, when }
     const leader = assessment?.suspects[0];
     const value = r.value === null ? r.text : formatQuantity(r.value === 'OL' ? Infinity : r.value, quantity, unit);
     return [
-      [title, readingConditionsText(r, unit)].filter(Boolean).join(', '),
+      [title, readingConditionsText(r, unit, job.loom)].filter(Boolean).join(', '),
       value,
       view ? formatInterval(view.healthy, quantity, unit) : '',
       view && leader && leader.fault !== 'healthy' ? formatInterval(leader.predicts[at], quantity, unit) : '',

@@ -1,18 +1,19 @@
 import type { Job, JobReading } from '../job/jobSchema.ts';
+import type { Loom } from '../loom/loomSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import { wayText } from './placeText.ts';
 
 /** The conditions of a test in words, empty where it has none: "with 1.00 kΩ", "water at 60 °C", "signal wire, connector 2". */
-export function conditionsText(
-  { substituteOhm, bathC, airC, wire, position }: Conditions,
-  unit: TemperatureUnit,
-): string {
+export function conditionsText(conditions: Conditions, unit: TemperatureUnit, loom?: Loom): string {
+  const { substituteOhm, bathC, airC } = conditions;
   const parts: string[] = [];
   if (substituteOhm !== undefined) parts.push(`with ${formatOhm(substituteOhm)}`);
   if (airC !== undefined) parts.push(`air at ${formatTemperature(airC, unit, Number.isInteger(airC) ? 0 : 1)}`);
   if (bathC !== undefined) parts.push(`water at ${formatTemperature(bathC, unit, Number.isInteger(bathC) ? 0 : 1)}`);
-  if (wire && position) parts.push(`${wire} wire, connector ${position}`);
+  const way = wayText(conditions, loom);
+  if (way !== '') parts.push(way);
   return parts.join(', ');
 }
 
@@ -20,13 +21,14 @@ export function conditionsText(
 export function readingConditionsText(
   { conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>,
   unit: TemperatureUnit,
+  loom?: Loom,
 ): string {
   const known: Conditions = {};
   if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
   if (typeof c.airC?.value === 'number') known.airC = c.airC.value;
   if (typeof c.bathC?.value === 'number') known.bathC = c.bathC.value;
-  if (c.wire && c.position) [known.wire, known.position] = [c.wire, c.position];
-  const words = conditionsText(known, unit);
+  if (c.wire && c.position) Object.assign(known, { wire: c.wire, position: c.position, side: c.side });
+  const words = conditionsText(known, unit, loom);
   const machine = state === 'hot' ? 'hot or after heat' : state === 'wiggling' ? 'while wiggling' : '';
   return [words, machine].filter((w) => w !== '').join(', ');
 }

@@ -1,6 +1,7 @@
 import type { Job, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
+import { asksWhere } from '@mellow-probe/core/place/placeAdvice';
 import { figure } from '@mellow-probe/core/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
 import { computed, reactive, ref } from 'vue';
@@ -74,7 +75,9 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
   const proposed = computed(() => {
     const next = nextOfSchool(job.school, allTests.value, doneTests.value);
     if (next) return { measurement: next, conditions: {} };
-    return verdict.advice?.proposals[0] ?? null;
+    const { advice } = verdict;
+    if (advice && asksWhere(advice.where)) return advice.where.next;
+    return advice?.proposals[0] ?? null;
   });
 
   function goNext(): void {

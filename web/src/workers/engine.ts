@@ -7,6 +7,8 @@ import { priorFactors } from '@mellow-probe/core/job/priorFactors';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { accessOf } from '@mellow-probe/core/kit/access';
 import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
+import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
+import { reachOf } from '@mellow-probe/core/place/reach';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
 import { explain } from '@mellow-probe/core/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/verdict/chartLines';
@@ -40,6 +42,7 @@ export const engine: Engine = {
     const advice = {
       proposals: proposeTests(problem, posterior, access),
       undecided: undecidedPairs(problem, posterior, access),
+      where: placeAdvice(posterior, reachOf(job.loom, job.kit)),
     };
     if (!(await tell({ kind: 'advice', advice }))) return;
     const steps = twoFaultSteps(problem, posterior, assessment, access);

@@ -7,6 +7,7 @@ import type { PriorFactor } from '@mellow-probe/core/model/priorFactor';
 import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 
@@ -26,6 +27,8 @@ export interface EngineAnswer {
 export interface Advice {
   proposals: Proposal[];
   undecided: Undecided[];
+  /** Where on the way it lies, and where to look next. */
+  where: PlaceAdvice;
 }
 
 /** The parts of an answer, in the order in which they come: the verdict need not wait for the others. */

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { SIDES } from '@mellow-probe/core/circuit/chain';
+import { wayText } from '@mellow-probe/core/wording/placeText';
 import PickList from '../../components/base/PickList.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { blank } from '@mellow-probe/core/units/entry';
@@ -58,20 +60,26 @@ function condition(change: JobConditions): void {
   else work.draft = { ...work.draft, ...change };
 }
 function where(text: string): void {
-  const [wire, position] = text.split(' ');
-  condition({ wire: wire as 'signal' | 'return', position: Number(position) });
+  const at = positions.value.find((p) => p.value === text)?.at;
+  if (at) condition(at);
 }
 const STATES = [
   { value: 'steady', label: 'as found' },
   { value: 'hot', label: 'hot, after heat' },
   { value: 'wiggling', label: 'wiggling' },
 ] as const;
+/** Readings at a connector that is closed have two sides to be taken on. */
+const twoSided = computed(() => about.value.id === 'connector-voltage');
+const keyOf = ({ wire = 'signal', position = 1, side }: JobConditions): string =>
+  [wire, position, twoSided.value ? (side ?? 'module') : ''].join(' ');
 const positions = computed(() =>
-  ['signal', 'return'].flatMap((wire) =>
-    Array.from({ length: job.circuit.connectors }, (_, n) => ({
-      value: `${wire} ${n + 1}`,
-      label: `${wire}, connector ${n + 1}`,
-    })),
+  (['signal', 'return'] as const).flatMap((wire) =>
+    job.loom.stops.flatMap((_, n) =>
+      (twoSided.value ? SIDES : [undefined]).map((side) => {
+        const at = { wire, position: n + 1, ...(side && { side }) };
+        return { value: keyOf(at), label: wayText(at, job.loom), at };
+      }),
+    ),
   ),
 );
 </script>
@@ -124,7 +132,7 @@ const positions = computed(() =>
         v-if="asks('position')"
         label="where"
         :options="positions"
-        :model-value="`${conditions.wire ?? 'signal'} ${conditions.position ?? 1}`"
+        :model-value="keyOf(conditions)"
         @update:model-value="where"
       />
       <EntryField

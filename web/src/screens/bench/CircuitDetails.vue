@@ -12,7 +12,7 @@ import EntryField from '../../components/EntryField.vue';
 import KitForm from '../../components/KitForm.vue';
 import { useSession } from '../../session/jobSession.ts';
 
-/** What is rarely changed of a circuit: layout, supply, display scale, connectors, table points. */
+/** What is rarely changed of a circuit: layout, supply, display scale, table points. */
 const open = defineModel<boolean>('open', { required: true });
 const { job, verdict } = useSession();
 const circuit = computed(() => job.circuit);
@@ -32,7 +32,6 @@ const COMPARED = [
   { value: 'true', label: 'the reference that feeds the sensor' },
   { value: 'false', label: 'a reference of its own' },
 ];
-const COUNTS = Array.from({ length: 9 }, (_, value) => ({ value, label: String(value) }));
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
 interface Line {
@@ -171,7 +170,6 @@ const ratiometric = computed({
         />
       </div>
       <PickList v-model="ratiometric" label="The module compares the signal with" :options="COMPARED" />
-      <PickList v-model="circuit.connectors" label="Connectors between module and plug" :options="COUNTS" />
       <h3>Kit used on this check</h3>
       <KitForm v-model="job.kit" />
     </div>

@@ -3,6 +3,10 @@ import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
+import { placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
+import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
+import type { Proposal } from '@mellow-probe/core/advice/nextTest';
+import { asksWhere, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import OutcomeScale from './OutcomeScale.vue';
@@ -20,11 +24,14 @@ const preferences = usePreferences();
 const { job, work } = useSession();
 
 const nameOf = (measurement: string, conditions: Parameters<typeof conditionsText>[0]): string => {
-  const words = conditionsText(conditions, preferences.temperatureUnit);
+  const words = conditionsText(conditions, preferences.temperatureUnit, job.loom);
   return `${measurementById(measurement).name}${words ? `, ${words}` : ''}`;
 };
-const tests = computed(() =>
-  props.advice.proposals.map((p) => {
+/** Once it is plain what is wrong, the question is where; readings that tell what stand behind it. */
+const where = computed(() => (asksWhere(props.advice.where) ? props.advice.where.next : null));
+const tests = computed(() => {
+  const { temperatureUnit } = preferences;
+  const shown = (p: PlaceTest | Proposal, outcomes: OutcomeLine[]) => {
     const m = measurementById(p.measurement);
     return {
       measurement: p.measurement,
@@ -34,10 +41,13 @@ const tests = computed(() =>
       quantity: m.quantity,
       caution: m.caution,
       minutesText: `${Math.max(1, Math.round(p.minutes))} min`,
-      outcomes: outcomeLines(p, preferences.temperatureUnit),
+      outcomes,
     };
-  }),
-);
+  };
+  const what = props.advice.proposals.map((p) => shown(p, outcomeLines(p, temperatureUnit)));
+  const next = where.value;
+  return next ? [shown(next, placeOutcomeLines(next, job.loom, temperatureUnit)), ...what.slice(0, 2)] : what;
+});
 const school = computed(() => SCHOOLS.find((s) => s.id === job.school));
 const schoolNext = computed(() =>
   school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : '',
@@ -53,7 +63,7 @@ const pair = computed(() => {
 
 /** Below this many bits even the best test changes next to nothing. */
 const WORTH_DOING = 0.02;
-const enough = computed(() => !(props.advice.proposals[0]?.bits >= WORTH_DOING));
+const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits >= WORTH_DOING));
 </script>
 
 <template>

@@ -10,7 +10,7 @@ import CardEntry from './CardEntry.vue';
 import CardOutcome from './CardOutcome.vue';
 
 /** One test: how it is set up, its caution, one large field, and at once what the figure says. */
-const { verdict, work } = useSession();
+const { job, verdict, work } = useSession();
 const preferences = usePreferences();
 const root = ref<HTMLElement>();
 const narrow = useNarrow();
@@ -71,8 +71,8 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           @click="work.goReading(r.id)"
         >
           {{ r.text || '—' }}
-          <span v-if="readingConditionsText(r, preferences.temperatureUnit)">{{
-            readingConditionsText(r, preferences.temperatureUnit)
+          <span v-if="readingConditionsText(r, preferences.temperatureUnit, job.loom)">{{
+            readingConditionsText(r, preferences.temperatureUnit, job.loom)
           }}</span>
         </ActButton>
         <ActButton kind="bare" :class="{ on: work.readingId === null }" @click="work.again()">

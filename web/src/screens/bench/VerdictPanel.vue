@@ -8,6 +8,8 @@ import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
+import { asksWhere } from '@mellow-probe/core/place/placeAdvice';
+import { whereText } from '@mellow-probe/core/wording/placeText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -19,7 +21,7 @@ import WhyDrawer from './WhyDrawer.vue';
 
 /** The verdict so far: a sentence with a size, the groups, why, and what to measure next. On a tablet a sheet that pulls up. */
 defineEmits<{ next: [] }>();
-const { job, verdict, judging } = useSession();
+const { job, verdict, judging, work } = useSession();
 const preferences = usePreferences();
 const why = ref(false);
 const pulledUp = ref(false);
@@ -45,6 +47,11 @@ const STATES = {
 const leader = computed(() => {
   const first = assessment.value?.suspects[0];
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
+});
+/** Where it lies, once that is the question. */
+const where = computed(() => {
+  const told = verdict.advice?.where;
+  return told && (told.known || asksWhere(told)) ? whereText(told, job.loom) : '';
 });
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {
@@ -109,6 +116,10 @@ const failure = computed(() => {
         <h2>{{ words.title }}</h2>
         <p class="detail">{{ words.detail }}</p>
         <p v-if="leader" class="repair">{{ leader.repair }}</p>
+        <p v-if="where" class="repair" data-test="where-line">
+          <b>Where:</b> {{ where }}
+          <ActButton kind="bare" class="why" @click="work.goStation('where')">The loom</ActButton>
+        </p>
         <p v-if="decision" class="repair">
           <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
         </p>

@@ -29,7 +29,7 @@ const rows = computed(() =>
     return {
       r,
       name: m.title,
-      conditions: readingConditionsText(r, preferences.temperatureUnit),
+      conditions: readingConditionsText(r, preferences.temperatureUnit, job.loom),
       view: viewOf(r.measurement, r),
       issue: issue ? issueText(issue, m.quantity, preferences.temperatureUnit) : '',
       when: r.takenAt ? dayjs(r.takenAt).format('DD MMM HH:mm') : '',

@@ -7,6 +7,7 @@ import ProofForm from './ProofForm.vue';
 import ReadingsForm from './ReadingsForm.vue';
 import RepairForm from './RepairForm.vue';
 import RightSensorForm from './RightSensorForm.vue';
+import WhereForm from './WhereForm.vue';
 
 /** The stations of the order of work that are forms, by id. A new one is one file and one line here and in `workOrder/stations`. */
 export const FORMS: Readonly<Record<string, Component>> = {
@@ -14,6 +15,7 @@ export const FORMS: Readonly<Record<string, Component>> = {
   'right-sensor': RightSensorForm,
   look: LookForm,
   compare: CompareForm,
+  where: WhereForm,
   readings: ReadingsForm,
   decision: DecisionForm,
   repair: RepairForm,

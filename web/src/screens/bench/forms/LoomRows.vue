@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { MOST_CONNECTORS } from '@mellow-probe/core/circuit/chain';
+import { newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
+import { pastedLoom, type PastedLoom } from '@mellow-probe/core/loom/pastedLoom';
+import { stopName } from '@mellow-probe/core/wording/placeText';
+import type Sortable from 'sortablejs';
+import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { newId } from '../../../browser/newId.ts';
+import ActButton from '../../../components/base/ActButton.vue';
+import MenuButton from '../../../components/base/MenuButton.vue';
+import NoticeBar from '../../../components/base/NoticeBar.vue';
+import TextField from '../../../components/base/TextField.vue';
+import EntryField from '../../../components/EntryField.vue';
+import { useSession } from '../../../session/jobSession.ts';
+
+/** The loom entered row by row, a row a connector, in the order from the module; dragged, moved by menu, or pasted from a sheet. */
+const { job, verdict } = useSession();
+const list = ref<HTMLElement>();
+const pasted = ref('');
+const problems = ref<PastedLoom['problems']>([]);
+let sorting: Sortable | null = null;
+let gone = false;
+
+onMounted(async () => {
+  const { default: Sorter } = await import('sortablejs');
+  if (gone || !list.value) return;
+  sorting = Sorter.create(list.value, {
+    handle: '.grip',
+    animation: 0,
+    onEnd: ({ item, oldIndex, newIndex }) => {
+      if (oldIndex === undefined || newIndex === undefined) return;
+      // The rows are drawn from the record: what was dragged goes back to where it was, and the record says where it goes.
+      item.remove();
+      list.value?.insertBefore(item, list.value.children[oldIndex] ?? null);
+      move(oldIndex, newIndex);
+    },
+  });
+});
+onBeforeUnmount(() => {
+  gone = true;
+  sorting?.destroy();
+});
+
+function move(from: number, to: number): void {
+  const stops = [...job.loom.stops];
+  const [moved] = stops.splice(from, 1);
+  stops.splice(to, 0, moved);
+  job.loom.stops = stops;
+}
+function add(kind: StopKind): void {
+  job.loom.stops.push(newStop(newId(), kind));
+}
+function take(): void {
+  const read = pastedLoom(pasted.value, newId);
+  problems.value = read.problems;
+  if (read.stops.length === 0) return;
+  job.loom.stops = read.stops;
+  pasted.value = '';
+}
+const acts = (i: number) => [
+  ...(i > 0 ? [{ name: 'Towards the module', act: () => move(i, i - 1) }] : []),
+  ...(i < job.loom.stops.length - 1 ? [{ name: 'Towards the sensor', act: () => move(i, i + 1) }] : []),
+  { name: 'Take out', act: () => void job.loom.stops.splice(i, 1), grave: true },
+];
+</script>
+
+<template>
+  <div class="rows">
+    <p class="soft">From the module to the sensor plug, a row each. Lengths are to the next one.</p>
+    <div ref="list">
+      <div
+        v-for="(stop, i) in job.loom.stops"
+        :key="stop.id"
+        class="row"
+        role="group"
+        :aria-label="stopName(stop, i + 1)"
+      >
+        <span class="grip" aria-hidden="true" title="Drag to another place">⠿</span>
+        <TextField
+          v-model="stop.name"
+          label="Name"
+          :maxlength="400"
+          :placeholder="stopName({ ...stop, name: '' }, i + 1)"
+        />
+        <TextField v-model="stop.where" label="Where" :maxlength="400" />
+        <EntryField
+          v-model="stop.minutes"
+          label="Minutes"
+          quantity="number"
+          :issue="verdict.issues.get(`loom.${stop.id}.minutes`)"
+        />
+        <EntryField
+          v-model="stop.run.lengthM"
+          label="Metres"
+          quantity="number"
+          :issue="verdict.issues.get(`loom.${stop.id}.lengthM`)"
+        />
+        <MenuButton label="⋯" :name="`What can be done with ${stopName(stop, i + 1)}`" :entries="acts(i)" />
+      </div>
+    </div>
+    <div class="adds">
+      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('connector')"
+        >Add a connector</ActButton
+      >
+      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('splice')">Add a splice</ActButton>
+    </div>
+    <TextField
+      v-model="pasted"
+      label="Or paste rows from a sheet: name, where, minutes, metres, pins, colours"
+      :rows="3"
+      :maxlength="20000"
+      unsent
+      placeholder="C1&#9;behind the tank&#9;12&#9;7"
+    />
+    <ActButton :disabled="pasted.trim() === ''" @click="take">Take these rows in place of the present ones</ActButton>
+    <NoticeBar v-if="problems.length > 0" kind="odd">
+      <template v-for="p in problems" :key="p.line">Line {{ p.line }}: {{ p.why }}. </template>
+    </NoticeBar>
+  </div>
+</template>
+
+<style scoped>
+.rows {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: stretch;
+}
+.row {
+  display: grid;
+  grid-template-columns: 24px minmax(80px, 1fr) minmax(100px, 1.6fr) 84px 84px 44px;
+  gap: 4px 8px;
+  align-items: end;
+  padding: 4px 0 8px;
+  border-bottom: 1px solid var(--line);
+}
+.grip {
+  cursor: grab;
+  align-self: center;
+  text-align: center;
+  color: var(--soft);
+  touch-action: none;
+}
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+@media (max-width: 620px) {
+  .row {
+    grid-template-columns: 24px 1fr 1fr 44px;
+  }
+  .row > :nth-child(3) {
+    grid-column: 3 / 5;
+  }
+  .row > :nth-child(4) {
+    grid-column: 2;
+  }
+}
+</style>

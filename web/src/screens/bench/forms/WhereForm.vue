@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { asksWhere } from '@mellow-probe/core/place/placeAdvice';
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import {
+  placeOutcomeLines,
+  positionName,
+  searchText,
+  wayTestName,
+  whereText,
+} from '@mellow-probe/core/wording/placeText';
+import { computed, ref } from 'vue';
+import ActButton from '../../../components/base/ActButton.vue';
+import FoldOut from '../../../components/base/FoldOut.vue';
+import LoomRun from '../../../components/loom/LoomRun.vue';
+import { useSession } from '../../../session/jobSession.ts';
+import { usePreferences } from '../../../stores/preferences.ts';
+import FormSheet from './FormSheet.vue';
+import LoomRows from './LoomRows.vue';
+import StopSheet from './StopSheet.vue';
+
+/** Where on the way from module to sensor the fault lies, and at which connector to look next. */
+const { job, verdict, work } = useSession();
+const preferences = usePreferences();
+const where = computed(() => verdict.advice?.where ?? null);
+const next = computed(() => where.value?.next ?? null);
+const says = computed(() => (where.value ? whereText(where.value, job.loom) : ''));
+const lines = computed(() => (next.value ? placeOutcomeLines(next.value, job.loom, preferences.temperatureUnit) : []));
+const about = computed(() => (next.value ? measurementById(next.value.measurement) : null));
+const empty = computed(() => job.loom.stops.length === 0);
+const picked = ref(0);
+const open = ref(false);
+function pick(element: number): void {
+  picked.value = element >> 1;
+  open.value = true;
+}
+</script>
+
+<template>
+  <FormSheet
+    title="Where in the loom?"
+    purpose="“The wiring” is half an answer. With the connectors on the way the tool says which place to look at next, with the least to lay open."
+  >
+    <p class="caution">
+      ▲ Key off before a connector is parted or joined. Never part or probe airbag, high-voltage or limit circuits.
+    </p>
+    <p v-if="says" class="told" data-test="where">{{ says }}</p>
+    <p v-else class="told odd" data-test="where">
+      <template v-if="empty">No connectors yet: add those between module and sensor plug.</template>
+      <template v-else>Not the question yet: the readings do not point at a wire.</template>
+    </p>
+    <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
+    <section v-if="next && about" class="next" data-test="where-next" aria-label="Next place to look">
+      <h3>Next: {{ wayTestName(next, job.loom) }} · {{ Math.max(1, Math.round(next.minutes)) }} min</h3>
+      <dl>
+        <template v-for="line in lines" :key="line.range">
+          <dt class="mono">{{ line.range }}</dt>
+          <dd>{{ line.leaves }} · {{ line.chance }}</dd>
+        </template>
+      </dl>
+      <p>{{ searchText(next) }}</p>
+      <p v-if="about.caution" class="small">▲ {{ about.caution }}</p>
+      <ActButton class="go" @click="work.goTest(next.measurement, next.conditions)">
+        I am at {{ positionName(job.loom, next.conditions.position ?? 1) }}
+      </ActButton>
+      <p v-if="where && !asksWhere(where)" class="small">
+        What is wrong is not settled yet; a test that tells that may come first.
+      </p>
+    </section>
+    <FoldOut title="Enter the loom row by row">
+      <LoomRows />
+    </FoldOut>
+    <StopSheet v-model:open="open" :index="picked" />
+  </FormSheet>
+</template>
+
+<style scoped>
+.next {
+  background: var(--spruce);
+  color: var(--on-spruce);
+  border-radius: var(--corner);
+  padding: 12px 16px;
+}
+.next h3 {
+  font-size: 17px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  margin: 6px 0;
+}
+dt {
+  font-weight: 600;
+  white-space: nowrap;
+}
+dd {
+  margin: 0;
+}
+.small {
+  font-size: 13px;
+}
+.go.go {
+  width: 100%;
+  margin: 8px 0 2px;
+  background: var(--sheet);
+  color: var(--spruce);
+  font-weight: 600;
+}
+</style>
