@@ -1,6 +1,7 @@
 import { convertCommand } from './commands/convert.ts';
 import { fitCommand } from './commands/fit.ts';
 import { nextCommand } from './commands/next.ts';
+import { planCommand } from './commands/plan.ts';
 import { rankCommand } from './commands/rank.ts';
 import { simulateCommand } from './commands/simulate.ts';
 import { studyCommand } from './commands/study.ts';
@@ -12,6 +13,7 @@ const COMMANDS: readonly Command[] = [
   rankCommand,
   nextCommand,
   whereCommand,
+  planCommand,
   convertCommand,
   fitCommand,
   simulateCommand,

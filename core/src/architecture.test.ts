@@ -26,7 +26,7 @@ const CORE_ROOMS = [
     'catalogue',
   ],
   ...['kit', 'loom', 'baths', 'divider', 'comparing', 'judging', 'identify'],
-  ...['model', 'simulation', 'inference', 'verdict', 'advice', 'place', 'workOrder'],
+  ...['model', 'simulation', 'inference', 'verdict', 'advice', 'place', 'plan', 'workOrder'],
   ...['job', 'rightSensor', 'proof', 'wording', 'report'],
 ];
 

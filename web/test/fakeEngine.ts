@@ -18,6 +18,7 @@ export function fakeEngine() {
     judge: (job, chart, tell) => new Promise((done, fail) => asked.push({ job, chart, tell, done, fail })),
     withoutEach: () => Promise.resolve([]),
     course: () => Promise.resolve([]),
+    plan: () => Promise.resolve(null),
   };
   const verdict = (job: Job): Part => ({
     kind: 'verdict',

@@ -6,6 +6,7 @@ import { kitSchema } from '../kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
 import { DOOR, entrySchema, identifier, line, paragraph, timestamp } from '../units/entry.ts';
 import { loomSchema } from '../loom/loomSchema.ts';
+import { worthSchema } from '../plan/worthSchema.ts';
 import { readingSchema } from './readingSchema.ts';
 import * as record from './recordSchemas.ts';
 
@@ -27,6 +28,8 @@ export const jobSchema = z.strictObject({
   circuit: circuitSchema,
   /** The way from the module to the sensor plug. */
   loom: loomSchema,
+  /** Prices and minutes, for what is worth doing. */
+  worth: worthSchema,
   kit: kitSchema,
   /** The order of work: 'proposal' (by information per minute) or the id of a school. */
   school: identifier,

@@ -2,6 +2,7 @@ import { NEWEST_VERSION } from './migrations/list.ts';
 import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../catalogue/circuits.ts';
 import { genericKit, type Kit } from '../kit/kitSchema.ts';
 import { newLoom } from '../loom/loomSchema.ts';
+import { newWorth } from '../plan/worthSchema.ts';
 import { blank, figure } from '../units/entry.ts';
 import type { Job, JobCircuit } from './jobSchema.ts';
 
@@ -51,6 +52,7 @@ export function newJob(
     tags: [],
     circuit: circuitFromCatalogue(circuit),
     loom: newLoom(),
+    worth: newWorth(),
     kit,
     school: 'proposal',
     temperatureC: blank(),

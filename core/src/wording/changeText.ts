@@ -17,6 +17,7 @@ const PARTS: Record<string, string> = {
   rightSensor: 'the right sensor',
   circuit: 'circuit',
   loom: 'loom',
+  worth: 'prices',
   kit: 'kit',
   comparison: 'comparison',
   findings: 'findings',

@@ -40,6 +40,7 @@ export const STATIONS: readonly Station[] = [
   ]),
   form('where', 'Where'),
   tests('places', 'On the way', ['connector-voltage', 'contact-drop', 'parted-voltage', 'connector-ohms']),
+  form('worth', 'Worth it?'),
   form('readings', 'All readings'),
   form('decision', 'Decision'),
   form('repair', 'Repair'),

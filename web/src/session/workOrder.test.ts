@@ -26,6 +26,8 @@ function opened(advice: unknown = null) {
   const verdict = { advice } as VerdictView;
   return { job: record.value, work: followWork(record, verdict) };
 }
+/** Advice that says nothing of places. */
+const NOWHERE = { next: null, probability: 0 };
 const ALL = stationsFor('proposal', 'pull-up', 0);
 const TESTS = ALL.flatMap((s) => s.tests);
 /** A station of several tests, and one of words. */
@@ -124,9 +126,10 @@ describe('the card', () => {
 describe('what comes next', () => {
   test('the tool’s proposal with its conditions; none where there is none', () => {
     expect(opened().work.proposed).toBeNull();
-    expect(opened({ proposals: [] }).work.proposed).toBeNull();
+    expect(opened({ proposals: [], where: NOWHERE }).work.proposed).toBeNull();
     const { work } = opened({
       proposals: [{ measurement: 'displayed-substituted', conditions: { substituteOhm: 470 } }],
+      where: NOWHERE,
     });
     expect(work.proposed).toMatchObject({ measurement: 'displayed-substituted' });
     work.goProposed();
@@ -134,6 +137,17 @@ describe('what comes next', () => {
     const none = opened().work;
     none.goProposed();
     expect(none.test).toBeNull();
+  });
+  test('once it is plain what is wrong, the reading that tells where comes first, with its side of the connector', () => {
+    const conditions = { wire: 'return', position: 2, side: 'sensor' };
+    const next = { measurement: 'connector-voltage', conditions };
+    const proposals = [{ measurement: 'displayed', conditions: {} }];
+    const told = opened({ proposals, where: { next, probability: 0.9 } });
+    told.job.loom.stops = [newStop('a', 'connector'), newStop('b', 'splice')];
+    expect(told.work.proposed).toEqual(next);
+    told.work.goProposed();
+    expect([told.work.station, told.work.test, told.work.draft]).toEqual(['places', 'connector-voltage', conditions]);
+    expect(opened({ proposals, where: { next, probability: 0.6 } }).work.proposed!.measurement).toBe('displayed');
   });
   test('a school goes before the proposal, in its own order, past what is done', () => {
     const { work, job } = opened({ proposals: [{ measurement: 'displayed', conditions: {} }] });

@@ -382,7 +382,7 @@ test('a job of the first format, stored long ago, is opened', async () => {
     id: string;
   };
   await putRaw(w, fixture.id, fixture);
-  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(5);
+  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(6);
 });
 
 test('steps are read back as they were written; what is no list of steps counts as none', async () => {

@@ -9,6 +9,8 @@ import { accessOf } from '@mellow-probe/core/kit/access';
 import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
 import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
 import { reachOf } from '@mellow-probe/core/place/reach';
+import { planOf } from '@mellow-probe/core/plan/planOf';
+import { costsOf } from '@mellow-probe/core/plan/worthSchema';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
 import { explain } from '@mellow-probe/core/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/verdict/chartLines';
@@ -56,6 +58,13 @@ export const engine: Engine = {
   withoutEach(job) {
     const { problem } = checkJob(job);
     return problem ? withoutEach(problem) : [];
+  },
+  plan(job) {
+    const { problem } = checkJob(job);
+    if (!problem) return null;
+    const posterior = posteriorOf(problem);
+    const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
+    return planOf(posterior, accessOf(job.kit), costsOf(job.worth, job.kit, where));
   },
   course(job) {
     const { problem } = checkJob(job);

@@ -8,6 +8,7 @@ import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
+import type { Plan } from '@mellow-probe/core/plan/planOf';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 
@@ -48,4 +49,6 @@ export interface Engine {
   withoutEach(job: Job): WithoutReading[];
   /** How the verdict moved, reading by reading; nothing while the circuit is not complete. */
   course(job: Job): CourseStep[];
+  /** What to act, test on or stop is expected to cost; null while the circuit is not complete. */
+  plan(job: Job): Plan | null;
 }

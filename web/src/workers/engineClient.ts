@@ -1,4 +1,5 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Plan } from '@mellow-probe/core/plan/planOf';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import * as Comlink from 'comlink';
@@ -27,6 +28,7 @@ export interface EngineLine {
   withoutEach(job: Job): Promise<WithoutReading[]>;
   /** How the verdict moved, reading by reading. */
   course(job: Job): Promise<CourseStep[]>;
+  plan(job: Job): Promise<Plan | null>;
 }
 
 /** The longest the engine may be silent, ms: the slowest phone needs a second for a ranking. */
@@ -93,5 +95,6 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
       }),
     withoutEach: (job) => ask((remote) => remote.withoutEach(job)),
     course: (job) => ask((remote) => remote.course(job)),
+    plan: (job) => ask((remote) => remote.plan(job)),
   };
 }

@@ -14,7 +14,7 @@ const stop = (id: string, kind: string): object => ({
   run: { lengthM: figure(), areaMm2: figure(), colours: wires(), make: 'plain', hints: [] },
 });
 
-/** Frozen. Version 6: the loom with its stops in place of a number of connectors. */
+/** Frozen. Version 6: the loom with its stops in place of a number of connectors, and what is known of prices. */
 export const loom: Migration = {
   to: 6,
   migrate: (data) => {
@@ -28,6 +28,15 @@ export const loom: Migration = {
         module: stop('module', 'module'),
         stops: Array.from({ length: count }, (_, i) => stop(`c${i + 1}`, 'connector')),
         plug: stop('plug', 'plug'),
+      },
+      worth: {
+        hourPrice: figure(),
+        partPrice: figure(),
+        fitMinutes: figure(),
+        modulePrice: figure(),
+        backPrice: figure(),
+        assembly: false,
+        protects: false,
       },
     };
   },

@@ -8,6 +8,7 @@ import ReadingsForm from './ReadingsForm.vue';
 import RepairForm from './RepairForm.vue';
 import RightSensorForm from './RightSensorForm.vue';
 import WhereForm from './WhereForm.vue';
+import WorthForm from './WorthForm.vue';
 
 /** The stations of the order of work that are forms, by id. A new one is one file and one line here and in `workOrder/stations`. */
 export const FORMS: Readonly<Record<string, Component>> = {
@@ -16,6 +17,7 @@ export const FORMS: Readonly<Record<string, Component>> = {
   look: LookForm,
   compare: CompareForm,
   where: WhereForm,
+  worth: WorthForm,
   readings: ReadingsForm,
   decision: DecisionForm,
   repair: RepairForm,

@@ -1,0 +1,58 @@
+import { measurementById } from '../measurements/list.ts';
+import type { Loom } from '../loom/loomSchema.ts';
+import type { Option, Plan } from '../plan/planOf.ts';
+import type { Spent } from '../plan/repairs.ts';
+import type { TemperatureUnit } from '../units/format.ts';
+import type { FaultGroup } from '../units/vocabulary.ts';
+import { conditionsText } from './conditionsText.ts';
+
+const ACTS: Readonly<Record<FaultGroup, string>> = {
+  sensor: 'Change the sensor now',
+  wiring: 'Mend the wiring now',
+  reference: 'Look for what drags the reference down now',
+  module: 'Have the module put right now',
+  installation: 'Put the sensor where it belongs now',
+  healthy: 'Stop: nothing wrong now',
+};
+
+/** One way to go on, by name: "Change the sensor now", "Sensor ohms first". */
+export function optionName(
+  { kind, group, measurement, conditions }: Option,
+  unit: TemperatureUnit,
+  loom?: Loom,
+): string {
+  if (kind === 'act') return ACTS[group!];
+  const words = conditionsText(conditions, unit, loom);
+  return `${measurementById(measurement!).name}${words ? ` (${words})` : ''} first`;
+}
+
+const whole = (value: number): string => String(Math.round(value));
+
+/** What it is expected to cost: "38 min and 24", or minutes alone. */
+export function costText({ minutes, money }: Spent, priced: boolean): string {
+  return priced ? `${whole(minutes)} min and ${whole(money)}` : `${whole(minutes + money)} min`;
+}
+
+/** How often a repair is in vain: "1 in 9 you come back"; empty for a test or where it is next to never. */
+export function riskText({ wrong, group }: Option): string {
+  if (wrong === null) return '';
+  const ending = group === 'healthy' ? 'it shows again' : 'it does not help';
+  if (wrong < 0.01) return `less than 1 in 100 ${ending}`;
+  return wrong > 0.5 ? `${whole(100 * wrong)} in 100 ${ending}` : `1 in ${whole(1 / wrong)} ${ending}`;
+}
+
+/** At which price it turns; empty where nothing turns, or where no prices are known. */
+export function breakEvenText({ breakEven }: Plan, priced: boolean, assembly: boolean): string {
+  if (breakEven === null || !priced) return '';
+  const part = assembly ? 'the assembly' : 'the part';
+  return `Testing on pays while ${part} costs more than ${breakEven < 10 ? breakEven.toFixed(1) : whole(breakEven)}.`;
+}
+
+/** What is said over the list, in a sentence. */
+export function planSentence({ options }: Plan, unit: TemperatureUnit, priced: boolean, loom?: Loom): string {
+  if (options.length === 0) return 'Nothing to choose between: no test is left and no repair is likely.';
+  const [best] = options;
+  const other = options.find((o) => o.kind !== best.kind);
+  const than = other ? ` ${optionName(other, unit, loom)} would be ${costText(other, priced)}.` : '';
+  return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it is right, on average.${than}`;
+}

@@ -1,0 +1,125 @@
+import { expect, type Page, test } from '@playwright/test';
+import { choose, field, kept, openDemo, startCheck, verdict } from './bench.ts';
+
+const station = (page: Page, id: string) => page.locator(`[data-station="${id}"]`).click();
+
+test('in-between volts at the end of a long trunk, three connectors: to the contact at the second one, return side', async ({
+  page,
+}) => {
+  await startCheck(page);
+  await page.getByLabel('Title of this check').fill('Plant room, outside sensor');
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Displayed').fill('-24');
+  await field(page, 'Volts, unplugged').fill('5.01');
+  await field(page, 'Sensor ohms').fill('3.6k');
+  await field(page, 'Volts, plugged in').fill('4.40');
+  await expect(verdict(page)).toContainText('resistance in the return');
+  await station(page, 'where');
+  await expect(page.locator('[data-test="where"]')).toContainText('No connectors yet');
+  await page.getByRole('button', { name: 'Enter the loom row by row' }).click();
+  await page
+    .getByLabel(/Or paste rows from a sheet/)
+    .fill(
+      'name\twhere\tminutes\tmetres\nC1\tin the trunk\t12\t18\nC2\tin the trunk, under the stair\t20\t9\nC3\troof box\tsoon\t4',
+    );
+  await page.getByRole('button', { name: /Take these rows/ }).click();
+  await expect(page.getByText('Line 4: “soon” is no figure.')).toBeVisible();
+  await page.getByRole('group', { name: 'C3' }).getByLabel('Minutes').fill('4');
+  await expect(page.locator('[data-test="loom"] li')).toHaveCount(9);
+  // The machine: 16 kΩ in the contact at C2, in the return. Short of it there is ground, beyond it what the return stands at.
+  const shows = (position: number, side: string): string =>
+    position < 2 || (position === 2 && side === 'module') ? '0.004' : '3.61';
+  const where = page.locator('[data-test="where"]');
+  let laidOpen = 0;
+  let readings = 0;
+  for (; readings < 6; readings++) {
+    await expect(where).toContainText(/Likeliest place|Contact at/);
+    if (/^Contact at/.test((await where.textContent())!)) break;
+    const heading = await page.locator('[data-test="where-next"] h3').textContent();
+    const [, name, side, minutes] = /return wire, C(\d), (module|sensor) side · (\d+) min/.exec(heading!)!;
+    laidOpen += Number(minutes);
+    await expect(page.locator('[data-test="where-next"] dd')).toHaveCount(2);
+    await page.getByRole('button', { name: `I am at C${name}` }).click();
+    const before = await page.locator('[data-station="places"]').count();
+    expect(before).toBe(1);
+    await page
+      .locator('[data-measurement="connector-voltage"] input')
+      .first()
+      .fill(shows(Number(name), side));
+    await kept(page);
+    await station(page, 'where');
+    await expect(page.locator('[data-test="where-next"] h3', { hasText: heading! })).toHaveCount(0);
+  }
+  await expect(where).toContainText(/^Contact at C2, return wire: (9\d|>99) %\.$/);
+  expect(readings).toBeLessThanOrEqual(4);
+  // All three laid open would be 36 minutes and two readings at each; from the sensor backwards it is that.
+  expect(laidOpen).toBeLessThan(45);
+  await expect(page.locator('[data-test="where-line"]')).toContainText('Contact at C2');
+  await page.reload();
+  await station(page, 'where');
+  await expect(where).toContainText('Contact at C2, return wire');
+});
+
+test('a stop in full: pins, colours, what is known of it moves the odds; taken out it is gone, and undo brings it back', async ({
+  page,
+}) => {
+  await openDemo(page, /Pilot boat/);
+  await station(page, 'where');
+  const loom = page.locator('[data-test="loom"]');
+  await expect(loom).toContainText('C1, pin 3 · 4');
+  await expect(loom.locator('li').nth(4)).toContainText('49 %');
+  await loom.getByRole('button', { name: /contact at C2/ }).click();
+  const sheet = page.getByRole('dialog', { name: 'C2' });
+  await sheet
+    .getByRole('group', { name: 'What is known of this place' })
+    .getByLabel(/corroded, seen/)
+    .check();
+  await sheet.getByLabel('Pin, signal').fill('9');
+  await page.keyboard.press('Escape');
+  await expect(loom).toContainText('C2, pin 9 · 8');
+  await expect(loom.locator('li').nth(2)).not.toContainText('12 %');
+  await loom.getByRole('button', { name: /contact at C2/ }).click();
+  await page.getByRole('button', { name: 'Take out of the loom' }).click();
+  await expect(loom.locator('li')).toHaveCount(5);
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(loom.locator('li')).toHaveCount(7);
+});
+
+test('worth it: a cheap part in an easy place is changed sooner than a dear one deep in the plant, with the sums', async ({
+  page,
+}) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Displayed').fill('-40');
+  await field(page, 'Volts, unplugged').fill('5.0');
+  await page.getByRole('button', { name: 'More…' }).click();
+  await choose(page.getByRole('dialog').getByLabel(/plug/i).last(), /hard/i);
+  await page.keyboard.press('Escape');
+  await station(page, 'supply');
+  await page
+    .getByRole('navigation', { name: 'Order of work' })
+    .getByRole('button', { name: /Across the plug/ })
+    .click();
+  await page.locator('[data-measurement="open-voltage-return"] input').first().fill('5.0');
+  await station(page, 'worth');
+  const plan = page.locator('[data-test="plan"]');
+  await expect(plan).toContainText('until it is right');
+  const price = async (hour: string, part: string, fit: string, back: string) => {
+    await page.getByLabel('Price of an hour').fill(hour);
+    await page.getByLabel('Price of the sensor').fill(part);
+    await page.getByLabel('Minutes to fit it').fill(fit);
+    await page.getByLabel('Coming back costs').fill(back);
+  };
+  await price('60', '2', '1', '5');
+  await expect(plan).toContainText(/^Change the sensor now: \d+ min and \d+ until it is right/);
+  await expect(plan).toContainText(/Testing on pays while the part costs more than \d/);
+  await price('60', '400', '180', '5');
+  await expect(plan).toContainText(/^\w.* first: \d+ min and \d+ until it is right/);
+  await expect(page.getByRole('cell', { name: 'Change the sensor now', exact: true })).toBeVisible();
+  await expect(page.getByRole('cell', { name: /1 in \d+ it does not help/ }).first()).toBeVisible();
+  await expect(page.getByText('Change the sensor first')).toBeVisible();
+  // A circuit that protects is never left without its proof.
+  await page.getByLabel(/the circuit protects/).check();
+  await expect(page.getByText('Cost never replaces the proof here')).toBeVisible();
+  await expect(page.getByText('Stop: nothing wrong now')).toHaveCount(0);
+});
