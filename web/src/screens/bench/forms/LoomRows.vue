@@ -71,7 +71,7 @@ const acts = (i: number) => [
       <div
         v-for="(stop, i) in job.loom.stops"
         :key="stop.id"
-        class="row"
+        class="stop"
         role="group"
         :aria-label="stopName(stop, i + 1)"
       >
@@ -126,7 +126,7 @@ const acts = (i: number) => [
   gap: 10px;
   align-items: stretch;
 }
-.row {
+.stop {
   display: grid;
   grid-template-columns: 24px minmax(80px, 1fr) minmax(100px, 1.6fr) 84px 84px 44px;
   gap: 4px 8px;
@@ -147,13 +147,13 @@ const acts = (i: number) => [
   gap: 8px;
 }
 @media (max-width: 620px) {
-  .row {
+  .stop {
     grid-template-columns: 24px 1fr 1fr 44px;
   }
-  .row > :nth-child(3) {
+  .stop > :nth-child(3) {
     grid-column: 3 / 5;
   }
-  .row > :nth-child(4) {
+  .stop > :nth-child(4) {
     grid-column: 2;
   }
 }

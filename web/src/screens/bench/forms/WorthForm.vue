@@ -39,7 +39,7 @@ const FIELDS = [
   { key: 'partPrice', label: 'Price of the sensor', hint: '' },
   { key: 'fitMinutes', label: 'Minutes to fit it', hint: '20' },
   { key: 'modulePrice', label: 'Price of a module', hint: '' },
-  { key: 'backPrice', label: 'Coming back costs', hint: 'an hour’s part' },
+  { key: 'backPrice', label: 'Coming back costs', hint: '¾ of an hour' },
 ] as const;
 const rows = computed(() => plan.value?.options ?? []);
 type Row = Plan['options'][number];
@@ -63,7 +63,9 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
     title="Worth it?"
     purpose="To act now, to test on or to stop: what each is expected to take until the machine is right, the tests, the repair, its proof and coming back included."
   >
-    <div class="two">
+    <p v-if="sentence" :class="['told', { earlier: working }]" data-test="plan">{{ sentence }} {{ turns }}</p>
+    <p v-else class="soft">Working it out…</p>
+    <div class="prices">
       <EntryField
         v-for="f in FIELDS"
         :key="f.key"
@@ -84,8 +86,6 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       ▲ Cost never replaces the proof here: no stand-in, and nobody leaves before every reading is sound. Maker’s data
       and local codes go first.
     </p>
-    <p v-if="sentence" :class="['told', { earlier: working }]" data-test="plan">{{ sentence }} {{ turns }}</p>
-    <p v-else class="soft">Working it out…</p>
     <FactTable v-if="plan" label="What to do, cheapest first" :columns="COLUMNS" :rows="rows" :row-key="(_, i) => i">
       <template #name="{ row }">
         <ActButton
@@ -113,6 +113,11 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
 <style scoped>
 .earlier {
   opacity: 0.6;
+}
+.prices {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 2px 14px;
 }
 .link.link {
   border: 0;
