@@ -3,10 +3,14 @@ import { describe, expect, test } from 'vitest';
 import { problemWith } from '../../test/problems.ts';
 import { accessOf, EVERYTHING_AT_HAND } from '../kit/access.ts';
 import { genericKit } from '../kit/kitSchema.ts';
+import { proposeTests } from '../advice/nextTest.ts';
+import { SCHOOLS } from '../advice/schools.ts';
 import { posteriorOf } from '../inference/posterior.ts';
 import { figure } from '../units/entry.ts';
 import { FAULT_GROUPS } from '../units/vocabulary.ts';
 import { actOn, bestStep, type Prospect, type Trial, withTrial } from './lookAhead.ts';
+import { cheapestFirst } from './cheapestFirst.ts';
+import { costOfRule } from './fixedRules.ts';
 import { cheapestStep, planOf } from './planOf.ts';
 import { actNow, type Costs, type Repair, repairsOf } from './repairs.ts';
 import { costsOf, hasPrices, newWorth } from './worthSchema.ts';
@@ -257,6 +261,55 @@ describe('the plan of a job', () => {
     const { test: next, step } = cheapestStep(open, hard, costs);
     expect(step.total).toBeCloseTo(options[0].total, 9);
     expect(next?.measurement.id ?? null).toBe(options[0].measurement);
+  });
+});
+
+test('proposals by expected cost: those the plan weighs cheapest come first, the others keep their order', () => {
+  const posterior = posteriorOf(problemWith([['displayed', -40]]));
+  const proposals = proposeTests(posterior.predictor.problem, posterior, EVERYTHING_AT_HAND, 30);
+  const plan = planOf(posterior, EVERYTHING_AT_HAND, MINUTES);
+  const ordered = cheapestFirst(proposals, plan);
+  const keyOf = (p: { measurement: string | null; conditions: object }): string =>
+    `${p.measurement} ${JSON.stringify(p.conditions)}`;
+  const weighed = plan.options.filter((o) => o.kind === 'test').map(keyOf);
+  const offered = weighed.filter((key) => proposals.some((p) => keyOf(p) === key));
+  expect(offered.length).toBeGreaterThan(0);
+  expect(ordered.slice(0, offered.length).map(keyOf)).toEqual(offered);
+  expect(ordered.slice(offered.length)).toEqual(proposals.filter((p) => !offered.includes(keyOf(p))));
+});
+
+describe('fixed rules', () => {
+  test('against cases worked one by one: a test that tells all, then the right repair', () => {
+    const costs = { ...MINUTES, back: 40 };
+    const trial = (chance: number[], minutes: number): Trial => ({
+      minutes,
+      repeatMinutes: 1,
+      setup: 'a',
+      outcomes: 2,
+      chance: Float64Array.from(chance),
+    });
+    const prospect: Prospect = {
+      costs,
+      repairs: repairsOf(costs).slice(0, 2),
+      weights: Float64Array.of(0.25, 0.75),
+      groups: Uint8Array.of(0, 1),
+      trials: [trial([0.5, 0.5, 0.5, 0.5], 3), trial([1, 0, 0, 1], 10)],
+    };
+    const [sensor, wiring] = prospect.repairs.map((r) => r.minutes);
+    // Both tests are done, the second at its shorter time: 3 + 1, then the right repair.
+    expect(costOfRule(prospect, [0, 1], 0.95).minutes).toBeCloseTo(4 + 0.25 * sensor + 0.75 * wiring, 9);
+    expect(costOfRule(prospect, [1], 0.95).minutes).toBeCloseTo(10 + 0.25 * sensor + 0.75 * wiring, 9);
+    // Sure enough at once: nothing is tested, and the likelier one is tried first.
+    const none = costOfRule(prospect, [0, 1], 0.7);
+    expect(none.total).toBeCloseTo(actOn(prospect, prospect.weights).total, 9);
+    expect(none.total).toBeCloseTo(none.minutes + none.money, 9);
+  });
+  test('of a job: every school has its cost, none is cheaper than the plan', () => {
+    const posterior = posteriorOf(problemWith([['displayed', -40]]));
+    const { rules, options } = planOf(posterior, EVERYTHING_AT_HAND, MINUTES);
+    expect(rules.map((r) => r.id)).toEqual(['swap-first', ...SCHOOLS.map((s) => s.id)]);
+    // The walks of a rule are a sample: a little room.
+    for (const rule of rules) expect(rule.total, rule.id).toBeGreaterThan(0.9 * options[0].total);
   });
 });
 

@@ -9,6 +9,7 @@ import { accessOf } from '@mellow-probe/core/kit/access';
 import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
 import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
 import { reachOf } from '@mellow-probe/core/place/reach';
+import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/plan/cheapestFirst';
 import { planOf } from '@mellow-probe/core/plan/planOf';
 import { costsOf } from '@mellow-probe/core/plan/worthSchema';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
@@ -18,6 +19,8 @@ import { courseOf } from '@mellow-probe/core/verdict/course';
 import { withoutEach } from '@mellow-probe/core/verdict/withoutReading';
 import type { Engine } from './engineAnswer.ts';
 
+/** Tests that are proposed. */
+const SHOWN = 3;
 const ranges = rememberedRanges();
 /** All that a sound circuit's readings depend on. */
 const circuitKey = (job: Job): string => JSON.stringify([job.circuit, job.kit, job.temperatureC, job.hotTemperatureC]);
@@ -41,11 +44,12 @@ export const engine: Engine = {
     if (!(await tell({ kind: 'verdict', answer: { issues, result } }))) return;
     if (chart && !(await tell({ kind: 'chart', chart: chartLines(problem, assessment) }))) return;
     const access = accessOf(job.kit);
-    const advice = {
-      proposals: proposeTests(problem, posterior, access),
-      undecided: undecidedPairs(problem, posterior, access),
-      where: placeAdvice(posterior, reachOf(job.loom, job.kit)),
-    };
+    const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
+    const plan = job.school === LEAST_COST ? planOf(posterior, access, costsOf(job.worth, job.kit, where)) : null;
+    const proposals = plan
+      ? cheapestFirst(proposeTests(problem, posterior, access, Infinity), plan).slice(0, SHOWN)
+      : proposeTests(problem, posterior, access, SHOWN);
+    const advice = { proposals, undecided: undecidedPairs(problem, posterior, access), where, plan };
     if (!(await tell({ kind: 'advice', advice }))) return;
     const steps = twoFaultSteps(problem, posterior, assessment, access);
     let step = steps.next();

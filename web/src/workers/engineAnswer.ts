@@ -30,6 +30,8 @@ export interface Advice {
   undecided: Undecided[];
   /** Where on the way it lies, and where to look next. */
   where: PlaceAdvice;
+  /** What the ways to go on cost, where the job is worked by least expected cost; else null. */
+  plan: Plan | null;
 }
 
 /** The parts of an answer, in the order in which they come: the verdict need not wait for the others. */

@@ -7,6 +7,8 @@ import { placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
 import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
 import type { Proposal } from '@mellow-probe/core/advice/nextTest';
 import { asksWhere, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
+import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
+import { planSentence } from '@mellow-probe/core/wording/planText';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { computed } from 'vue';
 import OutcomeScale from './OutcomeScale.vue';
@@ -51,6 +53,10 @@ const tests = computed(() => {
 const school = computed(() => SCHOOLS.find((s) => s.id === job.school));
 const schoolNext = computed(() =>
   school.value && work.proposed ? nameOf(work.proposed.measurement, work.proposed.conditions) : '',
+);
+/** Worked by least expected cost: what that is, and whether to act now would be cheaper. */
+const cost = computed(() =>
+  props.advice.plan ? planSentence(props.advice.plan, preferences.temperatureUnit, hasPrices(job.worth), job.loom) : '',
 );
 const pair = computed(() => {
   const first = props.advice.undecided[0];
@@ -100,6 +106,7 @@ const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits 
         <dd>{{ o.leaves }}</dd>
       </template>
     </dl>
+    <p v-if="cost" class="others" data-test="least-cost">{{ cost }}</p>
     <p v-if="pair" class="others">{{ pair }}</p>
     <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>
     <p v-if="tests.length > 1" class="others">
