@@ -87,6 +87,8 @@ export function candidateTests(problem: Problem, access: Access): PlannedTest[] 
   for (const measurement of MEASUREMENTS) {
     if (!measurement.layouts.includes(circuit.layout)) continue;
     if (!measurement.tools.every((tool) => access.tools.includes(tool))) continue;
+    if (measurement.ofNeighbour && (!circuit.shares || circuit.shares === 'unknown' || circuit.shares === 'nothing'))
+      continue;
     for (const conditions of conditionsFor(measurement.needs, problem)) {
       const plain = measurement.needs.length === 0;
       if (plain ? doneKinds.has(measurement.id) : done.has(`${measurement.id} ${JSON.stringify(conditions)}`)) continue;

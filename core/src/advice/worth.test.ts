@@ -41,6 +41,14 @@ describe('tests that could be done', () => {
     // What tells where on the way is proposed by `place/`, not as a test of what is wrong.
     expect(conditions(2, 'connector-voltage')).toEqual([]);
   });
+  test('a neighbour is asked about only where something is shared', () => {
+    const offered = (shares?: 'unknown' | 'nothing' | 'reference' | 'return' | 'both'): boolean =>
+      ids(problemWith([], { circuit: coolantCircuit({ shares }) }), EVERYTHING_AT_HAND).includes('neighbour-displayed');
+    expect([undefined, 'unknown', 'nothing', 'reference', 'return', 'both'].map((s) => offered(s as never))).toEqual([
+      ...[false, false, false],
+      ...[true, true, true],
+    ]);
+  });
   test('only what the tools at hand allow and the layout has', () => {
     const bare: Access = { ...EVERYTHING_AT_HAND, tools: ['meter'] };
     for (const id of ids(problemWith([]), bare)) expect(measurementById(id).tools, id).toEqual(['meter']);

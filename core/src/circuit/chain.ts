@@ -17,3 +17,13 @@ export const pointAt = (position: number, side: Side = 'module'): number => 2 * 
 
 /** Share of a wire's copper that lies before a point, the runs taken alike. */
 export const shareBefore = (point: number, connectors: number): number => Math.floor(point / 2) / (connectors + 1);
+
+/**
+ * Point at which the returns of several sensors come together, counted from the module: the first connector, or half of the way where there is none.
+ * What lies before it is shared. Common practice, no source.
+ */
+export const JOIN = pointAt(1);
+
+/** What other sensors share with this one. */
+export const SHARES = ['unknown', 'nothing', 'reference', 'return', 'both'] as const;
+export type Shares = (typeof SHARES)[number];

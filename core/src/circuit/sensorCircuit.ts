@@ -1,5 +1,6 @@
 import type { Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
+import type { Shares } from './chain.ts';
 import type { PlaceWeights } from './placeWeights.ts';
 import type { Spread } from './spread.ts';
 
@@ -33,6 +34,8 @@ export interface SensorCircuit {
   connectors: number;
   /** How likely the places on the way are; absent: as usual (`usualWeights`). */
   placeWeights?: PlaceWeights;
+  /** What other sensors share with it; absent: not known. */
+  shares?: Shares;
   /** How well these figures are known. */
   spread: Spread;
 }
@@ -93,6 +96,9 @@ export interface CircuitState {
   displayMaxC: number;
   moduleCurve: CurveModel;
   connectors: number;
+  /** Do other sensors hang on the same reference, and on the same return up to `JOIN`? */
+  sharesReference: boolean;
+  sharesReturn: boolean;
   /** Input resistance of the meter on volts, the ohms above which it shows OL, and the resistance of its leads, Ω. */
   meterInputOhm: number;
   meterOverloadOhm: number;
@@ -144,6 +150,8 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
     displayMaxC: circuit.display.maxC,
     moduleCurve: circuit.curve,
     connectors: circuit.connectors,
+    sharesReference: circuit.shares === 'reference' || circuit.shares === 'both',
+    sharesReturn: circuit.shares === 'return' || circuit.shares === 'both',
     meterInputOhm: METER_INPUT_OHM,
     meterOverloadOhm: METER_OVERLOAD_OHM,
     leadOhm: 0,
@@ -191,6 +199,8 @@ export function copyState(from: CircuitState, into: CircuitState): void {
   into.displayMaxC = from.displayMaxC;
   into.moduleCurve = from.moduleCurve;
   into.connectors = from.connectors;
+  into.sharesReference = from.sharesReference;
+  into.sharesReturn = from.sharesReturn;
   into.meterInputOhm = from.meterInputOhm;
   into.meterOverloadOhm = from.meterOverloadOhm;
   into.leadOhm = from.leadOhm;

@@ -232,6 +232,51 @@ describe('a solved circuit', () => {
     });
   });
 
+  test('live ngspice on two circuits with one reference and one bad return: what the sound one displays', () => {
+    const random = seededUniform(43);
+    for (let i = 0; i < 40; i++) {
+      const neighbourC = -10 + 80 * random();
+      const circuit = coolantCircuit({ shares: i % 4 === 0 ? 'reference' : 'both' });
+      const state: CircuitState = {
+        ...nominalState(circuit, 10 + 60 * random(), 2490),
+        referenceV: 1 + 4.2 * random(),
+        returnFaultOhm: Math.exp(Math.log(20) + Math.log(5000) * random()),
+        returnFaultAt: i % 3 === 2 ? 2 : 0,
+        ratiometric: i % 2 === 0,
+        returnOhm: 0,
+      };
+      const solved = new SolvedCircuit().set(state);
+      const ohm = circuit.curve.resistanceOhm(neighbourC);
+      const joined = state.sharesReturn && state.returnFaultAt < 2;
+      const [v] = ngspice(
+        [
+          {
+            sources: [{ from: 'reference', volt: state.referenceV }],
+            resistors: [
+              { from: 'reference', to: 'ownPin', ohm: state.pullUpOhm },
+              { from: 'ownPin', to: 'ownBack', ohm: state.signalOhm + solved.sensorOhm },
+              { from: 'reference', to: 'pin', ohm: 2490 },
+              { from: 'pin', to: joined ? 'ownBack' : '0', ohm },
+              { from: 'ownBack', to: '0', ohm: state.returnFaultOhm },
+            ],
+          },
+        ],
+        ['pin'],
+      );
+      const share = v.pin / (state.ratiometric ? state.referenceV : 5);
+      const shown = circuit.curve.temperatureC((2490 * share) / (1 - share));
+      const within = Math.min(150, Math.max(-40, shown));
+      // On a reference above the nominal one the share may pass one: the module takes it for open.
+      expect(solved.neighbourC(neighbourC), JSON.stringify(state)).toBeCloseTo(share >= 1 ? -40 : within, 5);
+    }
+    const alone = new SolvedCircuit().set({
+      ...nominalState(coolantCircuit({ shares: 'nothing' }), 12, 2490),
+      referenceV: 1,
+      returnFaultOhm: 1e9,
+    });
+    expect(alone.neighbourC(33)).toBeCloseTo(33, 6);
+  });
+
   test('a scratch circuit is overwritten in every field', () => {
     const fresh = nominalState(coolantCircuit(), 12, 2490);
     const spoiled = Object.fromEntries(Object.keys(fresh).map((key) => [key, 'spoiled'])) as unknown as CircuitState;

@@ -1,5 +1,5 @@
-import { pointAt, shareBefore } from './chain.ts';
-import { type CircuitState, realC, sensorOhm } from './sensorCircuit.ts';
+import { JOIN, pointAt, shareBefore } from './chain.ts';
+import { type CircuitState, realC, realOhm, sensorOhm } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -109,6 +109,26 @@ export class SolvedCircuit {
     if (shown > s.displayMinC && shown < s.displayMaxC) return shown;
     if (display.substituteC !== null) return display.substituteC;
     return shown <= s.displayMinC ? s.displayMinC : s.displayMaxC;
+  }
+
+  /**
+   * What a sound neighbour of the same kind displays, °C, where it is at `temperatureC` and shares what the state says. Pull-up layout. Through what the
+   * returns share run both currents: V = U·R·ΣG / (1 + R·ΣG).
+   */
+  neighbourC(temperatureC: number): number {
+    const s = this.state;
+    const referenceV = s.sharesReference ? s.referenceV : s.nominalReferenceV;
+    const pullUp = s.nominalPullUpOhm;
+    const ohm = realOhm(s.moduleCurve, s, temperatureC);
+    const both = 1 / (pullUp + ohm) + 1 / (s.pullUpOhm + s.signalOhm + s.signalFaultOhm + this.elementOhm);
+    const shared = s.sharesReturn && s.returnFaultAt < JOIN ? s.returnFaultOhm : 0;
+    // As a share of the reference: how far the shared return is lifted, and the pin above it.
+    const lift = (shared * both) / (1 + shared * both);
+    const pin = lift + ((1 - lift) * ohm) / (pullUp + ohm);
+    const ratio = s.ratiometric ? pin : (pin * referenceV) / s.nominalReferenceV;
+    const believed = ratio >= 1 ? Infinity : (pullUp * Math.max(0, ratio)) / (1 - ratio);
+    const shown = realC(s.moduleCurve, s, believed);
+    return Math.min(s.display.maxC, Math.max(s.display.minC, shown));
   }
 
   /** Sensor resistance that a module of this pull-up reads from the share of the reference at its pin; its table allows for its own load. */

@@ -105,6 +105,7 @@ export function checkJob(job: Job): CheckedJob {
     wireMaxOhm: wire.maxOhm,
     connectors: job.loom.stops.length,
     placeWeights: loomWeights(job.loom),
+    shares: circuit.shares,
     spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD[circuit.pullUpSource] },
   };
   const problem: Problem = {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST } from './most.ts';
+import { SHARES } from '../circuit/chain.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { PULL_UP_SOURCES } from '../circuit/spread.ts';
 import { curveSchema, typedForm } from '../curves/curve.ts';
@@ -50,6 +51,8 @@ export const circuitSchema = z.strictObject({
     ratiometric: z.boolean().nullable(),
   }),
   supplyV: entrySchema,
+  /** What other sensors share with it. */
+  shares: z.enum(SHARES),
   /** A long run: metres one way and mm² of copper; empty for a loom of a few metres. */
   cableM: entrySchema,
   cableMm2: entrySchema,

@@ -24,6 +24,7 @@ export function circuitFromCatalogue(entry: CatalogueCircuit): JobCircuit {
       ratiometric: null,
     },
     supplyV: figure(entry.supplyV),
+    shares: 'unknown',
     cableM: blank(),
     cableMm2: blank(),
   };

@@ -13,6 +13,7 @@ import { loadedVoltageChassis } from './loadedVoltageChassis.ts';
 import { loadedVoltageReturn } from './loadedVoltageReturn.ts';
 import { loopOhms } from './loopOhms.ts';
 import type { Measurement } from './measurement.ts';
+import { neighbourDisplayed } from './neighbourDisplayed.ts';
 import { neighbourReference } from './neighbourReference.ts';
 import { openVoltageChassis } from './openVoltageChassis.ts';
 import { openVoltageReturn } from './openVoltageReturn.ts';
@@ -58,6 +59,7 @@ export const MEASUREMENTS: readonly Measurement[] = [
   connectorOhms,
   contactDrop,
   partedVoltage,
+  neighbourDisplayed,
 ];
 
 const byId = new Map(MEASUREMENTS.map((m) => [m.id, m]));

@@ -41,6 +41,8 @@ export interface Measurement {
   readonly risky?: true;
   /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */
   readonly ofAnotherSensor?: true;
+  /** Is it what another sensor on the same reference or return shows? That one may have a fault of its own. */
+  readonly ofNeighbour?: true;
   /** Is it the sensor's own resistance, and nothing else in the way? */
   readonly onSensor?: true;
   /** Does the red lead belong on a pin that is live on a sound circuit? On the wrong one it shows nothing. */

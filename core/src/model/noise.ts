@@ -149,6 +149,22 @@ export function displayedNoise(instruments: Instruments, scale: DisplayScale, sp
   };
 }
 
+/** 1σ of what another sensor shows against the temperature it was said to have: its own tolerance and that temperature, K. Common practice, no source. */
+const NEIGHBOUR_K = 4;
+/** Chance that a neighbour has a fault of its own and shows anything. Common practice, no source. */
+const NEIGHBOUR_BAD = 0.05;
+
+/** As `displayedNoise`, of another sensor: its temperature is known roughly, and it may be bad itself. */
+export function neighbourNoise(instruments: Instruments, scale: DisplayScale, spread: Spread): NoiseModel {
+  const displayedK = Math.hypot(instruments.displayedK, NEIGHBOUR_K);
+  const sound = displayedNoise({ ...instruments, displayedK }, scale, spread);
+  const [logSound, logBad] = [Math.log(1 - NEIGHBOUR_BAD), Math.log(NEIGHBOUR_BAD)];
+  return {
+    ...sound,
+    logGood: (v, p) => logMixture(logSound + sound.logGood(v, p), logBad + sound.logBlunder(v)),
+  };
+}
+
 /** ln of the mixture of two ln likelihoods that carry their weights already. */
 export function logMixture(good: number, bad: number): number {
   const difference = good - bad;

@@ -5,7 +5,15 @@ import type { Branch, Fault } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { LatentSpace } from './latent.ts';
-import { boundNoise, displayedNoise, logMixture, type NoiseModel, ohmsNoise, voltsNoise } from './noise.ts';
+import {
+  boundNoise,
+  displayedNoise,
+  logMixture,
+  neighbourNoise,
+  type NoiseModel,
+  ohmsNoise,
+  voltsNoise,
+} from './noise.ts';
 import { normalCdf } from '../numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../units/vocabulary.ts';
 import { type Problem, UNMEASURED } from './problem.ts';
@@ -218,6 +226,7 @@ export class Predictor {
 export function noiseOf(problem: Problem, measurement: Measurement, conditions: Conditions): NoiseModel {
   const { instruments, circuit } = problem;
   if (measurement.quantity === 'volts') return voltsNoise(instruments, circuit.supplyV);
+  if (measurement.ofNeighbour) return neighbourNoise(instruments, circuit.display, circuit.spread);
   if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display, circuit.spread);
   let extra = measurement.ofAnotherSensor ? circuit.curve.toleranceLog : 0;
   const t = conditions.bathC ?? conditions.airC;

@@ -30,6 +30,7 @@ export function stretchesOf(circuit: SensorCircuit, readings: readonly Taken[]):
 }
 
 function stretchName(from: number, to: number, end: number): string {
+  if (end === elementsOf(0)) return from === 0 ? 'in the part that is shared' : 'in its own part';
   if (to === from + 1 && from % 2 === 0) return `in connector ${from / 2}`;
   const start = from === 0 ? 'module' : `connector ${Math.floor(from / 2)}`;
   return `between ${start} and ${to === end ? 'sensor plug' : `connector ${Math.floor(to / 2)}`}`;

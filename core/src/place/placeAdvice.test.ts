@@ -168,3 +168,33 @@ describe('where it lies', () => {
     for (const strand of STRANDS) expect(sum(parted.shares[strand])).toBeCloseTo(sum(whole.shares[strand]), 9);
   });
 });
+
+describe('what circuits share', () => {
+  const told = (readings: Readings, shares: SensorCircuit['shares'] = 'both') => {
+    const posterior = posteriorOf(problemWith(readings, { circuit: coolantCircuit({ shares }) }));
+    const of = (id: string): number => posterior.faults.find((f) => f.fault.id === id)!.probability;
+    const groups = Object.fromEntries(groupProbabilities(posterior.faults).map((g) => [g.group, g.probability]));
+    return { of, groups, advice: placeAdvice(posterior, usualReach(0)) };
+  };
+  const cold: Readings = [['displayed', -40]];
+  const neighbour = (shown: number): Readings[number] => ['neighbour-displayed', shown, { airC: 20 }];
+  test('three at the cold end lead to the shared return in two readings', () => {
+    const both = told([...cold, neighbour(-40), neighbour(-40)]);
+    expect(both.of('return-open') + both.of('return-resistive')).toBeGreaterThan(0.9);
+    // And to its shared part: before the wires part.
+    expect(both.advice.shares.return[2]).toBeLessThan(0.05);
+  });
+  test('a neighbour that reads right clears what is shared; one that shares nothing says nothing', () => {
+    const alone = told(cold);
+    const right = told([...cold, neighbour(20)]);
+    expect(right.of('return-open')).toBeLessThan(alone.of('return-open'));
+    expect(right.of('sensor-open')).toBeGreaterThan(alone.of('sensor-open'));
+    const nothing = told([...cold, neighbour(20)], 'nothing');
+    expect(nothing.of('sensor-open')).toBeCloseTo(told(cold, 'nothing').of('sensor-open'), 1);
+  });
+  test('both at the hot end: the reference they share; a single neighbour may be bad itself', () => {
+    const hot = told([['displayed', 150], neighbour(150)]);
+    expect(hot.groups.reference).toBeGreaterThan(0.9);
+    expect(told([['displayed', 12], neighbour(-40)]).groups.healthy).toBeGreaterThan(0.2);
+  });
+});

@@ -167,7 +167,7 @@ function standing(readings: readonly ReadingInput[], { minutes }: LoomReach): Pi
   const open = minutes.map(() => false);
   let here = -1;
   for (const { measurement, conditions } of readings) {
-    here = measurementById(measurement).parts ? (conditions.position ?? 1) : -1;
+    here = measurementById(measurement).needs.includes('position') ? (conditions.position ?? 1) : -1;
     if (here >= 0) open[here] = true;
   }
   return { open, here };

@@ -1,6 +1,7 @@
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
+import { usualWeights } from '../circuit/placeWeights.ts';
+import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform, type Uniform } from '../numeric/random.ts';
@@ -19,6 +20,8 @@ export interface SimulatedCase {
   group: FaultGroup;
   /** Size in the fault's unit, NaN where it has none. */
   size: number;
+  /** The element of the chain it sits at (`circuit/chain.ts`), where the circuit has connectors and the fault a place; else null. */
+  element: number | null;
   circuitName: string;
   /** What was read wrong in this case so far: 'thermometer', or the test of a reading that was drawn as a blunder. */
   blunders: string[];
@@ -45,7 +48,7 @@ export function simulateCase(
     factors: {},
   };
   const predictor = new Predictor(problem);
-  const hypothesis = drawHypothesis(problem, uniform);
+  const { hypothesis, element } = placed(drawHypothesis(problem, uniform), chosen, uniform);
   const position = uniform();
   const u = new Float64Array(predictor.latent.dimension);
   predictor.latent.draw(() => normalQuantile(uniform()), uniform, u);
@@ -60,10 +63,34 @@ export function simulateCase(
     fault: hypothesis.fault.id,
     group: hypothesis.fault.group,
     size: hypothesis.branch.sized ? predictor.lastSize : NaN,
+    element,
     circuitName: circuit ? 'given' : entry.name,
     blunders,
     take: taker(truth, uniform, blunders),
   };
+}
+
+/** The same fault at one element of the way, drawn by its weight; on a way without connectors it is left as it is. */
+function placed(
+  hypothesis: Hypothesis,
+  { connectors, placeWeights = usualWeights(connectors) }: SensorCircuit,
+  uniform: Uniform,
+): { hypothesis: Hypothesis; element: number | null } {
+  const { branch } = hypothesis;
+  const strand = branch.place?.strand;
+  if (!strand || connectors === 0) return { hypothesis, element: null };
+  const weights = placeWeights[strand];
+  let rest = uniform() * weights.reduce((a, b) => a + b, 0);
+  const found = weights.findIndex((w) => (rest -= w) < 0);
+  const element = found < 0 ? weights.length - 1 : found;
+  const apply = (c: CircuitState, position: number): number => {
+    const size = branch.apply(c, position);
+    if (strand === 'signal') c.signalFaultAt = element;
+    else if (strand === 'return') c.returnFaultAt = element;
+    else c.leakAt = element;
+    return size;
+  };
+  return { hypothesis: { ...hypothesis, branch: { ...branch, apply } }, element };
 }
 
 /** What is really there: a hypothesis at a point of its unknowns. */

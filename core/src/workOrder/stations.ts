@@ -16,7 +16,7 @@ export const STATIONS: readonly Station[] = [
   form('quick', 'Quick check'),
   form('complaint', 'Complaint'),
   form('right-sensor', 'Right sensor'),
-  tests('live', 'Live value', ['displayed']),
+  tests('live', 'Live value', ['displayed', 'neighbour-displayed']),
   form('look', 'Look'),
   tests('supply', 'Supply and ground', [
     'open-voltage',

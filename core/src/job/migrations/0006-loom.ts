@@ -23,7 +23,7 @@ export const loom: Migration = {
     return {
       ...data,
       formatVersion: 6,
-      circuit,
+      circuit: { ...circuit, shares: 'unknown' },
       loom: {
         module: stop('module', 'module'),
         stops: Array.from({ length: count }, (_, i) => stop(`c${i + 1}`, 'connector')),

@@ -32,6 +32,13 @@ const COMPARED = [
   { value: 'true', label: 'the reference that feeds the sensor' },
   { value: 'false', label: 'a reference of its own' },
 ];
+const SHARED = [
+  { value: 'unknown', label: 'not known' },
+  { value: 'nothing', label: 'nothing' },
+  { value: 'reference', label: 'the reference' },
+  { value: 'return', label: 'the return' },
+  { value: 'both', label: 'reference and return' },
+] as const;
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
 interface Line {
@@ -170,6 +177,7 @@ const ratiometric = computed({
         />
       </div>
       <PickList v-model="ratiometric" label="The module compares the signal with" :options="COMPARED" />
+      <PickList v-model="circuit.shares" label="Other sensors share with this one" :options="SHARED" />
       <h3>Kit used on this check</h3>
       <KitForm v-model="job.kit" />
     </div>

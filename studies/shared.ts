@@ -1,0 +1,65 @@
+// Shared or own: machines whose circuits share reference and return, a fault drawn by its weight, and what the module displays of the circuit
+// complained of and of one neighbour. Is a fault of what they share told from one of its own? Beside it the same circuit alone.
+import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
+import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/circuits.ts';
+import { JOIN } from '../core/src/circuit/chain.ts';
+import type { FaultPosterior } from '../core/src/inference/posterior.ts';
+import { posteriorOf } from '../core/src/inference/posterior.ts';
+import { measurementById } from '../core/src/measurements/list.ts';
+import { simulateCase } from '../core/src/simulation/simulateCase.ts';
+import { groupProbabilities } from '../core/src/verdict/assessment.ts';
+import { seededUniform } from '../core/src/numeric/random.ts';
+
+const CASES = Number(process.argv[2] ?? 300);
+const uniform = seededUniform(20261127);
+const circuits = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
+const REFERENCE = new Set(['reference-low', 'reference-missing', 'reference-high']);
+/** Is it a fault of what the circuits share: by the fault, and for the return by its place. */
+const sharedShare = ({ fault, draws, probability }: FaultPosterior): number => {
+  if (REFERENCE.has(fault.id)) return probability;
+  const before = draws.reduce(
+    (sum, d) =>
+      sum + (d.hypothesis.branch.place?.strand === 'return' && d.hypothesis.branch.place.to <= JOIN ? d.weight : 0),
+    0,
+  );
+  return probability * before;
+};
+const score = { alone: 0, neighbour: 0, groupAlone: 0, groupNeighbour: 0 };
+let [cases, shared] = [0, 0];
+for (let seed = 1; cases < CASES; seed++) {
+  const entry = circuits[Math.floor(uniform() * circuits.length)];
+  const circuit = { ...catalogueCircuit(entry.id), shares: 'both' as const, connectors: 2 };
+  const one = simulateCase(seed, circuit);
+  if (one.group === 'healthy') continue;
+  const airC = Math.round(2 + 28 * uniform());
+  const readings = [
+    { id: 'a', measurement: 'displayed', conditions: {} },
+    { id: 'b', measurement: 'neighbour-displayed', conditions: { airC, ownK: 1.5 } },
+  ].map((r) => ({
+    ...r,
+    state: 'steady' as const,
+    value: one.take({ measurement: measurementById(r.measurement), conditions: r.conditions, state: 'steady' }),
+  }));
+  // The draw of the case puts a fault of the return somewhere by weight: at an element before the join or beyond it.
+  const isShared = REFERENCE.has(one.fault) || (one.fault.startsWith('return') && one.element! < JOIN);
+  cases++;
+  if (isShared) shared++;
+  const told = (count: number): { shared: number; group: string } => {
+    // Where they join is part of the question from the start, whatever was read.
+    const { faults } = posteriorOf({ ...one.problem, readings: readings.slice(0, count) });
+    return { shared: faults.reduce((sum, f) => sum + sharedShare(f), 0), group: groupProbabilities(faults)[0].group };
+  };
+  const [alone, both] = [told(1), told(2)];
+  if (alone.shared > 0.5 === isShared) score.alone++;
+  if (both.shared > 0.5 === isShared) score.neighbour++;
+  if (alone.group === one.group) score.groupAlone++;
+  if (both.group === one.group) score.groupNeighbour++;
+}
+const percent = (n: number): string => `${((100 * n) / cases).toFixed(1)} %`;
+console.log(`${cases} machines, ${shared} with a fault of what they share`);
+console.log(
+  `shared or own: after the display ${percent(score.alone)}, after one neighbour's too ${percent(score.neighbour)} (bar 90 %)`,
+);
+console.log(
+  `right group: after the display ${percent(score.groupAlone)}, after one neighbour's too ${percent(score.groupNeighbour)}`,
+);
