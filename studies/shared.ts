@@ -25,6 +25,8 @@ const sharedShare = ({ fault, draws, probability }: FaultPosterior): number => {
   return probability * before;
 };
 const score = { alone: 0, neighbour: 0, groupAlone: 0, groupNeighbour: 0 };
+/** Of the machines whose fault is shared: told so by the display alone, and with the neighbour's. */
+const found = { alone: 0, neighbour: 0 };
 let [cases, shared] = [0, 0];
 for (let seed = 1; cases < CASES; seed++) {
   const entry = circuits[Math.floor(uniform() * circuits.length)];
@@ -52,6 +54,8 @@ for (let seed = 1; cases < CASES; seed++) {
   const [alone, both] = [told(1), told(2)];
   if (alone.shared > 0.5 === isShared) score.alone++;
   if (both.shared > 0.5 === isShared) score.neighbour++;
+  if (isShared && alone.shared > 0.5) found.alone++;
+  if (isShared && both.shared > 0.5) found.neighbour++;
   if (alone.group === one.group) score.groupAlone++;
   if (both.group === one.group) score.groupNeighbour++;
 }
@@ -63,3 +67,4 @@ console.log(
 console.log(
   `right group: after the display ${percent(score.groupAlone)}, after one neighbour's too ${percent(score.groupNeighbour)}`,
 );
+console.log(`of the shared ones found: ${found.alone} by the display alone, ${found.neighbour} with the neighbour's`);

@@ -4,7 +4,6 @@ import { HINTS } from '@mellow-probe/core/loom/hints';
 import { type Loom, type Run, type Stop, stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
-import { measurementById } from '@mellow-probe/core/measurements/list';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 
 /** One line of the drawing of a loom: a stop or the run after it. */
@@ -82,6 +81,3 @@ export function wayMarks(job: Job, strand: Strand): WayMark[] {
     return [{ element: pointAt(r.conditions.position ?? 1, side) - SIDES.indexOf(side), side, volts: r.value }];
   });
 }
-
-/** Is this a reading on the way? */
-export const isOnTheWay = (measurement: string): boolean => measurementById(measurement).needs.includes('position');
