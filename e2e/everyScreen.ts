@@ -28,6 +28,14 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   const check = page.url();
   // An open check has its verdict, next test and drawer on the screen.
   await openDemo(page, /Pilot boat/);
+  await page.locator('[data-station="where"]').evaluate((e) => (e as HTMLElement).click());
+  await page.locator('[data-test="where-next"]').waitFor();
+  await look('where in the loom');
+  await page.locator('[data-test="loom"] button').nth(2).click();
+  await page.getByLabel('Laid open together with').waitFor();
+  await page.waitForTimeout(500);
+  await look('a stop of the loom');
+  await page.keyboard.press('Escape');
   await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
   await page.locator('[data-test="next"], .pull').first().waitFor({ state: 'attached' });
   const pull = page.locator('.pull');

@@ -49,6 +49,32 @@ test('the program itself, called from a shell', () => {
   expect(spawned(['guess'], '')).toMatchObject({ code: 2, out: '' });
 });
 
+describe('where and plan', () => {
+  test('where tells every place, the next reading, and what its outcomes leave', () => {
+    const { code, out, err } = call(['where', example]);
+    expect([code, err]).toEqual([0, '']);
+    expect(out).toContain('Likeliest place: contact at C1');
+    expect(out).toMatch(/\d+ % {2}contact at C2\n/);
+    expect(out).toMatch(/Next: Volts at a connector, return wire, C1, \w+ side, \d+ min/);
+    const json = JSON.parse(call(['where', example, '--json']).out) as { strand: string; shares: { return: number[] } };
+    expect(json.strand).toBe('return');
+    expect(json.shares.return).toHaveLength(7);
+    expect(call(['where', path.join(root, 'examples/demo/ferry-generator.json')]).out).toContain('no connectors');
+    expect(call(['where']).code).toBe(2);
+  });
+  test('plan lists the ways to go on, cheapest first, and the fixed ones beside them', () => {
+    const file = path.join(root, 'examples/demo/beet-harvester.json');
+    const { code, out } = call(['plan', file]);
+    expect(code).toBe(0);
+    expect(out).toMatch(/^.+: \d+ min until it is right, on average\./);
+    expect(out).toContain('Change the sensor now;');
+    expect(out).toMatch(/Fixed ways of working:\n +\d+ min {2}Change the sensor first/);
+    const { options } = JSON.parse(call(['plan', file, '--json']).out) as { options: { total: number }[] };
+    expect(options.map((o) => o.total)).toEqual(options.map((o) => o.total).sort((a, b) => a - b));
+    expect(call(['plan', file, 'other']).code).toBe(2);
+  });
+});
+
 describe('rank and next', () => {
   test('rank prints the verdict, as text and as the very data the page gets', () => {
     const text = call(['rank', example]);

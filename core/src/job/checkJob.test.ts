@@ -541,6 +541,54 @@ describe('what is told', () => {
   });
 });
 
+describe('loom and prices of a job', () => {
+  test('what is no figure, or beyond sense, is told at its field and goes no further', () => {
+    const told = issuesOf((j) => {
+      j.loom.stops = someStops(2);
+      j.loom.stops[0].minutes = figure(10_000);
+      j.loom.stops[1].run.lengthM = { text: 'long', value: null };
+      j.loom.module.run.areaMm2 = figure(-1);
+      j.worth.hourPrice = figure(-60);
+      j.worth.partPrice = { text: 'dear', value: null };
+      j.worth.fitMinutes = figure(20_000);
+      j.worth.backPrice = figure(0);
+    });
+    expect(told.map(([path]) => path).sort()).toEqual([
+      'loom.c0.minutes',
+      'loom.c1.lengthM',
+      'loom.module.areaMm2',
+      'worth.fitMinutes',
+      'worth.hourPrice',
+      'worth.partPrice',
+    ]);
+    expect(Object.fromEntries(told)).toMatchObject({ 'loom.c0.minutes': 'too-high', 'worth.hourPrice': 'too-low' });
+  });
+  test('runs told one by one are the cable; their copper counts', () => {
+    const { circuit } = problemOf((j) => {
+      j.loom.stops = someStops(1);
+      j.circuit.cableM = figure(500);
+      j.loom.module.run.lengthM = figure(20);
+      j.loom.module.run.areaMm2 = figure(0.5);
+      j.loom.stops[0].run.lengthM = figure(10);
+    });
+    const copper = wireOhm(20, 0.5) + wireOhm(10, 0.75);
+    expect(circuit.wireMaxOhm).toBeCloseTo(1.5 + 1.1 * copper, 9);
+    expect(circuit.wireMinOhm).toBeCloseTo(0.05 + 0.9 * copper, 9);
+    expect([circuit.connectors, circuit.shares, circuit.placeWeights!.signal.length]).toEqual([1, 'unknown', 5]);
+  });
+  test('a reading on the way keeps its side; beyond the last stop it asks', () => {
+    const at = (position: number, stops: number) =>
+      checkJob(
+        fresh((j) => {
+          j.loom.stops = someStops(stops);
+          j.readings = [reading('connector-voltage', 3, { wire: 'return', position, side: 'sensor' })];
+        }),
+      );
+    expect(at(2, 2).problem!.readings[0].conditions).toEqual({ wire: 'return', position: 2, side: 'sensor' });
+    expect(at(3, 2).issues.map((x) => x.issue.reason)).toEqual(['needs-condition']);
+  });
+});
+
 describe('a list of jobs', () => {
   const done = { part: 'sensor', partNumber: 'A-17', cause: '', done: '', doneAt: NOW, standIn: null };
   const decision = { group: 'wiring', toolGroup: 'wiring', toolProbability: 0.9, reason: '', decidedAt: NOW } as const;

@@ -25,6 +25,9 @@ export interface CheckedJob {
   problem: Problem | null;
 }
 
+/** Figures of `worth` that must be 0 or more. */
+const WORTH_FIGURES = ['hourPrice', 'partPrice', 'fitMinutes', 'modulePrice', 'backPrice'] as const;
+
 /** Copper of a wire whose size nobody told, mm². */
 const USUAL_MM2 = 0.75;
 
@@ -76,6 +79,10 @@ export function checkJob(job: Job): CheckedJob {
     ...comparisonReadings(job, issues),
   ];
   const wire = wireRange(job, issues);
+  for (const field of WORTH_FIGURES) {
+    const entry = job.worth[field];
+    if (entry.text.trim() !== '') take(`worth.${field}`, entry, 'number', 0, field === 'fitMinutes' ? 10_000 : 1e7);
+  }
   if (
     referenceV === null ||
     (!unknown && pullUpOhm === null) ||

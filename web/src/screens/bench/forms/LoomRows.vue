@@ -4,7 +4,7 @@ import { newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
 import { pastedLoom, type PastedLoom } from '@mellow-probe/core/loom/pastedLoom';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import type Sortable from 'sortablejs';
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { newId } from '../../../browser/newId.ts';
 import ActButton from '../../../components/base/ActButton.vue';
 import MenuButton from '../../../components/base/MenuButton.vue';
@@ -57,6 +57,11 @@ function take(): void {
   job.loom.stops = read.stops;
   pasted.value = '';
 }
+/** Names that two stops bear: a reading would not be told from one at the other. */
+const twice = computed(() => {
+  const names = job.loom.stops.map((s) => s.name.trim()).filter((name) => name !== '');
+  return [...new Set(names.filter((name, i) => names.indexOf(name) !== i))];
+});
 const acts = (i: number) => [
   ...(i > 0 ? [{ name: 'Towards the module', act: () => move(i, i - 1) }] : []),
   ...(i < job.loom.stops.length - 1 ? [{ name: 'Towards the sensor', act: () => move(i, i + 1) }] : []),
@@ -98,6 +103,9 @@ const acts = (i: number) => [
         <MenuButton label="⋯" :name="`What can be done with ${stopName(stop, i + 1)}`" :entries="acts(i)" />
       </div>
     </div>
+    <NoticeBar v-if="twice.length > 0" kind="odd">
+      Two stops are called {{ twice.join(', ') }}: say which is which, or a reading at one is taken for the other.
+    </NoticeBar>
     <div class="adds">
       <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('connector')"
         >Add a connector</ActButton

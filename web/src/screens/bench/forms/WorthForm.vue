@@ -43,6 +43,7 @@ const FIELDS = [
 ] as const;
 const rows = computed(() => plan.value?.options ?? []);
 type Row = Plan['options'][number];
+const keyOf = (row: Row): string => `${row.group ?? row.measurement} ${JSON.stringify(row.conditions)}`;
 const COLUMNS: readonly Column<Row>[] = [
   { key: 'name', title: 'What to do' },
   { key: 'cost', title: 'until it is right', mono: true, text: (row) => costText(row, priced.value) },
@@ -86,7 +87,7 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       ▲ Cost never replaces the proof here: no stand-in, and nobody leaves before every reading is sound. Maker’s data
       and local codes go first.
     </p>
-    <FactTable v-if="plan" label="What to do, cheapest first" :columns="COLUMNS" :rows="rows" :row-key="(_, i) => i">
+    <FactTable v-if="plan" label="What to do, cheapest first" :columns="COLUMNS" :rows="rows" :row-key="keyOf">
       <template #name="{ row }">
         <ActButton
           v-if="row.measurement"
