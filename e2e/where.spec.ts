@@ -25,6 +25,13 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await page.getByRole('button', { name: /Take these rows/ }).click();
   await expect(page.getByText('Line 4: “soon” is no figure.')).toBeVisible();
   await page.getByRole('group', { name: 'C3' }).getByLabel('Minutes').fill('4');
+  // The loom goes to the shelf and comes back on this very check.
+  await page.getByLabel('Keep this loom on the shelf as').fill('Plant room');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('group', { name: 'C3' }).getByRole('button').click();
+  await page.getByText('Take out', { exact: true }).click();
+  await expect(page.locator('[data-test="loom"] li')).toHaveCount(7);
+  await choose(page.getByLabel('Take one from the shelf'), 'Plant room');
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(9);
   // The machine: 16 kΩ in the contact at C2, in the return. Short of it there is ground, beyond it what the return stands at.
   const shows = (position: number, side: string): string =>

@@ -4,7 +4,7 @@ import { elementsOf, pointAt, shareBefore } from '../circuit/chain.ts';
 import { USUAL, usualWeights } from '../circuit/placeWeights.ts';
 import { figure } from '../units/entry.ts';
 import { HINT_IDS, hintFactor, HINTS } from './hints.ts';
-import { type Loom, loomSchema, newLoom, newStop, partAt, stopsOf } from './loomSchema.ts';
+import { asTemplate, type Loom, loomSchema, newLoom, newStop, partAt, stopsOf } from './loomSchema.ts';
 import { loomWeights } from './loomWeights.ts';
 import { pastedLoom } from './pastedLoom.ts';
 import { wireColours } from './wireColours.ts';
@@ -85,6 +85,20 @@ describe('how likely places are', () => {
       { seed: 61, numRuns: 200 },
     );
   });
+});
+
+test('a loom for the shelf keeps what holds for every machine of its kind, and is a copy', () => {
+  const loom = loomOf('connector');
+  loom.stops[0].hints = ['wet', 'corroded', 'moved', 'looked'];
+  loom.stops[0].run.hints = ['repaired', 'moved'];
+  loom.plug.hints = ['crash'];
+  loom.stops[0].name = 'C1';
+  const kept = asTemplate(loom);
+  expect([kept.stops[0].hints, kept.stops[0].run.hints, kept.plug.hints]).toEqual([['wet', 'moved'], ['moved'], []]);
+  expect(kept.stops[0].name).toBe('C1');
+  kept.stops[0].pins.signal = '9';
+  expect(loom.stops[0].pins.signal).toBe('');
+  expect(loom.stops[0].hints).toHaveLength(4);
 });
 
 describe('rows from a sheet', () => {

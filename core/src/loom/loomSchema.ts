@@ -74,3 +74,22 @@ export function partAt(loom: Loom, element: number): { stop: Stop; run: Run | nu
   const stop = stopsOf(loom)[element >> 1];
   return { stop, run: element % 2 === 1 ? stop.run : null };
 }
+
+/** Most looms on the shelf. */
+export const MOST_LOOMS = 40;
+
+/** A loom kept on the shelf, to be taken on the next check of such a machine: what it is, without what was found on one. */
+export const keptLoomSchema = z.strictObject({ id: identifier, name: line, loom: loomSchema });
+export type KeptLoom = z.infer<typeof keptLoomSchema>;
+
+/** What of a loom holds for every machine of its kind: what is known of single places is left out, but for where water gets and what is moved. */
+export function asTemplate(loom: Loom): Loom {
+  const lasting = ({ hints }: { hints: Stop['hints'] }): Stop['hints'] =>
+    hints.filter((h) => h === 'wet' || h === 'moved');
+  const bare = (stop: Stop): Stop => ({
+    ...stop,
+    hints: lasting(stop),
+    run: { ...stop.run, hints: lasting(stop.run) },
+  });
+  return structuredClone({ module: bare(loom.module), stops: loom.stops.map(bare), plug: bare(loom.plug) });
+}

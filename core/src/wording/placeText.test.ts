@@ -1,7 +1,11 @@
 import { describe, expect, test } from 'vitest';
+import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
+import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
+import { curveModel } from '../curves/curve.ts';
 import { newLoom, newStop, type Loom } from '../loom/loomSchema.ts';
 import type { PlaceAdvice, PlaceTest } from '../place/placeAdvice.ts';
 import type { Option, Plan } from '../plan/planOf.ts';
+import { circuitLine, curveLine } from './catalogueFacts.ts';
 import { conditionsText } from './conditionsText.ts';
 import {
   placeName,
@@ -143,4 +147,14 @@ describe('what is worth it, in words', () => {
     expect(breakEvenText(plan, false, false)).toBe('');
     expect(breakEvenText({ ...plan, breakEven: null }, true, false)).toBe('');
   });
+});
+
+test('second lines of lists: how a circuit is built, what a curve has cold and hot', () => {
+  for (const c of CATALOGUE_CIRCUITS)
+    expect(circuitLine(c, 'C'), c.id).toMatch(/^(sensor to|one wire).*, shows .* °C$/);
+  expect(circuitLine(CATALOGUE_CIRCUITS[0], 'F')).toBe('sensor to ground, shows −40 … 302 °F');
+  for (const { id, curve } of CATALOGUE_CURVES) expect(curveLine(curveModel(curve), 'C'), id).toMatch(/Ω at \d+ °C/);
+  const pt100 = CATALOGUE_CURVES.find((c) => c.id === 'pt100')!;
+  // IEC 60751: 100 Ω at 0 °C, 109.73 Ω at 25 °C, 130.90 Ω at 80 °C.
+  expect(curveLine(curveModel(pt100.curve), 'C')).toBe('100 Ω at 0 °C · 110 Ω at 25 °C · 131 Ω at 80 °C');
 });

@@ -3,25 +3,34 @@ import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
-import { TYPED_FORMS, typedForm } from '@mellow-probe/core/curves/curve';
+import { circuitLine, curveLine } from '@mellow-probe/core/wording/catalogueFacts';
+import { curveModel, TYPED_FORMS, typedForm } from '@mellow-probe/core/curves/curve';
 import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
 import { blank } from '@mellow-probe/core/units/entry';
 import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 
+import { usePreferences } from '../../stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 
 /** Which circuit this is and which curve its sensor has: from the catalogue, or typed. */
 const emit = defineEmits<{ details: [] }>();
 const { job, verdict } = useSession();
+const preferences = usePreferences();
 const circuit = computed(() => job.circuit);
 
 const fields = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
-const circuits = Object.entries(fields).map(([field, label]) => ({
-  label,
-  options: CATALOGUE_CIRCUITS.filter((c) => c.field === field).map((c) => ({ value: c.id, label: c.name })),
-}));
+const circuits = computed(() =>
+  Object.entries(fields).map(([field, label]) => ({
+    label,
+    options: CATALOGUE_CIRCUITS.filter((c) => c.field === field).map((c) => ({
+      value: c.id,
+      label: c.name,
+      about: circuitLine(c, preferences.temperatureUnit),
+    })),
+  })),
+);
 const chosenCircuit = computed(() => CATALOGUE_CIRCUITS.find((c) => c.name === circuit.value.name)?.id);
 
 function chooseCircuit(id: string): void {
@@ -45,7 +54,14 @@ const curves = computed(() => [
       { value: 'unknown', label: 'Not known: learn it from the readings' },
     ],
   },
-  { label: 'Catalogue', options: CATALOGUE_CURVES.map((c) => ({ value: c.id, label: c.name })) },
+  {
+    label: 'Catalogue',
+    options: CATALOGUE_CURVES.map((c) => ({
+      value: c.id,
+      label: c.name,
+      about: curveLine(curveModel(c.curve), preferences.temperatureUnit),
+    })),
+  },
 ]);
 /** The figures of a curve that is typed by its kind. */
 const typed = computed(() => {

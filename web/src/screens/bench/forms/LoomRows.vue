@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MOST_CONNECTORS } from '@mellow-probe/core/circuit/chain';
-import { newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
+import { asTemplate, newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
 import { pastedLoom, type PastedLoom } from '@mellow-probe/core/loom/pastedLoom';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import type Sortable from 'sortablejs';
@@ -9,13 +9,17 @@ import { newId } from '../../../browser/newId.ts';
 import ActButton from '../../../components/base/ActButton.vue';
 import MenuButton from '../../../components/base/MenuButton.vue';
 import NoticeBar from '../../../components/base/NoticeBar.vue';
+import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import EntryField from '../../../components/EntryField.vue';
+import { useOwnLooms } from '../../../session/ownLooms.ts';
 import { useSession } from '../../../session/jobSession.ts';
 
 /** The loom entered row by row, a row a connector, in the order from the module; dragged, moved by menu, or pasted from a sheet. */
 const { job, verdict } = useSession();
 const list = ref<HTMLElement>();
+const shelf = useOwnLooms();
+const keptAs = ref('');
 const pasted = ref('');
 const problems = ref<PastedLoom['problems']>([]);
 let sorting: Sortable | null = null;
@@ -41,6 +45,14 @@ onBeforeUnmount(() => {
   sorting?.destroy();
 });
 
+function keepLoom(): void {
+  shelf.keep(keptAs.value.trim(), job.loom);
+  keptAs.value = '';
+}
+function takeKept(id: string): void {
+  const found = shelf.looms.find((l) => l.id === id);
+  if (found) job.loom = asTemplate(found.loom);
+}
 function move(from: number, to: number): void {
   const stops = [...job.loom.stops];
   const [moved] = stops.splice(from, 1);
@@ -121,6 +133,24 @@ const acts = (i: number) => [
       placeholder="C1&#9;behind the tank&#9;12&#9;7"
     />
     <ActButton :disabled="pasted.trim() === ''" @click="take">Take these rows in place of the present ones</ActButton>
+    <div class="shelf">
+      <PickList
+        v-if="shelf.looms.length > 0"
+        label="Take one from the shelf"
+        prompt="in place of this one"
+        :options="shelf.looms.map((l) => ({ value: l.id, label: l.name, about: `${l.loom.stops.length} on the way` }))"
+        @update:model-value="takeKept"
+      />
+      <TextField
+        v-model="keptAs"
+        label="Keep this loom on the shelf as"
+        :maxlength="400"
+        placeholder="kind of machine and circuit"
+      />
+      <ActButton :disabled="keptAs.trim() === '' || shelf.full || job.loom.stops.length === 0" @click="keepLoom">
+        Keep
+      </ActButton>
+    </div>
     <NoticeBar v-if="problems.length > 0" kind="odd">
       <template v-for="p in problems" :key="p.line">Line {{ p.line }}: {{ p.why }}. </template>
     </NoticeBar>
@@ -148,6 +178,15 @@ const acts = (i: number) => [
   text-align: center;
   color: var(--soft);
   touch-action: none;
+}
+.shelf {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+}
+.shelf > :first-child {
+  flex: 1 1 180px;
 }
 .adds {
   display: flex;

@@ -1,0 +1,34 @@
+import { asTemplate, type KeptLoom, keptLoomSchema, type Loom, MOST_LOOMS } from '@mellow-probe/core/loom/loomSchema';
+import { DOOR } from '@mellow-probe/core/units/entry';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { z } from 'zod';
+import { newId } from '../browser/newId.ts';
+import { shelfDoor } from '../storage/shelfStorage.ts';
+import { persistedRecord } from './record.ts';
+
+const schema = z.strictObject({ looms: z.array(keptLoomSchema).max(DOOR * MOST_LOOMS) });
+
+/** Looms kept on the shelf, by name: the next check of such a machine takes one in a tap. */
+export const useOwnLooms = defineStore('own-looms', () => {
+  const record = persistedRecord<z.infer<typeof schema>>({ door: shelfDoor('looms', schema), initial: { looms: [] } });
+  return {
+    looms: computed(() => record.value.looms),
+    fault: record.fault,
+    full: computed(() => record.value.looms.length >= MOST_LOOMS),
+    /** Keeps a loom under a name; one of that name is replaced. */
+    keep(name: string, loom: Loom): void {
+      const kept: KeptLoom = { id: newId(), name, loom: asTemplate(loom) };
+      record.change('typed', (value) => {
+        value.looms = [...value.looms.filter((l) => l.name !== name), kept].sort((a, b) =>
+          a.name.localeCompare(b.name, 'en', { numeric: true }),
+        );
+      });
+    },
+    remove(id: string): void {
+      record.change('typed', (value) => {
+        value.looms = value.looms.filter((l) => l.id !== id);
+      });
+    },
+  };
+});
