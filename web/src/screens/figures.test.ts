@@ -9,7 +9,6 @@ import { newReading } from '@mellow-probe/core/job/newReading';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { describe, expect, test, vi } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
-import { drawSoon } from '../components/drawQueue.ts';
 import { fileName } from '../browser/saveFile.ts';
 import { curveFigures } from '../components/curveFigure.ts';
 import { comparisonFigures } from './bench/forms/comparisonFigure.ts';
@@ -100,19 +99,7 @@ describe('charts of the shelf', () => {
   });
 });
 
-describe('drawing and saving', () => {
-  test('what is asked for again before its turn is drawn once, in order, one a frame', async () => {
-    vi.useFakeTimers({ toFake: ['setTimeout', 'requestAnimationFrame'] });
-    const drawn: string[] = [];
-    const [a, b] = [{}, {}];
-    drawSoon(a, () => drawn.push('a, old'));
-    drawSoon(b, () => drawn.push('b'));
-    drawSoon(a, () => drawn.push('a'));
-    expect(drawn).toEqual([]);
-    await vi.runAllTimersAsync();
-    expect(drawn).toEqual(['a', 'b']);
-    vi.useRealTimers();
-  });
+describe('saving', () => {
   test.each([
     ['Pilot boat Tern · jacket water', 'Pilot-boat-Tern-jacket-water.json'],
     ['../../etc/passwd', 'etc-passwd.json'],
