@@ -7,7 +7,7 @@ import { chartLines, type ChartLines } from '@mellow-probe/core/verdict/chartLin
 import { checkJob } from '@mellow-probe/core/job/checkJob';
 import { newReading } from '@mellow-probe/core/job/newReading';
 import { newJob } from '@mellow-probe/core/job/newJob';
-import { describe, expect, test, vi } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
 import { fileName } from '../browser/saveFile.ts';
 import { curveFigures } from '../components/curveFigure.ts';
