@@ -92,6 +92,28 @@ test('a stop in full: pins, colours, what is known of it moves the odds; taken o
   await expect(loom.locator('li')).toHaveCount(7);
 });
 
+test('several at once lead to the shared return in two readings of neighbours', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Displayed').fill('-40');
+  await page.getByRole('button', { name: 'More…' }).click();
+  await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'reference and return');
+  await page.keyboard.press('Escape');
+  const order = page.getByRole('navigation', { name: 'Order of work' });
+  await station(page, 'live');
+  await order.getByRole('button', { name: /Neighbour’s value/ }).click();
+  const value = page.locator('[data-measurement="neighbour-displayed"] input').first();
+  await value.fill('-40');
+  await field(page, 'it is there').fill('20');
+  await expect(verdict(page)).toContainText('return');
+  await page.getByRole('group', { name: 'Readings of this test' }).getByRole('button', { name: 'Another' }).click();
+  await value.fill('-38');
+  await field(page, 'it is there').fill('25');
+  await expect(verdict(page)).toContainText('return wire open');
+  await expect(verdict(page)).toContainText('in the part that is shared');
+  await kept(page);
+});
+
 test('worth it: a cheap part in an easy place is changed sooner than a dear one deep in the plant, with the sums', async ({
   page,
 }) => {

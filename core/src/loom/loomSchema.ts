@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST_CONNECTORS } from '../circuit/chain.ts';
 import { blank, DOOR, entrySchema, identifier, line } from '../units/entry.ts';
+import { plainCopy } from '../records/plainData.ts';
 import { HINT_IDS } from './hints.ts';
 
 /** The two wires of a place, each with a short text: pin numbers, colours. */
@@ -91,5 +92,5 @@ export function asTemplate(loom: Loom): Loom {
     hints: lasting(stop),
     run: { ...stop.run, hints: lasting(stop.run) },
   });
-  return structuredClone({ module: bare(loom.module), stops: loom.stops.map(bare), plug: bare(loom.plug) });
+  return plainCopy({ module: bare(loom.module), stops: loom.stops.map(bare), plug: bare(loom.plug) });
 }

@@ -1,6 +1,7 @@
 import { elementsOf, pointAt, type Side, SIDES } from '../circuit/chain.ts';
 import { type Strand, STRANDS } from '../circuit/placeWeights.ts';
 import type { SolvedCircuit } from '../circuit/solvedCircuit.ts';
+import type { Loom } from '../loom/loomSchema.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
@@ -70,6 +71,10 @@ const FIRM = 0.8;
 
 /** Is the next thing to do a reading on the way? */
 export const asksWhere = ({ next, probability }: PlaceAdvice): boolean => next !== null && probability >= FIRM;
+
+/** Advice of earlier figures may speak of another loom: null where it does. */
+export const ofThisLoom = (where: PlaceAdvice, loom: Loom): PlaceAdvice | null =>
+  where.connectors === loom.stops.length ? where : null;
 
 /** What can be read on the way for each strand: the plainest first. */
 const KINDS: Readonly<Record<Strand, readonly { measurement: string; sides: readonly Side[] }[]>> = {

@@ -27,7 +27,7 @@ function opened(advice: unknown = null) {
   return { job: record.value, work: followWork(record, verdict) };
 }
 /** Advice that says nothing of places. */
-const NOWHERE = { next: null, probability: 0 };
+const NOWHERE = { next: null, probability: 0, connectors: 0 };
 const ALL = stationsFor('proposal', 'pull-up', 0);
 const TESTS = ALL.flatMap((s) => s.tests);
 /** A station of several tests, and one of words. */
@@ -142,12 +142,16 @@ describe('what comes next', () => {
     const conditions = { wire: 'return', position: 2, side: 'sensor' };
     const next = { measurement: 'connector-voltage', conditions };
     const proposals = [{ measurement: 'displayed', conditions: {} }];
-    const told = opened({ proposals, where: { next, probability: 0.9 } });
+    const told = opened({ proposals, where: { next, probability: 0.9, connectors: 2 } });
+    // Advice of a loom that is no longer so is none.
+    expect(told.work.proposed!.measurement).toBe('displayed');
     told.job.loom.stops = [newStop('a', 'connector'), newStop('b', 'splice')];
     expect(told.work.proposed).toEqual(next);
     told.work.goProposed();
     expect([told.work.station, told.work.test, told.work.draft]).toEqual(['places', 'connector-voltage', conditions]);
-    expect(opened({ proposals, where: { next, probability: 0.6 } }).work.proposed!.measurement).toBe('displayed');
+    expect(opened({ proposals, where: { next, probability: 0.6, connectors: 0 } }).work.proposed!.measurement).toBe(
+      'displayed',
+    );
   });
   test('a school goes before the proposal, in its own order, past what is done', () => {
     const { work, job } = opened({ proposals: [{ measurement: 'displayed', conditions: {} }] });

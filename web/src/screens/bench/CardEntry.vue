@@ -45,7 +45,7 @@ const places = computed(() =>
   (
     [
       ['bathC', 'water at'],
-      ['airC', 'air at'],
+      ['airC', about.value.ofNeighbour ? 'it is there' : 'air at'],
     ] as const
   ).filter(([place]) => asks(place)),
 );

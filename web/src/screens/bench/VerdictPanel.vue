@@ -8,7 +8,7 @@ import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
-import { asksWhere } from '@mellow-probe/core/place/placeAdvice';
+import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
 import { whereText } from '@mellow-probe/core/wording/placeText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
@@ -50,7 +50,7 @@ const leader = computed(() => {
 });
 /** Where it lies, once that is the question. */
 const where = computed(() => {
-  const told = verdict.advice?.where;
+  const told = verdict.advice && ofThisLoom(verdict.advice.where, job.loom);
   return told && (told.known || asksWhere(told)) ? whereText(told, job.loom) : '';
 });
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { asksWhere } from '@mellow-probe/core/place/placeAdvice';
+import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import {
   placeOutcomeLines,
@@ -21,7 +21,7 @@ import StopSheet from './StopSheet.vue';
 /** Where on the way from module to sensor the fault lies, and at which connector to look next. */
 const { job, verdict, work } = useSession();
 const preferences = usePreferences();
-const where = computed(() => verdict.advice?.where ?? null);
+const where = computed(() => (verdict.advice ? ofThisLoom(verdict.advice.where, job.loom) : null));
 const next = computed(() => where.value?.next ?? null);
 const says = computed(() => (where.value ? whereText(where.value, job.loom) : ''));
 const lines = computed(() => (next.value ? placeOutcomeLines(next.value, job.loom, preferences.temperatureUnit) : []));
