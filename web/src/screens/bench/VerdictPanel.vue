@@ -51,7 +51,8 @@ const leader = computed(() => {
 /** Where it lies, once that is the question. */
 const where = computed(() => {
   const told = verdict.advice && ofThisLoom(verdict.advice.where, job.loom);
-  return told && (told.known || asksWhere(told)) ? whereText(told, job.loom) : '';
+  // A figure and its unit stay on one line.
+  return told && (told.known || asksWhere(told)) ? whereText(told, job.loom).replaceAll(' %', '\u00a0%') : '';
 });
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {

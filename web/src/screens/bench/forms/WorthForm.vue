@@ -35,7 +35,7 @@ watch(
   { immediate: true },
 );
 const FIELDS = [
-  { key: 'hourPrice', label: 'Price of an hour', hint: 'empty: minutes alone' },
+  { key: 'hourPrice', label: 'Price of an hour', hint: 'not known' },
   { key: 'partPrice', label: 'Price of the sensor', hint: '' },
   { key: 'fitMinutes', label: 'Minutes to fit it', hint: '20' },
   { key: 'modulePrice', label: 'Price of a module', hint: '' },
