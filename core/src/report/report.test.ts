@@ -6,6 +6,9 @@ import type { Job } from '../job/jobSchema.ts';
 import { openJob } from '../job/openJob.ts';
 import { noWorkshop, workshopSchema } from '../kit/workshopSchema.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../units/vocabulary.ts';
+import { posteriorOf } from '../inference/posterior.ts';
+import { type PlaceAdvice, placeAdvice } from '../place/placeAdvice.ts';
+import { reachOf } from '../place/reach.ts';
 import { assess } from '../verdict/assessment.ts';
 import { customerPage } from './customerPage.ts';
 import { escaped, reportHtml } from './reportHtml.ts';
@@ -208,4 +211,18 @@ describe('the report as a page of its own', () => {
       ];
     });
   }
+});
+
+test('where on the way it lies stands with the verdict, the way itself with the circuit; of another loom nothing is said', () => {
+  const pilot = demo('pilot-boat-jacket-water.json');
+  const { problem } = checkJob(pilot);
+  const where = placeAdvice(posteriorOf(problem!), reachOf(pilot.loom, pilot.kit));
+  const linesOf = (id: string, told: PlaceAdvice | null): string[] =>
+    reportOf(pilot, assess(problem!), null, { ...options, where: told }).sections.find((s) => s.id === id)!.lines;
+  expect(linesOf('circuit', where)).toContain(
+    'On the way: module (in the wheelhouse) – C2 (behind the day tank) – C1 (deck box) – sensor plug (on the block)',
+  );
+  expect(linesOf('verdict', where).join()).toContain('Likeliest place: contact at C1');
+  expect(linesOf('verdict', { ...where, connectors: 5 }).join()).not.toContain('Likeliest');
+  expect(linesOf('verdict', null).join()).not.toContain('Likeliest');
 });

@@ -1,4 +1,5 @@
 import type { TwoFaults } from '../advice/twoFaults.ts';
+import type { PlaceAdvice } from '../place/placeAdvice.ts';
 import type { TemperatureUnit } from '../units/format.ts';
 
 /** One part of a report: lines of text, a table, or both. Plain text throughout; whoever prints it escapes it. */
@@ -14,6 +15,8 @@ export interface PageOptions {
   unit: TemperatureUnit;
   /** Pairs of faults, where they were weighed. */
   two?: TwoFaults | null;
+  /** Where on the way it lies, where that was asked. */
+  where?: PlaceAdvice | null;
   /** How a moment (ISO 8601) is written, and a day alone. */
   when: (iso: string) => string;
   day: (iso: string) => string;

@@ -15,6 +15,8 @@ import { codeText } from '../wording/codeText.ts';
 import { compareText } from '../wording/compareText.ts';
 import { complaintText } from '../wording/complaintText.ts';
 import { readingConditionsText, readingNameById } from '../wording/conditionsText.ts';
+import { asksWhere, ofThisLoom } from '../place/placeAdvice.ts';
+import { wayThrough, whereText } from '../wording/placeText.ts';
 import { groupName } from '../wording/groupName.ts';
 import { plugText } from '../wording/plugText.ts';
 import { suspectDetail, verdictText } from '../wording/verdictText.ts';
@@ -93,6 +95,7 @@ function circuitSection(job: Job, { unit }: PageOptions): ReportSection {
     title: 'Circuit',
     lines: [
       `${job.circuit.name || 'Circuit'}: ${layout[job.circuit.layout]}; reference ${facts.reference}, ${facts.pullUp}; curve ${curveName(job.circuit.curve)}.`,
+      ...say('On the way', wayThrough(job.loom)),
       ...say('Thermometer beside the sensor', facts.temperature),
       ...say('Measured with', job.kit.name),
     ],
@@ -144,17 +147,23 @@ function lookSection(job: Job): ReportSection {
   return { id: 'look', title: 'Seen', lines: [...seen, ...say('Note', job.note)] };
 }
 
-function verdictSection(job: Job, a: Assessment | null, { unit, two = null }: PageOptions): ReportSection {
+function verdictSection(
+  job: Job,
+  a: Assessment | null,
+  { unit, two = null, where = null }: PageOptions,
+): ReportSection {
   if (!a || a.doubt.kind === 'no-readings') return { id: 'verdict', title: 'Verdict of the tool', lines: [] };
   const words = verdictText(a, (id) => readingNameById(job, id), unit, two);
   const groups = a.groups.map((g) => `${groupName(g.group)} ${formatProbability(g.probability)}`).join(', ');
   const suspects = a.suspects
     .slice(0, 3)
     .map((s) => `${formatProbability(s.probability)} ${s.name}${suspectDetail(s) ? `, ${suspectDetail(s)}` : ''}`);
+  const here = where && ofThisLoom(where, job.loom);
+  const place = here && (here.known || asksWhere(here)) ? whereText(here, job.loom) : '';
   return {
     id: 'verdict',
     title: 'Verdict of the tool',
-    lines: [words.title, words.detail, groups, ...suspects].filter(Boolean).map(asSentence),
+    lines: [words.title, words.detail, place, groups, ...suspects].filter(Boolean).map(asSentence),
   };
 }
 

@@ -14,6 +14,7 @@ import {
   positionName,
   searchText,
   wayTestName,
+  wayThrough,
   whereText,
 } from './placeText.ts';
 import { breakEvenText, costText, optionName, planSentence, riskText } from './planText.ts';
@@ -92,6 +93,11 @@ describe('places in words', () => {
     expect(searchText(next)).toBe(
       'In this order about 12 min until the place is known; from the sensor backwards 20 min, always the middle 31 min.',
     );
+  });
+  test('the way through a loom', () => {
+    const placed: Loom = { ...loom, stops: [{ ...loom.stops[0], where: 'behind the tank' }, loom.stops[1]] };
+    expect(wayThrough(placed)).toBe('module – C2 (behind the tank) – splice 2 – sensor plug');
+    expect(wayThrough(newLoom())).toBe('');
   });
   test('conditions name the stop where the loom is at hand', () => {
     const at = { wire: 'signal', position: 1, side: 'sensor' } as const;

@@ -28,6 +28,14 @@ export function wayText({ wire, position, side }: Conditions, loom?: Loom): stri
   return [`${wire} wire`, positionName(loom, position), ...(side ? [`${side} side`] : [])].join(', ');
 }
 
+/** The way from the module to the sensor plug, stop by stop, with what is written of each; empty for a loom without stops. */
+export function wayThrough(loom: Loom): string {
+  if (loom.stops.length === 0) return '';
+  return stopsOf(loom)
+    .map((stop, i) => (stop.where.trim() === '' ? stopName(stop, i) : `${stopName(stop, i)} (${stop.where.trim()})`))
+    .join(' – ');
+}
+
 const CONTACTS = {
   module: 'plug of the module',
   connector: 'contact at',

@@ -63,6 +63,7 @@ const report = computed(() =>
   reportOf(job, judged.value?.answer.result?.assessment ?? null, judged.value?.answer.result?.proofHealthy ?? null, {
     unit: preferences.temperatureUnit,
     two: judged.value?.two ?? null,
+    where: judged.value?.advice?.where ?? null,
     when: (iso) => dayjs(iso).format('D MMM YYYY HH:mm'),
     day: (iso) => dayjs(iso).format('D MMM YYYY'),
     workshop: own.workshop,
