@@ -25,6 +25,9 @@ export const ROOMS = {
       tests: ['core/src/job/job.test.ts', 'core/src/job/workflow.test.ts', 'core/src/job/checkJob.test.ts'],
     },
   ],
+  loom: [all('core/src/loom')],
+  place: [all('core/src/place')],
+  plan: [all('core/src/plan')],
   records: [all('core/src/records')],
   model: [
     {
