@@ -201,3 +201,21 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
   await expect(page.locator('[data-test="close"]')).toContainText('proved at sea by the owner');
   await kept(page);
 });
+
+test('with the system’s own colours what is told by a ground is still told', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openDemo(page, /Pilot boat/);
+  await page.locator('.probability .fill').first().waitFor();
+  await page.locator('[data-station="where"]').click();
+  await page.locator('[data-test="where-next"]').waitFor();
+  const grounds = await page.evaluate(() => {
+    const canvas = getComputedStyle(document.body).backgroundColor;
+    return ['.probability .fill', '.strip .span', '.strip .tick', '.loom .rail', '.loom .bar span', '.swatch'].map(
+      (one) => {
+        const { backgroundColor, backgroundImage } = getComputedStyle(document.querySelector(one)!);
+        return [one, backgroundImage !== 'none' || ![canvas, 'rgba(0, 0, 0, 0)'].includes(backgroundColor)];
+      },
+    );
+  });
+  for (const [name, told] of grounds) expect(told, String(name)).toBe(true);
+});

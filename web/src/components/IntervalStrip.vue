@@ -63,6 +63,22 @@ const place = computed(() => {
   border-radius: 2px;
   background: var(--ink);
 }
+@media (forced-colors: active) {
+  .strip {
+    border-bottom: 1px solid CanvasText;
+  }
+  .span,
+  .tick {
+    forced-color-adjust: none;
+    background: Highlight;
+  }
+  .off .span {
+    background: GrayText;
+  }
+  .tick {
+    background: CanvasText;
+  }
+}
 .cross {
   position: absolute;
   right: -2px;

@@ -43,6 +43,17 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
     color-mix(in srgb, var(--amber) 70%, var(--ink)) 6px 9px
   );
 }
+/* With the system's own colours a ground says nothing, unless it is said that it does. */
+@media (forced-colors: active) {
+  .bar {
+    border: 1px solid CanvasText;
+  }
+  .fill,
+  .leading .fill {
+    forced-color-adjust: none;
+    background: Highlight;
+  }
+}
 .figure {
   text-align: right;
   font-size: 13px;

@@ -247,6 +247,23 @@ li:last-child .stop {
   height: 100%;
   background: var(--amber);
 }
+@media (forced-colors: active) {
+  .rail,
+  .bar span,
+  .key,
+  .suspect {
+    forced-color-adjust: none;
+  }
+  .rail {
+    background: CanvasText;
+  }
+  .bar {
+    border: 1px solid CanvasText;
+  }
+  .bar span {
+    background: Highlight;
+  }
+}
 @media (max-width: 620px) {
   li {
     grid-template-columns: 30px 1fr auto auto 50px;

@@ -23,5 +23,7 @@ const drawn = computed(() => {
   border: 1px solid var(--line-strong);
   border-radius: 3px;
   vertical-align: middle;
+  /* Its colours are what it says. */
+  forced-color-adjust: none;
 }
 </style>
