@@ -207,7 +207,7 @@ describe('the card of every test', () => {
           card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')),
           id,
         ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC' || n === 'airC'));
-        for (const need of card.findAll('.row input').filter((i) => /resistor|water|^air/.test(nameOf(i))))
+        for (const need of card.findAll('.row input').filter((i) => /resistor|water|^air|^it is there/.test(nameOf(i))))
           await need.setValue('60');
         await judged();
         await flushPromises();
