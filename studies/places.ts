@@ -1,7 +1,7 @@
 // Where a fault lies: 300 looms of 2–6 connectors with unequal priors and reach, a fault of a wire at a place drawn by its weight, readings with a
 // meter's scatter and blunders. The tool proposes reading after reading until a place has 90 %; beside it the least minutes possible if readings
 // never lied (dynamic programming), end to end, and always the middle.
-import { type Strand, usualWeights } from '../core/src/circuit/placeWeights.ts';
+import { putAt, type Strand, usualWeights } from '../core/src/circuit/placeWeights.ts';
 import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/circuits.ts';
 import { faultById } from '../core/src/faults/list.ts';
 import { posteriorOf } from '../core/src/inference/posterior.ts';
@@ -13,7 +13,7 @@ import { settingOf } from '../core/src/model/hypotheses.ts';
 import { noiseOf, Predictor } from '../core/src/model/predictor.ts';
 import type { Problem } from '../core/src/model/problem.ts';
 import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { drawIndex, seededUniform } from '../core/src/numeric/random.ts';
 import { placeAdvice } from '../core/src/place/placeAdvice.ts';
 import type { LoomReach } from '../core/src/place/reach.ts';
 
@@ -80,7 +80,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
   ];
   const fault = faultById(ids[Math.floor(uniform() * ids.length)]);
   const strand: Strand = fault.id.startsWith('return') ? 'return' : fault.id.includes('-to-') ? 'leak' : 'signal';
-  const element = drawn(placeWeights[strand]);
+  const element = drawIndex(placeWeights[strand], uniform);
   // The fault itself, its size and the unknowns by the model; its place as drawn.
   const predictor = new Predictor(problem);
   const [branch] = fault.branches(settingOf(problem));
@@ -90,9 +90,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
   const take = (measurement: string, conditions: Conditions): number => {
     const m = measurementById(measurement);
     const solved = predictor.solvedAt(h, position, u, 'steady');
-    if (strand === 'signal') solved.state.signalFaultAt = element;
-    else if (strand === 'return') solved.state.returnFaultAt = element;
-    else solved.state.leakAt = element;
+    putAt(solved.state, strand, element);
     const ideal = m.predict(solved, conditions);
     const noise = noiseOf(problem, m, conditions);
     const [chance, p] = [uniform(), uniform()];
@@ -125,10 +123,4 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
     read(advice.next.measurement, advice.next.conditions);
   }
   return result;
-}
-
-function drawn(weights: readonly number[]): number {
-  let rest = uniform() * weights.reduce((a, b) => a + b, 0);
-  for (let e = 0; e < weights.length; e++) if ((rest -= weights[e]) < 0) return e;
-  return weights.length - 1;
 }

@@ -1,9 +1,7 @@
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { accessOf } from '@mellow-probe/core/kit/access';
-import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
-import { reachOf } from '@mellow-probe/core/place/reach';
+import { outlookOf } from '@mellow-probe/core/job/outlookOf';
 import { planOf } from '@mellow-probe/core/plan/planOf';
-import { costsOf, hasPrices } from '@mellow-probe/core/plan/worthSchema';
+import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
 import { breakEvenText, costText, optionName, planSentence, riskText } from '@mellow-probe/core/wording/planText';
 import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
 
@@ -16,8 +14,8 @@ export const planCommand: Command = {
     if (positionals.length !== 1) throw new UsageError('plan takes one job file (or - for standard input)');
     const { job, problem } = readProblem(positionals[0]);
     const posterior = posteriorOf(problem);
-    const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
-    const plan = planOf(posterior, accessOf(job.kit), costsOf(job.worth, job.kit, where));
+    const { access, costs } = outlookOf(job, posterior);
+    const plan = planOf(posterior, access, costs);
     if (values.json) return toJson(plan);
     const priced = hasPrices(job.worth);
     const line = (cost: string, text: string): string => `  ${cost.padStart(16)}  ${text}`;

@@ -1,6 +1,5 @@
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
-import { reachOf } from '@mellow-probe/core/place/reach';
+import { outlookOf } from '@mellow-probe/core/job/outlookOf';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { placeName, placeOutcomeLines, searchText, wayTestName, whereText } from '@mellow-probe/core/wording/placeText';
 import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
@@ -14,7 +13,7 @@ export const whereCommand: Command = {
     if (positionals.length !== 1) throw new UsageError('where takes one job file (or - for standard input)');
     const { job, problem } = readProblem(positionals[0]);
     const { loom } = job;
-    const advice = placeAdvice(posteriorOf(problem), reachOf(loom, job.kit));
+    const { where: advice } = outlookOf(job, posteriorOf(problem));
     if (values.json) return toJson(advice);
     const says = whereText(advice, loom);
     if (says === '')

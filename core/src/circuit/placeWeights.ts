@@ -1,4 +1,5 @@
 import { elementsOf } from './chain.ts';
+import type { CircuitState, SensorCircuit } from './sensorCircuit.ts';
 
 /** What a place can be bad in: more resistance in one of the two wires, or a leak of the signal wire. */
 export const STRANDS = ['signal', 'return', 'leak'] as const;
@@ -26,4 +27,17 @@ export function usualWeights(connectors: number): PlaceWeights {
     });
   };
   return { signal: of('series'), return: of('series'), leak: of('leak') };
+}
+
+/** The weights of a circuit: as told, else as usual. */
+export const placeWeightsOf = ({
+  placeWeights,
+  connectors,
+}: Pick<SensorCircuit, 'placeWeights' | 'connectors'>): PlaceWeights => placeWeights ?? usualWeights(connectors);
+
+/** Puts the fault of a strand at an element of the chain. */
+export function putAt(state: CircuitState, strand: Strand, element: number): void {
+  if (strand === 'signal') state.signalFaultAt = element;
+  else if (strand === 'return') state.returnFaultAt = element;
+  else state.leakAt = element;
 }

@@ -5,6 +5,8 @@ import { coolantCircuit } from '../../test/problems.ts';
 import { reference } from '../../test/reference.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { elementsOf, pointAt } from './chain.ts';
+import { neighbourC } from './neighbourC.ts';
+import { partedVolts } from './partedVolts.ts';
 import { SolvedCircuit, type Plug, type Probe } from './solvedCircuit.ts';
 import { type CircuitState, copyState, METER_INPUT_OHM, nominalState } from './sensorCircuit.ts';
 import { type Layout } from '../units/vocabulary.ts';
@@ -226,7 +228,7 @@ describe('a solved circuit', () => {
       const theirs = read === '0' ? 0 : ngspice([network], [read])[0][read];
       solved.set(c.state);
       const ours = c.parted
-        ? solved.partedVolts(c.position)
+        ? partedVolts(c.state, c.position)
         : solved.pointVolts('sensor', c.wire, pointAt(c.position, c.side));
       expect(Math.abs(ours - theirs), JSON.stringify(c)).toBeLessThan(1e-6);
     });
@@ -235,7 +237,7 @@ describe('a solved circuit', () => {
   test('live ngspice on two circuits with one reference and one bad return: what the sound one displays', () => {
     const random = seededUniform(43);
     for (let i = 0; i < 40; i++) {
-      const neighbourC = -10 + 80 * random();
+      const warmC = -10 + 80 * random();
       const circuit = coolantCircuit({ shares: i % 4 === 0 ? 'reference' : 'both' });
       const state: CircuitState = {
         ...nominalState(circuit, 10 + 60 * random(), 2490),
@@ -246,7 +248,7 @@ describe('a solved circuit', () => {
         returnOhm: 0,
       };
       const solved = new SolvedCircuit().set(state);
-      const ohm = circuit.curve.resistanceOhm(neighbourC);
+      const ohm = circuit.curve.resistanceOhm(warmC);
       const joined = state.sharesReturn && state.returnFaultAt < 2;
       const [v] = ngspice(
         [
@@ -267,14 +269,17 @@ describe('a solved circuit', () => {
       const shown = circuit.curve.temperatureC((2490 * share) / (1 - share));
       const within = Math.min(150, Math.max(-40, shown));
       // On a reference above the nominal one the share may pass one: the module takes it for open.
-      expect(solved.neighbourC(neighbourC), JSON.stringify(state)).toBeCloseTo(share >= 1 ? -40 : within, 5);
+      expect(neighbourC(state, solved.sensorOhm, warmC), JSON.stringify(state)).toBeCloseTo(
+        share >= 1 ? -40 : within,
+        5,
+      );
     }
     const alone = new SolvedCircuit().set({
       ...nominalState(coolantCircuit({ shares: 'nothing' }), 12, 2490),
       referenceV: 1,
       returnFaultOhm: 1e9,
     });
-    expect(alone.neighbourC(33)).toBeCloseTo(33, 6);
+    expect(neighbourC(alone.state, alone.sensorOhm, 33)).toBeCloseTo(33, 6);
   });
 
   test('a scratch circuit is overwritten in every field', () => {

@@ -1,5 +1,5 @@
-import { JOIN, pointAt, shareBefore } from './chain.ts';
-import { type CircuitState, realC, realOhm, sensorOhm } from './sensorCircuit.ts';
+import { shareBefore } from './chain.ts';
+import { type CircuitState, realC, sensorOhm } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -72,28 +72,6 @@ export class SolvedCircuit {
     return volts;
   }
 
-  /**
-   * Volts of the signal wire at the module's side of connector `position`, which is parted, against chassis: only what lies on the module's side is
-   * still in the circuit. A leak to the return there ends on a sound return.
-   */
-  partedVolts(position: number): number {
-    const { state: s } = this;
-    const point = pointAt(position);
-    const highV = s.groundOffsetV + s.referenceV;
-    const [sourceV, farV] = s.layout === 'pull-down' ? [s.groundOffsetV, highV] : [highV, s.groundOffsetV];
-    const wire = s.signalOhm * shareBefore(point, s.connectors) + (s.signalFaultAt < point ? s.signalFaultOhm : 0);
-    const leaks = s.leakAt < point ? 1 : 0;
-    const [toGround, toReturn, toSupply] = [s.leakGroundS * leaks, s.leakReturnS * leaks, s.leakSupplyS * leaks];
-    // The pin hangs on pull-up and input, the terminal on the pin by the wire and on leaks and meter.
-    const [pull, input, along] = [1 / s.pullUpOhm, 1 / s.inputOhm, 1 / wire];
-    const away = toGround + toReturn + toSupply + 1 / s.meterInputOhm;
-    const driven = toReturn * (s.layout === 'one-wire' ? 0 : farV) + toSupply * s.supplyV;
-    const pin =
-      (pull * sourceV + input * s.groundOffsetV + (along * driven) / (along + away)) /
-      (pull + input + (along * away) / (along + away));
-    return (along * pin + driven) / (along + away);
-  }
-
   /** What the module displays, °C, before its own noise and rounding, within its scale. */
   displayedC(plug: Plug): number {
     const s = this.state;
@@ -109,26 +87,6 @@ export class SolvedCircuit {
     if (shown > s.displayMinC && shown < s.displayMaxC) return shown;
     if (display.substituteC !== null) return display.substituteC;
     return shown <= s.displayMinC ? s.displayMinC : s.displayMaxC;
-  }
-
-  /**
-   * What a sound neighbour of the same kind displays, °C, where it is at `temperatureC` and shares what the state says. Pull-up layout. Through what the
-   * returns share run both currents: V = U·R·ΣG / (1 + R·ΣG).
-   */
-  neighbourC(temperatureC: number): number {
-    const s = this.state;
-    const referenceV = s.sharesReference ? s.referenceV : s.nominalReferenceV;
-    const pullUp = s.nominalPullUpOhm;
-    const ohm = realOhm(s.moduleCurve, s, temperatureC);
-    const both = 1 / (pullUp + ohm) + 1 / (s.pullUpOhm + s.signalOhm + s.signalFaultOhm + this.elementOhm);
-    const shared = s.sharesReturn && s.returnFaultAt < JOIN ? s.returnFaultOhm : 0;
-    // As a share of the reference: how far the shared return is lifted, and the pin above it.
-    const lift = (shared * both) / (1 + shared * both);
-    const pin = lift + ((1 - lift) * ohm) / (pullUp + ohm);
-    const ratio = s.ratiometric ? pin : (pin * referenceV) / s.nominalReferenceV;
-    const believed = ratio >= 1 ? Infinity : (pullUp * Math.max(0, ratio)) / (1 - ratio);
-    const shown = realC(s.moduleCurve, s, believed);
-    return Math.min(s.display.maxC, Math.max(s.display.minC, shown));
   }
 
   /** Sensor resistance that a module of this pull-up reads from the share of the reference at its pin; its table allows for its own load. */

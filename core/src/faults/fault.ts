@@ -1,4 +1,4 @@
-import type { Strand } from '../circuit/placeWeights.ts';
+import { putAt, type Strand } from '../circuit/placeWeights.ts';
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
 import type { FaultGroup, Layout } from '../units/vocabulary.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
@@ -95,8 +95,9 @@ export function inEachStretch(
 ): readonly Branch[] {
   return setting.stretches[wire].map((stretch) => {
     const put = (c: CircuitState, ohm: number): void => {
-      if (wire === 'signal') [c.signalFaultOhm, c.signalFaultAt] = [ohm, stretch.from];
-      else [c.returnFaultOhm, c.returnFaultAt] = [ohm, stretch.from];
+      putAt(c, wire, stretch.from);
+      if (wire === 'signal') c.signalFaultOhm = ohm;
+      else c.returnFaultOhm = ohm;
     };
     return { ...logSized(from, to, put, stretch.share, stretch.name || undefined), place: placeOf(wire, stretch) };
   });
@@ -113,7 +114,7 @@ export function leakInEachStretch(
 ): readonly Branch[] {
   return setting.stretches.leak.map((stretch) => {
     const leak = (c: CircuitState, ohm: number): void => {
-      c.leakAt = stretch.from;
+      putAt(c, 'leak', stretch.from);
       put(c, 1 / ohm);
     };
     const sized = logSized(

@@ -1,4 +1,5 @@
 import { JOIN } from '../circuit/chain.ts';
+import { neighbourC } from '../circuit/neighbourC.ts';
 import { type Measurement } from './measurement.ts';
 
 export const neighbourDisplayed: Measurement = {
@@ -22,5 +23,5 @@ export const neighbourDisplayed: Measurement = {
     'Right while ours is wrong: the fault is our own. Both wrong: look at what they share.',
   ],
   caution: null,
-  predict: (solved, { airC = 20 }) => solved.neighbourC(airC),
+  predict: ({ state, sensorOhm }, { airC = 20 }) => neighbourC(state, sensorOhm, airC),
 };

@@ -1,4 +1,5 @@
 import { pointAt } from '../circuit/chain.ts';
+import { partedVolts } from '../circuit/partedVolts.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 
@@ -22,5 +23,5 @@ export const partedVoltage: Measurement = {
     'Red lead: signal on the half that goes to the module. Black lead: battery negative. What lies beyond is out of the circuit.',
   ],
   caution: 'Key off before a connector is parted or joined. Never part an airbag, high-voltage or limit circuit.',
-  predict: (solved, { position = 1 }) => solved.partedVolts(position),
+  predict: ({ state }, { position = 1 }) => partedVolts(state, position),
 };

@@ -1,5 +1,5 @@
 import { elementsOf } from '../circuit/chain.ts';
-import { STRANDS, type Strand, usualWeights } from '../circuit/placeWeights.ts';
+import { STRANDS, type Strand, placeWeightsOf } from '../circuit/placeWeights.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { Stretch } from '../faults/fault.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -13,7 +13,7 @@ type Taken = Pick<ReadingInput, 'measurement' | 'conditions'>;
  */
 export function stretchesOf(circuit: SensorCircuit, readings: readonly Taken[]): Record<Strand, Stretch[]> {
   const end = elementsOf(circuit.connectors);
-  const weights = circuit.placeWeights ?? usualWeights(circuit.connectors);
+  const weights = placeWeightsOf(circuit);
   const of = (strand: Strand): Stretch[] => {
     const parting = readings.flatMap(
       ({ measurement, conditions }) => measurementById(measurement).parts?.(strand, conditions) ?? [],

@@ -16,3 +16,14 @@ export function seededUniform(seed: number): Uniform {
     return (((t ^ (t >>> 14)) >>> 0) + 0.5) / 4294967296;
   };
 }
+
+/**
+ * Draws a place of a list by its weight; weights of any scale, their sum above 0.
+ *
+ * @example drawIndex([0, 1], () => 0.5) // 1
+ */
+export function drawIndex(weights: readonly number[], uniform: Uniform): number {
+  let rest = uniform() * weights.reduce((a, b) => a + b, 0);
+  const found = weights.findIndex((w) => (rest -= w) < 0);
+  return found < 0 ? weights.length - 1 : found;
+}

@@ -1,6 +1,5 @@
 import { elementsOf, pointAt, type Side, SIDES } from '../circuit/chain.ts';
-import { type Strand, STRANDS } from '../circuit/placeWeights.ts';
-import type { SolvedCircuit } from '../circuit/solvedCircuit.ts';
+import { putAt, type Strand, STRANDS } from '../circuit/placeWeights.ts';
 import type { Loom } from '../loom/loomSchema.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -75,6 +74,12 @@ export const asksWhere = ({ next, probability }: PlaceAdvice): boolean => next !
 /** Advice of earlier figures may speak of another loom: null where it does. */
 export const ofThisLoom = (where: PlaceAdvice, loom: Loom): PlaceAdvice | null =>
   where.connectors === loom.stops.length ? where : null;
+
+/** The next place to look where that comes first, on this loom; else null. */
+export function nextPlace(where: PlaceAdvice, loom: Loom): PlaceTest | null {
+  const told = ofThisLoom(where, loom);
+  return told && asksWhere(told) ? told.next : null;
+}
 
 /** What can be read on the way for each strand: the plainest first. */
 const KINDS: Readonly<Record<Strand, readonly { measurement: string; sides: readonly Side[] }[]>> = {
@@ -192,19 +197,13 @@ function predicted(
     for (const d of draws) {
       if (d.hypothesis.branch.place?.strand !== strand || d.weight * probability < 1e-6) continue;
       const solved = predictor.solvedAt(d.hypothesis, d.position, d.u, d.hypothesis.onlyIn ?? 'steady');
-      moveTo(solved, strand, element);
+      putAt(solved.state, strand, element);
       values.push(measurement.predict(solved, conditions));
       weights.push(probability * d.weight);
     }
   }
   const lowest = measurement.quantity === 'ohms' ? 0 : -Infinity;
   return predictiveInterval(values, weights, noiseOf(predictor.problem, measurement, conditions), lowest);
-}
-
-function moveTo({ state }: SolvedCircuit, strand: Strand, element: number): void {
-  if (strand === 'signal') state.signalFaultAt = element;
-  else if (strand === 'return') state.returnFaultAt = element;
-  else state.leakAt = element;
 }
 
 const overlap = (a: Interval, b: Interval): boolean => a.low <= b.high && b.low <= a.high;

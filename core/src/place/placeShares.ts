@@ -1,5 +1,5 @@
 import { elementsOf } from '../circuit/chain.ts';
-import { type Strand, STRANDS, usualWeights } from '../circuit/placeWeights.ts';
+import { type Strand, STRANDS, placeWeightsOf } from '../circuit/placeWeights.ts';
 import type { Posterior } from '../inference/posterior.ts';
 
 /** Probability that the fault lies at each element of the chain, by strand; together with `elsewhere` it is one. */
@@ -15,7 +15,7 @@ export interface PlaceShares {
  */
 export function placeShares({ faults, predictor }: Posterior): PlaceShares {
   const { circuit } = predictor.problem;
-  const weights = circuit.placeWeights ?? usualWeights(circuit.connectors);
+  const weights = placeWeightsOf(circuit);
   const shares: Record<Strand, number[]> = { signal: [], return: [], leak: [] };
   for (const strand of STRANDS) shares[strand] = new Array<number>(elementsOf(circuit.connectors)).fill(0);
   let placed = 0;

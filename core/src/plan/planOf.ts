@@ -27,8 +27,12 @@ export interface Option extends Spent {
 }
 
 /** The ways to go on, cheapest first. Plain data: it crosses to the page. */
-export interface Plan {
+export interface Ways {
   options: Option[];
+}
+
+/** The ways, with what stands beside them. */
+export interface Plan extends Ways {
   /** Price of the part at which changing the sensor now and the best test first cost the same; null where one is always better. */
   breakEven: number | null;
   /** What fixed ways of working are expected to cost on this very job, beside it. */
@@ -44,10 +48,19 @@ const WORTH_NAMING = 0.02;
 
 /** Acting now, testing on or stopping, each with its expected cost from what is believed now. Deterministic. */
 export function planOf(posterior: Posterior, access: Access, costs: Costs): Plan {
-  const { tests, prospect } = prospectOf(posterior, access, costs);
+  const outlook = prospectOf(posterior, access, costs);
+  const { tests, prospect } = outlook;
+  return { ...waysOf(outlook), breakEven: breakEvenOf(prospect), rules: rulesOf(tests, prospect) };
+}
+
+/** The ways alone: a fraction of the work of the whole plan. */
+export const optionsOf = (posterior: Posterior, access: Access, costs: Costs): Ways =>
+  waysOf(prospectOf(posterior, access, costs));
+
+function waysOf({ tests, prospect }: { tests: readonly PlannedTest[]; prospect: Prospect }): Ways {
   const acts = prospect.repairs.flatMap(({ group, minutes }, i): Option[] => {
     const probability = shareOf(prospect, i);
-    if (probability < WORTH_NAMING || (group === 'healthy' && costs.protects)) return [];
+    if (probability < WORTH_NAMING || (group === 'healthy' && prospect.costs.protects)) return [];
     const { order: _, ...spent } = actOn(prospect, prospect.weights, i);
     return [
       { kind: 'act', group, measurement: null, conditions: {}, ownMinutes: minutes, wrong: 1 - probability, ...spent },
@@ -66,8 +79,7 @@ export function planOf(posterior: Posterior, access: Access, costs: Costs): Plan
       wrong: null,
       ...spent,
     }));
-  const options = [...acts, ...trials].sort((a, b) => a.total - b.total);
-  return { options, breakEven: breakEvenOf(prospect, costs), rules: rulesOf(tests, prospect) };
+  return { options: [...acts, ...trials].sort((a, b) => a.total - b.total) };
 }
 
 /** The best next step alone: act (null) or this test. */
@@ -179,7 +191,8 @@ const NONE: ReadonlySet<number> = new Set();
 /** Halvings of the search for the price. */
 const HALVINGS = 12;
 
-function breakEvenOf(prospect: Prospect, costs: Costs): number | null {
+function breakEvenOf(prospect: Prospect): number | null {
+  const { costs } = prospect;
   if (shareOf(prospect, 0) < WORTH_NAMING) return null;
   /** How much dearer it is to change the sensor now than to test first. */
   const dearer = (part: number): number => {

@@ -15,8 +15,7 @@ import { codeText } from '../wording/codeText.ts';
 import { compareText } from '../wording/compareText.ts';
 import { complaintText } from '../wording/complaintText.ts';
 import { readingConditionsText, readingNameById } from '../wording/conditionsText.ts';
-import { asksWhere, ofThisLoom } from '../place/placeAdvice.ts';
-import { wayThrough, whereText } from '../wording/placeText.ts';
+import { wayThrough, whereAskedText } from '../wording/placeText.ts';
 import { groupName } from '../wording/groupName.ts';
 import { plugText } from '../wording/plugText.ts';
 import { suspectDetail, verdictText } from '../wording/verdictText.ts';
@@ -158,8 +157,7 @@ function verdictSection(
   const suspects = a.suspects
     .slice(0, 3)
     .map((s) => `${formatProbability(s.probability)} ${s.name}${suspectDetail(s) ? `, ${suspectDetail(s)}` : ''}`);
-  const here = where && ofThisLoom(where, job.loom);
-  const place = here && (here.known || asksWhere(here)) ? whereText(here, job.loom) : '';
+  const place = whereAskedText(where, job.loom);
   return {
     id: 'verdict',
     title: 'Verdict of the tool',

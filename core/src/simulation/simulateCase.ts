@@ -1,10 +1,10 @@
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import { usualWeights } from '../circuit/placeWeights.ts';
+import { placeWeightsOf, putAt } from '../circuit/placeWeights.ts';
 import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawIndex, seededUniform, type Uniform } from '../numeric/random.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
@@ -73,21 +73,16 @@ export function simulateCase(
 /** The same fault at one element of the way, drawn by its weight; on a way without connectors it is left as it is. */
 function placed(
   hypothesis: Hypothesis,
-  { connectors, placeWeights = usualWeights(connectors) }: SensorCircuit,
+  circuit: SensorCircuit,
   uniform: Uniform,
 ): { hypothesis: Hypothesis; element: number | null } {
   const { branch } = hypothesis;
   const strand = branch.place?.strand;
-  if (!strand || connectors === 0) return { hypothesis, element: null };
-  const weights = placeWeights[strand];
-  let rest = uniform() * weights.reduce((a, b) => a + b, 0);
-  const found = weights.findIndex((w) => (rest -= w) < 0);
-  const element = found < 0 ? weights.length - 1 : found;
+  if (!strand || circuit.connectors === 0) return { hypothesis, element: null };
+  const element = drawIndex(placeWeightsOf(circuit)[strand], uniform);
   const apply = (c: CircuitState, position: number): number => {
     const size = branch.apply(c, position);
-    if (strand === 'signal') c.signalFaultAt = element;
-    else if (strand === 'return') c.returnFaultAt = element;
-    else c.leakAt = element;
+    putAt(c, strand, element);
     return size;
   };
   return { hypothesis: { ...hypothesis, branch: { ...branch, apply } }, element };

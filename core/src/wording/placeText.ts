@@ -3,7 +3,7 @@ import type { Strand } from '../circuit/placeWeights.ts';
 import { type Loom, partAt, type Stop, stopsOf } from '../loom/loomSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
-import type { PlaceAdvice, PlaceTest, Places } from '../place/placeAdvice.ts';
+import { asksWhere, ofThisLoom, type PlaceAdvice, type PlaceTest, type Places } from '../place/placeAdvice.ts';
 import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
 import type { OutcomeLine } from './outcomeLines.ts';
 
@@ -83,6 +83,12 @@ export function whereText({ strand, known, shares, probability, next }: PlaceAdv
   const list = shares[strand];
   const likeliest = list.indexOf(Math.max(...list));
   return `${capital(STRANDS[strand])}, ${formatProbability(probability)}. Likeliest place: ${placeName(loom, likeliest)}, ${formatProbability(list[likeliest])}.`;
+}
+
+/** The same, once where it lies is the question on this loom; empty before. */
+export function whereAskedText(where: PlaceAdvice | null, loom: Loom): string {
+  const told = where && ofThisLoom(where, loom);
+  return told && (told.known || asksWhere(told)) ? whereText(told, loom) : '';
 }
 
 /** The name of a reading on the way: "Volts at a connector, return wire, C2, sensor side". */

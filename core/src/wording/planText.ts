@@ -1,6 +1,6 @@
 import { measurementById } from '../measurements/list.ts';
 import type { Loom } from '../loom/loomSchema.ts';
-import type { Option, Plan } from '../plan/planOf.ts';
+import type { Option, Plan, Ways } from '../plan/planOf.ts';
 import type { Spent } from '../plan/repairs.ts';
 import type { TemperatureUnit } from '../units/format.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
@@ -49,7 +49,7 @@ export function breakEvenText({ breakEven }: Plan, priced: boolean, assembly: bo
 }
 
 /** What is said over the list, in a sentence. */
-export function planSentence({ options }: Plan, unit: TemperatureUnit, priced: boolean, loom?: Loom): string {
+export function planSentence({ options }: Ways, unit: TemperatureUnit, priced: boolean, loom?: Loom): string {
   if (options.length === 0) return 'Nothing to choose between: no test is left and no repair is likely.';
   const [best] = options;
   const other = options.find((o) => o.kind !== best.kind);

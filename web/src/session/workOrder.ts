@@ -1,7 +1,7 @@
 import type { Job, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
-import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
+import { nextPlace } from '@mellow-probe/core/place/placeAdvice';
 import { figure } from '@mellow-probe/core/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
 import { computed, reactive, ref } from 'vue';
@@ -76,9 +76,7 @@ export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): 
     const next = nextOfSchool(job.school, allTests.value, doneTests.value);
     if (next) return { measurement: next, conditions: {} };
     const { advice } = verdict;
-    const where = advice && ofThisLoom(advice.where, job.loom);
-    if (where && asksWhere(where)) return where.next;
-    return advice?.proposals[0] ?? null;
+    return (advice && nextPlace(advice.where, job.loom)) ?? advice?.proposals[0] ?? null;
   });
 
   function goNext(): void {

@@ -3,15 +3,12 @@ import { twoFaultSteps } from '@mellow-probe/core/advice/twoFaults';
 import { undecidedPairs } from '@mellow-probe/core/advice/separation';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { checkJob, thermometerTold } from '@mellow-probe/core/job/checkJob';
+import { outlookOf } from '@mellow-probe/core/job/outlookOf';
 import { priorFactors } from '@mellow-probe/core/job/priorFactors';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { accessOf } from '@mellow-probe/core/kit/access';
 import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
-import { placeAdvice } from '@mellow-probe/core/place/placeAdvice';
-import { reachOf } from '@mellow-probe/core/place/reach';
 import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/plan/cheapestFirst';
-import { planOf } from '@mellow-probe/core/plan/planOf';
-import { costsOf } from '@mellow-probe/core/plan/worthSchema';
+import { optionsOf, planOf } from '@mellow-probe/core/plan/planOf';
 import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
 import { explain } from '@mellow-probe/core/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/verdict/chartLines';
@@ -43,9 +40,8 @@ export const engine: Engine = {
     };
     if (!(await tell({ kind: 'verdict', answer: { issues, result } }))) return;
     if (chart && !(await tell({ kind: 'chart', chart: chartLines(problem, assessment) }))) return;
-    const access = accessOf(job.kit);
-    const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
-    const plan = job.school === LEAST_COST ? planOf(posterior, access, costsOf(job.worth, job.kit, where)) : null;
+    const { where, access, costs } = outlookOf(job, posterior);
+    const plan = job.school === LEAST_COST ? optionsOf(posterior, access, costs) : null;
     const proposals = plan
       ? cheapestFirst(proposeTests(problem, posterior, access, Infinity), plan).slice(0, SHOWN)
       : proposeTests(problem, posterior, access, SHOWN);
@@ -67,8 +63,8 @@ export const engine: Engine = {
     const { problem } = checkJob(job);
     if (!problem) return null;
     const posterior = posteriorOf(problem);
-    const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
-    return planOf(posterior, accessOf(job.kit), costsOf(job.worth, job.kit, where));
+    const { access, costs } = outlookOf(job, posterior);
+    return planOf(posterior, access, costs);
   },
   course(job) {
     const { problem } = checkJob(job);

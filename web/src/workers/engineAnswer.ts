@@ -8,7 +8,7 @@ import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
-import type { Plan } from '@mellow-probe/core/plan/planOf';
+import type { Plan, Ways } from '@mellow-probe/core/plan/planOf';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 
@@ -31,7 +31,7 @@ export interface Advice {
   /** Where on the way it lies, and where to look next. */
   where: PlaceAdvice;
   /** What the ways to go on cost, where the job is worked by least expected cost; else null. */
-  plan: Plan | null;
+  plan: Ways | null;
 }
 
 /** The parts of an answer, in the order in which they come: the verdict need not wait for the others. */

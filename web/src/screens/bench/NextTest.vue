@@ -6,7 +6,7 @@ import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
 import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
 import type { Proposal } from '@mellow-probe/core/advice/nextTest';
-import { asksWhere, ofThisLoom, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
+import { nextPlace, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
 import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
 import { planSentence } from '@mellow-probe/core/wording/planText';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
@@ -30,10 +30,7 @@ const nameOf = (measurement: string, conditions: Parameters<typeof conditionsTex
   return `${measurementById(measurement).name}${words ? `, ${words}` : ''}`;
 };
 /** Once it is plain what is wrong, the question is where; readings that tell what stand behind it. */
-const where = computed(() => {
-  const told = ofThisLoom(props.advice.where, job.loom);
-  return told && asksWhere(told) ? told.next : null;
-});
+const where = computed(() => nextPlace(props.advice.where, job.loom));
 const tests = computed(() => {
   const { temperatureUnit } = preferences;
   const shown = (p: PlaceTest | Proposal, outcomes: OutcomeLine[]) => {

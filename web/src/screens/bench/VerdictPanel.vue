@@ -8,8 +8,7 @@ import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
-import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
-import { whereText } from '@mellow-probe/core/wording/placeText';
+import { whereAskedText } from '@mellow-probe/core/wording/placeText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -49,11 +48,10 @@ const leader = computed(() => {
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
 });
 /** Where it lies, once that is the question. */
-const where = computed(() => {
-  const told = verdict.advice && ofThisLoom(verdict.advice.where, job.loom);
+const where = computed(() =>
   // A figure and its unit stay on one line.
-  return told && (told.known || asksWhere(told)) ? whereText(told, job.loom).replaceAll(' %', '\u00a0%') : '';
-});
+  whereAskedText(verdict.advice?.where ?? null, job.loom).replaceAll(' %', '\u00a0%'),
+);
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {
   const possible = assessment.value?.possibleCurves;

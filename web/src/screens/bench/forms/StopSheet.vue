@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { HINTS, type HintId } from '@mellow-probe/core/loom/hints';
 import { RUN_MAKES, stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import CheckBox from '../../../components/base/CheckBox.vue';
 import PickList from '../../../components/base/PickList.vue';
 import SideSheet from '../../../components/base/SideSheet.vue';
 import TextField from '../../../components/base/TextField.vue';
 import EntryField from '../../../components/EntryField.vue';
 import WireSwatch from '../../../components/loom/WireSwatch.vue';
 import { useSession } from '../../../session/jobSession.ts';
+import HintChecks from './HintChecks.vue';
 
 /** Everything of one stop of the loom and of the run that leaves it towards the sensor. */
 const props = defineProps<{ index: number }>();
@@ -28,10 +27,6 @@ const MAKES = RUN_MAKES.map((value) => ({ value, label: value }));
 const issue = (path: string) => verdict.issues.get(`loom.${stop.value.id}.${path}`);
 const WIRES = ['signal', 'return'] as const;
 
-function toggle(of: { hints: HintId[] }, id: HintId, on: boolean): void {
-  const rest = of.hints.filter((h) => h !== id);
-  of.hints = on ? [...rest, id] : rest;
-}
 function remove(): void {
   open.value = false;
   job.loom.stops = job.loom.stops.filter((s) => s.id !== stop.value.id);
@@ -68,16 +63,7 @@ function remove(): void {
           :maxlength="400"
         />
       </div>
-      <div role="group" aria-label="What is known of this place">
-        <h3>What is known of this place</h3>
-        <CheckBox
-          v-for="h in HINTS"
-          :key="h.id"
-          :model-value="stop.hints.includes(h.id)"
-          @update:model-value="toggle(stop, h.id, $event)"
-          >{{ h.name }} <span class="soft">× {{ Number(h.series.toFixed(2)) }}</span></CheckBox
-        >
-      </div>
+      <HintChecks v-model="stop.hints" title="What is known of this place" />
       <template v-if="!isLast">
         <h3>Run to {{ stopName(stops[index + 1], index + 1) }}</h3>
         <div class="pair">
@@ -102,16 +88,7 @@ function remove(): void {
           </div>
         </div>
         <PickList v-model="stop.run.make" label="Make" :options="MAKES" />
-        <div role="group" aria-label="What is known of this run">
-          <h3>What is known of this run</h3>
-          <CheckBox
-            v-for="h in HINTS"
-            :key="h.id"
-            :model-value="stop.run.hints.includes(h.id)"
-            @update:model-value="toggle(stop.run, h.id, $event)"
-            >{{ h.name }} <span class="soft">× {{ Number(h.series.toFixed(2)) }}</span></CheckBox
-          >
-        </div>
+        <HintChecks v-model="stop.run.hints" title="What is known of this run" />
       </template>
       <ActButton v-if="isOwn" kind="grave" @click="remove">Take out of the loom</ActButton>
     </div>
