@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { SHELF_TOOLS, openDemo } from './bench.ts';
+import { SHELF_TOOLS, files, openDemo } from './bench.ts';
 
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
@@ -83,4 +83,17 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
     await page.waitForTimeout(200);
     await look(`shelf ${tool}`);
   }
+  await page.goto('/live');
+  await page.getByText('A made-up machine, to try').click();
+  await page.getByRole('button', { name: 'Start the machine' }).click();
+  await page.locator('[data-channel="adapter 05"]').waitFor();
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.getByRole('button', { name: /^unplugged/ }).click();
+  await page.waitForTimeout(300);
+  await look('live values, recording');
+  await page.goto('/logs');
+  await files(page, 'a log file').setInputFiles('examples/logs/loose-plug.csv');
+  await page.locator('[data-test="findings"]').waitFor();
+  await page.locator('[data-test="log-chart"] .main-svg').first().waitFor();
+  await look('log laboratory');
 }

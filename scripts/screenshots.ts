@@ -1,6 +1,7 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
 import path from 'node:path';
+import { choose } from '../e2e/bench.ts';
 import { dragCorners, tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM, servePage } from './builtPage.ts';
 
@@ -90,9 +91,29 @@ await station('wires');
 await page.locator('[data-test-id="isolation-return"]').click();
 await shoot('bench-dark');
 await page.getByRole('button', { name: 'Light' }).click();
-await page.setViewportSize({ width: 800, height: 1280 });
-await open(/Cold store/);
-await shoot('bench-tablet');
+// A made-up machine, ten times as fast as life: a plug pulled, three places wiggled, and the log of it.
+await open(/Pilot boat/);
+await page.goto(`${page.url()}/live`);
+await page.getByText('A made-up machine, to try').click();
+await choose(page.getByLabel('Machine', { exact: true }), 'drops out');
+await choose(page.getByLabel('Its time runs'), '10 times');
+await page.getByRole('button', { name: 'Start the machine' }).click();
+await page.locator('[data-channel="adapter 05"]').waitFor();
+await page.waitForTimeout(1500);
+await page.getByRole('button', { name: /^Record/ }).click();
+await page.waitForTimeout(1500);
+await page.keyboard.press('x');
+await page.waitForTimeout(1200);
+await page.keyboard.press('x');
+for (const key of ['1', '2', '3', '1', '2']) {
+  await page.keyboard.press(key);
+  await page.waitForTimeout(2300);
+}
+await shoot('live');
+await page.keyboard.press('r');
+await page.locator('[data-test="findings"]').waitFor();
+await page.locator('[data-test="log-chart"] .main-svg').first().waitFor();
+await shoot('log');
 const phone = await (
   await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 ).newPage();
@@ -102,7 +123,6 @@ const shootPhone = async (name: string): Promise<void> => {
 };
 await phone.goto(`${base}/demo/`);
 await phone.locator('[data-test="job"]').first().waitFor();
-await shootPhone('phone-ledger');
 await phone
   .getByRole('link', { name: /Pilot boat/ })
   .first()

@@ -194,3 +194,33 @@ describe('errors as command-line users expect', () => {
     );
   });
 });
+
+describe('logs', () => {
+  test('what a recording tells, with what it would put on a check', () => {
+    const { code, out } = call(['log', path.join(root, 'examples/logs/loose-plug.csv')]);
+    expect(code).toBe(0);
+    expect(out).toContain('drops out when engine plug is wiggled');
+    expect(out).toContain('For a check: ');
+    const json = JSON.parse(
+      call(['log', path.join(root, 'examples/logs/open-thermostat.csv'), '--json', '--job', example]).out,
+    ) as {
+      findings: { title: string; finding: { kind: string } }[];
+    };
+    expect(json.findings.some((f) => f.finding.kind === 'warm-up')).toBe(true);
+  });
+  test('recorded from stand-ins, it reads back', () => {
+    const { code, out } = call(['record', 'sound', '--seconds', '60', '--seed', '3']);
+    expect(code).toBe(0);
+    const file = path.join(folder, 'sound.csv');
+    writeFileSync(file, out);
+    expect(call(['log', file]).out).toContain('unplugged at 20 s: ');
+    expect(call(['record']).out).toContain('loose-plug');
+  });
+  test('what cannot be used is said', () => {
+    expect(call(['log']).code).toBe(2);
+    expect(call(['record', 'sofa']).code).toBe(2);
+    const file = path.join(folder, 'letter.csv');
+    writeFileSync(file, 'dear sir\nnothing here\n');
+    expect(call(['log', file])).toMatchObject({ code: 1, err: expect.stringContaining('no figures') as string });
+  });
+});

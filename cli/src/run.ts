@@ -1,8 +1,10 @@
 import { convertCommand } from './commands/convert.ts';
 import { fitCommand } from './commands/fit.ts';
+import { logCommand } from './commands/log.ts';
 import { nextCommand } from './commands/next.ts';
 import { planCommand } from './commands/plan.ts';
 import { rankCommand } from './commands/rank.ts';
+import { recordCommand } from './commands/record.ts';
 import { simulateCommand } from './commands/simulate.ts';
 import { studyCommand } from './commands/study.ts';
 import { whereCommand } from './commands/where.ts';
@@ -16,6 +18,8 @@ const COMMANDS: readonly Command[] = [
   planCommand,
   convertCommand,
   fitCommand,
+  logCommand,
+  recordCommand,
   simulateCommand,
   studyCommand,
 ];

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { attachStandIns } from './standIns.ts';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4180);
@@ -21,3 +22,4 @@ const server = createApp(path.resolve(folder)).listen(port, host, (error?: Error
   console.log(`Mellow Probe:   http://${host}:${taken}/`);
   console.log(`Demo workshop:  http://${host}:${taken}/demo/`);
 });
+attachStandIns(server);

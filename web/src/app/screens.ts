@@ -10,6 +10,9 @@ export interface Screen {
 export const SCREENS: readonly Screen[] = [
   { name: 'jobs', path: '/', component: () => import('../screens/jobs/JobsScreen.vue') },
   { name: 'report', path: '/check/:id/report', component: () => import('../screens/report/ReportScreen.vue') },
+  { name: 'live-check', path: '/check/:id/live', component: () => import('../screens/live/LiveScreen.vue') },
+  { name: 'live', path: '/live', component: () => import('../screens/live/LiveScreen.vue') },
+  { name: 'logs', path: '/logs/:rec?', component: () => import('../screens/logs/LogsScreen.vue') },
   { name: 'card', path: '/shelf/card', component: () => import('../screens/shelf/CardScreen.vue') },
   { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
@@ -20,4 +23,5 @@ export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../components/PlotFigure.vue'),
   () => import('../components/base/DayField.vue'),
   () => import('../screens/report/reportPdf.ts'),
+  () => import('../screens/logs/LogChart.vue'),
 ];

@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router';
 import { useBench } from '../session/bench.ts';
 import { useKit } from '../session/kit.ts';
 import { useJobs } from '../stores/jobs.ts';
+import { openChecks } from './openChecks.ts';
 
 /** Puts a result of the shelf into a job in one step and goes there. */
 const props = defineProps<{ what: string; change: (job: Job) => void; disabled?: boolean }>();
@@ -17,12 +18,7 @@ const router = useRouter();
 const chosen = ref('new');
 const fault = ref(false);
 onMounted(() => void jobs.load());
-const open = computed(() => jobs.lines.filter((line) => line.state !== 'closed' && !line.archived));
-
-const checks = computed(() => [
-  { value: 'new', label: 'a new check' },
-  ...open.value.map((j) => ({ value: j.id, label: j.title || 'untitled check' })),
-]);
+const checks = computed(() => [{ value: 'new', label: 'a new check' }, ...openChecks(jobs.lines)]);
 
 async function use(): Promise<void> {
   try {

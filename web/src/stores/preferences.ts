@@ -1,7 +1,7 @@
 import type { TemperatureUnit } from '@mellow-probe/core/units/format';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { readPreference, writePreference } from '../storage/preferences.ts';
+import { readPreference, readWord, writePreference } from '../storage/preferences.ts';
 
 type ThemeChoice = 'light' | 'dark' | 'system';
 
@@ -18,11 +18,15 @@ export const usePreferences = defineStore('preferences', () => {
   /** Figures are spoken in the reading mode. */
   const spoken = ref(readPreference('spoken', ['yes', 'no'], 'no') === 'yes');
   watch(spoken, (on) => writePreference('spoken', on ? 'yes' : 'no'));
+  /** The key, or the foot switch that stands for one, with which a live figure is taken into the card. */
+  const takeKey = ref(readWord('takeKey', 'F8'));
+  watch(takeKey, (key) => writePreference('takeKey', key));
   watch(themeChoice, (choice) => writePreference('theme', choice));
   return {
     temperatureUnit,
     dark,
     spoken,
+    takeKey,
     toggleTheme: () => (themeChoice.value = dark.value ? 'light' : 'dark'),
     toggleUnit: () => (temperatureUnit.value = temperatureUnit.value === 'C' ? 'F' : 'C'),
   };

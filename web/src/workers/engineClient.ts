@@ -4,6 +4,7 @@ import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import * as Comlink from 'comlink';
 import type { Engine, Part } from './engineAnswer.ts';
+import { workerFailure } from './workerFailure.ts';
 
 /** Why there is no answer: the engine said so, it stopped, or it did not answer in time and was ended. */
 export type EngineFault = { why: 'threw' | 'stopped' | 'silent'; message: string };
@@ -44,13 +45,11 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
 
   function start(): NonNullable<typeof running> {
     const worker = make();
-    const stopped = new Promise<never>((_, reject) => {
-      worker.addEventListener('error', (event) => {
-        event.preventDefault?.();
-        reject(new EngineError({ why: 'stopped', message: event.message || 'the engine could not be loaded' }));
-      });
-    });
-    // Heard by whoever asks; where nobody does, it is no unhandled fault.
+    const stopped = workerFailure(
+      worker,
+      'the engine could not be loaded',
+      (message) => new EngineError({ why: 'stopped', message }),
+    );
     stopped.catch(() => end(worker));
     running = { worker, remote: Comlink.wrap<Engine>(worker), stopped };
     return running;

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { PictureWork } from './picture.ts';
+import { workerFailure } from './workerFailure.ts';
 
 /** A worker for one piece of work on a picture; `stop` ends it in the middle. */
 export interface PictureRun<T> {
@@ -16,14 +17,13 @@ export function pictureRun<T>(
   make: () => Worker = () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
 ): PictureRun<T> {
   const worker = make();
+  const failure = workerFailure(worker, 'the reader could not be loaded', (message) => new Error(message));
   let stop: () => void = () => undefined;
-  const ended = new Promise<never>((_, reject) => {
+  const stopped = new Promise<never>((_, reject) => {
     stop = () => reject(new PictureStopped('stopped'));
-    worker.addEventListener('error', (event) => {
-      event.preventDefault?.();
-      reject(new Error(event.message || 'the reader could not be loaded'));
-    });
   });
-  const result = Promise.race([work(Comlink.wrap<PictureWork>(worker)), ended]).finally(() => worker.terminate());
+  const result = Promise.race([work(Comlink.wrap<PictureWork>(worker)), failure, stopped]).finally(() =>
+    worker.terminate(),
+  );
   return { result, stop };
 }

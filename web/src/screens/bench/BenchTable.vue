@@ -83,6 +83,7 @@ function exportCsv(): void {
 }
 const actions = [
   { name: 'Read far', run: readFar },
+  { name: 'Live', to: `/check/${job.id}/live` },
   { name: 'Report', to: `/check/${job.id}/report` },
   { name: 'CSV', run: exportCsv },
   { name: 'Export', run: () => void exportJson() },

@@ -9,7 +9,9 @@ import { computed, nextTick, ref } from 'vue';
 import { useNarrow, useTouch } from '../../browser/useMedia.ts';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
+import LiveTake from './LiveTake.vue';
 import NumberPad from './NumberPad.vue';
+import { useLive } from '../../stores/live.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
@@ -18,6 +20,7 @@ import { useReadingView } from '../../session/readingView.ts';
 /** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
 const { job, verdict, work } = useSession();
 const readings = useReadings();
+const live = useLive();
 const [narrow, touch] = [useNarrow(), useTouch()];
 /** On a phone the pad is there until letters are asked for. */
 const letters = ref(false);
@@ -101,6 +104,7 @@ const positions = computed(() =>
       @settle="reading && readings.remember(reading.id, $event)"
       @enter="work.goNext()"
     />
+    <LiveTake v-if="live.reading" :measurement="about" @take="put" />
     <NumberPad
       v-if="pad"
       :text="reading?.text ?? ''"

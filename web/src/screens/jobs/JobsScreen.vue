@@ -99,7 +99,12 @@ onKeyStroke('c', () => void start());
 
 <template>
   <div class="jobs">
-    <TopBar />
+    <TopBar
+      :actions="[
+        { name: 'Live values', to: '/live' },
+        { name: 'Logs', to: '/logs' },
+      ]"
+    />
     <main>
       <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">

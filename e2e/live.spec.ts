@@ -1,0 +1,187 @@
+import { expect, type Page, test } from '@playwright/test';
+import { choose, files, kept, openDemo } from './bench.ts';
+
+/** Puts a made-up machine behind the instruments; its time runs ten times as fast, so that minutes are seconds. */
+async function startMachine(page: Page, name: string, speed: '10 times' | '60 times' = '10 times'): Promise<void> {
+  await page.getByText('A made-up machine, to try').click();
+  await choose(page.getByLabel('Machine', { exact: true }), name);
+  await choose(page.getByLabel('Its time runs'), speed);
+  await page.getByRole('button', { name: 'Start the machine' }).click();
+  await expect(page.locator('[data-channel="adapter 05"] [data-test="live-value"]')).toHaveText(/\d/);
+  await expect(page.locator('[data-channel="thermometer 1"] [data-test="live-value"]')).toHaveText(/\d/);
+}
+const value = (page: Page, channel: string) => page.locator(`[data-channel="${channel}"] [data-test="live-value"]`);
+const number = async (page: Page, channel: string): Promise<number> =>
+  Number((await value(page, channel).innerText()).replace('−', '-').split(' ')[0]);
+const act = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+const finding = (page: Page, words: RegExp) =>
+  page.locator('[data-test="findings"] li').filter({ hasText: words }).first();
+
+async function endAndLook(page: Page): Promise<void> {
+  await act(page, /End and look/);
+  await expect(page.getByRole('heading', { name: 'What it tells' })).toBeVisible();
+}
+
+test('the plug is pulled, and without typing it is seen which values move; the log has both as readings of the check', async ({
+  page,
+}) => {
+  await openDemo(page, /Pilot boat/);
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await startMachine(page, 'Nothing wrong');
+  await act(page, /^Record/);
+  await page.waitForTimeout(2500);
+  await act(page, /^unplugged/);
+  await expect(value(page, 'adapter 05')).toHaveText('−40 °C');
+  expect(await number(page, 'meter volts')).toBeGreaterThan(4.7);
+  expect(await number(page, 'adapter 0F')).toBeGreaterThan(0);
+  await page.waitForTimeout(1500);
+  await act(page, /^unplugged/);
+  await expect(value(page, 'adapter 05')).not.toHaveText('−40 °C');
+  await page.waitForTimeout(600);
+  await endAndLook(page);
+  const moved = finding(page, /^unplugged at/);
+  await expect(moved).toContainText('Coolant');
+  await expect(moved).toContainText(/Stood still:.*Intake air/);
+  const pulled = finding(page, /^Unplugged:/);
+  await pulled.getByRole('button', { name: 'Put on the check' }).click();
+  await expect(pulled).toContainText('on the check');
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await kept(page);
+  const id = /check\/([^/?]+)/.exec(page.url())![1];
+  const readings = await page.evaluate(async (job) => {
+    const open = indexedDB.open('mellow-probe-demo');
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+    const all = db.transaction('jobs').objectStore('jobs').get(job);
+    return new Promise<string>((done) => (all.onsuccess = () => done(JSON.stringify(all.result))));
+  }, id);
+  expect(readings).toContain('displayed-unplugged');
+  expect(readings).toContain('-40 °C');
+});
+
+test('a live figure is taken into the card when it stands, and by a key', async ({ page }) => {
+  await openDemo(page, /Pilot boat/);
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await startMachine(page, 'Nothing wrong');
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.locator('[data-station="live"]').click();
+  const take = page.locator('[data-test="live-take"]');
+  await expect(take).toBeVisible();
+  await expect(take).toContainText('stands');
+  await page.keyboard.press('F8');
+  await expect(page.locator('.large input')).toHaveValue(/^\d+ °C$/);
+});
+
+test('a warm-up is recorded, judged and put on a check; the server may be gone by then', async ({ page, context }) => {
+  await openDemo(page, /Pilot boat/);
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  // Everything that is fetched late is fetched once, as a visit with the server does.
+  await page.getByRole('link', { name: 'Logs' }).click();
+  await expect(page.getByText('Open a log, or a recording')).toBeVisible();
+  await files(page, 'a log file').setInputFiles('examples/logs/open-thermostat.csv');
+  await expect(page.getByRole('heading', { name: 'What it tells' })).toBeVisible();
+  await expect(finding(page, /warms up smoothly/).first()).toBeVisible();
+  await expect(finding(page, /stays at/)).toContainText('thermostat');
+  await page.getByRole('banner').getByRole('link', { name: 'Live values' }).click();
+  await context.setOffline(true);
+  await page.route('**/*', (route) => route.abort());
+  await startMachine(page, 'Nothing wrong', '60 times');
+  await expect(page.locator('[data-test="stand-in"]')).toContainText('in this page, without the server');
+  await act(page, 'Engine runs');
+  await act(page, /^Record/);
+  await expect.poll(() => number(page, 'thermometer 1'), { timeout: 60_000 }).toBeGreaterThan(88);
+  await page.waitForTimeout(9000);
+  await endAndLook(page);
+  const warm = finding(page, /Thermometer warms up smoothly/);
+  await expect(warm).toContainText(/Held at (8|9)\d °C/);
+  await expect(page.locator('[data-test="log-chart"] .main-svg').first()).toBeVisible();
+  const hot = finding(page, /^Hot, at the end/);
+  await hot.getByRole('button', { name: 'Put on the check' }).click();
+  await expect(hot).toContainText('on the check');
+});
+
+test('an intermittent fault is found by wiggling, and its place goes on the check', async ({ page }) => {
+  await openDemo(page, /Pilot boat/);
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await startMachine(page, 'drops out');
+  await act(page, /^Record/);
+  const wiggles = page.getByRole('group', { name: 'Wiggling here' }).getByRole('button');
+  const names = await wiggles.allInnerTexts();
+  // The machine's bad place lies second: by key, as with hands full.
+  for (const key of ['1', '2', '3', '1', '2', '3']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(2200);
+  }
+  await page.keyboard.press('3');
+  await endAndLook(page);
+  const place = names[1].replace(/^wiggle /, '').replace(/\s*2$/, '');
+  const found = finding(page, new RegExp(`drops out when ${place} is wiggled`));
+  await expect(found).toBeVisible();
+  await found.getByRole('button', { name: 'Put on the check' }).click();
+  await expect(found).toContainText('on the check');
+});
+
+test('a sensor that fails after heat is caught by the guided heat cycle', async ({ page }) => {
+  await openDemo(page, /Pilot boat/);
+  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await startMachine(page, 'after a heat cycle', '60 times');
+  await page.getByText('Heat-cycle test, step by step').click();
+  const read = (step: string) => page.getByRole('button', { name: `Read it: ${step}` }).click();
+  await read('cold');
+  await page.getByText('Plug, decade box, heat').click();
+  await act(page, 'Into hot water, 90 °C');
+  await page.waitForTimeout(1800);
+  await read('hot');
+  await act(page, 'Back in its place');
+  await expect(page.locator('[data-test="cycle"]')).toContainText('wait ten minutes');
+  await page.waitForTimeout(11_000);
+  await read('after');
+  await expect(page.locator('[data-test="cycle"]')).toContainText('fails after a heat cycle');
+  await act(page, 'Put it on the check');
+  await expect(page.getByText('It stands in the check’s note.')).toBeVisible();
+});
+
+test('a recording outlives the window: what was read up to the last second is there', async ({ page, context }) => {
+  await page.goto('/live');
+  await startMachine(page, 'Nothing wrong');
+  await act(page, /^Record/);
+  await page.waitForTimeout(3000);
+  const told = (await page.locator('[data-test="recording"]').innerText())
+    .match(/([\d,]+) values/)![1]
+    .replace(',', '');
+  await page.waitForTimeout(900);
+  const other = await context.newPage();
+  await page.close({ runBeforeUnload: false });
+  await other.goto('/logs');
+  await other.getByRole('link', { name: /Recording.*not ended/ }).click();
+  await expect(other.getByRole('heading', { name: /What it tells|Nothing stands out/ })).toBeVisible();
+  const rows = Number((await other.locator('.what').innerText()).match(/([\d,]+) rows/)![1].replace(',', ''));
+  // Two values may lie on one row.
+  expect(rows).toBeGreaterThan(0.8 * Number(told));
+});
+
+test('a file that does not say its units asks, and is read with the answer; zoom goes to the sample', async ({
+  page,
+}) => {
+  await page.goto('/logs');
+  const rows = Array.from(
+    { length: 30_000 },
+    (_, i) => `${(i / 10).toFixed(1)};${(70 + Math.sin(i / 900) + (i === 17_000 ? -110 : 0)).toFixed(1)}`,
+  );
+  await files(page, 'a log file').setInputFiles({
+    name: 'told.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`time;temp\n${rows.join('\n')}\n`),
+  });
+  await expect(page.getByText('The unit of a column does not stand in it.')).toBeVisible();
+  await choose(page.getByLabel('Unit of column 2'), '°C');
+  await page.getByRole('button', { name: 'Read it so' }).click();
+  const drop = finding(page, /1 drop-out to the low end/);
+  await expect(drop).toBeVisible();
+  await expect(page.locator('[data-test="range"]')).toContainText('no spike is left out');
+  await drop.getByRole('button', { name: 'Show' }).click();
+  await expect(page.locator('[data-test="range"]')).toContainText('every sample is drawn');
+  await expect(page.locator('[data-test="range"]')).toContainText('28:1');
+  // It is here again at the next visit.
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'told.csv' })).toBeVisible();
+});

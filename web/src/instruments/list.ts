@@ -1,0 +1,46 @@
+import { benchMeter, type MeterFunction } from '@mellow-probe/core/instruments/benchMeter';
+import { busLog } from '@mellow-probe/core/instruments/busLog';
+import { decadeBox } from '@mellow-probe/core/instruments/decadeBox';
+import type { Driver } from '@mellow-probe/core/instruments/heard';
+import { thermometerLine } from '@mellow-probe/core/instruments/thermometerLine';
+import { vehicleAdapter } from '@mellow-probe/core/instruments/vehicleAdapter';
+
+/** The kinds of instrument. A new one is a driver in core and one entry here. */
+export const INSTRUMENT_IDS = ['meter', 'adapter', 'bus', 'thermometer', 'box'] as const;
+export type InstrumentId = (typeof INSTRUMENT_IDS)[number];
+
+/** A driver with what else it can do. */
+export interface Running extends Driver {
+  use?(wanted: MeterFunction): void;
+  put?(ohm: number | null): void;
+}
+
+export interface Instrument {
+  id: InstrumentId;
+  name: string;
+  about: string;
+  baudRate: number;
+  /** `everyS`: how often it is asked. */
+  make(everyS: number): Running;
+}
+
+export const INSTRUMENTS: readonly Instrument[] = [
+  { id: 'meter', name: 'Bench meter', about: 'SCPI: volts or ohms', baudRate: 9600, make: benchMeter },
+  {
+    id: 'adapter',
+    name: 'Vehicle adapter',
+    about: 'SAE J1979, every temperature',
+    baudRate: 115_200,
+    make: vehicleAdapter,
+  },
+  { id: 'thermometer', name: 'Thermometer', about: 'prints a line a second', baudRate: 9600, make: thermometerLine },
+  { id: 'bus', name: 'Heavy-duty bus', about: 'SAE J1939, listened to', baudRate: 115_200, make: busLog },
+  { id: 'box', name: 'Decade box', about: 'in the sensor’s place', baudRate: 9600, make: decadeBox },
+];
+
+/** Throws on an id that is not there. */
+export function instrument(id: InstrumentId): Instrument {
+  const found = INSTRUMENTS.find((i) => i.id === id);
+  if (!found) throw new Error(`instrument: no instrument "${id}"`);
+  return found;
+}

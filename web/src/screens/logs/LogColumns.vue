@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import {
+  LOG_COLUMN_USES,
+  LOG_UNITS,
+  type LogChoices,
+  type LogColumn,
+  type LogColumnUse,
+  type LogUnit,
+  TIME_KINDS,
+  type TimeKind,
+} from '@mellow-probe/core/logs/logColumns';
+import { TIME_NAMES } from '@mellow-probe/core/wording/logText';
+import { ref } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import PickList from '../../components/base/PickList.vue';
+
+/** How the columns of a file were understood, each changeable; the file is read anew with what is said. */
+const props = defineProps<{ columns: readonly LogColumn[]; asked: boolean }>();
+const emit = defineEmits<{ read: [choices: LogChoices] }>();
+const said = ref<Record<string, { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }>>({});
+const USE_NAMES: Record<LogColumnUse, string> = { time: 'time', values: 'values', mark: 'marks', other: 'not read' };
+const USES = LOG_COLUMN_USES.map((value) => ({ value, label: USE_NAMES[value] }));
+const UNITS = LOG_UNITS.map((value) => ({ value, label: value }));
+const TIMES = TIME_KINDS.map((value) => ({ value, label: TIME_NAMES[value] }));
+const useOf = (k: number): LogColumnUse => said.value[k]?.use ?? props.columns[k].use;
+function say(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }): void {
+  said.value = { ...said.value, [k]: { ...said.value[k], ...what } };
+}
+</script>
+
+<template>
+  <section class="columns" aria-label="How the columns were read" data-test="log-columns">
+    <div v-for="(c, k) in columns" :key="k" class="column" :class="{ unread: useOf(k) === 'other' }">
+      <span class="name">{{ c.head || `Column ${k + 1}` }}</span>
+      <PickList
+        :model-value="useOf(k)"
+        :label="`Column ${k + 1} holds`"
+        hide-label
+        :options="USES"
+        @update:model-value="say(k, { use: $event })"
+      />
+      <PickList
+        v-if="useOf(k) === 'values'"
+        :model-value="said[k]?.unit ?? c.unit ?? undefined"
+        :label="`Unit of column ${k + 1}`"
+        hide-label
+        prompt="unit?"
+        :asked="(said[k]?.unit ?? c.unit) === null"
+        :options="UNITS"
+        @update:model-value="say(k, { unit: $event })"
+      />
+      <PickList
+        v-else-if="useOf(k) === 'time'"
+        :model-value="said[k]?.time ?? c.time ?? undefined"
+        :label="`Time of column ${k + 1} in`"
+        hide-label
+        :options="TIMES"
+        @update:model-value="say(k, { time: $event })"
+      />
+    </div>
+    <ActButton :kind="asked ? 'main' : 'plain'" @click="emit('read', said)">Read it so</ActButton>
+  </section>
+</template>
+
+<style scoped>
+.columns {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: stretch;
+}
+.column {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1.4fr);
+  gap: 8px;
+  align-items: center;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.unread .name {
+  color: var(--soft);
+}
+@media (max-width: 620px) {
+  .column {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .name {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { clockText } from '@mellow-probe/core/wording/logText';
+import dayjs from 'dayjs';
+import { ref } from 'vue';
+import { useRoute } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import FilePick from '../../components/base/FilePick.vue';
+
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import type { RecordingHead } from '../../storage/recordingStorage.ts';
+
+/** The recordings and logs that are kept in this browser, and the way to a new one. */
+defineProps<{ kept: readonly RecordingHead[]; fault: boolean; current: string | null }>();
+const emit = defineEmits<{ open: [files: File[]]; remove: [id: string] }>();
+const route = useRoute();
+/** A recording is not made twice: what is deleted is asked for once more. */
+const asked = ref<string | null>(null);
+const FROM = { recorded: '', 'stand-ins': ' · made up', file: ' · from a file' } as const;
+const about = (h: RecordingHead): string =>
+  `${dayjs(h.startedAt).format('D MMM YYYY, HH:mm')} · ${clockText(h.lengthS)}${FROM[h.from]}${h.endedAt === null ? ' · not ended' : ''}`;
+</script>
+
+<template>
+  <nav class="list sheet" aria-label="Logs">
+    <FilePick
+      label="Open a log file"
+      about="a log file"
+      accept=".csv,.txt,.tsv,.log,text/*"
+      kind="main"
+      @files="emit('open', $event)"
+    />
+    <p class="soft small">
+      Tables of meters, scan tools and loggers, any separator and heading, up to some million rows. Nothing leaves this
+      device.
+    </p>
+    <NoticeBar v-if="fault" kind="bad">The browser’s storage does not answer: recordings cannot be listed.</NoticeBar>
+    <ul>
+      <li v-for="h in kept" :key="h.id" :class="{ on: h.id === current }">
+        <RouterLink :to="{ path: `/logs/${h.id}`, query: route.query }">
+          <b>{{ h.title }}</b>
+          <span class="soft small">{{ about(h) }}</span>
+        </RouterLink>
+        <div v-if="asked === h.id" class="sure">
+          <ActButton kind="grave" @click="emit('remove', h.id)">Delete for good</ActButton>
+          <ActButton kind="quiet" @click="asked = null">Keep it</ActButton>
+        </div>
+        <ActButton v-else kind="quiet" :aria-label="`Delete ${h.title}`" @click="asked = h.id">Delete…</ActButton>
+      </li>
+    </ul>
+    <p v-if="kept.length === 0 && !fault" class="soft small">
+      No recordings yet. <RouterLink to="/live">Live values</RouterLink> records them.
+    </p>
+  </nav>
+</template>
+
+<style scoped>
+.list {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 12px;
+  overflow-y: auto;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  padding: 2px 6px 6px;
+  border-bottom: 1px solid var(--line);
+}
+li a {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  align-self: stretch;
+  min-height: 48px;
+  color: var(--ink);
+  text-decoration: none;
+  overflow-wrap: anywhere;
+}
+p a {
+  color: var(--spruce);
+}
+.sure {
+  display: flex;
+  flex-wrap: wrap;
+}
+.on {
+  background: var(--spruce-soft);
+  border-radius: 8px;
+}
+.small {
+  font-size: 13px;
+  margin: 0;
+}
+@media (max-width: 900px) {
+  .list {
+    order: 1;
+    overflow: visible;
+  }
+}
+</style>

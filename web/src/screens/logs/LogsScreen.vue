@@ -1,0 +1,308 @@
+<script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { applyEvidence } from '@mellow-probe/core/job/logEvidence';
+import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
+import { clockText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import FoldOut from '../../components/base/FoldOut.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import PickList from '../../components/base/PickList.vue';
+import ProgressBar from '../../components/base/ProgressBar.vue';
+import { openChecks } from '../../components/openChecks.ts';
+import TopBar from '../../components/TopBar.vue';
+import { newId, nowIso } from '../../browser/newId.ts';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
+import { listRecordings, type RecordingHead, removeRecording } from '../../storage/recordingStorage.ts';
+import { useBench } from '../../session/bench.ts';
+import { useJobs } from '../../stores/jobs.ts';
+import FindingList from './FindingList.vue';
+import LogColumns from './LogColumns.vue';
+import LogList from './LogList.vue';
+import LogView from './LogView.vue';
+import { useLogRoom } from './useLogRoom.ts';
+
+/** The log laboratory: recordings and files, the chart to the sample, what was found, and what of it goes on a check. */
+const route = useRoute();
+const router = useRouter();
+const jobs = useJobs();
+const bench = useBench();
+const job = shallowRef<Job | null>(null);
+const lab = useLogRoom(() => job.value);
+const kept = shallowRef<RecordingHead[]>([]);
+const listFault = ref(false);
+const put = ref(new Set<number>());
+const told = ref('');
+const checkId = ref(typeof route.query.check === 'string' ? route.query.check : '');
+
+async function list(): Promise<void> {
+  try {
+    kept.value = await listRecordings();
+    listFault.value = false;
+  } catch {
+    listFault.value = true;
+  }
+}
+onMounted(() => {
+  void list();
+  void jobs.load();
+});
+watch(
+  () => route.params.rec,
+  (rec) => {
+    if (typeof rec === 'string' && rec !== '') void lab.openRecording(rec);
+  },
+  { immediate: true },
+);
+// A file that was read stands under its own address from then on.
+watch(lab.head, (head) => {
+  if (!head) return;
+  void list();
+  if (route.params.rec !== head.id) void router.replace({ path: `/logs/${head.id}`, query: route.query });
+});
+watch(
+  checkId,
+  async (id) => {
+    job.value = id === '' ? null : await jobs.read(id);
+    put.value = new Set();
+  },
+  { immediate: true },
+);
+watch(lab.analysis, () => (put.value = new Set()));
+
+const checks = computed(() => [{ value: '', label: 'no check' }, ...openChecks(jobs.lines)]);
+function open(files: readonly File[], choices: LogChoices = {}): void {
+  told.value = '';
+  if (files[0]) void lab.openFile(files[0], choices);
+}
+async function use(index: number): Promise<void> {
+  const { evidence } = lab.analysis.value!;
+  const note = `Log “${lab.head.value?.title ?? lab.file.value?.name ?? ''}”`;
+  let taken = 0;
+  try {
+    await bench.changeJob(checkId.value, (own) => {
+      taken = applyEvidence(own, evidence[index], note, nowIso(), newId);
+    });
+    put.value = new Set([...put.value, index]);
+    told.value =
+      taken === 0
+        ? 'It stood there already.'
+        : `${taken} ${taken === 1 ? 'thing' : 'things'} put on “${job.value?.title ?? ''}”.`;
+  } catch {
+    told.value = 'The browser’s storage does not take it.';
+  }
+}
+async function beside(files: readonly File[], by: 'clock' | 'course'): Promise<void> {
+  if (files[0]) told.value = await lab.beside(files[0], by);
+}
+async function save(): Promise<void> {
+  saveFile(fileName(lab.head.value?.title ?? 'log', 'csv'), 'text/csv', await lab.csv());
+}
+async function remove(id: string): Promise<void> {
+  await removeRecording(id);
+  await list();
+  if (lab.head.value?.id === id) {
+    lab.cancel();
+    await router.replace({ path: '/logs', query: route.query });
+  }
+}
+</script>
+
+<template>
+  <div class="logs">
+    <TopBar
+      back
+      :actions="[
+        { name: 'Live values', to: checkId ? `/check/${checkId}/live` : '/live' },
+        ...(checkId ? [{ name: 'To the bench', to: `/check/${checkId}` }] : []),
+      ]"
+      ><h1 class="title">Log laboratory</h1></TopBar
+    >
+    <main>
+      <LogList :kept="kept" :fault="listFault" :current="lab.head.value?.id ?? null" @open="open" @remove="remove" />
+      <div class="lab">
+        <section v-if="lab.busy.value" class="sheet busy" role="status">
+          <span>{{ lab.state.value.at === 'reading' ? 'Reading the log' : 'Looking for what it tells' }}</span>
+          <ProgressBar :share="'share' in lab.state.value ? lab.state.value.share : 0" label="Progress" />
+          <ActButton v-if="lab.state.value.at === 'reading'" @click="lab.cancel()">Stop</ActButton>
+        </section>
+        <NoticeBar v-if="lab.state.value.at === 'failed'" kind="bad">{{ lab.state.value.why }}</NoticeBar>
+        <section v-if="lab.state.value.at === 'asked'" class="sheet part">
+          <NoticeBar>{{ lab.state.value.file.name }}: {{ logFaultText(lab.state.value.result) }}</NoticeBar>
+          <LogColumns
+            v-if="lab.state.value.result.columns.length > 0"
+            :columns="lab.state.value.result.columns"
+            asked
+            @read="open([lab.file.value!], $event)"
+          />
+        </section>
+        <template v-if="lab.shape.value">
+          <section class="sheet part">
+            <div class="head">
+              <div class="what">
+                <h2 class="log">{{ lab.head.value?.title ?? lab.file.value?.name }}</h2>
+                <span class="soft small"
+                  >{{ lab.shape.value.rows.toLocaleString('en') }} rows · {{ clockText(lab.shape.value.lengthS)
+                  }}<template v-if="lab.fileRead.value">
+                    ·
+                    {{ logReadText(lab.fileRead.value) }}</template
+                  ></span
+                >
+              </div>
+              <PickList v-model="checkId" class="check" label="For the check" :options="checks" />
+            </div>
+            <NoticeBar v-if="lab.notKept.value === 'too-large'" kind="told"
+              >Too large to be kept in the browser: keep the file.</NoticeBar
+            >
+            <NoticeBar v-else-if="lab.notKept.value" kind="odd"
+              >Not kept: {{ storageFaultText(lab.notKept.value) }}</NoticeBar
+            >
+            <NoticeBar v-if="lab.lost.value > 0"
+              >{{ lab.lost.value }} pieces of it could not be read; the rest is here.</NoticeBar
+            >
+            <LogView :lab="lab" />
+            <div class="more">
+              <FoldOut v-if="lab.fileRead.value" title="How the file was read">
+                <LogColumns
+                  :columns="lab.fileRead.value.columns"
+                  :asked="false"
+                  @read="open([lab.file.value!], $event)"
+                />
+              </FoldOut>
+              <FoldOut title="Lay a second log over it, save it">
+                <div class="row2">
+                  <FilePick
+                    label="By its clock"
+                    about="a second log by its clock"
+                    accept=".csv,.txt,.tsv,.log,text/*"
+                    @files="beside($event, 'clock')"
+                  />
+                  <FilePick
+                    label="By its course"
+                    about="a second log by its course"
+                    accept=".csv,.txt,.tsv,.log,text/*"
+                    @files="beside($event, 'course')"
+                  />
+                  <ActButton @click="save">Save as CSV</ActButton>
+                </div>
+              </FoldOut>
+            </div>
+          </section>
+          <section v-if="lab.analysis.value" class="sheet part" aria-label="What was found">
+            <h2>{{ lab.analysis.value.findings.length === 0 ? 'Nothing stands out' : 'What it tells' }}</h2>
+            <p v-if="!checkId" class="soft small">
+              Choose a check above: then its circuit is used, and what is found can be put on it.
+            </p>
+            <NoticeBar v-if="told" kind="told" status>{{ told }}</NoticeBar>
+            <FindingList
+              :findings="lab.analysis.value.findings"
+              :evidence="lab.analysis.value.evidence"
+              :shape="lab.shape.value"
+              :to-check="checkId !== '' && job !== null"
+              :put="put"
+              @show="lab.showRange"
+              @use="use"
+            />
+          </section>
+        </template>
+        <section v-else-if="lab.state.value.at === 'nothing'" class="sheet empty">
+          <h2>Open a log, or a recording</h2>
+          <p>
+            Drop-outs, steps, warm-up, settling, two sensors against each other, the divider’s curve: what stands in a
+            log is found, shown on the chart, and put on a check as evidence.
+          </p>
+        </section>
+      </div>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.logs {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+}
+.title {
+  font-size: 17px;
+}
+main {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr);
+  gap: 8px;
+  padding: 8px;
+  min-height: 0;
+}
+.small {
+  font-size: 13px;
+  margin: 0;
+}
+.lab {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-width: 0;
+  overflow-y: auto;
+}
+.lab > * {
+  flex: none;
+}
+.part {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 12px 16px;
+}
+.busy {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 10px 16px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 8px 16px;
+  align-items: end;
+}
+.what {
+  min-width: 0;
+  flex: 1 1 260px;
+}
+.log {
+  font-size: 19px;
+  overflow-wrap: anywhere;
+}
+h2 {
+  font-size: 17px;
+}
+.check {
+  flex: 0 1 260px;
+}
+.row2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.empty {
+  padding: 28px;
+}
+@media (max-width: 900px) {
+  .logs {
+    height: auto;
+  }
+  main {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .lab {
+    overflow: visible;
+  }
+  .part {
+    padding: 10px;
+  }
+}
+</style>

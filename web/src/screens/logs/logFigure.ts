@@ -1,0 +1,192 @@
+import type { LogEvent } from '@mellow-probe/core/logs/finding';
+import type { Mark } from '@mellow-probe/core/logs/log';
+import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import type { Quantity } from '@mellow-probe/core/units/quantity';
+import { clockText, MARK_NAMES } from '@mellow-probe/core/wording/logText';
+import type { Data, Layout, Shape } from 'plotly.js-dist-min';
+import { chartColours, chartLayout } from '../../components/chartLook.ts';
+import { plainLabel } from '../../components/plainLabel.ts';
+import type { ChannelView, LogShape } from '../../workers/logs.ts';
+
+/** What a chart of a log is drawn from. */
+export interface LogPicture {
+  shape: LogShape;
+  views: readonly ChannelView[];
+  events: Readonly<Record<string, readonly LogEvent[]>>;
+  /** The range of time shown, s. */
+  range: readonly [fromS: number, toS: number];
+  unit: TemperatureUnit;
+  dark: boolean;
+  hidden: ReadonlySet<string>;
+  /** Pixels across, for the labels of the marks. */
+  width: number;
+}
+
+const ORDER: readonly Quantity[] = ['celsius', 'volts', 'ohms'];
+const TITLE: Record<Quantity, (unit: TemperatureUnit) => string> = {
+  celsius: (unit) => `°${unit}`,
+  volts: () => 'V',
+  ohms: () => 'Ω',
+};
+/** Space between two panels, share of the height. */
+const GAP = 0.07;
+/** Steps of the axis of time, s. */
+const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800];
+/** Most events that are marked: a chart of thousands would be all marks. */
+const MOST_MARKS = 150;
+
+/** The colour of the n-th channel, the same on the chart and beside its name. */
+export function channelColour(n: number, dark: boolean): string {
+  const c = chartColours(dark);
+  const all = [c.spruce, c.amber, c.plum, c.moss, c.clay, c.soft];
+  return all[n % all.length];
+}
+
+/** A panel for each quantity, one axis of time; marks as bands through all, events as thin bands in their own panel. */
+export function logFigure({ shape, views, events, range, unit, dark, hidden, width }: LogPicture): {
+  data: Data[];
+  layout: Partial<Layout>;
+} {
+  const colour = chartColours(dark);
+  const shown = shape.channels.filter((c) => !hidden.has(c.id));
+  const panels = ORDER.filter((q) => shown.some((c) => c.quantity === q));
+  const height = (1 - GAP * (panels.length - 1)) / Math.max(1, panels.length);
+  const domainOf = (k: number): [number, number] => [1 - (k + 1) * height - k * GAP, 1 - k * (height + GAP)];
+  const axisOf = (q: Quantity): string => (panels.indexOf(q) === 0 ? '' : String(panels.indexOf(q) + 1));
+  const data = shown.flatMap((c): Data[] => {
+    const view = views.find((v) => v.id === c.id);
+    if (!view) return [];
+    const dense = view.x.length < view.of;
+    const few = view.x.length < 160;
+    return [
+      {
+        type: 'scatter',
+        x: Array.from(view.x),
+        y: Array.from(view.y, (v) => (c.quantity === 'celsius' ? shownTemperature(v, unit) : v)),
+        yaxis: `y${axisOf(c.quantity)}`,
+        name: plainLabel(c.name),
+        mode: few && !dense ? 'lines+markers' : 'lines',
+        marker: { size: 4 },
+        // Instruments give their values at different times: each line runs over the others' rows.
+        connectgaps: true,
+        line: { color: channelColour(shape.channels.indexOf(c), dark), width: 1.6 },
+        hovertemplate: `${plainLabel(c.name)} %{y:.4g}<extra></extra>`,
+      },
+    ];
+  });
+  const last = axisOf(panels[panels.length - 1] ?? 'celsius');
+  const base = chartLayout(
+    '',
+    colour,
+    { l: 50, r: 12, t: 20, b: 26 },
+    { ...axisOfTime(range), anchor: `y${last}` as 'y' },
+    {
+      domain: domainOf(0),
+      fixedrange: true,
+    },
+  );
+  const axes = Object.fromEntries(
+    panels.map((q, k) => [
+      `yaxis${axisOf(q)}`,
+      { ...base.yaxis, domain: domainOf(k), fixedrange: true, title: { text: TITLE[q](unit), standoff: 4 } },
+    ]),
+  );
+  const inRange = (e: { fromS: number; toS: number }): boolean => e.toS >= range[0] && e.fromS <= range[1];
+  const marked = shown
+    .flatMap((c) => (events[c.id] ?? []).map((e) => ({ e, q: c.quantity })))
+    .filter(({ e }) => inRange(e))
+    .slice(0, MOST_MARKS);
+  const least = (range[1] - range[0]) / 400;
+  const shapes: Partial<Shape>[] = [
+    ...shape.marks
+      .filter((m) => m.kind !== 'note' && inRange({ fromS: m.fromS, toS: m.toS ?? range[1] }))
+      .map((m) => band(m.fromS, m.toS ?? shape.lengthS, 'paper', [0, 1], colour.amber, 0.13)),
+    ...marked.map(({ e, q }) =>
+      band(
+        e.fromS - least / 2,
+        Math.max(e.toS, e.fromS) + least / 2,
+        'paper',
+        domainOf(panels.indexOf(q)),
+        colour.clay,
+        0.3,
+      ),
+    ),
+  ];
+  const labels = markLabels(
+    shape.marks.filter((m) => inRange({ fromS: m.fromS, toS: m.toS ?? range[1] })),
+    range,
+    width,
+    colour.ink,
+  );
+  return {
+    data,
+    layout: { ...base, ...axes, shapes, annotations: labels, dragmode: 'zoom', hovermode: 'x', showlegend: false },
+  };
+}
+
+const band = (
+  x0: number,
+  x1: number,
+  yref: Shape['yref'],
+  [y0, y1]: readonly [number, number],
+  fillcolor: string,
+  opacity: number,
+): Partial<Shape> => ({
+  type: 'rect',
+  xref: 'x',
+  yref,
+  x0,
+  x1,
+  y0,
+  y1,
+  fillcolor,
+  opacity,
+  line: { width: 0 },
+  layer: 'below',
+});
+
+/** Width of a letter of a label, px. */
+const LETTER_PX = 6.3;
+
+/** The words of the marks over the chart, as many as have room. */
+function markLabels(
+  marks: readonly Mark[],
+  range: readonly [number, number],
+  width: number,
+  color: string,
+): NonNullable<Layout['annotations']> {
+  let free = -Infinity;
+  return [...marks]
+    .sort((a, b) => a.fromS - b.fromS)
+    .flatMap((m) => {
+      const text = m.kind === 'note' ? m.text.slice(0, 24) : m.place ? m.place : MARK_NAMES[m.kind];
+      const x = Math.max(m.fromS, range[0]);
+      const px = ((x - range[0]) / (range[1] - range[0])) * width;
+      if (px < free || px + text.length * LETTER_PX > width) return [];
+      free = px + (text.length + 1) * LETTER_PX;
+      return [
+        {
+          x,
+          y: 1,
+          xref: 'x',
+          yref: 'paper',
+          xanchor: 'left',
+          yanchor: 'bottom',
+          showarrow: false,
+          font: { size: 11, color },
+          text: plainLabel(text),
+        },
+      ];
+    });
+}
+
+function axisOfTime([from, to]: readonly [number, number]): Partial<Layout['xaxis']> {
+  const step = STEPS.find((s) => (to - from) / s <= 8) ?? 86_400;
+  const ticks: number[] = [];
+  for (let t = Math.ceil(from / step) * step; t <= to + 1e-9; t += step) ticks.push(Number(t.toFixed(3)));
+  return {
+    range: [from, to],
+    tickvals: ticks,
+    ticktext: ticks.map((t) => (step < 1 ? `${t.toFixed(1)} s` : clockText(t))),
+  };
+}

@@ -1,0 +1,240 @@
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { ChannelRole } from '@mellow-probe/core/logs/channelRoles';
+import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
+import { guessedRole } from '@mellow-probe/core/logs/settingOf';
+import { plainCopy } from '@mellow-probe/core/records/plainData';
+import * as Comlink from 'comlink';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { newId, nowIso } from '../../browser/newId.ts';
+import { putWholeLog, readRecording, type RecordingHead } from '../../storage/recordingStorage.ts';
+import { toStorageError, type StorageFault } from '../../storage/storageError.ts';
+import { type LogRoom, logRoom, LogStopped } from '../../workers/logClient.ts';
+import type { Analysed, Beside, ChannelView, FileRead, LogShape } from '../../workers/logs.ts';
+
+/** A log of more values than this is not kept, the file is: handing it to the store would hold up the page. */
+const MOST_KEPT = 600_000;
+
+/** What the laboratory is at. */
+export type LabState =
+  | { at: 'nothing' }
+  | { at: 'reading' | 'analysing'; share: number }
+  | { at: 'asked'; file: File; result: Extract<FileRead, { ok: false }> }
+  | { at: 'ready' }
+  | { at: 'failed'; why: string };
+
+/** The log in the laboratory: read, looked at, analysed, all in a worker of its own that is ended with it. */
+export function useLogRoom(job: () => Job | null) {
+  let room: LogRoom | null = null;
+  let asked = 0;
+  const state = ref<LabState>({ at: 'nothing' });
+  const head = shallowRef<RecordingHead | null>(null);
+  const shape = shallowRef<LogShape | null>(null);
+  const fileRead = shallowRef<Extract<FileRead, { ok: true }>['read'] | null>(null);
+  const file = shallowRef<File | null>(null);
+  const roles = ref<Record<string, ChannelRole>>({});
+  const analysis = shallowRef<Analysed | null>(null);
+  const views = shallowRef<ChannelView[]>([]);
+  const range = ref<[number, number]>([0, 1]);
+  const notKept = ref<StorageFault | 'too-large' | null>(null);
+  const lost = ref(0);
+  const width = ref(800);
+
+  function fresh(): LogRoom {
+    room?.leave();
+    room = logRoom();
+    [shape.value, analysis.value, views.value, fileRead.value, notKept.value, lost.value] = [
+      null,
+      null,
+      [],
+      null,
+      null,
+      0,
+    ];
+    return room;
+  }
+
+  function failed(error: unknown): void {
+    if (error instanceof LogStopped) return;
+    state.value = { at: 'failed', why: error instanceof Error ? error.message : String(error) };
+  }
+
+  /** Opens a file; what a person says of its columns stands. The log is kept in the browser, so that it is here the next time. */
+  async function openFile(own: File, choices: LogChoices = {}): Promise<void> {
+    const mine = ++asked;
+    const at = fresh();
+    [file.value, head.value] = [own, null];
+    state.value = { at: 'reading', share: 0 };
+    try {
+      const told = Comlink.proxy((share: number) => {
+        if (mine === asked && state.value.at === 'reading') state.value = { at: 'reading', share };
+      });
+      const result = await at.ask<FileRead>(async (r) => await r.open(own, plainCopy(choices), told));
+      if (mine !== asked) return;
+      if (!result.ok) {
+        state.value = { at: 'asked', file: own, result };
+        return;
+      }
+      fileRead.value = result.read;
+      await show(result.shape, mine);
+      await keep(own, result.shape);
+    } catch (error) {
+      if (mine === asked) failed(error);
+    }
+  }
+
+  async function keep(own: File, of: LogShape): Promise<void> {
+    if (of.rows * (of.channels.length + 1) > MOST_KEPT) {
+      notKept.value = 'too-large';
+      return;
+    }
+    try {
+      const log = await room!.ask((r) => r.whole());
+      const kept: RecordingHead = {
+        id: newId(),
+        title: own.name,
+        job: null,
+        startedAt: nowIso(),
+        endedAt: nowIso(),
+        from: 'file',
+        channels: of.channels.map(({ id, name, quantity }) => ({ id, name, quantity })),
+        marks: of.marks,
+        samples: of.channels.reduce((n, c) => n + c.values, 0),
+        lengthS: of.lengthS,
+      };
+      await putWholeLog(kept, log);
+      head.value = kept;
+    } catch (error) {
+      notKept.value = toStorageError(error).fault;
+    }
+  }
+
+  /** Opens a recording of this browser. */
+  async function openRecording(id: string): Promise<void> {
+    if (head.value?.id === id && shape.value) return;
+    const mine = ++asked;
+    const at = fresh();
+    file.value = null;
+    state.value = { at: 'reading', share: 0 };
+    try {
+      const read = await readRecording(id);
+      if (mine !== asked) return;
+      if (!read) {
+        state.value = { at: 'failed', why: 'This recording is not in this browser.' };
+        return;
+      }
+      head.value = read.head;
+      lost.value = read.lost;
+      await show(await at.ask((r) => r.take(read.log)), mine);
+    } catch (error) {
+      if (mine === asked) failed(error);
+    }
+  }
+
+  async function show(own: LogShape, mine: number): Promise<void> {
+    if (mine !== asked) return;
+    shape.value = own;
+    const taken = new Set<ChannelRole>();
+    roles.value = Object.fromEntries(
+      own.channels.map((c) => {
+        const role = guessedRole(c, (r) => !taken.has(r));
+        taken.add(role);
+        return [c.id, role];
+      }),
+    );
+    range.value = [0, Math.max(own.lengthS, 0.1)];
+    await look();
+    await analyse();
+  }
+
+  async function look(): Promise<void> {
+    const [from, to] = range.value;
+    const next = await room?.ask((r) => r.view(from, to, Math.max(100, Math.round(width.value))));
+    if (next && range.value[0] === from && range.value[1] === to) views.value = next;
+  }
+
+  /** Analyses anew: after a change of the channels' parts, or of the check. */
+  async function analyse(): Promise<void> {
+    const mine = asked;
+    const at = room;
+    if (!at || !shape.value) return;
+    state.value = { at: 'analysing', share: 0 };
+    try {
+      const told = Comlink.proxy((share: number) => {
+        if (mine === asked && state.value.at === 'analysing') state.value = { at: 'analysing', share };
+      });
+      const own = job();
+      const result = await at.ask((r) => r.analyse(plainCopy(roles.value), own && plainCopy(own), told));
+      if (mine !== asked || at !== room) return;
+      analysis.value = result;
+      state.value = { at: 'ready' };
+    } catch (error) {
+      if (mine === asked) failed(error);
+    }
+  }
+
+  function setRole(channel: string, role: ChannelRole): void {
+    roles.value = { ...roles.value, [channel]: role };
+    void analyse();
+  }
+
+  /** Shows a range of time, within the log. */
+  function showRange(fromS: number, toS: number): void {
+    const length = shape.value?.lengthS ?? 1;
+    const span = Math.min(length, Math.max(0.2, toS - fromS));
+    const from = Math.min(Math.max(0, fromS), length - span);
+    range.value = [from, from + span];
+    void look().catch(failed);
+  }
+
+  /** A second file laid over the log in hand. */
+  async function beside(own: File, by: 'clock' | 'course'): Promise<string> {
+    if (!room) return '';
+    const mine = asked;
+    const result = await room.ask<Beside>(async (r) => await r.beside(own, by));
+    if (result === null) return 'The courses do not fit each other anywhere. Lay it over by its clock instead.';
+    if (!result.ok) return `${own.name} cannot be read as a log.`;
+    await show(result.shape, mine);
+    return `${own.name} lies ${Math.abs(result.offsetS).toFixed(1)} s ${result.offsetS < 0 ? 'earlier' : 'later'}${result.correlation === null ? '' : `, correlation ${result.correlation.toFixed(2)}`}.`;
+  }
+
+  /** Ends the work under way, in the middle. */
+  function cancel(): void {
+    asked++;
+    room?.leave();
+    room = null;
+    [shape.value, head.value, state.value] = [null, null, { at: 'nothing' }];
+  }
+
+  watch(job, () => void analyse());
+  onBeforeUnmount(() => {
+    asked++;
+    room?.leave();
+  });
+  return {
+    state,
+    head,
+    shape,
+    file,
+    fileRead,
+    roles,
+    analysis,
+    views,
+    range,
+    notKept,
+    lost,
+    width,
+    busy: computed(() => state.value.at === 'reading' || state.value.at === 'analysing'),
+    openFile,
+    openRecording,
+    setRole,
+    showRange,
+    beside,
+    cancel,
+    csv: (): Promise<string> => room?.ask((r) => r.csv()) ?? Promise.resolve(''),
+    setWidth(px: number) {
+      const before = width.value;
+      width.value = px;
+      if (Math.abs(before - px) > 40 && shape.value) void look().catch(failed);
+    },
+  };
+}
