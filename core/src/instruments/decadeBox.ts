@@ -38,9 +38,9 @@ export function decadeBox(): DecadeBox {
       lines.push(text, nowS).flatMap((line): Heard[] => {
         const found = line === null ? null : ANSWER.exec(line);
         if (!found) return [fault('garbled', nowS, line)];
-        if (!waiting) return [fault('unasked', nowS, line!)];
+        if (!waiting) return [fault('unasked', nowS, line)];
         const ohm = found[1] === 'OPEN' ? null : Number(found[1]);
-        if (ohm !== waiting.ohm) return [fault('refused', nowS, line!)];
+        if (ohm !== waiting.ohm) return [fault('refused', nowS, line)];
         waiting = null;
         return [{ kind: 'set', ohm }];
       }),

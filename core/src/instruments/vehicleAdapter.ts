@@ -93,7 +93,7 @@ export function vehicleAdapter(everyS = 0.25): Driver {
       masksLeft = masksLeft.filter((m) => m !== pid);
       return [fault('refused', nowS, `no answer to 01 ${hex(pid)}`)];
     }
-    if (frame.bytes[0] !== 0x41 || frame.bytes[1] !== pid) return [fault('garbled', nowS, text!)];
+    if (frame.bytes[0] !== 0x41 || frame.bytes[1] !== pid) return [fault('garbled', nowS, text)];
     waiting = null;
     return answered(pid, frame.bytes.slice(2), nowS, text!);
   }

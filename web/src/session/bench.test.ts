@@ -163,10 +163,23 @@ describe('the job on the bench', () => {
     w.ahead.writeAhead('jobs/h', null, [{ at: [], after: job }], NOW);
     browser.refuse = 'full';
     await bench.open('h');
-    expect(sessionOf(bench).job.title).toBe('homeless');
+    const session = sessionOf(bench);
+    expect(session.job.title).toBe('homeless');
+    await session.record.settled();
+    expect(session.keeping.value, 'never said to be kept').toEqual({ kind: 'refused', fault: 'full' });
+    expect((await w.ahead.readAhead('jobs/h')).map((e) => w.ahead.wholeOf(e))).toEqual([job]);
     browser.refuse = null;
-    await sessionOf(bench).record.keepAgain();
+    await session.record.keepAgain();
     expect((await stored(w, 'h')).title).toBe('homeless');
+  });
+  test('a check that the store would not take is kept by opening it, once there is room', async () => {
+    w.ahead.writeAhead('jobs/h', null, [{ at: [], after: { ...newJob('h', NOW), title: 'homeless' } }], NOW);
+    const bench = benchOf(w);
+    await bench.open('h');
+    await sessionOf(bench).record.settled();
+    expect(sessionOf(bench).keeping.value).toEqual({ kind: 'kept' });
+    expect((await stored(w, 'h')).title).toBe('homeless');
+    expect(await w.ahead.readAhead('jobs/h')).toEqual([]);
   });
   test('another one asked for while the first is being put together: the first never stands there', async () => {
     await put(w, 'a');

@@ -25,7 +25,7 @@ beforeEach(() => {
 });
 async function opened(initial: Note | null = EMPTY) {
   const { door, control } = fakeDoor<Note>(name, initial);
-  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored ?? undefined });
   const changes: Change<Note>[] = [];
   record.changes.listen((c) => changes.push(c));
   await record.loaded;

@@ -61,7 +61,10 @@ export interface RecordOptions<T extends object> {
   door: Door<T>;
   /** What the record is while nothing is stored. */
   initial: T;
-  /** What was read already; without it the record is read now, and what is typed meanwhile wins over what arrives. */
+  /**
+   * What was read already, null for a record that the store would not take; without it the record is read now, and what is typed meanwhile wins
+   * over what arrives.
+   */
   stored?: Kept<T> | null;
   /** Fields that each write sets anew (the time of the change, say); no change of their own. */
   stamp?: () => Partial<T>;
@@ -75,7 +78,7 @@ export function persistedRecord<T extends object>({
   stamp,
 }: RecordOptions<T>): PersistedRecord<T> {
   const value = reactive(plainCopy(initial)) as T;
-  const keeping = shallowRef<Keeping>({ kind: stored === undefined ? 'loading' : 'kept' });
+  const keeping = shallowRef<Keeping>({ kind: stored === undefined ? 'loading' : stored === null ? 'keeping' : 'kept' });
   const changes = stream<Change<T>>();
   const dirty = ref(false);
   /** The value as of the last change; the one in the store as far as this window knows, and those before it. */
@@ -269,8 +272,9 @@ export function persistedRecord<T extends object>({
     if (found) takeIn(found);
     replay(left);
     say(fault ? { kind: 'refused', fault } : { kind: 'kept' });
-    // Nothing stored and nothing typed: nothing is written.
-    if (differences(found?.value ?? initial, last).length > 0) await keep();
+    // Known not to be stored at all: it is not kept until the store has it. Nothing read and nothing typed: nothing is written.
+    if (stored === null) lost = true;
+    if (lost || differences(found?.value ?? initial, last).length > 0) await keep();
     for (const entry of left) if (keeping.value.kind === 'kept') clearAhead(door.name, entry.window);
   }
 
