@@ -2,7 +2,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { files } from '../e2e/bench.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 
@@ -36,6 +36,7 @@ await page.evaluate(() => {
   const own = window as unknown as { longest: number; tasks: number };
   [own.longest, own.tasks] = [0, 0];
 });
+const memory = await workerMemory(page);
 await files(page, 'a log file').setInputFiles(file);
 await page.getByRole('heading', { name: /What it tells|Nothing stands out/ }).waitFor({ timeout: 120_000 });
 const told = await page.evaluate(() => {
@@ -47,6 +48,10 @@ const heap = await page.evaluate(
   () => (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize,
 );
 console.log(`heap of the page, without its worker: ${Math.round(heap / 1e6)} MB`);
+const most = memory.stop();
+console.log(
+  `the worker at its most: ${Math.round(most / 1e6)} MB, ${most === 0 ? 'not measured' : 'heap and the arrays outside it'}`,
+);
 const zooms: number[] = [];
 for (let k = 0; k < 12; k++) {
   zooms.push(
@@ -70,3 +75,33 @@ zooms.sort((a, b) => a - b);
 console.log(`zoom to the new picture: middle ${Math.round(zooms[6])} ms, longest ${Math.round(zooms[11])} ms`);
 await browser.close();
 stop();
+
+/** What the page's workers hold at their most, bytes: their heaps and what their arrays hold outside them, asked five times a second. */
+async function workerMemory(of: Page): Promise<{ stop: () => number }> {
+  const session = await of.context().newCDPSession(of);
+  let [most, id] = [0, 0];
+  const workers: string[] = [];
+  const now = new Map<string, number>();
+  session.on('Target.attachedToTarget', ({ sessionId }) => workers.push(sessionId));
+  session.on('Target.receivedMessageFromTarget', ({ sessionId, message }) => {
+    const { result } = JSON.parse(message) as { result?: { usedSize?: number; backingStorageSize?: number } };
+    now.set(sessionId, (result?.usedSize ?? 0) + (result?.backingStorageSize ?? 0));
+    most = Math.max(
+      most,
+      [...now.values()].reduce((sum, bytes) => sum + bytes, 0),
+    );
+  });
+  await session.send('Target.setAutoAttach', { autoAttach: true, waitForDebuggerOnStart: false, flatten: false });
+  const timer = setInterval(() => {
+    for (const sessionId of workers) {
+      const message = JSON.stringify({ id: ++id, method: 'Runtime.getHeapUsage' });
+      session.send('Target.sendMessageToTarget', { sessionId, message }).catch(() => undefined);
+    }
+  }, 200);
+  return {
+    stop() {
+      clearInterval(timer);
+      return most;
+    },
+  };
+}
