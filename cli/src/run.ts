@@ -6,6 +6,7 @@ import { planCommand } from './commands/plan.ts';
 import { rankCommand } from './commands/rank.ts';
 import { recordCommand } from './commands/record.ts';
 import { simulateCommand } from './commands/simulate.ts';
+import { trainCommand } from './commands/train.ts';
 import { studyCommand } from './commands/study.ts';
 import { whereCommand } from './commands/where.ts';
 import { type Command, EXIT, UsageError, WorldError } from './command.ts';
@@ -21,6 +22,7 @@ const COMMANDS: readonly Command[] = [
   logCommand,
   recordCommand,
   simulateCommand,
+  trainCommand,
   studyCommand,
 ];
 

@@ -5,7 +5,7 @@ import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
 import { measurementById } from '@mellow-probe/core/measurements/list';
-import { HAND_RULES } from './handRules.ts';
+import { HAND_RULES } from '@mellow-probe/core/training/handRules';
 
 const plain = (id: string): PlannedTest => ({ measurement: measurementById(id), conditions: {}, state: 'steady' });
 

@@ -7,6 +7,7 @@ import { type Outcome, outcomesOf } from './outcomes.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { noiseOf } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
+import type { MachineState } from '../units/vocabulary.ts';
 
 /** One proposed test: what it would tell and cost, and what each outcome would mean. */
 export interface Proposal {
@@ -24,11 +25,29 @@ export interface Proposal {
  * The tests not yet done, best first, by mutual information between fault and outcome per minute of work. Faults below 0.2 % take no
  * part, nor does a test that changes nothing. A test whose set-up stands already (same `setup` as the last reading) costs its shorter time; a risky one counts as dearer than it is.
  */
-export function proposeTests(problem: Problem, posterior: Posterior, access: Access, count = 3): Proposal[] {
+export function proposeTests(
+  problem: Problem,
+  posterior: Posterior,
+  access: Access,
+  count = 3,
+  state: MachineState = 'steady',
+): Proposal[] {
+  return proposalsFor(problem, posterior, access, candidateTests(problem, access, state), count);
+}
+
+/** As `proposeTests`, of these tests. */
+export function proposalsFor(
+  problem: Problem,
+  posterior: Posterior,
+  access: Access,
+  tests: readonly PlannedTest[],
+  count: number,
+  least = CHANGES_NOTHING,
+): Proposal[] {
   const faults = posterior.faults.filter((f) => f.draws.length > 0);
   if (faults.length === 0) return [];
   const samples = faults.map(thinned);
-  return candidateTests(problem, access)
+  return tests
     .map((test) => {
       const { measurement, conditions } = test;
       const predictions = samples.map((draws) => predictAll(posterior, test, draws));
@@ -37,7 +56,7 @@ export function proposeTests(problem: Problem, posterior: Posterior, access: Acc
       const minutes = minutesOf(test, problem, access);
       return { test, table, bits, minutes, cost: minutes + (measurement.risky ? access.riskMinutes : 0) };
     })
-    .filter(({ bits }) => bits > CHANGES_NOTHING)
+    .filter(({ bits }) => bits > least)
     .sort((a, b) => b.bits / b.cost - a.bits / a.cost)
     .slice(0, count)
     .map(({ test, table, bits, minutes }) => ({
@@ -78,11 +97,15 @@ export function minutesOf({ measurement }: PlannedTest, { readings }: Problem, a
   return (access.effort[measurement.setup] ?? 1) * (standing ? measurement.repeatMinutes : measurement.minutes);
 }
 
-/** Every test that fits the circuit, is possible with the tools at hand and has not been done under the same conditions. */
-export function candidateTests(problem: Problem, access: Access): PlannedTest[] {
+/**
+ * Every test that fits the circuit, is possible with the tools at hand and has not been done under the same conditions. As found (`steady`) what was
+ * read in any state counts as done; in another state only what was read there.
+ */
+export function candidateTests(problem: Problem, access: Access, state: MachineState = 'steady'): PlannedTest[] {
   const { circuit } = problem;
-  const done = new Set(problem.readings.map((r) => `${r.measurement} ${JSON.stringify(r.conditions)}`));
-  const doneKinds = new Set(problem.readings.map((r) => r.measurement));
+  const read = problem.readings.filter((r) => state === 'steady' || r.state === state);
+  const done = new Set(read.map((r) => `${r.measurement} ${JSON.stringify(r.conditions)}`));
+  const doneKinds = new Set(read.map((r) => r.measurement));
   const tests: PlannedTest[] = [];
   for (const measurement of MEASUREMENTS) {
     if (!measurement.layouts.includes(circuit.layout)) continue;
@@ -92,7 +115,7 @@ export function candidateTests(problem: Problem, access: Access): PlannedTest[] 
     for (const conditions of conditionsFor(measurement.needs, problem)) {
       const plain = measurement.needs.length === 0;
       if (plain ? doneKinds.has(measurement.id) : done.has(`${measurement.id} ${JSON.stringify(conditions)}`)) continue;
-      tests.push({ measurement, conditions, state: 'steady' });
+      tests.push({ measurement, conditions, state });
     }
   }
   return tests;

@@ -17,6 +17,12 @@ export function sizeText(size: SizeEstimate): string {
   return `about ${figure(middle)} ${name} (${figure(low)} … ${figure(high)} ${name})`;
 }
 
+/** A size that is known exactly, of a case that was made up: "15 kΩ", "× 0.85", "0.42 V". */
+export function trueSizeText(size: number, unit: SizeEstimate['unit']): string {
+  if (unit === 'ohm') return size > CLEAN_BREAK ? 'a clean break' : twoFigures(size);
+  return unit === 'factor' ? `× ${figure(size)}` : `${figure(size)} ${unit === 'volt' ? 'V' : 'K'}`;
+}
+
 /** Two significant figures: the size of a fault is an estimate. */
 function twoFigures(ohm: number): string {
   const [value, unit] = formatOhm(Number(ohm.toPrecision(2))).split(' ');

@@ -1,7 +1,7 @@
-import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
-import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
-import type { Problem } from '@mellow-probe/core/model/problem';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { FaultGroup } from '../units/vocabulary.ts';
+import type { PlannedTest } from '../model/healthyRanges.ts';
+import type { Problem } from '../model/problem.ts';
+import { measurementById } from '../measurements/list.ts';
 
 /** A rule of thumb of the trade: the readings it asks for and the group it then blames. Source: common practice, no source. */
 export interface HandRule {

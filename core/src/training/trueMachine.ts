@@ -1,0 +1,130 @@
+import type { CircuitState } from '../circuit/sensorCircuit.ts';
+import { canStandTogether } from '../faults/together.ts';
+import type { Branch, Fault } from '../faults/fault.ts';
+import { healthy } from '../faults/healthy.ts';
+import { LatentSpace } from '../model/latent.ts';
+import { noiseOf } from '../model/predictor.ts';
+import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
+import { plainTests } from '../model/healthyRanges.ts';
+import type { Problem } from '../model/problem.ts';
+import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
+import { normalQuantile } from '../numeric/normal.ts';
+import { drawIndex, type Uniform } from '../numeric/random.ts';
+import type { FaultGroup, MachineState } from '../units/vocabulary.ts';
+
+/** One thing that is really wrong. */
+export interface TrueFault {
+  fault: Fault;
+  branch: Branch;
+  /** 0 … 1 in its range of sizes. */
+  position: number;
+  /** The one machine state in which it is there; null: in all. */
+  onlyIn: MachineState | null;
+}
+
+/** What is asked of a truth: which faults it may be, how large, in which state alone, and how many. */
+export interface Wanted {
+  /** Null: by the weights of the problem. */
+  faults: readonly string[] | null;
+  onlyIn: MachineState | null;
+  count: 0 | 1 | 2;
+  /** Sizes from this position on: the plain cases are not the smallest. */
+  from: number;
+}
+
+/** A machine as it really is: everything uncertain drawn from the model, and its faults. */
+export interface TrueMachine {
+  /** As it is handed over, with no readings. */
+  problem: Problem;
+  latent: LatentSpace;
+  /** The point of the unknowns at which it is. */
+  u: Float64Array;
+  ratiometric: boolean;
+  faults: readonly TrueFault[];
+}
+
+/** Draws a sound machine; `problem` has no readings, and a thermometer for the hot machine as well. */
+export function drawMachine(problem: Problem, uniform: Uniform): TrueMachine {
+  const latent = new LatentSpace(withHot(problem));
+  const u = new Float64Array(latent.dimension);
+  latent.draw(() => normalQuantile(uniform()), uniform, u);
+  return { problem, latent, u, ratiometric: problem.circuit.display.ratiometric ?? uniform() < 0.5, faults: [] };
+}
+
+/** Its circuit in a state of the machine, without the faults of groups that were put right. A fresh one: it may be changed. */
+export function circuitIn(
+  { problem, latent, u, ratiometric, faults }: TrueMachine,
+  state: MachineState,
+  mended: readonly FaultGroup[] = [],
+): CircuitState {
+  const circuit = latent.state(u, state, ratiometric, latent.scratch());
+  circuit.sensorCurve = circuit.moduleCurve = problem.circuit.curve;
+  for (const { fault, branch, position, onlyIn } of faults)
+    if (!mended.includes(fault.group) && (onlyIn === null || onlyIn === state)) branch.apply(circuit, position);
+  return circuit;
+}
+
+/** With a reading in the hot state, so that the machine has a temperature there as well. */
+function withHot(problem: Problem): Problem {
+  const hot = { id: 'hot', measurement: 'displayed', value: 0, conditions: {}, state: 'hot' as const };
+  return { ...problem, readings: [hot] };
+}
+
+/** Tries until what was drawn shows. */
+const MOST_TRIES = 400;
+/** A fault shows where some plain test differs by so many σ from the machine without it. */
+const SHOWS = 5;
+
+/**
+ * Draws what is wrong by the weights of the problem, as it was wanted. A fault that no test could tell from a sound circuit is drawn anew; of
+ * two, each must show with the other present.
+ */
+export function drawFaults(machine: TrueMachine, wanted: Wanted, uniform: Uniform): TrueFault[] {
+  const { problem } = machine;
+  const weighted = weightedFaults(problem).filter(
+    ({ fault }) => fault !== healthy && (wanted.faults === null || wanted.faults.includes(fault.id)),
+  );
+  const one = (): TrueFault => {
+    const { fault } =
+      weighted[
+        drawIndex(
+          weighted.map((w) => w.weight),
+          uniform,
+        )
+      ];
+    const ways = hypothesesOf(fault, settingOf(problem), problem);
+    const { branch } =
+      ways[
+        drawIndex(
+          ways.map((h) => Math.exp(h.logShare)),
+          uniform,
+        )
+      ];
+    return { fault, branch, position: wanted.from + (1 - wanted.from) * uniform(), onlyIn: wanted.onlyIn };
+  };
+  if (wanted.count === 0) return [];
+  for (let i = 0; i < MOST_TRIES; i++) {
+    const drawn = wanted.count === 1 ? [one()] : [one(), one()];
+    if (drawn.length === 2 && !canBeTwo(drawn)) continue;
+    if (drawn.every((f) => shows(machine, drawn, f))) return drawn;
+  }
+  throw new Error(`drawFaults: nothing shows in ${MOST_TRIES} tries`);
+}
+
+/** Two that can stand together, to be put right in two ways. */
+const canBeTwo = ([a, b]: readonly TrueFault[]): boolean =>
+  canStandTogether(a.fault, b.fault) && a.fault.group !== b.fault.group;
+
+/** Does any plain test show this one of the faults? */
+function shows(machine: TrueMachine, faults: readonly TrueFault[], one: TrueFault): boolean {
+  const state = one.onlyIn ?? 'steady';
+  const solvedWith = (list: readonly TrueFault[]): SolvedCircuit =>
+    new SolvedCircuit().set(circuitIn({ ...machine, faults: list }, state));
+  const [all, without] = [solvedWith(faults), solvedWith(faults.filter((f) => f !== one))];
+  return plainTests(machine.problem).some(({ measurement, conditions }) => {
+    const [a, b] = [measurement.predict(all, conditions), measurement.predict(without, conditions)];
+    if (!Number.isFinite(a) || !Number.isFinite(b)) return Number.isFinite(a) !== Number.isFinite(b);
+    const noise = noiseOf(machine.problem, measurement, conditions);
+    return Math.abs(a - b) > SHOWS * Math.max(noise.sigma(a), noise.sigma(b));
+  });
+}

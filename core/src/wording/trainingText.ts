@@ -1,0 +1,129 @@
+import { measurementById } from '../measurements/list.ts';
+import type { CaseNumberFault } from '../training/caseNumber.ts';
+import type { Cavity, TrainingCase } from '../training/trainingCase.ts';
+import type { Expected, Happened } from '../training/play.ts';
+import type { Mistake } from '../training/setUp.ts';
+import type { SlipId } from '../training/slips.ts';
+import { circuitIn } from '../training/trueMachine.ts';
+import { FINDINGS } from '../catalogue/findings.ts';
+import { groupName } from './groupName.ts';
+import { trueSizeText } from './sizeText.ts';
+
+/** Why a text is no case number. */
+export function caseNumberFaultText(why: CaseNumberFault): string {
+  return {
+    form: 'A case number looks like 1-ABC123-D: a digit, six signs, a check sign.',
+    mistyped: 'One sign of this number is wrong: the check sign does not fit.',
+    'other-generator': 'This number was made by another version of the program, which made other cases of it.',
+  }[why];
+}
+
+/** What was wrong with a set-up, as an instructor would say it. */
+export const MISTAKE_TEXT: Readonly<Record<Mistake, string>> = {
+  'key-off': 'The key was off: nothing was fed.',
+  'key-on': 'Ohms with the key on: the circuit’s own voltage runs through the meter.',
+  'plug-not-pulled': 'The plug was still seated: the meter saw the whole circuit beside the part.',
+  'plug-pulled': 'The plug was pulled: this test is taken with it seated.',
+  'not-bridged': 'What this test puts into the plug was not in it.',
+  'wrong-cavities': 'The bridge was on a cavity that is live.',
+  'wrong-plug': 'This was the plug of the other sensor.',
+  'over-range': 'The range was too low: OL only says “more than this range”.',
+  'coarse-range': 'The range was far too high: most of the digits are lost.',
+  'not-waited': 'It was not waited for: the sensor was still on its way.',
+};
+
+/** What broke, and what that cost. */
+export const DAMAGE_TEXT = {
+  input: 'Live feed on the signal pin: the module’s input is burnt. The module is put right at your cost.',
+  fuse: 'Live feed on the return: a fuse has blown, and the harness smells. A new fuse, and time.',
+} as const;
+
+/** A caution that was passed over. */
+export const CARELESS_TEXT = {
+  'bridged-unidentified': 'Bridged without the diagram: identify the pins first.',
+  'ohms-on-live': 'Ohms on a live circuit: key off first.',
+} as const;
+
+/** What goes wrong again and again, told to the learner himself. */
+export const SLIP_TEXT: Readonly<Record<SlipId, string>> = {
+  'five-volts-as-proof': 'You take 5 V at the plug as proof of the wires',
+  'sensor-on-suspicion': 'You change a sensor that is sound',
+  'acted-early': 'You act before it is known',
+  'too-sure': 'You are almost certain, and wrong',
+  'set-up': 'You read with the set-up wrong',
+  'tested-on': 'You test on when it could be known',
+  'state-not-tried': 'You do not look in the state it is complained of',
+  'unidentified-pins': 'You bridge pins you have not identified',
+  'not-stopped': 'You repair what is sound',
+};
+
+/** An expectation, as it is chosen. */
+export const EXPECTED_TEXT: Readonly<Record<Expected, string>> = {
+  sound: 'as on a sound circuit',
+  low: 'lower',
+  high: 'higher',
+  nothing: 'OL, or nothing',
+};
+
+const CAVITY_TEXT: Readonly<Record<Cavity, string>> = {
+  signal: 'signal',
+  return: 'return',
+  supply: 'live feed of something else',
+};
+
+/** What the diagram says of the plug, cavity by cavity. */
+export const cavitiesText = ({ cavities }: Pick<TrainingCase, 'cavities'>): string =>
+  cavities.map((c, i) => `${i + 1} ${CAVITY_TEXT[c]}`).join(', ');
+
+/** What one move was, in a line. */
+export function moveText({ move }: Pick<Happened, 'move'>): string {
+  switch (move.kind) {
+    case 'measure':
+      return measurementById(move.measurement).name + (move.setUp.state === 'steady' ? '' : `, ${move.setUp.state}`);
+    case 'diagram':
+      return 'Looked into the diagram';
+    case 'look':
+      return 'Looked at plug and loom';
+    case 'which-plug':
+      return `Pulled plug ${move.at} and watched the display`;
+    case 'warm':
+      return 'Warmed the machine';
+    case 'believe':
+      return 'Said how likely each group is';
+    case 'act':
+      return move.group === 'healthy' ? 'Handed it over: nothing wrong now' : `Put right: ${groupName(move.group)}`;
+    case 'cannot-tell':
+      return 'Said: cannot be told with this kit';
+    case 'give-up':
+      return 'Gave it up';
+  }
+}
+
+/** What came of it, in a line; empty where the figure says it all. */
+export function cameOfText({ move, seen, helped, shown }: Happened): string {
+  if (shown?.damage) return DAMAGE_TEXT[shown.damage];
+  if (move.kind === 'look') return seen!.length === 0 ? 'Nothing to be seen.' : `${seenText(seen!)}.`;
+  if (move.kind === 'which-plug') return seen!.length > 0 ? 'The display moves.' : 'The display does not move.';
+  if (move.kind === 'act')
+    return { healed: 'It is right now.', better: 'It is better, and not right.', no: 'It did not help.' }[helped!];
+  return '';
+}
+
+/** Findings by their names. */
+export const seenText = (ids: readonly string[]): string =>
+  FINDINGS.filter((f) => ids.includes(f.id))
+    .map((f) => f.name)
+    .join('; ');
+
+/** What was really wrong. */
+export function truthText({ machine, plug, other }: TrainingCase): string {
+  if (machine.faults.length === 0) return 'Nothing is wrong with it now.';
+  const list = machine.faults.map(({ fault, branch, position, onlyIn }) => {
+    const size = branch.apply(circuitIn({ ...machine, faults: [] }, 'steady'), position);
+    const told = branch.sized && fault.unit ? `, ${trueSizeText(size, fault.unit)}` : '';
+    const only = onlyIn === 'hot' ? ', only when hot' : onlyIn ? ', only while the loom is moved' : '';
+    return `${fault.name}${told}${only}`;
+  });
+  const [first, ...rest] = list.join('; and ');
+  return `${first.toUpperCase()}${rest.join('')}.${other ? ` The sensor is the one at plug ${plug}.` : ''}`;
+}
