@@ -95,7 +95,7 @@ describe('dependencies run one way', () => {
           imports.filter((i) => i.endsWith('/engine.ts')),
           file,
         ).toEqual([]);
-      if (!['web/src/workers/engine.ts', 'web/src/workers/logs.ts'].includes(file)) {
+      if (!['engine', 'logs'].map((n) => `web/src/workers/${n}.ts`).includes(file)) {
         expect(
           imports.filter((i) => /inference\/posterior|job\/checkJob$/.test(i) && !isTypeOnly(file, i)),
           file,

@@ -92,6 +92,37 @@ export function deskCurve(
   });
 }
 
+/** What would be read on the desk's circuit with a common meter, V, and what it shows in three states of the plug, °C. */
+export interface DeskReadings {
+  sensorOhm: number;
+  /** At the module's pin, and at the plug of the sensor, seated; at the plug with it pulled. */
+  pinV: number;
+  plugV: number;
+  openV: number;
+  shownC: number;
+  unpluggedC: number;
+  bridgedC: number;
+}
+
+/** The desk's circuit at one temperature as it would be measured. */
+export function deskReadings(
+  circuit: SensorCircuit,
+  pullUpOhm: number,
+  temperatureC: number,
+  faults: DeskFaults,
+): DeskReadings {
+  const solved = new SolvedCircuit().set(deskState(circuit, pullUpOhm, temperatureC, faults));
+  return {
+    sensorOhm: solved.sensorOhm,
+    pinV: solved.pinVolts('sensor'),
+    plugV: solved.volts('sensor', 'signal', 'chassis'),
+    openV: solved.volts('open', 'signal', 'chassis'),
+    shownC: solved.displayedC('sensor'),
+    unpluggedC: solved.displayedC('open'),
+    bridgedC: solved.displayedC('bridge'),
+  };
+}
+
 /** Sensitivity at a temperature: mV per K, and how far one Ω of wire moves the shown value, K. */
 export function sensitivityAt(
   circuit: SensorCircuit,

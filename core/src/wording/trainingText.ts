@@ -59,10 +59,10 @@ export const SLIP_TEXT: Readonly<Record<SlipId, string>> = {
 
 /** An expectation, as it is chosen. */
 export const EXPECTED_TEXT: Readonly<Record<Expected, string>> = {
-  sound: 'as on a sound circuit',
+  sound: 'sound',
   low: 'lower',
   high: 'higher',
-  nothing: 'OL, or nothing',
+  nothing: 'OL, nothing',
 };
 
 const CAVITY_TEXT: Readonly<Record<Cavity, string>> = {

@@ -6,7 +6,7 @@ import { historyDoor } from '../storage/historyStorage.ts';
 import type { Kept } from '../storage/kept.ts';
 import { photosOf, removePhotosOf } from '../storage/photoStorage.ts';
 import type { EngineLine } from '../workers/engineClient.ts';
-import { followHistory, type History } from './history.ts';
+import { followHistory, type History, type StepsDoor } from './history.ts';
 import { type Keeping, persistedRecord, type PersistedRecord } from './record.ts';
 import { followVerdict, type VerdictLine, type VerdictView } from './verdict.ts';
 import { followWork, type WorkOrder } from './workOrder.ts';
@@ -26,12 +26,26 @@ export interface JobSession {
   readonly close: () => Promise<void>;
 }
 
+/** What is not as it is on the bench of a customer's machine. */
+export interface SessionOptions {
+  /** Where the steps that can be taken back are kept. */
+  steps?: StepsDoor;
+  /** Stations of the order of work that are there; all where it is not given. */
+  stations?: (id: string) => boolean;
+}
+
 /** A session of a job that was read, or that the store would not take (`stored` is null then). */
-export function jobSession(door: Door<Job>, initial: Job, stored: Kept<Job> | null, line: EngineLine): JobSession {
+export function jobSession(
+  door: Door<Job>,
+  initial: Job,
+  stored: Kept<Job> | null,
+  line: EngineLine,
+  { steps = historyDoor(initial.id), stations = () => true }: SessionOptions = {},
+): JobSession {
   const record = persistedRecord<Job>({ door, initial, stored, stamp: () => ({ updatedAt: nowIso() }) });
-  const history = followHistory(record, historyDoor(initial.id));
+  const history = followHistory(record, steps);
   const judging = followVerdict(record, line);
-  const work = followWork(record, judging.view);
+  const work = followWork(record, judging.view, stations);
   void Promise.all([record.loaded, history.loaded]).then(() => sweepPhotos(record, history));
   const session: JobSession = {
     id: initial.id,

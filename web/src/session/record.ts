@@ -78,7 +78,9 @@ export function persistedRecord<T extends object>({
   stamp,
 }: RecordOptions<T>): PersistedRecord<T> {
   const value = reactive(plainCopy(initial)) as T;
-  const keeping = shallowRef<Keeping>({ kind: stored === undefined ? 'loading' : stored === null ? 'keeping' : 'kept' });
+  const keeping = shallowRef<Keeping>({
+    kind: stored === undefined ? 'loading' : stored === null ? 'keeping' : 'kept',
+  });
   const changes = stream<Change<T>>();
   const dirty = ref(false);
   /** The value as of the last change; the one in the store as far as this window knows, and those before it. */

@@ -34,14 +34,20 @@ export interface WorkOrder {
 }
 
 /** The order of work of a job. */
-export function followWork(record: PersistedRecord<Job>, verdict: VerdictView): WorkOrder {
+export function followWork(
+  record: PersistedRecord<Job>,
+  verdict: VerdictView,
+  shown: (station: string) => boolean = () => true,
+): WorkOrder {
   const job = record.value;
   const station = ref('quick');
   const test = ref<string | null>(null);
   const chosen = ref<string | null>(null);
   const draft = ref<JobConditions>({});
 
-  const stations = computed(() => stationsFor(job.school, job.circuit.layout, job.loom.stops.length));
+  const stations = computed(() =>
+    stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
+  );
   const allTests = computed(() => stations.value.flatMap((s) => s.tests));
   const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
   const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);

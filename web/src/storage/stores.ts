@@ -3,7 +3,7 @@ import { workshop } from '../browser/workshop.ts';
 import { StorageError, toStorageError } from './storageError.ts';
 
 /** What is kept: each in a database of its own, so that one that is damaged cannot take the others with it. */
-export type StoreName = 'jobs' | 'ledger' | 'photos' | 'shelf' | 'bin' | 'history' | 'recordings';
+export type StoreName = 'jobs' | 'ledger' | 'photos' | 'shelf' | 'bin' | 'history' | 'recordings' | 'training';
 
 /** The browser's stores of this workshop: its own, never the other's. */
 const base = workshop === 'demo' ? 'mellow-probe-demo' : 'mellow-probe';
@@ -15,6 +15,7 @@ const DATABASES: Record<StoreName, string> = {
   bin: `${base}-bin`,
   history: `${base}-history`,
   recordings: `${base}-recordings`,
+  training: `${base}-training`,
 };
 
 /** An answer that does not come within this time is a failure like any other, ms. */

@@ -79,8 +79,10 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           {{ taken.length === 0 ? 'First' : 'Another' }}
         </ActButton>
       </div>
-      <CardEntry :key="work.test!" />
-      <CardOutcome />
+      <slot>
+        <CardEntry :key="work.test!" />
+        <CardOutcome />
+      </slot>
     </div>
   </section>
 </template>

@@ -101,6 +101,7 @@ onKeyStroke('c', () => void start());
   <div class="jobs">
     <TopBar
       :actions="[
+        { name: 'Training', to: '/train' },
         { name: 'Live values', to: '/live' },
         { name: 'Logs', to: '/logs' },
       ]"

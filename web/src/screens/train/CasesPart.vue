@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { caseNumberOf, DIFFICULTIES, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
+import type { PlayMode } from '@mellow-probe/core/training/playRecord';
+import { themeById, type ThemeId, THEMES } from '@mellow-probe/core/training/themes';
+import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
+import { caseNumberFaultText } from '@mellow-probe/core/wording/trainingText';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import ChoiceRow from '../../components/base/ChoiceRow.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import PickList from '../../components/base/PickList.vue';
+import TextField from '../../components/base/TextField.vue';
+import { useTraining } from '../../stores/training.ts';
+import ModeChoice from './ModeChoice.vue';
+
+/** A case to play: the one that is next in turn, one that is asked for, or one by its number. */
+const training = useTraining();
+const router = useRouter();
+const mode = ref<PlayMode>('hidden');
+const theme = ref<ThemeId>('any');
+const field = ref<MachineField>('engine');
+const difficulty = ref<Difficulty>(1);
+const typed = ref('');
+const wrong = ref('');
+const fault = ref(false);
+const themes = THEMES.map(({ id, name, idea }) => ({ value: id, label: name, about: idea }));
+const fields = FIELDS.map((value) => ({ value, label: value }));
+const LEVELS = { 1: 'plain', 2: 'harder', 3: 'small kit' } as const;
+const levels = DIFFICULTIES.map((value) => ({ value, label: LEVELS[value] }));
+async function play(number: string): Promise<void> {
+  try {
+    await router.push(`/train/play/${await training.begin(number, mode.value)}`);
+  } catch {
+    fault.value = true;
+  }
+}
+/** A fresh case of this kind: seeds run on with the plays. */
+const SEEDS_FROM = 100_000;
+const drawn = (): string =>
+  caseNumberOf({
+    ...{ theme: theme.value, field: field.value, difficulty: difficulty.value },
+    seed: SEEDS_FROM + training.plays.length * 31 + Math.floor(Math.random() * 1e6),
+  });
+function byNumber(): void {
+  const read = readCaseNumber(typed.value);
+  wrong.value = read.ok ? '' : caseNumberFaultText(read.why);
+  if (read.ok) void play(read.number);
+}
+const open = computed(() =>
+  training.plays
+    .filter((p) => p.endedAt === null)
+    .slice(-5)
+    .reverse(),
+);
+</script>
+
+<template>
+  <NoticeBar v-if="fault" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+  <section class="sheet part" aria-label="Next case">
+    <h2>Next in turn</h2>
+    <p class="soft">Chosen by what went wrong so far, harder as it goes.</p>
+    <ModeChoice v-model="mode" />
+    <div class="acts">
+      <ActButton kind="main" @click="play(training.next)">Next case</ActButton>
+      <ActButton v-for="p in open" :key="p.id" :to="`/train/play/${p.id}`">Go on with {{ p.number }}</ActButton>
+    </div>
+  </section>
+  <section class="sheet part" aria-label="Of your choice">
+    <h2>Of your choice</h2>
+    <div class="fields">
+      <PickList v-model="theme" label="Theme" :options="themes" />
+      <PickList v-model="field" label="Field" :options="fields" />
+    </div>
+    <p class="soft">{{ themeById(theme).idea }}</p>
+    <ChoiceRow v-model="difficulty" label="Difficulty" :options="levels" />
+    <div class="acts"><ActButton @click="play(drawn())">Draw a case</ActButton></div>
+  </section>
+  <section class="sheet part" aria-label="By its number">
+    <h2>By its number</h2>
+    <p class="soft">The same number is the same case, on any machine.</p>
+    <form class="fields" @submit.prevent="byNumber">
+      <TextField v-model="typed" label="Case number" placeholder="1-ABC123-D" :maxlength="20" mono />
+      <ActButton submit :disabled="typed.trim() === ''">Play it</ActButton>
+    </form>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding: 14px 18px;
+}
+h2 {
+  font-size: 17px;
+  margin: 0 0 2px;
+}
+p {
+  margin: 2px 0 6px;
+}
+.acts,
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+  margin-top: 6px;
+}
+.fields > :not(.act) {
+  flex: 0 1 260px;
+}
+.wrong {
+  color: var(--clay-ink, var(--clay));
+}
+</style>

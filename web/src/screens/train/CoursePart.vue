@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { COURSE } from '@mellow-probe/core/training/course';
+import { computed } from 'vue';
+import { useTraining } from '../../stores/training.ts';
+
+/** The steps of the course, with how far each has come. */
+const training = useTraining();
+const steps = computed(() =>
+  COURSE.map((s) => {
+    const own = training.plays.filter((p) => p.partOf === s.id && p.result);
+    const right = s.cases.filter((n) => own.some((p) => p.number === n && p.result!.right)).length;
+    return { ...s, right, begun: own.length > 0 };
+  }),
+);
+const next = computed(() => steps.value.findIndex((s) => s.right < s.cases.length));
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Course">
+    <p class="soft lead">
+      From Ohm’s law to two faults at once: a page, a thing to move, three cases each. In any order; from the top it
+      builds up.
+    </p>
+    <ol>
+      <li v-for="(s, i) in steps" :key="s.id">
+        <RouterLink :to="`/train/course/${s.id}`" :class="{ next: i === next }">
+          <span class="sign" :class="{ done: s.right === s.cases.length }">{{
+            s.right === s.cases.length ? '●' : s.begun ? '◐' : '○'
+          }}</span>
+          <span class="mono number">{{ i + 1 }}</span>
+          <span class="name">{{ s.title }}</span>
+          <span class="soft count">{{ s.begun ? `${s.right} of ${s.cases.length} right` : '' }}</span>
+        </RouterLink>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding: 14px 18px;
+}
+.lead {
+  margin: 0 0 8px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  columns: 2;
+  column-gap: 24px;
+}
+li {
+  break-inside: avoid;
+}
+a {
+  display: grid;
+  grid-template-columns: 20px 28px minmax(0, 1fr) auto;
+  align-items: center;
+  min-height: 46px;
+  padding: 0 8px;
+  border-radius: 9px;
+  color: var(--ink);
+  text-decoration: none;
+}
+a:hover,
+.next {
+  background: var(--spruce-soft);
+}
+.next .name {
+  font-weight: 600;
+}
+.sign {
+  color: var(--soft);
+}
+.done {
+  color: var(--moss);
+}
+.count {
+  font-size: 13px;
+}
+@media (max-width: 760px) {
+  ol {
+    columns: 1;
+  }
+  a {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,303 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { policyName } from '@mellow-probe/core/training/policies';
+import type { DebriefStep } from '@mellow-probe/core/training/score';
+import { formatProbability } from '@mellow-probe/core/units/format';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
+import {
+  cameOfText,
+  CARELESS_TEXT,
+  EXPECTED_TEXT,
+  MISTAKE_TEXT,
+  moveText,
+  SLIP_TEXT,
+} from '@mellow-probe/core/wording/trainingText';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import type { Column } from '../../components/base/factTable.ts';
+import FactTable from '../../components/base/FactTable.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
+import { drawingOf } from '../../components/drawing/drawingOf.ts';
+import ProbabilityBar from '../../components/ProbabilityBar.vue';
+import TopBar from '../../components/TopBar.vue';
+import { useNarrow } from '../../browser/useMedia.ts';
+import { usePractice } from '../../session/practice.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import { useTraining } from '../../stores/training.ts';
+
+/** What really was, what it cost against the ideal, and the case replayed test by test. */
+const { told, session, standing, record, failed } = usePractice();
+const preferences = usePreferences();
+const training = useTraining();
+const router = useRouter();
+const narrow = useNarrow();
+const score = computed(() => told.value!.score);
+const drawing = computed(() => ({
+  ...drawingOf(session.job, session.verdict, preferences.temperatureUnit),
+  suspect: told.value?.suspect ? { part: told.value.suspect.part, text: told.value.suspect.name } : null,
+}));
+const money = (value: number): string => String(Math.round(value));
+const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${Math.abs(Math.round(value))}`;
+const ending = computed(() => {
+  const { ended } = standing.value.state;
+  const { right, unneeded } = score.value;
+  if (ended === 'cannot-tell')
+    return right ? 'Right: with this kit it cannot be told.' : 'It could have been told with this kit.';
+  if (ended === 'gave-up') return 'Given up.';
+  return unneeded.length === 0 ? 'Right at once.' : `Right in the end, after ${unneeded.length} in vain.`;
+});
+const COLUMNS: readonly Column<{ name: string; you: string; ideal: string; above: string }>[] = [
+  { key: 'name', title: 'what', text: (r) => r.name },
+  { key: 'you', title: 'you', mono: true, text: (r) => r.you },
+  { key: 'ideal', title: 'the ideal', mono: true, text: (r) => r.ideal },
+  { key: 'above', title: 'above it', mono: true, text: (r) => r.above },
+];
+const rows = computed(() => {
+  const { minutes, money: paid, total, tests, ideal, regret } = score.value;
+  return [
+    { name: 'minutes', you: money(minutes), ideal: money(ideal.minutes), above: signed(regret.minutes) },
+    { name: 'parts and ways back', you: money(paid), ideal: money(ideal.money), above: signed(regret.money) },
+    { name: 'in all', you: money(total), ideal: money(ideal.total), above: signed(regret.total) },
+    { name: 'tests', you: String(tests), ideal: String(ideal.tests), above: signed(tests - ideal.tests) },
+  ];
+});
+const remarks = computed(() => {
+  const s = score.value;
+  const list: string[] = [];
+  if (s.knownAt !== null) list.push(`It could have been known after step ${s.knownAt + 1}.`);
+  if (s.tests > 0) list.push(`${s.wonPerMinute.toFixed(2)} bits won for a minute of measuring.`);
+  if (s.unneeded.length > 0)
+    list.push(`Put right in vain: ${s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')}.`);
+  if (s.careless > 0) list.push(`Cautions passed over: ${s.careless}.`);
+  if (s.mistakes > 0) list.push(`Readings with the set-up wrong: ${s.mistakes}.`);
+  if (s.logScore !== null)
+    list.push(
+      `What you said of the odds: ${s.logScore.toFixed(2)} (0 is perfect; six alike groups make 1.79, and who is sure and wrong pays most).`,
+    );
+  if (s.over.minutes || s.over.money) list.push('It was more than the customer allowed.');
+  for (const slip of told.value!.result.did) list.push(`${SLIP_TEXT[slip]}.`);
+  return list;
+});
+const school = computed(() => {
+  const { rule, score: s } = told.value!;
+  if (!s.school) return '';
+  const name = policyName(s.school);
+  return rule
+    ? `You worked “${name}”. Its rule of thumb (${rule.name}) is right in ${rule.right} of ${rule.of} cases like this one.`
+    : `You worked “${name}”.`;
+});
+const top = (list: DebriefStep['before']) => list.filter((g, i) => i < 3 && g.probability > 0.01);
+const isGuilty = (group: string): boolean => told.value!.guilty.some((g) => g === group);
+const outcomes = (step: DebriefStep): string =>
+  step.test
+    ? outcomeLines(step.test, preferences.temperatureUnit)
+        .map((o) => `${o.range} (${o.chance.replace(' ', '\u00a0')}): ${o.leaves}`)
+        .join('; ')
+    : '';
+const judgement = (step: DebriefStep): string => {
+  const { test, best, lost, won } = step;
+  if (won === null) return '';
+  const parts: string[] = [];
+  if (test) parts.push(`Worth ${test.bits.toFixed(2)} bits in ${Math.max(1, Math.round(test.minutes))} min.`);
+  else parts.push('Taken before: it tells little more.');
+  if (!best) parts.push('Enough was known: the ideal would have acted here.');
+  else if (lost < 0.02) parts.push('The ideal would have done the same, or as good.');
+  else
+    parts.push(
+      `The ideal: ${measurementById(best.measurement).name}, ${best.bits.toFixed(2)} bits in ${Math.max(1, Math.round(best.minutes))} min.`,
+    );
+  parts.push(
+    won > 0.02
+      ? `It won ${won.toFixed(2)} bits.`
+      : won < -0.02
+        ? `It misled by ${(-won).toFixed(2)} bits.`
+        : 'It changed nothing.',
+  );
+  return parts.join(' ');
+};
+async function nextCase(): Promise<void> {
+  await training.load();
+  const id = await training.begin(training.next, record.value.mode);
+  await router.push(`/train/play/${id}`);
+}
+async function again(): Promise<void> {
+  const id = await training.begin(record.value.number, record.value.mode);
+  await router.push(`/train/play/${id}`);
+}
+</script>
+
+<template>
+  <div class="debrief">
+    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
+      <h1 class="number">Case {{ record.value.number }}: what it was</h1>
+    </TopBar>
+    <main>
+      <NoticeBar v-if="failed" kind="bad">The debrief broke off: {{ failed }}</NoticeBar>
+      <p v-if="!told" class="soft" role="status">Working out what the ideal would have done…</p>
+      <template v-else>
+        <section class="sheet part truth" aria-label="The truth" data-test="truth">
+          <div>
+            <h2>{{ told.truth }}</h2>
+            <p>{{ ending }} {{ told.tellable ? '' : 'With the tools given the ideal came to no safe verdict.' }}</p>
+            <p v-if="school">{{ school }}</p>
+            <ul class="remarks" data-test="remarks">
+              <li v-for="r in remarks" :key="r">{{ r }}</li>
+            </ul>
+            <div class="acts">
+              <ActButton kind="main" @click="nextCase">Next case</ActButton>
+              <ActButton @click="again">The same again</ActButton>
+              <ActButton to="/train/progress">Progress</ActButton>
+            </div>
+          </div>
+          <FactTable
+            label="Against the ideal"
+            :columns="COLUMNS"
+            :rows="rows"
+            :row-key="(r) => r.name"
+            data-test="score"
+          />
+        </section>
+        <section class="sheet part" aria-label="Where it was">
+          <div class="where"><CircuitDrawing :drawing="drawing" :upright="narrow" /></div>
+        </section>
+        <section class="sheet part" aria-label="Step by step">
+          <h2>Step by step</h2>
+          <ol class="steps">
+            <li v-for="(s, i) in told.steps" :key="i" :class="{ known: score.knownAt === i }" data-test="step">
+              <div class="what">
+                <b>{{ moveText(s.event) }}</b>
+                <span v-if="s.event.shown" class="mono shown">{{ s.event.shown.text || '– – –' }}</span>
+                <span v-if="s.event.minutes > 0" class="soft spent">{{ Math.round(s.event.minutes) }} min</span>
+                <p v-if="cameOfText(s.event)">{{ cameOfText(s.event) }}</p>
+                <p v-for="m in s.event.shown?.mistakes ?? []" :key="m" class="odd">{{ MISTAKE_TEXT[m] }}</p>
+                <p v-if="s.event.careless" class="odd">{{ CARELESS_TEXT[s.event.careless] }}</p>
+                <p v-if="s.event.move.kind === 'measure' && s.event.move.expects" class="soft">
+                  You expected: {{ EXPECTED_TEXT[s.event.move.expects] }}.
+                </p>
+                <p v-if="outcomes(s)" class="soft">Could show: {{ outcomes(s) }}.</p>
+                <p>{{ judgement(s) }}</p>
+                <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">
+                  “{{ s.event.move.reason }}”
+                </p>
+                <p v-if="score.knownAt === i" class="moment">From here on it could have been known.</p>
+              </div>
+              <div v-if="s.won !== null || s.event.move.kind === 'look'" class="odds">
+                <ProbabilityBar
+                  v-for="g in top(s.after)"
+                  :key="g.group"
+                  :label="groupName(g.group)"
+                  :probability="g.probability"
+                  :leading="isGuilty(g.group)"
+                />
+              </div>
+            </li>
+          </ol>
+        </section>
+        <section class="sheet part" aria-label="The ideal order">
+          <h2>What the ideal did</h2>
+          <ol class="ideal">
+            <li v-for="(e, i) in told.ideal" :key="i">
+              {{ moveText(e) }}
+              <b v-if="e.shown" class="mono">{{ e.shown.text || '– – –' }}</b>
+              <span class="soft spent">{{ Math.round(e.minutes) }} min {{ cameOfText(e) }}</span>
+            </li>
+          </ol>
+          <p class="soft">
+            By what each test tells for a minute of work, until one group has {{ formatProbability(0.95) }}.
+          </p>
+        </section>
+      </template>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.debrief {
+  min-height: 100%;
+}
+.number {
+  font-size: 17px;
+  flex: 1;
+}
+main {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  padding: 12px;
+  max-width: 1180px;
+  margin: 0 auto;
+}
+.part {
+  padding: 14px 18px;
+}
+.truth {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 420px);
+  gap: 24px;
+}
+h2 {
+  font-size: 19px;
+  margin: 0 0 6px;
+}
+p {
+  margin: 3px 0;
+}
+.remarks {
+  margin: 8px 0;
+  padding-left: 20px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
+.steps {
+  margin: 0;
+  padding-left: 26px;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 18px;
+  padding: 9px 0;
+  border-top: 1px solid var(--line);
+  --label: 118px;
+}
+.steps .what {
+  display: list-item;
+}
+.steps .known {
+  border-left: 3px solid var(--moss);
+  padding-left: 10px;
+  margin-left: -13px;
+}
+.shown {
+  margin: 0 0 0 8px;
+}
+.spent {
+  margin-left: 8px;
+}
+.where {
+  max-width: 800px;
+}
+.odd {
+  color: var(--amber-ink);
+}
+.moment {
+  font-weight: 600;
+}
+.ideal li {
+  padding: 2px 0;
+}
+@media (max-width: 900px) {
+  .truth,
+  .steps li {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import { computed } from 'vue';
+import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
+import { drawingOf } from '../../components/drawing/drawingOf.ts';
+import TopBar from '../../components/TopBar.vue';
+import { useNarrow } from '../../browser/useMedia.ts';
+import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { usePractice } from '../../session/practice.ts';
+import { usePreferences } from '../../stores/preferences.ts';
+import { FORMS } from '../bench/forms/list.ts';
+import TestCard from '../bench/TestCard.vue';
+import WorkOrder from '../bench/WorkOrder.vue';
+import PracticePanel from './PracticePanel.vue';
+import ProbeEntry from './ProbeEntry.vue';
+
+/** A training case on the bench: the same order of work, drawing and cards as for a customer's machine, with a probe where the field is. */
+const { session, record, setUp } = usePractice();
+const { work } = session;
+const preferences = usePreferences();
+const narrow = useNarrow();
+const PLUG = { in: 'sensor', out: 'open', bridged: 'bridge' } as const;
+/** As everything stands, not as the test asks for it. */
+const drawing = computed(() => {
+  const test = work.test ? measurementById(work.test) : null;
+  const asked = drawingOf(session.job, session.verdict, preferences.temperatureUnit, test);
+  if (asked.plug.kind === 'aside') return asked;
+  const plug = setUp.plug === 'resistor' ? { kind: 'resistor' as const, text: 'Ω' } : { kind: PLUG[setUp.plug] };
+  return { ...asked, plug };
+});
+const form = computed(() => (work.current?.kind === 'form' ? FORMS[work.current.id] : null));
+if (!work.test) work.goStation('live');
+onKeyStroke('u', () => preferences.toggleUnit());
+onKeyStroke('j', () => work.step(1));
+onKeyStroke('k', () => work.step(-1));
+</script>
+
+<template>
+  <div class="bench">
+    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
+      <h1 class="number">Case {{ record.value.number }}</h1>
+    </TopBar>
+    <main class="table">
+      <WorkOrder />
+      <div class="middle" :class="{ whole: form, practice: true }">
+        <component :is="form" v-if="form" class="form" />
+        <template v-else>
+          <CircuitDrawing :drawing="drawing" :upright="narrow" @mark="work.goTest($event)" />
+          <TestCard v-if="work.test"><ProbeEntry /></TestCard>
+        </template>
+      </div>
+      <PracticePanel />
+    </main>
+  </div>
+</template>
+
+<style scoped src="../bench/benchLayout.css"></style>
+<style scoped>
+.number {
+  font-size: 17px;
+  flex: 1;
+  white-space: nowrap;
+}
+.middle.practice:not(.whole) {
+  grid-template-rows: 240px minmax(0, 1fr);
+}
+</style>

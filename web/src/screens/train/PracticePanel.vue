@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { Move } from '@mellow-probe/core/training/play';
+import { MINUTES } from '@mellow-probe/core/training/play';
+import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { cameOfText, CARELESS_TEXT, moveText } from '@mellow-probe/core/wording/trainingText';
+import { computed, ref } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import PickList from '../../components/base/PickList.vue';
+import TextField from '../../components/base/TextField.vue';
+import ProbabilityBar from '../../components/ProbabilityBar.vue';
+import { usePractice } from '../../session/practice.ts';
+import BeliefForm from './BeliefForm.vue';
+import PlugFace from './PlugFace.vue';
+
+/** What is done beside measuring: look, ask the diagram, warm it; say how likely; act. With the clock, the purse and what has happened. */
+const { standing, handed, session, tool, record, failed, make } = usePractice();
+const state = computed(() => standing.value.state);
+const events = computed(() => [...state.value.events].reverse());
+const done = (move: Move): void => void make(move);
+const spent = computed(() => Math.round(state.value.total));
+const over = computed(() => ({
+  minutes: state.value.minutes > handed.allowed.minutes,
+  money: state.value.total > handed.allowed.money,
+}));
+const repairs = FAULT_GROUPS.map((value) => ({
+  value,
+  label: value === 'healthy' ? 'hand it over: nothing wrong now' : `put right: ${groupName(value).toLowerCase()}`,
+}));
+const chosen = ref<FaultGroup | undefined>();
+const reason = ref('');
+function act(): void {
+  if (!chosen.value) return;
+  done({ kind: 'act', group: chosen.value, reason: reason.value });
+  [chosen.value, reason.value] = [undefined, ''];
+}
+/** In a bet the tool answers once the learner has: what it held likely at that moment. */
+const mode = computed(() => record.value.mode);
+const betOpen = computed(() => {
+  const moves = record.value.moves;
+  return mode.value === 'shown' || (mode.value === 'bet' && moves[moves.length - 1]?.kind === 'believe');
+});
+const proposed = computed(() =>
+  mode.value === 'shown' && session.work.proposed ? measurementById(session.work.proposed.measurement).name : '',
+);
+const careless = computed(() => {
+  const last = state.value.events[state.value.events.length - 1];
+  return last?.careless ? CARELESS_TEXT[last.careless] : '';
+});
+</script>
+
+<template>
+  <aside class="practice" aria-label="The case">
+    <section class="sheet part" aria-label="Clock and purse">
+      <div class="clock">
+        <span :class="{ over: over.minutes }" data-test="minutes"
+          ><b class="mono">{{ Math.round(state.minutes) }}</b> of {{ handed.allowed.minutes }} min</span
+        >
+        <span :class="{ over: over.money }" data-test="spent"
+          ><b class="mono">{{ spent }}</b> of {{ handed.allowed.money }} cost</span
+        >
+      </div>
+      <p class="complaint">{{ handed.job.machine }}. {{ handed.job.complaint.text }}</p>
+      <p v-for="c in handed.job.complaint.codes" :key="c.id" class="soft code">
+        Code {{ c.code }}, {{ c.state === 'past' ? 'from the past' : c.state }}{{ c.own ? `: ${c.own.what}` : '' }}
+      </p>
+      <p class="soft code">
+        A sensor costs {{ handed.costs.part }} and {{ Math.round(handed.costs.fitMinutes) }} min, a module
+        {{ handed.costs.module }}; coming back in vain {{ handed.costs.back }}.
+      </p>
+    </section>
+    <NoticeBar v-if="failed" kind="bad">The training bench broke off: {{ failed }}</NoticeBar>
+    <NoticeBar v-if="careless" kind="odd">{{ careless }}</NoticeBar>
+    <section class="sheet part" aria-label="Do">
+      <div class="acts">
+        <ActButton :disabled="state.looked" @click="done({ kind: 'look' })"
+          >Look at it · {{ MINUTES.look }} min</ActButton
+        >
+        <ActButton :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })"
+          >Diagram · {{ MINUTES.diagram }} min</ActButton
+        >
+        <ActButton :disabled="state.warm" @click="done({ kind: 'warm' })">Warm it · {{ MINUTES.warm }} min</ActButton>
+        <template v-if="handed.twoPlugs">
+          <ActButton v-for="at in ['A', 'B'] as const" :key="at" @click="done({ kind: 'which-plug', at })"
+            >Pull {{ at }}, watch · {{ MINUTES['which-plug'] }} min</ActButton
+          >
+        </template>
+      </div>
+      <p v-if="standing.cavitiesText" class="soft" data-test="cavities">Plug: {{ standing.cavitiesText }}.</p>
+      <PlugFace
+        v-if="state.looked || state.knowsCavities"
+        :known="standing.cavities"
+        :seen="state.looked ? session.job.findings : []"
+        :across="null"
+      />
+    </section>
+    <section class="sheet part" aria-label="What do you think?">
+      <BeliefForm @say="done({ kind: 'believe', shares: $event })" />
+      <div v-if="betOpen && tool" class="tool" data-test="tool">
+        <span class="small-head">{{ mode === 'bet' ? 'The tool held' : 'The tool says' }}</span>
+        <ProbabilityBar
+          v-for="(g, i) in tool.groups.slice(0, 4)"
+          :key="g.group"
+          :label="groupName(g.group)"
+          :probability="g.probability"
+          :leading="i === 0"
+        />
+        <p v-if="proposed" class="soft">It would measure: {{ proposed }}.</p>
+      </div>
+    </section>
+    <section class="sheet part" aria-label="Act">
+      <PickList v-model="chosen" label="Act" prompt="what is done about it" :options="repairs" />
+      <TextField v-model="reason" label="because" :maxlength="400" />
+      <div class="acts">
+        <ActButton kind="main" :disabled="!chosen || state.ended !== null" @click="act">Do it</ActButton>
+        <ActButton kind="quiet" @click="done({ kind: 'cannot-tell', reason })">Cannot be told with this kit</ActButton>
+        <ActButton kind="quiet" @click="done({ kind: 'give-up' })">Give up</ActButton>
+      </div>
+    </section>
+    <section class="sheet part" aria-label="What happened">
+      <ol class="events">
+        <li v-for="(e, i) in events" :key="events.length - i">
+          <span class="mono soft">{{ Math.round(e.minutes) }}′</span>
+          <span
+            >{{ moveText(e) }}<b v-if="e.shown" class="mono"> {{ e.shown.text || '– – –' }}</b>
+            <span v-if="cameOfText(e)" class="soft"> {{ cameOfText(e) }}</span></span
+          >
+        </li>
+        <li v-if="events.length === 0" class="soft">Nothing yet.</li>
+      </ol>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.practice {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 8px 10px 16px 0;
+  overflow-y: auto;
+  min-height: 0;
+}
+.part {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  padding: 10px 14px;
+}
+.part p {
+  margin: 0;
+}
+.clock {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+}
+.clock b {
+  font-size: 20px;
+}
+.over {
+  color: var(--clay-ink, var(--clay));
+  font-weight: 600;
+}
+.code {
+  font-size: 13.5px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.tool {
+  --label: 116px;
+}
+.events {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.events li {
+  display: grid;
+  grid-template-columns: 40px minmax(0, 1fr);
+  padding: 3px 0;
+}
+@media (max-width: 1080px) {
+  .practice {
+    padding: 0;
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { readCaseNumber } from '@mellow-probe/core/training/caseNumber';
+import {
+  calibrationOf,
+  type Ended,
+  meanLogScore,
+  nextDifficulty,
+  weakSpots,
+} from '@mellow-probe/core/training/progress';
+import { themeById } from '@mellow-probe/core/training/themes';
+import { SLIP_TEXT } from '@mellow-probe/core/wording/trainingText';
+import { computed } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import type { Column } from '../../components/base/factTable.ts';
+import FactTable from '../../components/base/FactTable.vue';
+import { useTraining } from '../../stores/training.ts';
+
+/** How it goes: what goes wrong most, how well the odds were said, and every case that was played. */
+const training = useTraining();
+const ended = computed(() => training.ended);
+const weak = computed(() => weakSpots(ended.value));
+const bands = computed(() => calibrationOf(ended.value));
+const log = computed(() => meanLogScore(ended.value));
+const right = computed(() => ended.value.filter((e) => e.result.right).length);
+const percent = (p: number): string => `${Math.round(100 * p)} %`;
+const beaten = computed(() => ended.value.filter((e) => e.result.total <= e.result.idealTotal * 1.02).length);
+const COLUMNS: readonly Column<Ended>[] = [
+  { key: 'number', title: 'case', mono: true },
+  { key: 'theme', title: 'theme', text: (e) => themeById(e.key.theme).name },
+  {
+    key: 'right',
+    title: 'right at once',
+    text: (e) => (e.result.right === null ? '–' : e.result.right ? 'yes' : 'no'),
+  },
+  { key: 'minutes', title: 'min', mono: true, text: (e) => Math.round(e.result.minutes) },
+  {
+    key: 'above',
+    title: 'above the ideal',
+    mono: true,
+    text: (e) => Math.round(e.result.total - e.result.idealTotal),
+    order: (a, b) => a.result.total - a.result.idealTotal - (b.result.total - b.result.idealTotal),
+  },
+];
+const rows = computed(() => [...ended.value].reverse());
+const level = computed(() => nextDifficulty(ended.value));
+/** The curve's corner points on a square of 200. */
+const points = computed(() => bands.value.map((b) => ({ ...b, x: 10 + 180 * b.said, y: 190 - 180 * b.right })));
+const known = (number: string): boolean => readCaseNumber(number).ok;
+</script>
+
+<template>
+  <section v-if="ended.length === 0" class="sheet part" aria-label="Progress">
+    <h2>Nothing played yet</h2>
+    <p class="soft">Begin with the course, or take the next case.</p>
+    <ActButton kind="main" to="/train/course">Course</ActButton>
+  </section>
+  <template v-else>
+    <section class="sheet part two" aria-label="How it goes">
+      <div>
+        <h2>{{ right }} of {{ ended.length }} right at once</h2>
+        <p>
+          In {{ beaten }} of them at no more than the ideal’s cost. The next ones are of difficulty {{ level }} of 3.
+        </p>
+        <h3>What goes wrong most</h3>
+        <ul data-test="weak">
+          <li v-for="w in weak.slice(0, 5)" :key="w.slip">{{ SLIP_TEXT[w.slip] }}: {{ w.did }} of {{ w.could }}</li>
+          <li v-if="weak.length === 0" class="soft">Nothing yet.</li>
+        </ul>
+      </div>
+      <div>
+        <h3>What you said of the odds</h3>
+        <template v-if="bands.length > 0">
+          <svg
+            viewBox="0 0 200 200"
+            class="curve"
+            role="img"
+            :aria-label="
+              bands.map((b) => `said ${percent(b.said)}, right ${percent(b.right)} of ${b.count}`).join('; ')
+            "
+          >
+            <rect x="10" y="10" width="180" height="180" class="frame" />
+            <line x1="10" y1="190" x2="190" y2="10" class="ideal" />
+            <polyline :points="points.map((p) => `${p.x},${p.y}`).join(' ')" class="line" />
+            <circle
+              v-for="p in points"
+              :key="p.from"
+              :cx="p.x"
+              :cy="p.y"
+              :r="3 + Math.min(4, p.count / 3)"
+              class="point"
+            />
+          </svg>
+          <ul>
+            <li v-for="b in bands" :key="b.from">
+              said {{ percent(b.said) }}: right in {{ percent(b.right) }} of {{ b.count }}
+            </li>
+          </ul>
+          <p v-if="log !== null" class="soft">
+            Logarithmic score {{ log.toFixed(2) }}: 0 is perfect, 1.79 is not knowing.
+          </p>
+        </template>
+        <p v-else class="soft">
+          Say while you work how likely you hold each group: here stands how often you were right.
+        </p>
+      </div>
+    </section>
+    <section class="sheet part" aria-label="Cases played">
+      <h2>Cases played</h2>
+      <FactTable label="Cases played" :columns="COLUMNS" :rows="rows" :row-key="(e) => e.play.id" :page="12">
+        <template #number="{ row }"
+          ><ActButton kind="quiet" :to="`/train/play/${row.play.id}`" :disabled="!known(row.play.number)">{{
+            row.play.number
+          }}</ActButton></template
+        >
+      </FactTable>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.part {
+  padding: 14px 18px;
+}
+.part.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 24px;
+}
+h2 {
+  font-size: 18px;
+  margin: 0 0 4px;
+}
+h3 {
+  font-size: 15px;
+  margin: 10px 0 4px;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+.curve {
+  width: 200px;
+  height: 200px;
+}
+.frame {
+  fill: none;
+  stroke: var(--line-strong);
+}
+.ideal {
+  stroke: var(--soft);
+  stroke-dasharray: 4 4;
+}
+.line {
+  fill: none;
+  stroke: var(--spruce);
+  stroke-width: 2;
+}
+.point {
+  fill: var(--amber);
+}
+@media (max-width: 760px) {
+  .part.two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { COURSE } from '@mellow-probe/core/training/course';
+import type { PlayMode } from '@mellow-probe/core/training/playRecord';
+import { computed, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import TopBar from '../../components/TopBar.vue';
+import { useTraining } from '../../stores/training.ts';
+import CourseDesk from './CourseDesk.vue';
+import ModeChoice from './ModeChoice.vue';
+
+/** One step of the course: a page to read, a desk to move, three cases. */
+const route = useRoute();
+const router = useRouter();
+const training = useTraining();
+const at = computed(() =>
+  Math.max(
+    0,
+    COURSE.findIndex((s) => s.id === route.params.step),
+  ),
+);
+const step = computed(() => COURSE[at.value]);
+const mode = ref<PlayMode>('hidden');
+const fault = ref(false);
+onMounted(() => void training.load());
+const cases = computed(() =>
+  step.value.cases.map((number) => {
+    const tries = training.plays.filter((p) => p.number === number && p.partOf === step.value.id);
+    const best = tries.find((p) => p.result?.right) ?? tries.find((p) => p.result) ?? tries[0];
+    const stands = !best ? '' : !best.result ? 'begun' : best.result.right ? 'right' : 'not right at once';
+    return { number, stands };
+  }),
+);
+async function play(number: string): Promise<void> {
+  try {
+    await router.push(`/train/play/${await training.begin(number, mode.value, step.value.id)}`);
+  } catch {
+    fault.value = true;
+  }
+}
+</script>
+
+<template>
+  <div>
+    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
+      <h1 class="title">{{ at + 1 }} · {{ step.title }}</h1>
+    </TopBar>
+    <main>
+      <NoticeBar v-if="fault" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+      <article class="sheet part">
+        <p v-for="p in step.page" :key="p">{{ p }}</p>
+      </article>
+      <section class="sheet part" aria-label="To move">
+        <h2>Try it</h2>
+        <p>{{ step.tryThis }}</p>
+        <CourseDesk :start="step.desk" />
+      </section>
+      <section class="sheet part" aria-label="Three cases">
+        <h2>Three cases</h2>
+        <ModeChoice v-model="mode" />
+        <div class="cases">
+          <div v-for="(c, i) in cases" :key="c.number" class="case">
+            <ActButton
+              :kind="i === cases.findIndex((x) => x.stands !== 'right') ? 'main' : 'plain'"
+              @click="play(c.number)"
+              >Case {{ i + 1 }}</ActButton
+            >
+            <span class="soft">{{ c.stands || c.number }}</span>
+          </div>
+        </div>
+        <div class="ways">
+          <ActButton v-if="at > 0" kind="quiet" :to="`/train/course/${COURSE[at - 1].id}`"
+            >‹ {{ COURSE[at - 1].title }}</ActButton
+          >
+          <ActButton v-if="at < COURSE.length - 1" kind="quiet" :to="`/train/course/${COURSE[at + 1].id}`"
+            >{{ COURSE[at + 1].title }} ›</ActButton
+          >
+        </div>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  font-size: 17px;
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+main {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+  gap: 10px;
+  padding: 12px;
+  max-width: 1180px;
+  margin: 0 auto;
+}
+.part {
+  padding: 14px 20px;
+}
+article p {
+  font-size: 16.5px;
+  line-height: 1.55;
+  margin: 0 0 12px;
+  max-width: 62ch;
+}
+h2 {
+  font-size: 17px;
+  margin: 0 0 6px;
+}
+main > :nth-child(n + 2):not(:nth-last-child(1)) {
+  grid-row: span 2;
+}
+.cases,
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  margin-top: 10px;
+}
+.case {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.ways {
+  justify-content: space-between;
+}
+@media (max-width: 900px) {
+  main {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

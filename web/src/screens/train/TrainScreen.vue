@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { type Component, computed, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import TopBar from '../../components/TopBar.vue';
+import { useTraining } from '../../stores/training.ts';
+import CasesPart from './CasesPart.vue';
+import CoursePart from './CoursePart.vue';
+import ExamPart from './ExamPart.vue';
+import ProgressPart from './ProgressPart.vue';
+
+/** The training bench: a course, cases, exams, and how it goes. */
+const PARTS: readonly { id: string; name: string; component: Component }[] = [
+  { id: 'course', name: 'Course', component: CoursePart },
+  { id: 'cases', name: 'Cases', component: CasesPart },
+  { id: 'exam', name: 'Exam', component: ExamPart },
+  { id: 'progress', name: 'Progress', component: ProgressPart },
+];
+const route = useRoute();
+const training = useTraining();
+const current = computed(() => PARTS.find((p) => p.id === route.params.part) ?? PARTS[0]);
+onMounted(() => void training.load());
+</script>
+
+<template>
+  <div>
+    <TopBar back><h1 class="title">Training</h1></TopBar>
+    <main>
+      <nav aria-label="Parts of the training">
+        <RouterLink
+          v-for="p in PARTS"
+          :key="p.id"
+          :to="`/train/${p.id}`"
+          :class="{ on: p.id === current.id }"
+          :aria-current="p.id === current.id ? 'page' : undefined"
+          >{{ p.name }}</RouterLink
+        >
+      </nav>
+      <div class="part-body">
+        <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
+        <component :is="current.component" />
+      </div>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  font-size: 17px;
+}
+main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 8px 12px 24px;
+}
+nav {
+  display: flex;
+  gap: 4px;
+  margin-bottom: 8px;
+}
+nav a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 16px;
+  border-radius: 9px;
+  color: var(--ink);
+  text-decoration: none;
+}
+nav .on {
+  background: var(--spruce-soft);
+  font-weight: 600;
+}
+.part-body {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+@media (max-width: 430px) {
+  nav a {
+    padding: 0 12px;
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,168 @@
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Move } from '@mellow-probe/core/training/play';
+import type { PlayRecord } from '@mellow-probe/core/training/playRecord';
+import { type SetUp, UNTOUCHED } from '@mellow-probe/core/training/setUp';
+import { type InjectionKey, inject, markRaw, reactive, type Ref, shallowRef } from 'vue';
+import { newId, nowIso } from '../browser/newId.ts';
+import type { Door } from '../storage/door.ts';
+import { toStorageError, type StorageFault } from '../storage/storageError.ts';
+import { playDoor } from '../storage/trainingStorage.ts';
+import type { EngineLine } from '../workers/engineClient.ts';
+import type { Handed, Standing, Told, ToolSays } from '../workers/training.ts';
+import { trainingLines } from '../workers/trainingClient.ts';
+import { type JobSession, jobSession } from './jobSession.ts';
+import { type PersistedRecord, persistedRecord } from './record.ts';
+
+/** A training case on the bench: the moves are kept, everything else follows from them. */
+export interface Practice {
+  readonly record: PersistedRecord<PlayRecord>;
+  readonly handed: Handed;
+  /** The same bench as a customer's machine has; its job is what the moves have made of the case. */
+  readonly session: JobSession;
+  readonly standing: Readonly<Ref<Standing>>;
+  /** How everything stands now; it stays from test to test, as on a machine. */
+  readonly setUp: SetUp;
+  /** What the tool says of the readings until now; null while it works, and where it keeps silent. */
+  readonly tool: Readonly<Ref<ToolSays | null>>;
+  /** The debrief, once it has ended and is worked out. */
+  readonly told: Readonly<Ref<Told | null>>;
+  /** The worker failed: what it said. */
+  readonly failed: Readonly<Ref<string | null>>;
+  readonly make: (move: Move) => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+export type Opened =
+  | { kind: 'open'; practice: Practice }
+  | { kind: 'missing' }
+  | { kind: 'blocked'; fault: StorageFault }
+  | { kind: 'failed'; why: string };
+
+/** Stations of the order of work that a training case has: what is decided and repaired is done with the machine itself. */
+const STATIONS = ['complaint', 'live', 'supply', 'loaded', 'bypass', 'sensor', 'wires'];
+
+/** Answers nothing: the learner is to say it. */
+const SILENT: EngineLine = {
+  judge: (_job, _chart, tell) => {
+    tell({ kind: 'verdict', answer: { issues: [], result: null } });
+    return Promise.resolve();
+  },
+  withoutEach: () => Promise.resolve([]),
+  course: () => Promise.resolve([]),
+  plan: () => Promise.resolve(null),
+};
+
+/** The job is made from the moves: it is kept nowhere. */
+function nowhere(job: Job): Door<Job> {
+  return {
+    name: `practice/${job.id}`,
+    read: () => Promise.resolve(null),
+    write: (value) => Promise.resolve({ revision: newId(), at: nowIso(), follows: [], value }),
+    onElsewhere: () => () => undefined,
+  };
+}
+
+/** Puts a play on the bench. `engine` judges where the tool is shown. */
+export async function openPractice(id: string, engine: EngineLine): Promise<Opened> {
+  const door = playDoor(id);
+  let stored;
+  try {
+    stored = await door.read();
+  } catch (error) {
+    return { kind: 'blocked', fault: toStorageError(error).fault };
+  }
+  if (!stored) return { kind: 'missing' };
+  const record = persistedRecord<PlayRecord>({ door, initial: stored.value, stored });
+  await record.loaded;
+  const { scene, judge } = trainingLines();
+  const { number, mode } = record.now();
+  try {
+    const begun = await scene.ask(async (r) => await r.begin(number));
+    if (!begun.ok) return { kind: 'failed', why: `This case number cannot be used: ${number}.` };
+    const first = await scene.ask(async (r) => await r.stand(number, record.now().moves));
+    return { kind: 'open', practice: practiceOf(record, begun.handed, first) };
+  } catch (error) {
+    return { kind: 'failed', why: error instanceof Error ? error.message : String(error) };
+  }
+
+  function practiceOf(play: PersistedRecord<PlayRecord>, handed: Handed, first: Standing): Practice {
+    const standing = shallowRef(first);
+    const tool = shallowRef<ToolSays | null>(null);
+    const told = shallowRef<Told | null>(null);
+    const failed = shallowRef<string | null>(null);
+    const session = jobSession(nowhere(first.job), first.job, null, mode === 'shown' ? engine : SILENT, {
+      steps: { read: () => Promise.resolve(null), write: () => Promise.resolve() },
+      stations: (station) => STATIONS.includes(station),
+    });
+    const lastSetUp = play.now().moves.reduce<SetUp>((at, m) => (m.kind === 'measure' ? m.setUp : at), UNTOUCHED);
+    const setUp = reactive({ ...lastSetUp });
+    let asked = 0;
+
+    async function stand(): Promise<void> {
+      const mine = ++asked;
+      const moves = play.now().moves;
+      try {
+        const now = await scene.ask(async (r) => await r.stand(number, moves));
+        if (mine !== asked) return;
+        standing.value = now;
+        const { readings, findings, hotTemperatureC, complaint } = now.job;
+        session.record.change('elsewhere', (job) =>
+          Object.assign(job, { readings, findings, hotTemperatureC, complaint }),
+        );
+        // Not waited for: the judge takes its time.
+        void (now.state.ended ? finish(moves) : listen(mine, moves)).catch(broke);
+      } catch (error) {
+        broke(error);
+      }
+    }
+    function broke(error: unknown): void {
+      failed.value = error instanceof Error ? error.message : String(error);
+    }
+
+    /** The judge follows while the learner goes on: what it says is there when it is asked for. */
+    async function listen(mine: number, moves: readonly Move[]): Promise<void> {
+      tool.value = null;
+      const says = await judge.ask(async (r) => await r.says(number, moves));
+      if (mine === asked) tool.value = says;
+    }
+
+    async function finish(moves: readonly Move[]): Promise<void> {
+      const debrief = await judge.ask(async (r) => await r.debrief(number, moves));
+      told.value = debrief;
+      if (play.now().endedAt === null)
+        play.change('typed', (p) => Object.assign(p, { endedAt: nowIso(), result: debrief.result }));
+    }
+
+    void judge.ask(async (r) => await r.prepare(number)).catch(() => undefined);
+    void stand();
+    return markRaw({
+      record: play,
+      handed,
+      session,
+      standing,
+      setUp,
+      tool,
+      told,
+      failed,
+      async make(move: Move) {
+        if (standing.value.state.ended) return;
+        play.change('typed', (p) => p.moves.push(move));
+        await stand();
+      },
+      async close() {
+        await session.close();
+        play.dispose();
+        await play.settled();
+      },
+    });
+  }
+}
+
+export const PRACTICE: InjectionKey<Practice> = Symbol('practice');
+
+/** The practice on the bench, for what stands inside it. */
+export function usePractice(): Practice {
+  const practice = inject(PRACTICE, null);
+  if (!practice) throw new Error('usePractice: no case on the bench');
+  return practice;
+}

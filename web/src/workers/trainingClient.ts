@@ -1,0 +1,39 @@
+import * as Comlink from 'comlink';
+import type { TrainingWork } from './training.ts';
+import { workerFailure } from './workerFailure.ts';
+
+type Make = () => Worker;
+const make: Make = () => new Worker(new URL('./training.worker.ts', import.meta.url), { type: 'module' });
+
+/** A line to a worker of the training bench. After a failure the next question meets a fresh one. */
+export interface TrainingLine {
+  ask<T>(work: (remote: Comlink.Remote<TrainingWork>) => Promise<T>): Promise<T>;
+}
+
+function trainingLine(spawn: Make = make): TrainingLine {
+  let running: { remote: Comlink.Remote<TrainingWork>; failure: Promise<never> } | null = null;
+  function start(): NonNullable<typeof running> {
+    const worker = spawn();
+    const failure = workerFailure(worker, 'the training bench could not be loaded', (message) => new Error(message));
+    failure.catch(() => {
+      worker.terminate();
+      running = null;
+    });
+    running = { remote: Comlink.wrap<TrainingWork>(worker), failure };
+    return running;
+  }
+  return {
+    ask(work) {
+      const { remote, failure } = running ?? start();
+      return Promise.race([work(remote), failure]);
+    },
+  };
+}
+
+let lines: { scene: TrainingLine; judge: TrainingLine } | null = null;
+
+/** The two lines of this window: the scene answers at once, the judge takes its time. */
+export function trainingLines(): { scene: TrainingLine; judge: TrainingLine } {
+  lines ??= { scene: trainingLine(), judge: trainingLine() };
+  return lines;
+}
