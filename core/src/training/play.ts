@@ -15,7 +15,8 @@ import { guiltyGroups, PLUGS, type TrainingCase } from './trainingCase.ts';
 export const EXPECTED = ['sound', 'low', 'high', 'nothing'] as const;
 export type Expected = (typeof EXPECTED)[number];
 
-const conditionsSchema = z.strictObject({
+/** What a person sets or writes down beside a figure. */
+export const conditionsSchema = z.strictObject({
   substituteOhm: z.number().positive().max(1e8).optional(),
   bathC: z.number().min(-80).max(1000).optional(),
   airC: z.number().min(-80).max(100).optional(),

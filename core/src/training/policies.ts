@@ -6,7 +6,7 @@ import type { PlannedTest } from '../model/healthyRanges.ts';
 import type { Problem } from '../model/problem.ts';
 import type { FaultGroup, MachineState } from '../units/vocabulary.ts';
 import { groupProbabilities } from '../verdict/assessment.ts';
-import { after, carefully, type Move, type PlayState, problemAfter, replay } from './play.ts';
+import { after, carefully, conditionsSchema, type Move, type PlayState, problemAfter, replay } from './play.ts';
 import { bridges, doneIn, rightSetUp } from './setUp.ts';
 import { guiltyGroups, type TrainingCase } from './trainingCase.ts';
 
@@ -138,7 +138,8 @@ function measure(ofCase: TrainingCase, { measurement, conditions, state }: Plann
     kind: 'measure',
     id,
     measurement: measurement.id,
-    conditions,
+    // As a person writes them down: how well they are known goes without saying.
+    conditions: conditionsSchema.strip().parse(conditions),
     setUp: rightSetUp(measurement, carefully(ofCase, state)),
     expects: null,
   };

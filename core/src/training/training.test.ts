@@ -290,6 +290,7 @@ describe('policies and score', () => {
     expect(kinds(THEME_IDS.indexOf('only-hot'))).toContain('warm');
     expect(kinds(THEME_IDS.indexOf('wiggle'))).toContain('wiggling');
     expect(kinds(THEME_IDS.indexOf('series-resistance'))).not.toContain('warm');
+    for (const { moves } of ideals) for (const move of moves) expect(moveSchema.parse(move)).toEqual(move);
     expect(() => playBy(sample[0], 'nobody’s')).toThrow('no policy');
   });
   test('a school costs more than the ideal on this case, and is known by its order', () => {

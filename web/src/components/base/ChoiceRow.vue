@@ -7,7 +7,7 @@ defineProps<{ label: string; options: readonly { value: T; label: string }[] }>(
 </script>
 
 <template>
-  <Radio.Group v-model:value="chosen" :aria-label="label" class="choice">
+  <Radio.Group v-model:value="chosen" v-bind="{ role: 'radiogroup' }" :aria-label="label" class="choice">
     <Radio v-for="o in options" :key="o.value" :value="o.value" class="one">{{ o.label }}</Radio>
   </Radio.Group>
 </template>

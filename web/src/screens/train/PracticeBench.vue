@@ -4,13 +4,14 @@ import { computed } from 'vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
 import TopBar from '../../components/TopBar.vue';
-import { useNarrow } from '../../browser/useMedia.ts';
+import { useNarrow, useUpright } from '../../browser/useMedia.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePractice } from '../../session/practice.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { FORMS } from '../bench/forms/list.ts';
 import TestCard from '../bench/TestCard.vue';
 import WorkOrder from '../bench/WorkOrder.vue';
+import CaseHead from './CaseHead.vue';
 import PracticePanel from './PracticePanel.vue';
 import ProbeEntry from './ProbeEntry.vue';
 
@@ -18,7 +19,7 @@ import ProbeEntry from './ProbeEntry.vue';
 const { session, record, setUp } = usePractice();
 const { work } = session;
 const preferences = usePreferences();
-const narrow = useNarrow();
+const [narrow, upright] = [useNarrow(), useUpright()];
 const PLUG = { in: 'sensor', out: 'open', bridged: 'bridge' } as const;
 /** As everything stands, not as the test asks for it. */
 const drawing = computed(() => {
@@ -41,6 +42,7 @@ onKeyStroke('k', () => work.step(-1));
       <h1 class="number">Case {{ record.value.number }}</h1>
     </TopBar>
     <main class="table">
+      <CaseHead v-if="upright" />
       <WorkOrder />
       <div class="middle" :class="{ whole: form, practice: true }">
         <component :is="form" v-if="form" class="form" />

@@ -11,8 +11,10 @@ import NoticeBar from '../../components/base/NoticeBar.vue';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
+import { useUpright } from '../../browser/useMedia.ts';
 import { usePractice } from '../../session/practice.ts';
 import BeliefForm from './BeliefForm.vue';
+import CaseHead from './CaseHead.vue';
 import PlugFace from './PlugFace.vue';
 
 /** What is done beside measuring: look, ask the diagram, warm it; say how likely; act. With the clock, the purse and what has happened. */
@@ -20,11 +22,7 @@ const { standing, handed, session, tool, record, failed, make } = usePractice();
 const state = computed(() => standing.value.state);
 const events = computed(() => [...state.value.events].reverse());
 const done = (move: Move): void => void make(move);
-const spent = computed(() => Math.round(state.value.total));
-const over = computed(() => ({
-  minutes: state.value.minutes > handed.allowed.minutes,
-  money: state.value.total > handed.allowed.money,
-}));
+const upright = useUpright();
 const repairs = FAULT_GROUPS.map((value) => ({
   value,
   label: value === 'healthy' ? 'hand it over: nothing wrong now' : `put right: ${groupName(value).toLowerCase()}`,
@@ -53,24 +51,7 @@ const careless = computed(() => {
 
 <template>
   <aside class="practice" aria-label="The case">
-    <section class="sheet part" aria-label="Clock and purse">
-      <div class="clock">
-        <span :class="{ over: over.minutes }" data-test="minutes"
-          ><b class="mono">{{ Math.round(state.minutes) }}</b> of {{ handed.allowed.minutes }} min</span
-        >
-        <span :class="{ over: over.money }" data-test="spent"
-          ><b class="mono">{{ spent }}</b> of {{ handed.allowed.money }} cost</span
-        >
-      </div>
-      <p class="complaint">{{ handed.job.machine }}. {{ handed.job.complaint.text }}</p>
-      <p v-for="c in handed.job.complaint.codes" :key="c.id" class="soft code">
-        Code {{ c.code }}, {{ c.state === 'past' ? 'from the past' : c.state }}{{ c.own ? `: ${c.own.what}` : '' }}
-      </p>
-      <p class="soft code">
-        A sensor costs {{ handed.costs.part }} and {{ Math.round(handed.costs.fitMinutes) }} min, a module
-        {{ handed.costs.module }}; coming back in vain {{ handed.costs.back }}.
-      </p>
-    </section>
+    <CaseHead v-if="!upright" />
     <NoticeBar v-if="failed" kind="bad">The training bench broke off: {{ failed }}</NoticeBar>
     <NoticeBar v-if="careless" kind="odd">{{ careless }}</NoticeBar>
     <section class="sheet part" aria-label="Do">
@@ -88,6 +69,9 @@ const careless = computed(() => {
           >
         </template>
       </div>
+      <p v-if="state.warm" class="caution">
+        <span aria-hidden="true">▲</span> Hot now: hands and sleeves clear of fans, nothing hot is opened.
+      </p>
       <p v-if="standing.cavitiesText" class="soft" data-test="cavities">Plug: {{ standing.cavitiesText }}.</p>
       <PlugFace
         v-if="state.looked || state.knowsCavities"
@@ -123,9 +107,9 @@ const careless = computed(() => {
       <ol class="events">
         <li v-for="(e, i) in events" :key="events.length - i">
           <span class="mono soft">{{ Math.round(e.minutes) }}′</span>
-          <span
-            >{{ moveText(e) }}<b v-if="e.shown" class="mono"> {{ e.shown.text || '– – –' }}</b>
-            <span v-if="cameOfText(e)" class="soft"> {{ cameOfText(e) }}</span></span
+          <span class="event"
+            ><span>{{ moveText(e) }}</span> <b v-if="e.shown" class="mono">{{ e.shown.text || '– – –' }}</b>
+            <span v-if="cameOfText(e)" class="soft">{{ cameOfText(e) }}</span></span
           >
         </li>
         <li v-if="events.length === 0" class="soft">Nothing yet.</li>
@@ -152,19 +136,8 @@ const careless = computed(() => {
 .part p {
   margin: 0;
 }
-.clock {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-}
-.clock b {
-  font-size: 20px;
-}
-.over {
-  color: var(--clay-ink, var(--clay));
-  font-weight: 600;
-}
-.code {
+.caution {
+  color: var(--amber-ink);
   font-size: 13.5px;
 }
 .acts {
@@ -174,6 +147,11 @@ const careless = computed(() => {
 }
 .tool {
   --label: 116px;
+}
+.event {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
 }
 .events {
   list-style: none;

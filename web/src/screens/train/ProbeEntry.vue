@@ -96,7 +96,7 @@ async function probe(): Promise<void> {
     </div>
     <NoticeBar v-if="last?.shown?.damage" kind="bad">{{ DAMAGE_TEXT[last.shown.damage] }}</NoticeBar>
     <div class="set" role="group" aria-label="How it stands">
-      <label class="line"><span class="word">Key</span><ChoiceRow v-model="onOff" label="Key" :options="KEYS" /></label>
+      <div class="line"><span class="word">Key</span><ChoiceRow v-model="onOff" label="Key" :options="KEYS" /></div>
       <div v-if="handed.twoPlugs" class="line">
         <span class="word">At plug</span>
         <ChoiceRow

@@ -7,6 +7,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useTraining } from '../../stores/training.ts';
+import { trainingLines } from '../../workers/trainingClient.ts';
 import CourseDesk from './CourseDesk.vue';
 import ModeChoice from './ModeChoice.vue';
 
@@ -23,7 +24,10 @@ const at = computed(() =>
 const step = computed(() => COURSE[at.value]);
 const mode = ref<PlayMode>('hidden');
 const fault = ref(false);
-onMounted(() => void training.load());
+onMounted(() => {
+  void training.load();
+  trainingLines();
+});
 const cases = computed(() =>
   step.value.cases.map((number) => {
     const tries = training.plays.filter((p) => p.number === number && p.partOf === step.value.id);

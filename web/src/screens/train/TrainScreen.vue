@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useTraining } from '../../stores/training.ts';
+import { trainingLines } from '../../workers/trainingClient.ts';
 import CasesPart from './CasesPart.vue';
 import CoursePart from './CoursePart.vue';
 import ExamPart from './ExamPart.vue';
@@ -20,7 +21,10 @@ const PARTS: readonly { id: string; name: string; component: Component }[] = [
 const route = useRoute();
 const training = useTraining();
 const current = computed(() => PARTS.find((p) => p.id === route.params.part) ?? PARTS[0]);
-onMounted(() => void training.load());
+onMounted(() => {
+  void training.load();
+  trainingLines();
+});
 </script>
 
 <template>

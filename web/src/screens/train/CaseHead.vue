@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { usePractice } from '../../session/practice.ts';
+
+/** The case as it was brought, with the clock and the purse. */
+const { standing, handed } = usePractice();
+const state = computed(() => standing.value.state);
+const spent = computed(() => Math.round(state.value.total));
+const over = computed(() => ({
+  minutes: state.value.minutes > handed.allowed.minutes,
+  money: state.value.total > handed.allowed.money,
+}));
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Clock and purse">
+    <div class="clock">
+      <span :class="{ over: over.minutes }" data-test="minutes"
+        ><b class="mono">{{ Math.round(state.minutes) }}</b> of {{ handed.allowed.minutes }} min</span
+      >
+      <span :class="{ over: over.money }" data-test="spent"
+        ><b class="mono">{{ spent }}</b> of {{ handed.allowed.money }} cost</span
+      >
+    </div>
+    <p class="complaint">{{ handed.job.machine }}. {{ handed.job.complaint.text }}</p>
+    <p v-for="c in handed.job.complaint.codes" :key="c.id" class="soft code">
+      Code {{ c.code }}, {{ c.state === 'past' ? 'from the past' : c.state }}{{ c.own ? `: ${c.own.what}` : '' }}
+    </p>
+    <p class="soft code">
+      A sensor costs {{ handed.costs.part }} and {{ Math.round(handed.costs.fitMinutes) }} min, a module
+      {{ handed.costs.module }}; coming back in vain {{ handed.costs.back }}.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  padding: 10px 14px;
+}
+.part p {
+  margin: 0;
+}
+.clock {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+}
+.clock b {
+  font-size: 20px;
+}
+.over {
+  color: var(--clay-ink, var(--clay));
+  font-weight: 600;
+}
+.code {
+  font-size: 13.5px;
+}
+</style>
