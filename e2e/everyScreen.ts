@@ -96,4 +96,20 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.locator('[data-test="findings"]').waitFor();
   await page.locator('[data-test="log-chart"] .main-svg').first().waitFor();
   await look('log laboratory');
+  for (const part of ['course', 'cases', 'exam', 'progress', 'course/load']) {
+    await page.goto(`/train/${part}`);
+    await page.locator('main section').first().waitFor();
+    await look(`training ${part}`);
+  }
+  await page.goto('/train/cases');
+  await page.getByLabel('Case number').fill('1-VTP2ME-K');
+  await page.getByRole('button', { name: 'Play it' }).click();
+  await page.locator('[data-test="probe"]').waitFor();
+  await page.getByRole('button', { name: 'Probe' }).click();
+  await page.getByRole('button', { name: /^Diagram/ }).click();
+  await page.locator('[data-test="cavities"]').waitFor();
+  await look('training case');
+  await page.getByRole('button', { name: 'Give up' }).click();
+  await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });
+  await look('training debrief');
 }
