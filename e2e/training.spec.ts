@@ -10,7 +10,7 @@ import { FIELDS } from '../core/src/units/vocabulary.ts';
 import { groupName } from '../core/src/wording/groupName.ts';
 import { truthText } from '../core/src/wording/trainingText.ts';
 import { STATIONS } from '../core/src/workOrder/stations.ts';
-import { choose } from './bench.ts';
+import { choose, files } from './bench.ts';
 
 const probe = (page: Page) => page.locator('[data-test="probe"]');
 const meter = (page: Page) => page.locator('[data-test="meter"]');
@@ -160,6 +160,10 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await page.getByRole('link', { name: 'Progress' }).click();
   await expect(page.locator('[data-test="weak"]')).toContainText('1 of 1');
   await expect(page.getByRole('img', { name: /said 90 %, right 0 % of 1/ })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await press(page, 'Export all cases');
+  await files(page, 'Cases from a file').setInputFiles(await (await download).path());
+  await expect(page.getByRole('status')).toContainText('0 cases came');
 });
 
 test('the tool hidden says nothing; a bet is answered once it was said; shown it proposes', async ({ page }) => {

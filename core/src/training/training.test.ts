@@ -11,6 +11,7 @@ import { COURSE } from './course.ts';
 import { classTable, examCsv, examNumbers, examRows, readExam, readExamCsv } from './exam.ts';
 import { carefully, jobAfter, moveSchema, type Move, replay } from './play.ts';
 import { newPlay, playSchema, resultOf, type PlayRecord, type PlayResult } from './playRecord.ts';
+import { openPlays, savePlays } from './playsFile.ts';
 import { playBy, POLICIES, wasRight } from './policies.ts';
 import { calibrationOf, endedPlays, meanLogScore, nextCase, nextDifficulty, weakSpots } from './progress.ts';
 import { schoolFollowed } from './schoolFollowed.ts';
@@ -357,6 +358,14 @@ describe('progress, exam, course', () => {
     const one = played({});
     expect(playSchema.parse(JSON.parse(JSON.stringify(one)))).toEqual(one);
     expect(endedPlays([{ ...one, result: null }, { ...one, number: '1-XXXXXX-X' }, one])).toHaveLength(1);
+  });
+  test('plays go out as a file and come back; what is none says where', () => {
+    const plays = [played({}), played({ right: false })];
+    expect(openPlays(savePlays(plays))).toEqual({ ok: true, plays });
+    expect(openPlays('nonsense')).toEqual({ ok: false, why: 'This is no JSON file.' });
+    expect(openPlays('{}')).toMatchObject({ ok: false, why: expect.stringContaining('at format') as string });
+    const broken = savePlays(plays).replace('"hidden"', '"loud"');
+    expect(openPlays(broken)).toMatchObject({ ok: false, why: expect.stringContaining('plays.0.mode') as string });
   });
   test('weak spots: how often of how often it could have, worst first', () => {
     const ended = endedPlays([

@@ -2,7 +2,6 @@ import { type PlayRecord, playSchema } from '@mellow-probe/core/training/playRec
 import { type Door, doorTo } from './door.ts';
 import { unwrapped } from './kept.ts';
 import { withStore } from './stores.ts';
-import { oneAtATime, tellOthers } from './windows.ts';
 
 /** The door to one play of a training case. */
 export function playDoor(id: string): Door<PlayRecord> {
@@ -24,10 +23,4 @@ export async function listPlays(): Promise<PlayRecord[]> {
       return parsed?.success ? [parsed.data] : [];
     })
     .sort((a, b) => a.startedAt.localeCompare(b.startedAt));
-}
-
-/** Forgets a play. Rejects with a `StorageError`. */
-export async function removePlay(id: string): Promise<void> {
-  await oneAtATime(`training/${id}`, () => withStore('training', (s) => s.removeItem(id)));
-  tellOthers({ store: 'training', key: id, kind: 'removed' });
 }

@@ -5,7 +5,7 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
 import { toStorageError, type StorageFault } from '../storage/storageError.ts';
-import { listPlays, playDoor, removePlay } from '../storage/trainingStorage.ts';
+import { listPlays, playDoor } from '../storage/trainingStorage.ts';
 
 /** The plays of this browser: what was begun, what was learned from them, what comes next. */
 export const useTraining = defineStore('training', () => {
@@ -35,10 +35,14 @@ export const useTraining = defineStore('training', () => {
     return play.id;
   }
 
-  async function remove(id: string): Promise<void> {
-    await removePlay(id);
+  /** Takes in plays of a file; one that is here already stays as it is. Returns how many came. Rejects with a `StorageError`. */
+  async function take(others: readonly PlayRecord[]): Promise<number> {
     await load();
+    const fresh = others.filter((p) => plays.value.every((own) => own.id !== p.id));
+    for (const play of fresh) await playDoor(play.id).write(play, null);
+    await load();
+    return fresh.length;
   }
 
-  return { plays, fault, ended, next, load, begin, remove };
+  return { plays, fault, ended, next, load, begin, take };
 });

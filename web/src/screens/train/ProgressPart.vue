@@ -7,12 +7,15 @@ import {
   nextDifficulty,
   weakSpots,
 } from '@mellow-probe/core/training/progress';
+import { openPlays, savePlays } from '@mellow-probe/core/training/playsFile';
 import { themeById } from '@mellow-probe/core/training/themes';
 import { SLIP_TEXT } from '@mellow-probe/core/wording/trainingText';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { useTraining } from '../../stores/training.ts';
 
 /** How it goes: what goes wrong most, how well the odds were said, and every case that was played. */
@@ -45,6 +48,21 @@ const rows = computed(() => [...ended.value].reverse());
 const level = computed(() => nextDifficulty(ended.value));
 /** The curve's corner points on a square of 200. */
 const points = computed(() => bands.value.map((b) => ({ ...b, x: 10 + 180 * b.said, y: 190 - 180 * b.right })));
+const told = ref('');
+async function bring(files: readonly File[]): Promise<void> {
+  for (const file of files) {
+    const read = openPlays(await file.text());
+    try {
+      told.value = read.ok
+        ? `${await training.take(read.plays)} cases came from ${file.name}.`
+        : `${file.name}: ${read.why}`;
+    } catch {
+      told.value = 'The browser’s storage does not take them.';
+    }
+  }
+}
+const exportPlays = (): void =>
+  saveFile(fileName('training cases', 'json'), 'application/json', savePlays(training.plays));
 const known = (number: string): boolean => readCaseNumber(number).ok;
 </script>
 
@@ -115,6 +133,11 @@ const known = (number: string): boolean => readCaseNumber(number).ok;
       </FactTable>
     </section>
   </template>
+  <div class="out">
+    <ActButton v-if="training.plays.length > 0" @click="exportPlays">Export all cases</ActButton>
+    <FilePick label="Bring cases…" about="Cases from a file" accept=".json,application/json" @files="bring" />
+    <span v-if="told" role="status" class="soft">{{ told }}</span>
+  </div>
 </template>
 
 <style scoped>
@@ -137,6 +160,12 @@ h3 {
 ul {
   margin: 0;
   padding-left: 20px;
+}
+.out {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
 }
 .curve {
   width: 200px;
