@@ -60,8 +60,6 @@ await shoot('proof');
 await page.goto(`${page.url()}/report`);
 await page.locator('[data-section="proof"]').waitFor();
 await shoot('report');
-await tool('curves');
-await shoot('shelf-curves');
 await tool('own');
 await page
   .getByLabel(/Temperature and ohms/)
@@ -114,6 +112,29 @@ await page.keyboard.press('r');
 await page.locator('[data-test="findings"]').waitFor();
 await page.locator('[data-test="log-chart"] .main-svg').first().waitFor();
 await shoot('log');
+// A training case played to its end: five volts, the sensor in vain, then the wire.
+await page.goto(`${base}/demo/train/cases`);
+await page.getByLabel('Case number').fill('1-VTP2ME-K');
+await page.getByRole('button', { name: 'Play it' }).click();
+await page.locator('[data-test="probe"]').waitFor();
+const probe = (): Promise<void> => page.getByRole('button', { name: 'Probe' }).click();
+await page.getByRole('radio', { name: 'on', exact: true }).check();
+await probe();
+await page.getByRole('button', { name: /^Diagram/ }).click();
+await station('supply');
+await page.locator('[data-test-id="open-voltage"]').click();
+await page.getByRole('radio', { name: 'pulled' }).check();
+await probe();
+await page.locator('[data-test="meter"]').getByText('4.95 V').waitFor();
+await shoot('training-case');
+await choose(page.getByLabel('I think it is'), 'Sensor');
+await page.getByRole('button', { name: 'Say so' }).click();
+for (const group of ['sensor', 'wiring']) {
+  await choose(page.getByLabel('Act', { exact: true }), `put right: ${group}`);
+  await page.getByRole('button', { name: 'Do it' }).click();
+}
+await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });
+await shoot('training-debrief');
 const phone = await (
   await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 ).newPage();
@@ -130,7 +151,5 @@ await phone
 await phone.locator('[data-station="loaded"]').tap();
 await phone.getByRole('button', { name: 'Plugged-in volts' }).first().tap();
 await shootPhone('phone-card');
-await phone.getByRole('button', { name: /why/ }).first().tap();
-await shootPhone('phone-verdict');
 await browser.close();
 stop();

@@ -48,7 +48,11 @@ export function playBy(ofCase: TrainingCase, policy: PolicyId): Played {
     moves.push(move);
     state = after(ofCase, state, move);
   };
-  if (policy === 'swap-first') make({ kind: 'act', group: 'sensor', reason: 'Change the sensor first' });
+  if (policy === 'swap-first') {
+    const told = leadersOf(posteriorOf(problemAfter(ofCase, state)), state);
+    first = told.find((g) => g.group === 'sensor')!;
+    make({ kind: 'act', group: 'sensor', reason: policyName(policy) });
+  }
   for (let tests = 0; !state.ended;) {
     const problem = problemAfter(ofCase, state);
     const posterior = posteriorOf(problem);

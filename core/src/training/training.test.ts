@@ -302,7 +302,9 @@ describe('policies and score', () => {
       expect(score.school).toBe(policy);
       expect(score.total, policy).toBeGreaterThan(score.ideal.total);
     }
-    const swap = debrief(sample[at], playBy(sample[at], 'swap-first').moves, ideals[at]);
+    const swapped = playBy(sample[at], 'swap-first');
+    expect([swapped.first!.group, wasRight(sample[at], swapped)]).toEqual(['sensor', false]);
+    const swap = debrief(sample[at], swapped.moves, ideals[at]);
     expect(swap.score).toMatchObject({ school: 'swap-first', right: false, unneeded: ['sensor'] });
     expect(POLICIES).toContain('swap-first');
     expect(schoolFollowed([])).toBeNull();
