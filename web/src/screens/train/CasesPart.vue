@@ -1,40 +1,31 @@
 <script setup lang="ts">
-import { caseNumberOf, DIFFICULTIES, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
+import { caseNumberOf, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
 import { themeById, type ThemeId, THEMES } from '@mellow-probe/core/training/themes';
 import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
 import { caseNumberFaultText } from '@mellow-probe/core/wording/trainingText';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
-import ChoiceRow from '../../components/base/ChoiceRow.vue';
-import NoticeBar from '../../components/base/NoticeBar.vue';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import { useTraining } from '../../stores/training.ts';
+import DifficultyChoice from './DifficultyChoice.vue';
 import ModeChoice from './ModeChoice.vue';
+import RefusedBar from './RefusedBar.vue';
+import { useBegin } from './useBegin.ts';
 
 /** A case to play: the one that is next in turn, one that is asked for, or one by its number. */
 const training = useTraining();
-const router = useRouter();
+const { begin, refused } = useBegin();
 const mode = ref<PlayMode>('hidden');
 const theme = ref<ThemeId>('any');
 const field = ref<MachineField>('engine');
 const difficulty = ref<Difficulty>(1);
 const typed = ref('');
 const wrong = ref('');
-const fault = ref(false);
 const themes = THEMES.map(({ id, name, idea }) => ({ value: id, label: name, about: idea }));
 const fields = FIELDS.map((value) => ({ value, label: value }));
-const LEVELS = { 1: 'plain', 2: 'harder', 3: 'small kit' } as const;
-const levels = DIFFICULTIES.map((value) => ({ value, label: LEVELS[value] }));
-async function play(number: string): Promise<void> {
-  try {
-    await router.push(`/train/play/${await training.begin(number, mode.value)}`);
-  } catch {
-    fault.value = true;
-  }
-}
+const play = (number: string): Promise<void> => begin(number, mode.value);
 /** A fresh case of this kind: seeds run on with the plays. */
 const SEEDS_FROM = 100_000;
 const drawn = (): string =>
@@ -56,7 +47,7 @@ const open = computed(() =>
 </script>
 
 <template>
-  <NoticeBar v-if="fault" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+  <RefusedBar :shown="refused" />
   <section class="sheet part" aria-label="Next case">
     <h2>Next in turn</h2>
     <p class="soft">Chosen by what went wrong so far, harder as it goes.</p>
@@ -73,7 +64,7 @@ const open = computed(() =>
       <PickList v-model="field" label="Field" :options="fields" />
     </div>
     <p class="soft">{{ themeById(theme).idea }}</p>
-    <ChoiceRow v-model="difficulty" label="Difficulty" :options="levels" />
+    <DifficultyChoice v-model="difficulty" />
     <div class="acts"><ActButton @click="play(drawn())">Draw a case</ActButton></div>
   </section>
   <section class="sheet part" aria-label="By its number">

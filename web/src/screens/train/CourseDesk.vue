@@ -157,7 +157,7 @@ const rows = computed(() => {
 .sensor {
   background: var(--spruce-soft);
 }
-@media (max-width: 430px) {
+@media (max-width: 620px) {
   .shown {
     grid-template-columns: 112px minmax(0, 1fr);
     gap: 10px;

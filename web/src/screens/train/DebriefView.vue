@@ -14,7 +14,6 @@ import {
   SLIP_TEXT,
 } from '@mellow-probe/core/wording/trainingText';
 import { computed } from 'vue';
-import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
@@ -27,12 +26,14 @@ import { useNarrow } from '../../browser/useMedia.ts';
 import { usePractice } from '../../session/practice.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { useTraining } from '../../stores/training.ts';
+import RefusedBar from './RefusedBar.vue';
+import { useBegin } from './useBegin.ts';
 
 /** What really was, what it cost against the ideal, and the case replayed test by test. */
 const { told, session, standing, record, failed } = usePractice();
 const preferences = usePreferences();
 const training = useTraining();
-const router = useRouter();
+const { begin, refused } = useBegin();
 const narrow = useNarrow();
 const score = computed(() => told.value!.score);
 const drawing = computed(() => ({
@@ -120,12 +121,7 @@ const judgement = (step: DebriefStep): string => {
 };
 async function nextCase(): Promise<void> {
   await training.load();
-  const id = await training.begin(training.next, record.value.mode);
-  await router.push(`/train/play/${id}`);
-}
-async function again(): Promise<void> {
-  const id = await training.begin(record.value.number, record.value.mode);
-  await router.push(`/train/play/${id}`);
+  await begin(training.next, record.value.mode);
 }
 </script>
 
@@ -135,6 +131,7 @@ async function again(): Promise<void> {
       <h1 class="number">Case {{ record.value.number }}: what it was</h1>
     </TopBar>
     <main>
+      <RefusedBar :shown="refused" />
       <NoticeBar v-if="failed" kind="bad">The debrief broke off: {{ failed }}</NoticeBar>
       <p v-if="!told" class="soft" role="status">Working out what the ideal would have done…</p>
       <template v-else>
@@ -148,7 +145,7 @@ async function again(): Promise<void> {
             </ul>
             <div class="acts">
               <ActButton kind="main" @click="nextCase">Next case</ActButton>
-              <ActButton @click="again">The same again</ActButton>
+              <ActButton @click="begin(record.value.number, record.value.mode)">The same again</ActButton>
               <ActButton to="/train/progress">Progress</ActButton>
             </div>
           </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DIFFICULTIES, type Difficulty } from '@mellow-probe/core/training/caseNumber';
+import type { Difficulty } from '@mellow-probe/core/training/caseNumber';
 import {
   type ClassLine,
   classTable,
@@ -13,30 +13,27 @@ import {
   readExamCsv,
 } from '@mellow-probe/core/training/exam';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import ActButton from '../../components/base/ActButton.vue';
-import ChoiceRow from '../../components/base/ChoiceRow.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import FilePick from '../../components/base/FilePick.vue';
-import NoticeBar from '../../components/base/NoticeBar.vue';
 import TextField from '../../components/base/TextField.vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useTraining } from '../../stores/training.ts';
+import DifficultyChoice from './DifficultyChoice.vue';
+import RefusedBar from './RefusedBar.vue';
+import { useBegin } from './useBegin.ts';
 
 /** An exam: a set of case numbers, no help; a page to sign, a CSV for the instructor, and a class's CSVs as one table. */
 const training = useTraining();
-const router = useRouter();
+const { begin, refused } = useBegin();
 const schema = z.strictObject({ learner: z.string().max(400), numbers: z.string().max(2000) });
 const { draft } = useDraft('exam', schema, () => ({ learner: '', numbers: '' }));
 const difficulty = ref<Difficulty>(2);
-const LEVELS = { 1: 'plain', 2: 'harder', 3: 'small kit' } as const;
-const levels = DIFFICULTIES.map((value) => ({ value, label: LEVELS[value] }));
 const exam = computed(() => readExam(draft.value.numbers));
 const numbers = computed(() => exam.value.numbers.slice(0, MOST_EXAM_CASES));
-const fault = ref(false);
 function draw(): void {
   draft.value = {
     ...draft.value,
@@ -53,13 +50,6 @@ const played = computed(() =>
 );
 const done = computed(() => played.value.flatMap((p) => (p.ended ? [p.ended] : [])));
 const rows = computed(() => examRows(draft.value.learner.trim() || 'unnamed', done.value));
-async function play(number: string): Promise<void> {
-  try {
-    await router.push(`/train/play/${await training.begin(number, 'hidden', 'exam')}`);
-  } catch {
-    fault.value = true;
-  }
-}
 function csv(): void {
   saveFile(fileName(`exam ${draft.value.learner}`, 'csv'), 'text/csv;charset=utf-8', examCsv(rows.value));
 }
@@ -107,7 +97,7 @@ const CLASS: readonly Column<ClassLine>[] = [
 </script>
 
 <template>
-  <NoticeBar v-if="fault" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+  <RefusedBar :shown="refused" />
   <section class="sheet part" aria-label="Exam">
     <h2>Exam</h2>
     <p class="soft">
@@ -118,7 +108,7 @@ const CLASS: readonly Column<ClassLine>[] = [
       <TextField v-model="draft.learner" label="Name" :maxlength="400" />
       <TextField v-model="draft.numbers" label="Case numbers, one a line" :rows="4" mono :maxlength="2000" />
       <div>
-        <ChoiceRow v-model="difficulty" label="Difficulty" :options="levels" />
+        <DifficultyChoice v-model="difficulty" />
         <ActButton @click="draw">Draw {{ EXAM_CASES }}</ActButton>
       </div>
     </div>
@@ -129,7 +119,7 @@ const CLASS: readonly Column<ClassLine>[] = [
         :key="p.number"
         :disabled="p.ended !== null"
         :kind="p.play && !p.ended ? 'main' : 'plain'"
-        @click="play(p.number)"
+        @click="begin(p.number, 'hidden', 'exam')"
         >{{ i + 1 }} · {{ p.ended ? 'done' : p.play ? 'go on' : 'play' }}</ActButton
       >
     </div>

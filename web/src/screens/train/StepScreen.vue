@@ -2,18 +2,19 @@
 import { COURSE } from '@mellow-probe/core/training/course';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
 import { computed, onMounted, ref } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { useRoute } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
-import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useTraining } from '../../stores/training.ts';
 import { trainingLines } from '../../workers/trainingClient.ts';
 import CourseDesk from './CourseDesk.vue';
 import ModeChoice from './ModeChoice.vue';
+import RefusedBar from './RefusedBar.vue';
+import { useBegin } from './useBegin.ts';
 
 /** One step of the course: a page to read, a desk to move, three cases. */
 const route = useRoute();
-const router = useRouter();
+const { begin, refused } = useBegin();
 const training = useTraining();
 const at = computed(() =>
   Math.max(
@@ -23,7 +24,6 @@ const at = computed(() =>
 );
 const step = computed(() => COURSE[at.value]);
 const mode = ref<PlayMode>('hidden');
-const fault = ref(false);
 onMounted(() => {
   void training.load();
   trainingLines();
@@ -36,13 +36,6 @@ const cases = computed(() =>
     return { number, stands };
   }),
 );
-async function play(number: string): Promise<void> {
-  try {
-    await router.push(`/train/play/${await training.begin(number, mode.value, step.value.id)}`);
-  } catch {
-    fault.value = true;
-  }
-}
 </script>
 
 <template>
@@ -51,7 +44,7 @@ async function play(number: string): Promise<void> {
       <h1 class="title">{{ at + 1 }} · {{ step.title }}</h1>
     </TopBar>
     <main>
-      <NoticeBar v-if="fault" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+      <RefusedBar :shown="refused" />
       <article class="sheet part">
         <p v-for="p in step.page" :key="p">{{ p }}</p>
       </article>
@@ -67,7 +60,7 @@ async function play(number: string): Promise<void> {
           <div v-for="(c, i) in cases" :key="c.number" class="case">
             <ActButton
               :kind="i === cases.findIndex((x) => x.stands !== 'right') ? 'main' : 'plain'"
-              @click="play(c.number)"
+              @click="begin(c.number, mode, step.id)"
               >Case {{ i + 1 }}</ActButton
             >
             <span class="soft">{{ c.stands || c.number }}</span>

@@ -81,7 +81,7 @@ nav .on {
   flex-direction: column;
   gap: 10px;
 }
-@media (max-width: 430px) {
+@media (max-width: 620px) {
   nav a {
     padding: 0 12px;
     min-height: 48px;
