@@ -79,7 +79,7 @@ a:hover,
 .count {
   font-size: 13px;
 }
-@media (max-width: 760px) {
+@media (max-width: 900px) {
   ol {
     columns: 1;
   }

@@ -183,7 +183,7 @@ p {
   border-bottom: 1px solid var(--ink);
   margin-right: 24px;
 }
-@media (max-width: 760px) {
+@media (max-width: 900px) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -187,7 +187,7 @@ ul {
 .point {
   fill: var(--amber);
 }
-@media (max-width: 760px) {
+@media (max-width: 900px) {
   .part.two {
     grid-template-columns: minmax(0, 1fr);
   }
