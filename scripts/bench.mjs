@@ -11,4 +11,10 @@ const [which, ...rest] = process.argv.slice(2);
 const tsx = (...args) => run('npx', ['--no-install', 'tsx', ...args]);
 if (which === 'evidence') process.exit(tsx('studies/evidence.ts', ...rest));
 if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
-process.exit(tsx('--expose-gc', 'studies/speed.ts') || tsx('studies/shelf.ts') || tsx('studies/page.ts'));
+process.exit(
+  tsx('--expose-gc', 'studies/speed.ts') ||
+    tsx('studies/shelf.ts') ||
+    tsx('studies/laterSpeed.ts') ||
+    tsx('studies/page.ts') ||
+    tsx('studies/logPage.ts'),
+);

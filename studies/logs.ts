@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import { benchMeter } from '../core/src/instruments/benchMeter.ts';
 import { busLog } from '../core/src/instruments/busLog.ts';
 import type { Driver } from '../core/src/instruments/heard.ts';
@@ -8,7 +7,6 @@ import { vehicleAdapter } from '../core/src/instruments/vehicleAdapter.ts';
 import { analyseLog } from '../core/src/logs/analyseLog.ts';
 import { EVENT_KINDS } from '../core/src/logs/finding.ts';
 import { findEvents } from '../core/src/logs/events/findEvents.ts';
-import { parseLog } from '../core/src/logs/parseLog.ts';
 import { logSettingOf } from '../core/src/logs/settingOf.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';
 import { eventLog, samePlanted } from '../core/src/simulation/eventLog.ts';
@@ -16,11 +14,7 @@ import { machineCase } from '../core/src/simulation/machine/machineCase.ts';
 import { driveBench, type Planned } from '../core/src/simulation/standIns/driveBench.ts';
 import { standInBench, type StandInId } from '../core/src/simulation/standIns/standInBench.ts';
 
-const Papa = createRequire(new URL('../core/package.json', import.meta.url))('papaparse') as {
-  parse(text: string): unknown;
-};
-
-/** How well logs are read: events found, wiggled places named, garbled answers refused, and a million rows against the parser of CSV alone. */
+/** How well logs are read: events found, wiggled places named, garbled answers refused. */
 const line = (what: string, ...figures: string[]): void => console.log(`${what}: ${figures.join(', ')}`);
 
 function events(from: number, count: number): void {
@@ -151,35 +145,9 @@ function garbled(count: number): void {
   }
 }
 
-function million(): void {
-  const rows = Array.from(
-    { length: 1_000_000 },
-    (_, i) =>
-      `${(i / 20).toFixed(2)},${(80 + Math.sin(i / 1000)).toFixed(1)},${(1 + Math.sin(i / 900)).toFixed(3)},${(70 + Math.cos(i / 1000)).toFixed(1)}`,
-  );
-  const text = `time [s],a [°C],b [V],c [°C]\n${rows.join('\n')}\n`;
-  rows.length = 0;
-  const time = (work: () => void): number => {
-    const at = performance.now();
-    work();
-    return performance.now() - at;
-  };
-  const alone = time(() => void Papa.parse(text));
-  let ours = 0;
-  ours += time(() => {
-    const read = parseLog(text);
-    if (read.ok) analyseLog(read.log, { roles: {} });
-  });
-  line(
-    'a million rows of three channels',
-    `read and analysed in ${(ours / alone).toFixed(2)} times the parser of CSV alone`,
-  );
-}
-
 // The sets from 1, 20 001 and 40 001 were looked at while the rules were made.
 events(60_001, 400);
 events(80_001, 400);
 for (const from of [5001, 90_001, 91_001]) clean(from, 100);
 wiggle(100);
 garbled(10_000);
-million();

@@ -12,6 +12,10 @@ import { MACHINE_CASES } from '../simulation/machine/machineCase.ts';
 import { driveBench, type Planned } from '../simulation/standIns/driveBench.ts';
 import { standInBench } from '../simulation/standIns/standInBench.ts';
 import { evidenceOf, applyEvidence, type LogEvidence } from '../job/logEvidence.ts';
+import { groupProbabilities } from '../verdict/assessment.ts';
+import { posteriorOf } from '../inference/posterior.ts';
+import { checkJob } from '../job/checkJob.ts';
+import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import { newJob } from '../job/newJob.ts';
 import { measurementById } from '../measurements/list.ts';
 import { FINDINGS } from '../catalogue/findings.ts';
@@ -285,6 +289,23 @@ function recorded(id: string, seconds: number, more: Planned[] = []): { log: Log
   ]);
   return { log, analysis: analyseLog(log, logSettingOf(ROLES, circuit)) };
 }
+/** Each place of the loom moved for half a minute, twice round. */
+function wiggledTwice(): Planned[] {
+  const places = MACHINE_CASES.find((c) => c.id === 'loose-plug')!.places;
+  return [0, 1].flatMap((round) =>
+    places.flatMap((place, k): Planned[] => {
+      const fromS = 80 + (round * 3 + k) * 35;
+      return [
+        {
+          atS: fromS,
+          acts: [{ act: 'wiggle', place }],
+          mark: { kind: 'wiggling', fromS, toS: fromS + 30, place, text: '' },
+        },
+        { atS: fromS + 30, acts: [{ act: 'wiggle', place: null }] },
+      ];
+    }),
+  );
+}
 const of = <K extends FindingKind>(a: LogAnalysis, kind: K): Found<K>[] =>
   a.findings.filter((f): f is Found<K> => f.kind === kind);
 
@@ -346,26 +367,31 @@ describe('a machine recorded, and what its log tells', () => {
     expect(loop.leftK).toBeLessThan(-5);
   });
   test('an intermittent plug is found by wiggling, and its place named', () => {
-    const places = MACHINE_CASES.find((c) => c.id === 'loose-plug')!.places;
-    const more = [0, 1].flatMap((round) =>
-      places.flatMap((place, k): Planned[] => {
-        const fromS = 80 + (round * 3 + k) * 35;
-        return [
-          {
-            atS: fromS,
-            acts: [{ act: 'wiggle', place }],
-            mark: { kind: 'wiggling', fromS, toS: fromS + 30, place, text: '' },
-          },
-          { atS: fromS + 30, acts: [{ act: 'wiggle', place: null }] },
-        ];
-      }),
-    );
-    const { log, analysis } = recorded('loose-plug', 320, more);
+    const { log, analysis } = recorded('loose-plug', 320, wiggledTwice());
     const wiggled = of(analysis, 'wiggle');
     expect(wiggled.map((w) => w.place)).toContain('engine plug');
     const evidence = evidenceOf(wiggled.find((w) => w.channel === 'adapter 05') ?? wiggled[0], log, ROLES);
     expect(evidence).toContainEqual({ kind: 'hint', place: 'engine plug', hint: 'wiggle-moves' });
     expect(evidence).toContainEqual(expect.objectContaining({ kind: 'reading', state: 'wiggling' }));
+  });
+  test('from a log to the verdict, nothing typed: a plug that drops out is the wiring, a sound machine is sound', () => {
+    const judged = ({ log, analysis }: { log: Log; analysis: LogAnalysis }): Map<string, number> => {
+      const entry = CATALOGUE_CIRCUITS.find((c) => c.id === 'engine-coolant-2k')!;
+      const job = newJob('j', '2026-11-26T10:00:00Z', entry);
+      let n = 0;
+      for (const finding of analysis.findings)
+        applyEvidence(job, evidenceOf(finding, log, ROLES), 'Log', '2026-11-26T10:00:00Z', () => `id${n++}`);
+      expect(job.readings.length).toBeGreaterThan(2);
+      const { problem, issues } = checkJob(job);
+      expect(issues).toEqual([]);
+      return new Map(groupProbabilities(posteriorOf(problem!).faults).map((g) => [g.group, g.probability]));
+    };
+    const loose = judged(recorded('loose-plug', 320, wiggledTwice()));
+    expect(loose.get('wiring')!).toBeGreaterThan(0.7);
+    expect(loose.get('healthy')!).toBeLessThan(0.02);
+    const well = judged(sound);
+    expect(well.get('healthy')!).toBeGreaterThan(0.4);
+    expect(Math.max(...well.values())).toBe(well.get('healthy'));
   });
   test('every finding of every machine has words, and its evidence names what there is', () => {
     for (const c of MACHINE_CASES) {
