@@ -15,6 +15,7 @@ beforeAll(async () => {
   mkdirSync(path.join(folder, 'page/assets'), { recursive: true });
   writeFileSync(path.join(folder, 'page/index.html'), '<!doctype html><title>page</title>');
   writeFileSync(path.join(folder, 'page/assets/a.js'), 'export {};');
+  writeFileSync(path.join(folder, 'page/icon.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
   writeFileSync(path.join(folder, 'page/.hidden'), 'hidden');
   writeFileSync(path.join(folder, 'secret.txt'), 'secret');
   server = createApp(path.join(folder, 'page')).listen(0, '127.0.0.1');
@@ -68,6 +69,40 @@ test('health, assets and unknown interface paths', async () => {
   expect((await fetch(`${base}/api/nothing`)).status).toBe(404);
   expect((await fetch(`${base}/assets/a.js`)).headers.get('cache-control')).toContain('immutable');
   expect((await fetch(`${base}/assets/none.js`)).status).toBe(404);
+});
+
+test('errors are told by their number: no path of this machine, no stack', async () => {
+  for (const target of ['/assets/none.js', '/%E0%A4%A', '/assets/%00', '/%c0%ae%c0%ae/x']) {
+    const { status, body } = await raw(target);
+    expect(status, target).toBeGreaterThanOrEqual(400);
+    expect(status, target).toBeLessThan(500);
+    expect(body).not.toMatch(/\/(root|home|tmp|work|usr|node_modules)|at \w+ \(|Error:/);
+    expect(body.length).toBeLessThan(80);
+  }
+  expect((await fetch(`${base}/check/abc`, { method: 'POST' })).status).toBe(405);
+});
+
+test('what browsers and robots ask for by themselves is there', async () => {
+  const icon = await fetch(`${base}/favicon.ico`);
+  expect([icon.status, icon.headers.get('content-type')]).toEqual([200, 'image/svg+xml']);
+  expect(await (await fetch(`${base}/robots.txt`)).text()).toBe('User-agent: *\nDisallow: /\n');
+});
+
+test('under a name that is not its own it does not answer', async () => {
+  const own = createApp(path.join(folder, 'page'), ['localhost', 'bench.example']).listen(0, '127.0.0.1');
+  await new Promise((resolve) => own.once('listening', resolve));
+  const { port } = own.address() as AddressInfo;
+  const asked = (host: string): Promise<number> =>
+    new Promise((resolve, reject) => {
+      http
+        .get({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => resolve(r.resume().statusCode ?? 0))
+        .on('error', reject);
+    });
+  expect(await asked('bench.example:4180')).toBe(200);
+  expect(await asked('LOCALHOST')).toBe(200);
+  for (const other of ['evil.example', '127.0.0.1.evil.example', 'localhost@evil.example', 'bench.example.'])
+    expect(await asked(other), other).toBe(421);
+  await new Promise((resolve) => own.close(resolve));
 });
 
 test('a folder without a built page is refused at once', () => {

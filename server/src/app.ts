@@ -1,15 +1,17 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import { isOurHost, type Settings } from './settings.ts';
 
 /**
  * The web server of the app: the built page and nothing else. Everything is computed in the browser; no data comes here.
  *
  * @param folder absolute path of the built page (index.html and its assets)
+ * @param hosts names under which it answers; null: any
  */
-export function createApp(folder: string): Express {
+export function createApp(folder: string, hosts: Settings['hosts'] = null): Express {
   if (!existsSync(path.join(folder, 'index.html'))) throw new Error(`createApp: no built page in ${folder}`);
   const app = express();
   app.disable('x-powered-by');
@@ -37,6 +39,14 @@ export function createApp(folder: string): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use((request, response, next) => {
+    if (isOurHost(request.headers.host, hosts)) next();
+    else
+      response
+        .status(421)
+        .type('text')
+        .send('This server has another name. ALLOWED_HOSTS lists those it answers to.\n');
+  });
   app.use(compression());
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
@@ -48,10 +58,29 @@ export function createApp(folder: string): Express {
     '/assets',
     express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
   );
+  app.get('/robots.txt', (_request, response) => {
+    response.type('text').send('User-agent: *\nDisallow: /\n');
+  });
+  // Asked for by what does not read the page's own link.
+  app.get('/favicon.ico', (_request, response) => {
+    response.sendFile('icon.svg', { root: folder, headers: { 'Cache-Control': 'max-age=86400' } });
+  });
   app.use(express.static(folder, { dotfiles: 'ignore' }));
   // Every other address is a screen of the page.
   app.get('/{*splat}', (_request, response) => {
     response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } });
   });
+  app.use((_request, response) => {
+    response.status(405).type('text').send('Only GET.\n');
+  });
+  app.use(plainly);
   return app;
 }
+
+/** What goes wrong is told by its number: no path, no stack. */
+const plainly: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = error.status && error.status >= 400 && error.status < 500 ? error.status : 500;
+  const words = status === 404 ? 'Not here.' : status < 500 ? 'This cannot be answered.' : 'The server failed.';
+  response.status(status).type('text').send(`${words}\n`);
+};

@@ -1,25 +1,36 @@
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { endInOrder, serverFor } from './serving.ts';
+import { readSettings } from './settings.ts';
 import { attachStandIns } from './standIns.ts';
 
-const host = process.env.HOST ?? '127.0.0.1';
-const port = Number(process.env.PORT ?? 4180);
-const folder = fileURLToPath(new URL('../../web/dist', import.meta.url));
-
-if (!Number.isInteger(port) || port < 0 || port > 65535) {
-  console.error(`PORT must be a number from 0 to 65535, not "${process.env.PORT}".`);
+const read = readSettings(process.env);
+if (!read.ok) {
+  console.error(read.why);
   process.exit(2);
 }
+const { host, port, hosts, tls } = read.settings;
+const folder = fileURLToPath(new URL('../../web/dist', import.meta.url));
+const server = serverFor(createApp(path.resolve(folder), hosts), tls);
+const standIns = attachStandIns(server, hosts);
 
-const server = createApp(path.resolve(folder)).listen(port, host, (error?: Error) => {
-  if (error) {
-    console.error(`Cannot listen on ${host}:${port}: ${error.message}. Set PORT to a free one.`);
-    process.exit(1);
-  }
+server.once('error', (error) => {
+  console.error(`Cannot listen on ${host}:${port}: ${error.message}. Set PORT to a free one.`);
+  process.exit(1);
+});
+server.listen(port, host, () => {
   const address = server.address();
   const taken = typeof address === 'object' && address ? address.port : port;
-  console.log(`Mellow Probe:   http://${host}:${taken}/`);
-  console.log(`Demo workshop:  http://${host}:${taken}/demo/`);
+  const base = `${tls ? 'https' : 'http'}://${host}:${taken}`;
+  if (process.getuid?.() === 0) console.warn('Runs as root: it needs no rights, give it a user of its own.');
+  console.log(`Mellow Probe:   ${base}/`);
+  console.log(`Demo workshop:  ${base}/demo/`);
+  if (['0.0.0.0', '::'].includes(host) && !process.env.ALLOWED_HOSTS)
+    console.warn('Other devices are refused until ALLOWED_HOSTS holds the name or address they use.');
 });
-attachStandIns(server);
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.once(signal, () => {
+    standIns.close();
+    void endInOrder(server).then(() => process.exit(0));
+  });

@@ -14,7 +14,7 @@ let nowMs = 0;
 beforeEach(async () => {
   nowMs = 0;
   server = createServer();
-  standIns = attachStandIns(server, () => nowMs);
+  standIns = attachStandIns(server, null, () => nowMs);
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   ({ port } = server.address() as AddressInfo);
 });

@@ -2,6 +2,7 @@ import type { IncomingMessage, Server } from 'node:http';
 import { STAND_IN_PATH, type StandInChoice, standInOf } from '@mellow-probe/core/simulation/standIns/standInAddress';
 import { type StandInBench, standInBench, type StandInId } from '@mellow-probe/core/simulation/standIns/standInBench';
 import { type WebSocket, WebSocketServer } from 'ws';
+import { isOurHost, type Settings } from './settings.ts';
 
 /** How often the instruments look whether they have something to print, ms. */
 const LOOK_MS = 25;
@@ -25,13 +26,21 @@ interface Running {
  * The simulated instruments, over WebSockets on the server's own port. A page may open them only from the address it came from itself; a caller that is no
  * browser (and sends no origin) only from this device.
  */
-export function attachStandIns(server: Server, nowMs: () => number = () => performance.now()): { close(): void } {
+export function attachStandIns(
+  server: Server,
+  hosts: Settings['hosts'] = null,
+  nowMs: () => number = () => performance.now(),
+): { close(): void } {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES });
   const running = new Map<string, Running>();
 
   server.on('upgrade', (request, socket, head) => {
     const asked = request.url?.startsWith(STAND_IN_PATH) ? standInOf(request.url) : null;
-    const refused = !asked ? '404 Not Found' : mayOpen(request) ? null : '403 Forbidden';
+    const refused = !asked
+      ? '404 Not Found'
+      : isOurHost(request.headers.host, hosts) && mayOpen(request)
+        ? null
+        : '403 Forbidden';
     if (refused || !asked) {
       socket.end(`HTTP/1.1 ${refused}\r\nConnection: close\r\nContent-Length: 0\r\n\r\n`);
       return;
