@@ -1,7 +1,7 @@
 import express from 'express';
 import { get } from 'node:https';
-import type http from 'node:http';
-import { type AddressInfo, connect } from 'node:net';
+import { Agent, get as plainGet, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { expect, test } from 'vitest';
 import { endInOrder, serverFor } from './serving.ts';
@@ -9,7 +9,7 @@ import { endInOrder, serverFor } from './serving.ts';
 // A certificate of its own for "bench.example", made for this test and good for nothing else.
 const file = (name: string): string => path.resolve(import.meta.dirname, '../test', name);
 const hello = () => express().get('/', (_request, response) => void response.send('here'));
-const listening = async (server: http.Server): Promise<number> => {
+const listening = async (server: Server): Promise<number> => {
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return (server.address() as AddressInfo).port;
 };
@@ -32,15 +32,22 @@ test('what is no certificate is refused at once', () => {
 });
 
 test('it ends in order: what is under way is answered, what is only held open is let go', async () => {
-  let go = (): void => undefined;
-  const app = express().get('/slow', (_request, response) => void (go = () => response.send('done')));
+  const app = express();
+  const reached = new Promise<() => void>((resolve) => {
+    app.get('/quick', (_request, response) => void response.send('at once'));
+    app.get('/slow', (_request, response) => resolve(() => void response.send('done')));
+  });
   const server = serverFor(app, null);
   const port = await listening(server);
-  const held = connect(port, '127.0.0.1');
-  const letGo = new Promise<void>((resolve) => held.once('close', () => resolve()));
+  // A browser keeps its connection after an answer.
+  const agent = new Agent({ keepAlive: true });
+  const letGo = new Promise<void>((closed) => {
+    const asked = plainGet({ host: '127.0.0.1', port, path: '/quick', agent }, (response) => response.resume());
+    asked.once('socket', (socket) => socket.once('close', () => closed()));
+  });
   const answer = fetch(`http://127.0.0.1:${port}/slow`).then((r) => r.text());
-  await expect.poll(() => new Promise<number>((r) => server.getConnections((_, n) => r(n)))).toBe(2);
-  await new Promise((resolve) => setTimeout(resolve, 50));
+  const go = await reached;
+  await expect.poll(() => Object.keys(agent.freeSockets).length).toBe(1);
   let over = false;
   const ending = endInOrder(server, 20_000).then(() => (over = true));
   await letGo;
