@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA_CELL } from '../records/formulaCell.ts';
 import { z } from 'zod';
 import { line } from '../units/entry.ts';
 import { CODE_MEANINGS, type CodeMeaning } from '../units/vocabulary.ts';
@@ -45,7 +46,7 @@ export const MEANING_NAMES: Readonly<Record<CodeMeaning, string>> = {
 /** Own codes as a CSV: code, circuit, meaning. */
 export function ownCodesCsv(codes: readonly OwnCode[]): string {
   const rows = codes.map((c) => [c.code, c.what, MEANING_NAMES[c.says]]);
-  return `${Papa.unparse([['code', 'circuit', 'meaning'], ...rows], { newline: '\n', escapeFormulae: true })}\n`;
+  return `${Papa.unparse([['code', 'circuit', 'meaning'], ...rows], { newline: '\n', escapeFormulae: FORMULA_CELL })}\n`;
 }
 
 export interface OwnCodesRead {

@@ -25,6 +25,21 @@ test('never throws, whatever the file holds', () => {
   );
 });
 
+test('a file nested without end, of too many parts, or of an older form that it has not, is refused with words', () => {
+  const deep = (levels: number): string => '['.repeat(levels) + ']'.repeat(levels);
+  const text = saveJob(JOB);
+  for (const levels of [30, 1000, 100_000]) {
+    const opened = openJob(text.replace('"note": ""', `"note": ${deep(levels)}`));
+    expect(opened).toEqual({ ok: false, reason: 'too-deep' });
+  }
+  expect(openFaultText({ reason: 'too-deep' })).toContain('nested');
+  for (let version = 1; version < JOB.formatVersion; version++)
+    for (const wrong of [{}, { circuit: null }, { readings: 'x' }, { circuit: { curve: 7 }, complaint: [] }]) {
+      const opened = openJob(JSON.stringify({ format: 'mellow-probe/job', formatVersion: version, ...wrong }));
+      expect(opened).toMatchObject({ ok: false, reason: 'bad-field' });
+    }
+});
+
 /** A good file with a piece cut out, doubled or replaced. */
 function mutations(text: string): fc.Arbitrary<string> {
   return fc

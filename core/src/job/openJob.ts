@@ -1,15 +1,20 @@
 import type { z } from 'zod';
+import { deeperThan } from '../records/deeperThan.ts';
 import { type Job, jobSchema } from './jobSchema.ts';
 import { migrateToCurrent, NEWEST_VERSION } from './migrations/list.ts';
 
 /** Largest job file that is looked at, bytes. */
 export const MAX_FILE_BYTES = 20 * 1024 * 1024;
 
+/** A check is eight levels deep; its parts are some hundred thousand at the most that lists may hold. */
+const [DEEPEST, MOST_PARTS] = [24, 2_000_000];
+
 export type OpenFault =
   | { reason: 'too-large'; bytes: number; limit: number }
   | { reason: 'empty' }
   | { reason: 'not-json'; detail: string }
   | { reason: 'not-a-job' }
+  | { reason: 'too-deep' }
   | { reason: 'bad-version'; version: string }
   | { reason: 'newer-version'; version: number; newest: number }
   | { reason: 'bad-field'; path: (string | number)[]; detail: string; more: number };
@@ -43,7 +48,16 @@ export function openJobData(data: unknown): Opened {
     return { ok: false, reason: 'bad-version', version: String(JSON.stringify(version)).slice(0, 40) };
   }
   if (version > NEWEST_VERSION) return { ok: false, reason: 'newer-version', version, newest: NEWEST_VERSION };
-  const parsed = jobSchema.safeParse(migrateToCurrent(data as Record<string, unknown>, version));
+  // Before anything walks it: no check of this program is nested like that.
+  if (deeperThan(data, DEEPEST, MOST_PARTS)) return { ok: false, reason: 'too-deep' };
+  let current: unknown;
+  try {
+    current = migrateToCurrent(data as Record<string, unknown>, version);
+  } catch {
+    // An older file that is none: its steps find no place to stand on.
+    return { ok: false, reason: 'bad-field', path: [], detail: `this is no check of format ${version}`, more: 0 };
+  }
+  const parsed = jobSchema.safeParse(current);
   if (parsed.success) return { ok: true, job: parsed.data };
   const [first, ...rest] = parsed.error.issues;
   return { ok: false, reason: 'bad-field', ...describe(first), more: rest.length };

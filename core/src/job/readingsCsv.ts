@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA_CELL } from '../records/formulaCell.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Job } from './jobSchema.ts';
 
@@ -37,9 +38,7 @@ export function readingsCsv(job: Job): string {
       };
     }),
   ];
-  // Negative figures are data, not formulas: only text cells are escaped.
-  const escapeFormulae = /^\s*[=+\-@\t\r](?!\d*[.,]?\d+$)/;
-  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae })}\r\n`;
+  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: FORMULA_CELL })}\r\n`;
 }
 
 function noConditions(state: string): Record<string, string> {

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA_CELL } from '../records/formulaCell.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { FIELDS } from '../units/vocabulary.ts';
 import { caseNumberOf, type Difficulty, readCaseNumber } from './caseNumber.ts';
@@ -90,7 +91,7 @@ const tenths = (value: number): number => Math.round(10 * value) / 10;
 
 /** As CSV; a cell that a spreadsheet would take for a formula is written as text. */
 export const examCsv = (rows: readonly ExamRow[]): string =>
-  `${Papa.unparse([...rows], { columns: [...COLUMNS], escapeFormulae: true })}\n`;
+  `${Papa.unparse([...rows], { columns: [...COLUMNS], escapeFormulae: FORMULA_CELL })}\n`;
 
 /** Rows of a result's CSV; a fault names the file's line, counted from 1. */
 export function readExamCsv(text: string): { rows: ExamRow[]; faults: { line: number; what: 'columns' | 'figure' }[] } {

@@ -80,6 +80,8 @@ export function openFaultText(fault: OpenFault): string {
       return `This is no JSON file. ${fault.detail}`;
     case 'not-a-job':
       return 'A JSON file, but none of this program: “format” is not “mellow-probe/job”.';
+    case 'too-deep':
+      return 'What the file holds is nested far deeper, or larger, than any check.';
     case 'bad-version':
       return `“formatVersion” is ${fault.version}: no version of this format.`;
     case 'newer-version':
