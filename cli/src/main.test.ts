@@ -133,6 +133,27 @@ describe('convert, fit, simulate, study', () => {
     expect(call(['fit', file, '--column', '2=point', '--form', 'table']).out).toMatch(/25\.00 °C +10000\.0 Ω/);
     expect(call(['fit', file, '--column', '2=ounces'])).toMatchObject({ code: 2 });
   });
+  test('train plays a case by a policy and holds it against the ideal; the same number, the same play', () => {
+    const one = call(['train', '--case', '1-VTP2ME-K', '--policy', 'swap-first']);
+    expect(one.code).toBe(0);
+    expect(one.out).toMatch(
+      /Put right: Sensor — It did not help\.[^]*Truth: Resistance in the signal wire, 150 Ω\.[^]*not right at once/,
+    );
+    const { number, score } = JSON.parse(call(['train', '--case', '1vtp2mek', '--json']).out) as {
+      number: string;
+      score: { regret: { total: number }; healed: boolean };
+    };
+    expect([number, score.regret.total, score.healed]).toEqual(['1-VTP2ME-K', 0, true]);
+  }, 30_000);
+  test('trend puts the checks of one place together', () => {
+    const { code, out } = call(['trend', example, example]);
+    expect(code).toBe(0);
+    expect(out).toContain('Pilot boat Tern, main engine');
+    expect(out).toContain('(2 checks)');
+    expect(out).toMatch(/Displayed value at 12 °C: −36\.0 K/);
+    const [place] = JSON.parse(call(['trend', '--json', example]).out) as { points: unknown[]; drift: unknown }[];
+    expect([place.points.length > 1, place.drift]).toEqual([true, null]);
+  });
   test('simulate is repeatable', () => {
     const [a, b, c] = [
       call(['simulate', '--count', '3', '--seed', '5']),
@@ -166,6 +187,10 @@ describe('errors as command-line users expect', () => {
     [['convert', '900C', '--curve', 'ntc-2k8'], 1, 'outside the curve'],
     [['convert', '3V', '--curve', 'ntc-2k8'], 2, 'need a --circuit'],
     [['simulate', '--tests', 'magic'], 2, 'no test "magic"'],
+    [['train', '--case', '1-VTP2ME-X'], 2, 'check sign'],
+    [['train', '--policy', 'luck'], 2, 'no policy "luck"'],
+    [['train', '--theme', 'ships'], 2, '--theme takes one of'],
+    [['trend'], 2, 'one file or more'],
     [['fit', '-', '--form', 'spline'], 2, '--form takes'],
   ])('%j exits %d', (args, code, words) => {
     const result = call(args);

@@ -8,6 +8,7 @@ import { recordCommand } from './commands/record.ts';
 import { simulateCommand } from './commands/simulate.ts';
 import { trainCommand } from './commands/train.ts';
 import { studyCommand } from './commands/study.ts';
+import { trendCommand } from './commands/trend.ts';
 import { whereCommand } from './commands/where.ts';
 import { type Command, EXIT, UsageError, WorldError } from './command.ts';
 
@@ -23,6 +24,7 @@ const COMMANDS: readonly Command[] = [
   recordCommand,
   simulateCommand,
   trainCommand,
+  trendCommand,
   studyCommand,
 ];
 

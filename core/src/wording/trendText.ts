@@ -1,0 +1,24 @@
+import { measurementById } from '../measurements/list.ts';
+import { drifts } from '../trend/drift.ts';
+import type { PlaceTrend, TrendPoint } from '../trend/placeTrend.ts';
+
+const signed = (value: number, digits = 1): string =>
+  `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`.replace(/^[+−](0\.0*)$/, '$1');
+
+/** One figure of a place's past: what it was, and how far off. */
+export function trendPointText({ measurement, deviationK, sigmaK, atC }: TrendPoint): string {
+  return `${measurementById(measurement).name} at ${atC.toFixed(0)} °C: ${signed(deviationK)} K ± ${(2 * sigmaK).toFixed(1)}`;
+}
+
+/** What the course of a place says, in a sentence or two. */
+export function trendText({ points, changes, drift, outOn, toleranceK }: PlaceTrend): string {
+  const own = points.filter((p) => p.counts && p.sensor === changes.length).length;
+  const fresh =
+    changes.length > 0 ? ` since the sensor was changed on ${changes[changes.length - 1].at.slice(0, 10)}` : '';
+  if (!drift)
+    return `${own} ${own === 1 ? 'figure' : 'figures'}${fresh}: too few, or too near together, to tell a drift.`;
+  const rate = `${signed(drift.perYearK)} K a year (95 %: ${signed(drift.perYearK - 1.96 * drift.perYearSigmaK)} … ${signed(drift.perYearK + 1.96 * drift.perYearSigmaK)})`;
+  if (!drifts(drift)) return `${own} figures${fresh}: no drift to be told, ${rate}.`;
+  const out = outOn ? ` Out of its tolerance of ± ${toleranceK.toFixed(1)} K about ${outOn}.` : '';
+  return `${own} figures${fresh}: it drifts by ${rate}.${out}`;
+}
