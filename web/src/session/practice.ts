@@ -1,6 +1,6 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Move } from '@mellow-probe/core/training/play';
-import type { PlayRecord } from '@mellow-probe/core/training/playRecord';
+import { MOST_MOVES, type PlayRecord } from '@mellow-probe/core/training/playRecord';
 import { type SetUp, UNTOUCHED } from '@mellow-probe/core/training/setUp';
 import { type InjectionKey, inject, markRaw, reactive, type Ref, shallowRef } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
@@ -145,7 +145,7 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
       told,
       failed,
       async make(move: Move) {
-        if (standing.value.state.ended) return;
+        if (standing.value.state.ended || play.now().moves.length >= MOST_MOVES) return;
         play.change('typed', (p) => p.moves.push(move));
         await stand();
       },

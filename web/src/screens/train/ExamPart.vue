@@ -98,7 +98,7 @@ const CLASS: readonly Column<ClassLine>[] = [
 
 <template>
   <RefusedBar :shown="refused" />
-  <section class="sheet part" aria-label="Exam">
+  <section class="sheet part no-print" aria-label="Exam">
     <h2>Exam</h2>
     <p class="soft">
       A set of case numbers: an instructor hands them out, or they are drawn here. The tool keeps silent, and of each

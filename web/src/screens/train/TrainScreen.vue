@@ -29,9 +29,9 @@ onMounted(() => {
 
 <template>
   <div>
-    <TopBar back><h1 class="title">Training</h1></TopBar>
+    <TopBar back class="no-print"><h1 class="title">Training</h1></TopBar>
     <main>
-      <nav aria-label="Parts of the training">
+      <nav class="no-print" aria-label="Parts of the training">
         <RouterLink
           v-for="p in PARTS"
           :key="p.id"
@@ -85,6 +85,11 @@ nav .on {
   nav a {
     padding: 0 12px;
     min-height: 48px;
+  }
+}
+@media print {
+  .no-print {
+    display: none;
   }
 }
 </style>
