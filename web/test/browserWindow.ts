@@ -103,8 +103,10 @@ export async function openWindow(options: { locks?: boolean } = {}) {
     kit: await import('../src/session/kit.ts'),
     ledger: await import('../src/storage/ledger.ts'),
     photos: await import('../src/storage/photoStorage.ts'),
+    practice: await import('../src/session/practice.ts'),
     record: await import('../src/session/record.ts'),
     stores: await import('../src/storage/stores.ts'),
+    training: await import('../src/stores/training.ts'),
     windowId: (await import('../src/browser/windowId.ts')).windowId,
   };
   return {
