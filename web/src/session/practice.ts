@@ -128,9 +128,12 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
 
     async function finish(moves: readonly Move[]): Promise<void> {
       const debrief = await judge.ask(async (r) => await r.debrief(number, moves));
-      told.value = debrief;
-      if (play.now().endedAt === null)
+      if (play.now().endedAt === null) {
         play.change('typed', (p) => Object.assign(p, { endedAt: nowIso(), result: debrief.result }));
+        // Shown once it is in the list of plays: who leaves at once finds it there.
+        await play.settled();
+      }
+      told.value = debrief;
     }
 
     void judge.ask(async (r) => await r.prepare(number)).catch(() => undefined);
