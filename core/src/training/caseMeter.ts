@@ -1,5 +1,5 @@
 import type { CircuitState } from '../circuit/sensorCircuit.ts';
-import { type Plug, type Probe, SolvedCircuit } from '../circuit/solvedCircuit.ts';
+import { parallelOhm, type Plug, type Probe, SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { noiseOf } from '../model/predictor.ts';
 import { normalQuantile } from '../numeric/normal.ts';
@@ -143,9 +143,9 @@ function idealOn(
 function withPlugIn({ id, onSensor }: Measurement, ohm: number, { state, sensorOhm }: SolvedCircuit): number {
   const wires = state.signalOhm + state.signalFaultOhm + state.returnOhm + state.returnFaultOhm;
   // Through the module, whose reference is dead and lies at its ground.
-  if (onSensor) return 1 / (1 / ohm + 1 / (state.pullUpOhm + wires));
+  if (onSensor) return parallelOhm(ohm, 1 / (state.pullUpOhm + wires));
   if (id === 'isolation-ground' || id === 'isolation-return' || id === 'pin-to-body')
-    return 1 / (1 / ohm + 1 / (sensorOhm + wires));
+    return parallelOhm(ohm, 1 / (sensorOhm + wires));
   return ohm;
 }
 

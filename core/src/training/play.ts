@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { checkJob } from '../job/checkJob.ts';
 import type { Job } from '../job/jobSchema.ts';
 import { newReading } from '../job/newReading.ts';
 import { measurementById } from '../measurements/list.ts';
@@ -9,7 +8,7 @@ import { figure } from '../units/entry.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../units/vocabulary.ts';
 import { rightPair, type Shown, showsOn } from './caseMeter.ts';
 import { bridges, setUpSchema } from './setUp.ts';
-import { guiltyGroups, PLUGS, type TrainingCase } from './trainingCase.ts';
+import { guiltyGroups, PLUGS, problemOf, type TrainingCase } from './trainingCase.ts';
 
 /** What a learner expects of a reading before he takes it, against a sound circuit. */
 export const EXPECTED = ['sound', 'low', 'high', 'nothing'] as const;
@@ -224,11 +223,7 @@ function typed({ text, value }: Shown): number | 'OL' {
 }
 
 /** What the bench of a play is computed from, its thermometers and readings included. */
-export function problemAfter(ofCase: TrainingCase, state: PlayState): Problem {
-  const { problem, issues } = checkJob(jobAfter(ofCase, state));
-  if (!problem) throw new Error(`problemAfter: ${JSON.stringify(issues)}`);
-  return problem;
-}
+export const problemAfter = (ofCase: TrainingCase, state: PlayState): Problem => problemOf(jobAfter(ofCase, state));
 
 /** The pair of cavities a careful hand uses, the plug he means, and the state in which he measures. */
 export const carefully = (

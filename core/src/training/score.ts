@@ -103,8 +103,9 @@ export function debrief(ofCase: TrainingCase, moves: readonly Move[], ideal: Pla
   );
 }
 
-const shareOf = (posterior: Posterior, groups: readonly FaultGroup[]): number =>
-  groupProbabilities(posterior.faults).reduce((sum, g) => sum + (groups.includes(g.group) ? g.probability : 0), 0);
+/** What these groups have together. */
+const shareOf = (list: DebriefStep['before'], groups: readonly FaultGroup[]): number =>
+  list.reduce((sum, g) => sum + (groups.includes(g.group) ? g.probability : 0), 0);
 
 function stepOf(
   ofCase: TrainingCase,
@@ -133,7 +134,7 @@ function stepOf(
   const [best = null] = known ? [] : proposeTests(problem, before, ofCase.access, 1, setUp.state);
   const lost = best ? Math.max(0, best.bitsPerMinute - (test?.bitsPerMinute ?? 0)) : 0;
   const won = event.shown?.text
-    ? Math.log2(Math.max(shareOf(then, guilty), LEAST) / Math.max(shareOf(before, guilty), LEAST))
+    ? Math.log2(Math.max(shareOf(step.after, guilty), LEAST) / Math.max(shareOf(step.before, guilty), LEAST))
     : 0;
   return { ...step, test, best, lost, won };
 }
@@ -145,11 +146,7 @@ function scoreOf(ofCase: TrainingCase, state: PlayState, steps: readonly Debrief
   const beliefs = steps.flatMap(({ event }) => (event.move.kind === 'believe' ? [event.move.shares] : []));
   const measured = steps.filter((s) => s.won !== null);
   const measuring = measured.reduce((sum, s) => sum + s.event.minutes, 0);
-  const knownAt = steps.findIndex(
-    (s) =>
-      s.won !== null &&
-      s.after.filter((g) => guilty.includes(g.group)).reduce((sum, g) => sum + g.probability, 0) >= SURE,
-  );
+  const knownAt = steps.findIndex((s) => s.won !== null && shareOf(s.after, guilty) >= SURE);
   const idealTests = ideal.moves.filter((m) => m.kind === 'measure').length;
   return {
     ...{ minutes, money, total },

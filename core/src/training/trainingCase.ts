@@ -97,9 +97,10 @@ export function trainingCase(key: CaseKey): TrainingCase {
   };
 }
 
-function problemOf(job: Job): Problem {
+/** What the bench of a case is computed from. Throws on a job that cannot be: a case never hands one over. */
+export function problemOf(job: Job): Problem {
   const { problem, issues } = checkJob(job);
-  if (!problem) throw new Error(`trainingCase: ${JSON.stringify(issues)}`);
+  if (!problem) throw new Error(`problemOf: ${JSON.stringify(issues)}`);
   return problem;
 }
 

@@ -3,10 +3,13 @@ import { thermometerTold } from '../job/checkJob.ts';
 import type { Job } from '../job/jobSchema.ts';
 import { instrumentsOf } from '../kit/instrumentsOf.ts';
 import type { Instruments } from '../kit/instruments.ts';
+import type { Kit } from '../kit/kitSchema.ts';
 import { curveModel } from '../curves/curve.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
 import { sensorFromVolts } from '../divider/divider.ts';
+import { ohmsNoise, voltsNoise } from '../model/noise.ts';
 import { measurementById } from '../measurements/list.ts';
+import type { Entry } from '../units/entry.ts';
 import { toldTemperature, toldSigmaK } from '../units/toldTemperature.ts';
 import { type Drift, driftOf, outAt } from './drift.ts';
 
@@ -65,7 +68,7 @@ const yearsOf = (at: string): number => Date.parse(at) / YEAR_MS;
 /** A tolerance is told as limits; they lie at so many of the curve's 1σ. */
 const LIMIT_SIGMAS = Math.sqrt(3);
 
-/** Everything ever read at a place, as deviation from its curve over time; null where a check has no curve to hold it to. */
+/** Everything ever read at a place, as deviation from its curve over time; a check whose curve is not known has no figures to hold to it. */
 export function trendOf({ jobs }: Place): PlaceTrend {
   const points: TrendPoint[] = [];
   const changes: PlaceTrend['changes'] = [];
@@ -103,8 +106,8 @@ interface Known {
 }
 
 function readPoints(job: Job, model: CurveModel, sensor: number): TrendPoint[] {
-  const beside = knownOf(job, 'temperatureC');
-  const hot = knownOf(job, 'hotTemperatureC');
+  const beside = knownOf(job.temperatureC, job.kit);
+  const hot = knownOf(job.hotTemperatureC, job.kit);
   const instruments = instrumentsOf(job.kit);
   return job.readings.flatMap((r): TrendPoint[] => {
     if (r.voided || typeof r.value !== 'number' || r.state === 'wiggling') return [];
@@ -118,19 +121,19 @@ function readPoints(job: Job, model: CurveModel, sensor: number): TrendPoint[] {
 }
 
 function provedPoints(job: Job, model: CurveModel, sensor: number): TrendPoint[] {
-  const there = thermometerTold(job.proof.temperatureC, job.kit);
+  const there = knownOf(job.proof.temperatureC, job.kit);
   if (!there) return [];
-  const known = { c: there.readC, sigmaK: Math.hypot(there.sigmaK, (there.halfWidthK ?? 0) / LIMIT_SIGMAS) };
+  const instruments = instrumentsOf(job.kit);
   const at = job.closed?.at ?? job.repair.doneAt ?? job.updatedAt;
   return job.proof.readings.flatMap((r): TrendPoint[] => {
     if (typeof r.value !== 'number') return [];
-    const point = pointOf(job, model, instrumentsOf(job.kit), r.measurement, r.value, known);
+    const point = pointOf(job, model, instruments, r.measurement, r.value, there);
     return point ? [{ ...point, at, job: job.id, measurement: r.measurement, sensor, counts: true }] : [];
   });
 }
 
-function knownOf(job: Job, field: 'temperatureC' | 'hotTemperatureC'): Known | null {
-  const told = thermometerTold(job[field], job.kit);
+function knownOf(entry: Entry, kit: Kit): Known | null {
+  const told = thermometerTold(entry, kit);
   return told && { c: told.readC, sigmaK: Math.hypot(told.sigmaK, (told.halfWidthK ?? 0) / LIMIT_SIGMAS) };
 }
 
@@ -167,17 +170,13 @@ function pointOf(
     const atEnd = value <= (minC.value ?? -Infinity) + 1 || value >= (maxC.value ?? Infinity) - 1;
     return atEnd ? null : told(value, instruments.displayedK);
   }
-  const sigmaOf = (ranges: Instruments['ohms']): number => {
-    const { relative, absolute } = ranges.find((r) => Math.abs(value) <= r.upTo) ?? ranges[ranges.length - 1];
-    return Math.hypot(relative * value, absolute);
-  };
   if (onSensor && !ofAnotherSensor && quantity === 'ohms')
-    return value > 0 ? ofOhm(value, sigmaOf(instruments.ohms)) : null;
+    return value > 0 ? ofOhm(value, ohmsNoise(instruments).sigma(value)) : null;
   if (measurement !== 'loaded-voltage' || circuit.layout !== 'pull-up') return null;
   const [reference, pullUp] = [circuit.referenceV.value, circuit.pullUpOhm.value];
   if (reference === null || pullUp === null) return null;
   const ohm = sensorFromVolts(
-    { value, sigma: sigmaOf(instruments.volts) },
+    { value, sigma: voltsNoise(instruments, circuit.supplyV.value ?? NaN).sigma(value) },
     { value: reference, sigma: REFERENCE_SPREAD * reference },
     { value: pullUp, sigma: PULL_UP_SPREAD * pullUp },
   );

@@ -78,11 +78,17 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
   const { number, mode } = record.now();
   try {
     const begun = await scene.ask(async (r) => await r.begin(number));
-    if (!begun.ok) return { kind: 'failed', why: `This case number cannot be used: ${number}.` };
+    if (!begun.ok) return failedFor(`This case number cannot be used: ${number}.`);
     const first = await scene.ask(async (r) => await r.stand(number, record.now().moves));
     return { kind: 'open', practice: practiceOf(record, begun.handed, first) };
   } catch (error) {
-    return { kind: 'failed', why: error instanceof Error ? error.message : String(error) };
+    return failedFor(error instanceof Error ? error.message : String(error));
+  }
+
+  /** Nobody will look at the record. */
+  function failedFor(why: string): Opened {
+    record.dispose();
+    return { kind: 'failed', why };
   }
 
   function practiceOf(play: PersistedRecord<PlayRecord>, handed: Handed, first: Standing): Practice {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { readCaseNumber } from '@mellow-probe/core/training/caseNumber';
 import {
   calibrationOf,
   type Ended,
@@ -63,7 +62,6 @@ async function bring(files: readonly File[]): Promise<void> {
 }
 const exportPlays = (): void =>
   saveFile(fileName('training cases', 'json'), 'application/json', savePlays(training.plays));
-const known = (number: string): boolean => readCaseNumber(number).ok;
 </script>
 
 <template>
@@ -126,9 +124,7 @@ const known = (number: string): boolean => readCaseNumber(number).ok;
       <h2>Cases played</h2>
       <FactTable label="Cases played" :columns="COLUMNS" :rows="rows" :row-key="(e) => e.play.id" :page="12">
         <template #number="{ row }"
-          ><ActButton kind="quiet" :to="`/train/play/${row.play.id}`" :disabled="!known(row.play.number)">{{
-            row.play.number
-          }}</ActButton></template
+          ><ActButton kind="quiet" :to="`/train/play/${row.play.id}`">{{ row.play.number }}</ActButton></template
         >
       </FactTable>
     </section>
