@@ -1,9 +1,10 @@
 import { seededUniform } from '../numeric/random.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
-import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
+import { type Hypothesis, Predictor } from '../model/predictor.ts';
 import { drawHypothesis, readingsOf, simulateCase, taker } from './simulateCase.ts';
 import type { Problem } from '../model/problem.ts';
+import { shifts } from './shifts.ts';
 import type { Fault } from '../faults/fault.ts';
 import { canStandTogether } from '../faults/together.ts';
 
@@ -13,9 +14,6 @@ export interface SimulatedPair {
   problem: Problem;
   faults: [Fault, Fault];
 }
-
-/** A second fault is one that shifts a reading by so many σ with the other present. */
-const SHIFTS = 5;
 
 /**
  * Draws two faults that can stand together, each of which shifts at least one of these tests by 5 σ with the other present, and takes
@@ -43,14 +41,7 @@ export function simulatePair(seed: number, testsOf: (problem: Problem) => readon
         measurement.predict(predictor.solvedAt(h, position, u, state), conditions),
       );
     const all = predict(both, p);
-    const shifts = (without: number[]): boolean =>
-      tests.some(({ measurement, conditions }, i) => {
-        if (Number.isFinite(all[i]) !== Number.isFinite(without[i])) return true;
-        if (!Number.isFinite(all[i])) return false;
-        const noise = noiseOf(problem, measurement, conditions);
-        return Math.abs(all[i] - without[i]) > SHIFTS * Math.max(noise.sigma(all[i]), noise.sigma(without[i]));
-      });
-    if (!shifts(predict(onlyFirst, p)) || !shifts(predict(onlySecond, q))) continue;
+    if (![predict(onlyFirst, p), predict(onlySecond, q)].every((w) => shifts(problem, tests, all, w))) continue;
     const take = taker({ predictor, hypothesis: both, position: p, u }, uniform, []);
     const readings = readingsOf(tests, take);
     return { seed, problem: { ...problem, readings }, faults: [a.fault, fault] };

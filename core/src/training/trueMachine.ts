@@ -3,13 +3,13 @@ import { canStandTogether } from '../faults/together.ts';
 import type { Branch, Fault } from '../faults/fault.ts';
 import { healthy } from '../faults/healthy.ts';
 import { LatentSpace } from '../model/latent.ts';
-import { noiseOf } from '../model/predictor.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { plainTests } from '../model/healthyRanges.ts';
 import type { Problem } from '../model/problem.ts';
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { drawIndex, type Uniform } from '../numeric/random.ts';
+import { shifts } from '../simulation/shifts.ts';
 import type { FaultGroup, MachineState } from '../units/vocabulary.ts';
 
 /** One thing that is really wrong. */
@@ -72,8 +72,6 @@ function withHot(problem: Problem): Problem {
 
 /** Tries until what was drawn shows. */
 const MOST_TRIES = 400;
-/** A fault shows where some plain test differs by so many σ from the machine without it. */
-const SHOWS = 5;
 
 /**
  * Draws what is wrong by the weights of the problem, as it was wanted. A fault that no test could tell from a sound circuit is drawn anew; of
@@ -118,13 +116,10 @@ const canBeTwo = ([a, b]: readonly TrueFault[]): boolean =>
 /** Does any plain test show this one of the faults? */
 function shows(machine: TrueMachine, faults: readonly TrueFault[], one: TrueFault): boolean {
   const state = one.onlyIn ?? 'steady';
-  const solvedWith = (list: readonly TrueFault[]): SolvedCircuit =>
-    new SolvedCircuit().set(circuitIn({ ...machine, faults: list }, state));
-  const [all, without] = [solvedWith(faults), solvedWith(faults.filter((f) => f !== one))];
-  return plainTests(machine.problem).some(({ measurement, conditions }) => {
-    const [a, b] = [measurement.predict(all, conditions), measurement.predict(without, conditions)];
-    if (!Number.isFinite(a) || !Number.isFinite(b)) return Number.isFinite(a) !== Number.isFinite(b);
-    const noise = noiseOf(machine.problem, measurement, conditions);
-    return Math.abs(a - b) > SHOWS * Math.max(noise.sigma(a), noise.sigma(b));
-  });
+  const tests = plainTests(machine.problem);
+  const shownWith = (list: readonly TrueFault[]): number[] => {
+    const solved = new SolvedCircuit().set(circuitIn({ ...machine, faults: list }, state));
+    return tests.map(({ measurement, conditions }) => measurement.predict(solved, conditions));
+  };
+  return shifts(machine.problem, tests, shownWith(faults), shownWith(faults.filter((f) => f !== one)));
 }
