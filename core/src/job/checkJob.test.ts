@@ -606,9 +606,9 @@ describe('a list of jobs', () => {
     });
     expect(dueOf(jobLine(job), '2026-01-05')).toEqual({ open: 2, due: 1, next: '2026-01-05' });
     expect(dueOf(jobLine(job), '2026-01-04')).toMatchObject({ due: 0 });
-    expect(jobLine(job).standIn).toBe(true);
+    expect(jobLine(job).standIn).toEqual({ what: 'NTC', fittedAt: NOW });
     job.repair.standIn!.removedAt = NOW;
-    expect(jobLine(job).standIn).toBe(false);
+    expect(jobLine(job).standIn).toBeNull();
     expect(dueOf(jobLine(fresh()), '2026-01-04')).toEqual({ open: 0, due: 0, next: null });
   });
   const passes = (job: Job, filter: JobFilter, today: string): boolean =>
@@ -625,7 +625,7 @@ describe('a list of jobs', () => {
     const line = jobLine(job);
     expect(jobLineSchema.parse(line)).toEqual(line);
     expect(line).toMatchObject({ id: job.id, title: 'Pilot boat', state: 'closed', unproved: true, readings: 1 });
-    expect(line).toMatchObject({ group: null, archived: false, standIn: false, circuit: job.circuit.name });
+    expect(line).toMatchObject({ group: null, archived: false, standIn: null, circuit: job.circuit.name });
     expect(line.about).toBe(`${'n'.repeat(240)}…`);
     job.complaint.text = 'smokes';
     expect(jobLine(job).about).toBe('smokes');

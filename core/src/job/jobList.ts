@@ -7,7 +7,9 @@ import {
   JOB_STATES,
   type JobState,
   type MachineField,
+  type ReplaceablePart,
 } from '../units/vocabulary.ts';
+import { measurementById } from '../measurements/list.ts';
 import type { Job } from './jobSchema.ts';
 import { emptyRecord } from './newJob.ts';
 
@@ -23,8 +25,10 @@ export function jobStateOf(job: Job): JobState {
  */
 export const jobLineSchema = z.strictObject({
   id: identifier,
+  createdAt: timestamp,
   updatedAt: timestamp,
   title: z.string(),
+  machine: z.string(),
   field: z.enum(FIELDS),
   /** What was complained of, else the note, shortened. */
   about: z.string(),
@@ -33,14 +37,23 @@ export const jobLineSchema = z.strictObject({
   /** Closed, but not proved. */
   unproved: z.boolean(),
   group: z.enum(FAULT_GROUPS).nullable(),
+  /** What the tool said when it was decided, and how surely. */
+  tool: z.strictObject({ group: z.enum(FAULT_GROUPS), probability: z.number() }).nullable(),
+  /** Minutes from the first reading to the last without the pauses, and those that the tests taken are planned with. */
+  minutes: z.strictObject({ spent: z.number(), planned: z.number() }).nullable(),
   /** Readings that count. */
   readings: z.number(),
   archived: z.boolean(),
   tags: z.array(z.string()),
-  /** Days of the follow-ups not done, soonest first, YYYY-MM-DD. */
-  openDays: z.array(z.string()),
-  /** A stand-in is still fitted. */
-  standIn: z.boolean(),
+  /** Follow-ups not done, soonest first. */
+  open: z.array(z.strictObject({ id: z.string(), text: z.string(), dueOn: z.string() })),
+  /** A stand-in that is still fitted. */
+  standIn: z.strictObject({ what: z.string(), fittedAt: z.string() }).nullable(),
+  /** When the repair was done, and with which part. */
+  repairedAt: z.string().nullable(),
+  partNumber: z.string(),
+  /** The check whose repair did not last. */
+  recurrenceOf: z.string().nullable(),
   /** Everything one may search for, in lower case. */
   words: z.string(),
 });
@@ -56,30 +69,56 @@ export function jobLine(job: Job): JobLine {
   const words = [job.title, job.machine, job.circuit.name, job.note, complaint.text, repair.part, repair.partNumber];
   return {
     id: job.id,
+    createdAt: job.createdAt,
     updatedAt: job.updatedAt,
     title: job.title,
+    machine: job.machine,
     field: job.field,
     about: about.length > ABOUT ? `${about.slice(0, ABOUT)}…` : about,
     circuit: job.circuit.name,
     state: jobStateOf(job),
     unproved: job.closed?.how === 'unproved',
     group: job.decision?.group ?? null,
+    tool: job.decision && { group: job.decision.toolGroup, probability: job.decision.toolProbability },
+    minutes: minutesOf(job),
     readings: job.readings.filter((r) => r.value !== null && !r.voided).length,
     archived: job.archivedAt !== null,
     tags: [...job.tags],
-    openDays: job.followUps
+    open: job.followUps
       .filter((f) => f.doneAt === null)
-      .map((f) => f.dueOn)
-      .sort(),
-    standIn: repair.standIn !== null && repair.standIn.removedAt === null,
+      .map(({ id, text, dueOn }) => ({ id, text, dueOn }))
+      .sort((a, b) => a.dueOn.localeCompare(b.dueOn)),
+    standIn:
+      repair.standIn !== null && repair.standIn.removedAt === null
+        ? { what: repair.standIn.what, fittedAt: repair.standIn.fittedAt }
+        : null,
+    repairedAt: repair.doneAt,
+    partNumber: repair.partNumber,
+    recurrenceOf: job.recurrenceOf?.id ?? null,
     words: [...words, ...complaint.codes.map((c) => c.code), ...job.tags].join(' ').toLowerCase(),
+  };
+}
+
+/** A gap between two readings that is longer than this was a pause, minutes. Common practice, no source. */
+const PAUSE = 30;
+
+/** Minutes really spent at measuring, beside those planned; null where fewer than two readings know their time. */
+function minutesOf({ readings }: Job): JobLine['minutes'] {
+  const timed = readings.filter((r) => r.takenAt !== null && !r.voided);
+  const times = timed.map((r) => Date.parse(r.takenAt!) / 60_000).sort((a, b) => a - b);
+  if (times.length < 2) return null;
+  const gaps = times.slice(1).map((t, i) => t - times[i]);
+  return {
+    spent: gaps.reduce((sum, gap) => sum + (gap <= PAUSE ? gap : 0), 0),
+    // The first one's own minutes lie before its time and are not seen.
+    planned: timed.slice(1).reduce((sum, r) => sum + measurementById(r.measurement).minutes, 0),
   };
 }
 
 /** How many follow-ups are open, how many of them are due on a day (YYYY-MM-DD), and the next one's day. */
 export function dueOf(line: JobLine, today: string): { open: number; due: number; next: string | null } {
-  const { openDays } = line;
-  return { open: openDays.length, due: openDays.filter((d) => d <= today).length, next: openDays[0] ?? null };
+  const { open } = line;
+  return { open: open.length, due: open.filter((f) => f.dueOn <= today).length, next: open[0]?.dueOn ?? null };
 }
 
 /** What a list of jobs is narrowed to; empty strings narrow nothing. */
@@ -113,7 +152,7 @@ export function narrowed(lines: readonly JobLine[], filter: JobFilter, today: st
       (filter.state === '' || line.state === filter.state) &&
       (filter.group === '' || (line.group ?? 'undecided') === filter.group) &&
       (filter.tag === '' || line.tags.includes(filter.tag)) &&
-      (!filter.dueOnly || line.standIn || dueOf(line, today).due > 0) &&
+      (!filter.dueOnly || line.standIn !== null || dueOf(line, today).due > 0) &&
       words.every((word) => line.words.includes(word)),
   );
 }
@@ -137,8 +176,11 @@ export function typedTags(text: string): string[] {
 
 /** A new job like another one: machine, circuit, kit, tags and way of working; nothing of the case itself. */
 export function templateOf(job: Job, id: string, now: string): Job {
+  const like = structuredClone(job);
+  delete like.recurrenceOf;
+  delete like.experience;
   return {
-    ...structuredClone(job),
+    ...like,
     ...emptyRecord(),
     id,
     createdAt: now,
@@ -147,4 +189,30 @@ export function templateOf(job: Job, id: string, now: string): Job {
     temperatureC: { text: '', value: null },
     hotTemperatureC: { text: '', value: null },
   };
+}
+
+/** What was repaired in vain, by what a check decided; nothing where nothing was at fault in the circuit. */
+const IN_VAIN: Partial<Record<FaultGroup, ReplaceablePart>> = {
+  sensor: 'sensor',
+  wiring: 'wiring',
+  reference: 'module',
+  module: 'module',
+};
+
+/**
+ * A new check of a fault that came back: as a template, linked to the first, with its complaint and with what was repaired then among what was
+ * replaced without help, so that it weighs in the new verdict.
+ */
+export function recurrenceOf(job: Job, id: string, now: string): Job {
+  const part = job.repair.doneAt !== null && job.decision ? IN_VAIN[job.decision.group] : undefined;
+  const next = templateOf(job, id, now);
+  const { text, symptoms, replaced } = job.complaint;
+  next.complaint = {
+    ...next.complaint,
+    text,
+    symptoms: [...symptoms],
+    replaced: [...new Set([...replaced, ...(part ? [part] : [])])],
+  };
+  next.recurrenceOf = { id: job.id, title: job.title };
+  return next;
 }

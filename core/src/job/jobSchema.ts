@@ -50,6 +50,10 @@ export const jobSchema = z.strictObject({
   followUps: z.array(record.followUpSchema).max(DOOR * MOST.followUps),
   closed: record.closedSchema.nullable(),
   archivedAt: timestamp.nullable(),
+  /** The check whose repair did not last, where this one is of the same fault come back. */
+  recurrenceOf: z.strictObject({ id: identifier, title: line }).optional(),
+  /** The workshop's own experience as it stood when this check began: by group, the factor on the default weights. */
+  experience: record.experienceSchema.optional(),
 });
 
 export type Job = z.infer<typeof jobSchema>;

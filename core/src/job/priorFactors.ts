@@ -1,6 +1,7 @@
 import { FINDINGS } from '../catalogue/findings.ts';
 import { directionOf } from '../catalogue/symptoms.ts';
 import { pointAtShared, sensorCodes, speaksOfAnother } from '../catalogue/troubleCodes.ts';
+import { FAULTS } from '../faults/list.ts';
 import type { SensorCircuit } from '../circuit/sensorCircuit.ts';
 import { codeFactors } from '../model/codeFactors.ts';
 import type { PriorFactor } from '../model/priorFactor.ts';
@@ -41,6 +42,13 @@ export function priorFactors(job: Job, circuit: SensorCircuit | null): PriorFact
         ratios: symptomFactors(circuit, reads, temperatureC),
       });
   }
+  const own = job.experience;
+  if (own)
+    list.push({
+      source: 'experience',
+      name: `Your own ${own.checks} closed checks`,
+      ratios: Object.fromEntries(FAULTS.map((f) => [f.id, own.factors[f.group] ?? 1])),
+    });
   if (Object.keys(job.weightFactors).length > 0)
     list.push({ source: 'by-hand', name: 'Changed by hand', ratios: job.weightFactors });
   return list;

@@ -129,8 +129,16 @@ export const followUpSchema = z.strictObject({
 
 export const closedSchema = z.strictObject({ at: timestamp, how: z.enum(CLOSINGS), reason: paragraph });
 
+export const experienceSchema = z.strictObject({
+  factors: z.partialRecord(z.enum(FAULT_GROUPS), z.number().min(0.001).max(1000)),
+  /** Closed checks it was learned from. */
+  checks: z.number().int().min(0).max(1e6),
+  at: timestamp,
+});
+
 export type Complaint = z.infer<typeof complaintSchema>;
 export type RightSensor = z.infer<typeof rightSensorSchema>;
 export type Decision = z.infer<typeof decisionSchema>;
 export type Repair = z.infer<typeof repairSchema>;
 export type Proof = z.infer<typeof proofSchema>;
+export type Experience = z.infer<typeof experienceSchema>;

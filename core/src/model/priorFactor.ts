@@ -1,6 +1,6 @@
 /** One thing that moves the odds before any reading: what it is, and its factor on each fault. */
 export interface PriorFactor {
-  source: 'code' | 'finding' | 'symptom' | 'by-hand';
+  source: 'code' | 'finding' | 'symptom' | 'experience' | 'by-hand';
   name: string;
   ratios: Readonly<Record<string, number>>;
 }
@@ -13,10 +13,11 @@ const MOST_TOLD = Math.log(30);
 
 /**
  * One factor for each fault out of all that is seen and told: the product, its span drawn together so that no fault falls below a thirtieth of
- * the one that is told most; then what was changed by hand, as it stands.
+ * the one that is told most; then the workshop's own base rates and what was changed by hand, as they stand: they are no evidence of this case.
  */
 export function pooled(factors: readonly PriorFactor[]): Record<string, number> {
-  const told = multiplied(factors.filter((f) => f.source !== 'by-hand'));
+  const asItStands = (f: PriorFactor): boolean => f.source === 'by-hand' || f.source === 'experience';
+  const told = multiplied(factors.filter((f) => !asItStands(f)));
   const most = Math.log(Math.max(1, ...Object.values(told)));
   // A fault that nothing names has factor 1.
   const drawn = (ratio: number): number => {
@@ -25,10 +26,7 @@ export function pooled(factors: readonly PriorFactor[]): Record<string, number> 
   };
   const unnamed = drawn(1);
   const together = Object.fromEntries(Object.entries(told).map(([fault, ratio]) => [fault, drawn(ratio) / unnamed]));
-  return multiplied([
-    { source: 'finding', name: '', ratios: together },
-    ...factors.filter((f) => f.source === 'by-hand'),
-  ]);
+  return multiplied([{ source: 'finding', name: '', ratios: together }, ...factors.filter(asItStands)]);
 }
 
 /** The product of the factors, by fault. */

@@ -1,3 +1,4 @@
+import { type ReliabilityBand, reliabilityOf } from '../numeric/reliability.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { FIELDS } from '../units/vocabulary.ts';
 import { type CaseKey, DIFFICULTIES, type Difficulty, readCaseNumber } from './caseNumber.ts';
@@ -33,30 +34,9 @@ export function weakSpots(ended: readonly Ended[]): { slip: SlipId; did: number;
     .sort((a, b) => b.did / b.could - a.did / a.could || b.did - a.did);
 }
 
-/** Borders of the bands in which probabilities are held against what came. */
-const BANDS = [0, 0.5, 0.7, 0.9, 1.0001] as const;
-
-/** How often the learner was right where he said so much: a calibration curve over all he said. Empty bands are left out. */
-export function calibrationOf(
-  ended: readonly Ended[],
-): { from: number; to: number; said: number; right: number; count: number }[] {
-  const points = ended.flatMap((e) => e.result.said);
-  return BANDS.slice(1).flatMap((to, i) => {
-    const within = points.filter((p) => p.probability >= BANDS[i] && p.probability < to);
-    if (within.length === 0) return [];
-    const mean = (f: (p: (typeof within)[number]) => number): number =>
-      within.reduce((sum, p) => sum + f(p), 0) / within.length;
-    return [
-      {
-        from: BANDS[i],
-        to: Math.min(1, to),
-        said: mean((p) => p.probability),
-        right: mean((p) => Number(p.right)),
-        count: within.length,
-      },
-    ];
-  });
-}
+/** How often the learner was right where he said so much: a calibration curve over all he said. */
+export const calibrationOf = (ended: readonly Ended[]): ReliabilityBand[] =>
+  reliabilityOf(ended.flatMap((e) => e.result.said));
 
 /** Mean logarithmic score over the plays in which probabilities were said; null where none were. */
 export function meanLogScore(ended: readonly Ended[]): number | null {

@@ -54,11 +54,20 @@ const SURE_SIGMAS = 1.96;
 /** Is the rate beyond what chance makes of it? */
 export const drifts = ({ perYearK, perYearSigmaK }: Drift): boolean => Math.abs(perYearK) > SURE_SIGMAS * perYearSigmaK;
 
+/** The line at a time, K, with its 1σ. */
+export function driftAt(
+  { pivotYears, levelK, levelSigmaK, perYearK, perYearSigmaK }: Drift,
+  years: number,
+): { k: number; sigmaK: number } {
+  const since = years - pivotYears;
+  return { k: levelK + perYearK * since, sigmaK: Math.hypot(levelSigmaK, perYearSigmaK * since) };
+}
+
 /** Years at which the line leaves ± `toleranceK`, not before `fromYears`; null where it does not drift, or runs back towards 0 first. */
 export function outAt(drift: Drift, toleranceK: number, fromYears: number): number | null {
   if (!drifts(drift)) return null;
   const { pivotYears, levelK, perYearK } = drift;
-  const now = levelK + perYearK * (fromYears - pivotYears);
+  const now = driftAt(drift, fromYears).k;
   if (Math.abs(now) >= toleranceK) return fromYears;
   return pivotYears + (Math.sign(perYearK) * toleranceK - levelK) / perYearK;
 }

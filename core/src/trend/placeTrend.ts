@@ -9,6 +9,7 @@ import type { CurveModel } from '../curves/curveModel.ts';
 import { sensorFromVolts } from '../divider/divider.ts';
 import { ohmsNoise, voltsNoise } from '../model/noise.ts';
 import { measurementById } from '../measurements/list.ts';
+import { placeKey } from '../register/placeKey.ts';
 import type { Entry } from '../units/entry.ts';
 import { toldTemperature, toldSigmaK } from '../units/toldTemperature.ts';
 import { type Drift, driftOf, outAt } from './drift.ts';
@@ -48,14 +49,12 @@ export interface PlaceTrend {
   toleranceK: number;
 }
 
-const plain = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ');
-
 /** The places that a workshop's checks tell of, each with its checks; one without a machine's name is no place. */
 export function placesOf(jobs: readonly Job[]): Place[] {
   const found = new Map<string, Place>();
   for (const job of [...jobs].sort((a, b) => a.createdAt.localeCompare(b.createdAt))) {
-    if (plain(job.machine) === '') continue;
-    const key = `${plain(job.machine)}\n${plain(job.circuit.name)}`;
+    const key = placeKey(job.machine, job.circuit.name);
+    if (key === '') continue;
     const place = found.get(key) ?? { machine: job.machine.trim(), circuit: job.circuit.name.trim(), jobs: [] };
     place.jobs.push(job);
     found.set(key, place);
@@ -64,7 +63,8 @@ export function placesOf(jobs: readonly Job[]): Place[] {
 }
 
 const YEAR_MS = 365.25 * 24 * 3600 * 1000;
-const yearsOf = (at: string): number => Date.parse(at) / YEAR_MS;
+/** A moment (ISO 8601) as years, the measure of a drift. */
+export const yearsOf = (at: string): number => Date.parse(at) / YEAR_MS;
 /** A tolerance is told as limits; they lie at so many of the curve's 1σ. */
 const LIMIT_SIGMAS = Math.sqrt(3);
 

@@ -10,7 +10,7 @@ import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { figure } from '../units/entry.ts';
 import { trendPointText, trendText } from '../wording/trendText.ts';
-import { type Dated, driftOf, drifts, outAt } from './drift.ts';
+import { type Dated, driftAt, driftOf, drifts, outAt } from './drift.ts';
 import { placesOf, trendOf } from './placeTrend.ts';
 
 const uniform = seededUniform(11);
@@ -58,6 +58,10 @@ print(json.dumps([p[0], p[1], c[1][1] ** 0.5, float((((y - p[0] - p[1] * t) / s)
   test('out of tolerance: where the line leaves it, at once where it is out, never where it does not drift', () => {
     const line = driftOf([0, 1, 2, 3].map((k) => ({ years: 2020 + k, deviationK: k, sigmaK: 0.1 })))!;
     expect(outAt(line, 5, 2023)).toBeCloseTo(2025, 9);
+    expect(driftAt(line, 2022).k).toBeCloseTo(2, 9);
+    // Four points of 0.1 K, a year apart: 0.05 K in their middle, 0.1 / √5 K a year.
+    expect(driftAt(line, 2021.5).sigmaK).toBeCloseTo(0.05, 9);
+    expect(driftAt(line, 2024.5).sigmaK).toBeCloseTo(Math.hypot(0.05, (3 * 0.1) / Math.sqrt(5)), 9);
     expect(outAt(line, 2, 2023)).toBe(2023);
     expect(outAt({ ...line, perYearSigmaK: 5 }, 5, 2023)).toBeNull();
     const back = driftOf([0, 1, 2, 3].map((k) => ({ years: 2020 + k, deviationK: 1 - k, sigmaK: 0.1 })))!;

@@ -16,6 +16,13 @@ export const SCREENS: readonly Screen[] = [
   { name: 'play', path: '/train/play/:id', component: () => import('../screens/train/PlayScreen.vue') },
   { name: 'step', path: '/train/course/:step', component: () => import('../screens/train/StepScreen.vue') },
   { name: 'train', path: '/train/:part?', component: () => import('../screens/train/TrainScreen.vue') },
+  {
+    name: 'place-label',
+    path: '/logbook/place/:code/label',
+    component: () => import('../screens/logbook/PlaceLabel.vue'),
+  },
+  { name: 'place', path: '/logbook/place/:code', component: () => import('../screens/logbook/PlaceScreen.vue') },
+  { name: 'logbook', path: '/logbook/:part?', component: () => import('../screens/logbook/LogbookScreen.vue') },
   { name: 'card', path: '/shelf/card', component: () => import('../screens/shelf/CardScreen.vue') },
   { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
@@ -27,4 +34,6 @@ export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../components/base/DayField.vue'),
   () => import('../screens/report/reportPdf.ts'),
   () => import('../screens/logs/LogChart.vue'),
+  () => import('../screens/logbook/calendar.ts'),
+  () => import('../components/ScanSheet.vue'),
 ];

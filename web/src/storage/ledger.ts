@@ -15,7 +15,7 @@ type LedgerPage = z.infer<typeof pageSchema>;
 /** The entries lie on so many pages: few enough to be read at once, small enough to be written with every change of a job. */
 const PAGES = 64;
 /** Another shape of the lines makes another name: old pages then count for nothing. */
-const pageKey = (page: number): string => `1/${page}`;
+const pageKey = (page: number): string => `2/${page}`;
 
 function pageOf(job: string): number {
   let sum = 0;

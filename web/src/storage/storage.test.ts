@@ -205,7 +205,7 @@ describe('the store of jobs', () => {
     expect((await w.ledger.readLedger()).size).toBe(0);
     expect([...(await w.jobStorage.checkLedger(new Map())).changes.keys()]).toEqual(['a']);
     browser.refuse = null;
-    for (let page = 0; page < 64; page++) await w.stores.withStore('ledger', (s) => s.setItem(`1/${page}`, 'nonsense'));
+    for (let page = 0; page < 64; page++) await w.stores.withStore('ledger', (s) => s.setItem(`2/${page}`, 'nonsense'));
     expect((await w.ledger.readLedger()).size).toBe(0);
     await w.jobStorage.jobDoor('a').write({ ...job('a'), title: 'y' }, null);
     expect((await w.ledger.readLedger()).get('a')!.line.title).toBe('y');

@@ -1,5 +1,5 @@
 import type { CatalogueCircuit } from '@mellow-probe/core/catalogue/circuits';
-import { type JobLine, jobLine, templateOf, typedTags } from '@mellow-probe/core/job/jobList';
+import { type JobLine, jobLine, recurrenceOf, templateOf, typedTags } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { newJob } from '@mellow-probe/core/job/newJob';
 import { MOST } from '@mellow-probe/core/job/most';
@@ -176,15 +176,19 @@ export const useJobs = defineStore('jobs', () => {
     await keep({ ...structuredClone(job), photos, id, createdAt: now, updatedAt: now, title });
   }
 
-  /** A new job on the same machine and circuit, with nothing of the old case. */
-  async function startLike(from: string): Promise<Job | null> {
+  async function startFrom(from: string, make: typeof templateOf): Promise<Job | null> {
     const job = await read(from);
     if (!job) return null;
-    const fresh = templateOf(job, newId(), nowIso());
+    const fresh = make(job, newId(), nowIso());
     await keep(fresh);
     return fresh;
   }
+  /** A new job on the same machine and circuit, with nothing of the old case. */
+  const startLike = (from: string): Promise<Job | null> => startFrom(from, templateOf);
+  /** A new job of a fault that came back. */
+  const startAgain = (from: string): Promise<Job | null> => startFrom(from, recurrenceOf);
 
+  /** Changes stored jobs one after the other; `how` gets each to change. */
   async function change(ids: readonly string[], how: (job: Job) => void): Promise<void> {
     for (const id of ids) {
       try {
@@ -276,6 +280,8 @@ export const useJobs = defineStore('jobs', () => {
     create,
     copy,
     startLike,
+    startAgain,
+    change,
     setArchived,
     tag,
     remove,

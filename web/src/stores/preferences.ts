@@ -1,3 +1,4 @@
+import { STRENGTHS, USUAL_STRENGTH } from '@mellow-probe/core/experience/strengths';
 import type { TemperatureUnit } from '@mellow-probe/core/units/format';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
@@ -22,8 +23,16 @@ export const usePreferences = defineStore('preferences', () => {
   const takeKey = ref(readWord('takeKey', 'F8'));
   watch(takeKey, (key) => writePreference('takeKey', key));
   watch(themeChoice, (choice) => writePreference('theme', choice));
+  /** New checks start from the workshop's own base rates, beside default weights that count for so many checks. */
+  const experience = ref(readPreference('experience', ['yes', 'no'], 'no') === 'yes');
+  watch(experience, (on) => writePreference('experience', on ? 'yes' : 'no'));
+  const strengthWords = STRENGTHS.map(String);
+  const experienceStrength = ref(Number(readPreference('experienceStrength', strengthWords, String(USUAL_STRENGTH))));
+  watch(experienceStrength, (n) => writePreference('experienceStrength', String(n)));
   return {
     temperatureUnit,
+    experience,
+    experienceStrength,
     dark,
     spoken,
     takeKey,

@@ -14,11 +14,13 @@ import { usePreferences } from '../../stores/preferences.ts';
 import CircuitDetails from './CircuitDetails.vue';
 import CardDrawing from './CardDrawing.vue';
 import CurveCharts from './CurveCharts.vue';
+import EarlierHere from './EarlierHere.vue';
 import { FORMS } from './forms/list.ts';
 import QuickCard from './QuickCard.vue';
 import ReadingMode from './ReadingMode.vue';
 import SaveState from './SaveState.vue';
 import TestCard from './TestCard.vue';
+import { useExperience } from './useExperience.ts';
 import VerdictPanel from './VerdictPanel.vue';
 import UndoButtons from './UndoButtons.vue';
 import WorkOrder from './WorkOrder.vue';
@@ -26,6 +28,7 @@ import WorkOrder from './WorkOrder.vue';
 /** The bench itself: the order of work, the circuit with the card in hand, the verdict. */
 const router = useRouter();
 useWakeLock();
+useExperience();
 const { job, record, work } = useSession();
 const preferences = usePreferences();
 const details = ref(false);
@@ -106,6 +109,7 @@ const actions = [
       <UndoButtons />
       <SaveState @export="exportJson" />
     </TopBar>
+    <EarlierHere v-bind="{ inert: reading }" />
     <main class="table">
       <WorkOrder v-bind="{ inert: reading }" />
       <div ref="middle" class="middle" :inert="reading" :class="{ whole: form }">

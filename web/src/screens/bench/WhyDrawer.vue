@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActButton from '../../components/base/ActButton.vue';
 import SideSheet from '../../components/base/SideSheet.vue';
 import TextField from '../../components/base/TextField.vue';
 import FactTable from '../../components/base/FactTable.vue';
@@ -97,6 +98,11 @@ function weigh(fault: string, text: string): void {
       <p class="soft">
         What is seen and told is pooled: all of it together weighs at most as one careful measurement (30 to 1), for
         corrosion, a code and several codes may speak of one drip.
+      </p>
+      <p v-if="job.experience" data-test="experience">
+        It starts from this workshop’s own {{ job.experience.checks }} closed checks, as they stood on
+        {{ job.experience.at.slice(0, 10) }}.
+        <ActButton @click="delete job.experience">Leave them out</ActButton>
       </p>
       <FactTable label="Every fault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">
         <template #fault="{ row }">

@@ -13,6 +13,7 @@ const entries = computed(() =>
     [
       ['copy', 'Copy'],
       ['like', 'New check like this'],
+      ...(props.job.state === 'measuring' ? [] : [['again', 'It came back: new check'] as const]),
       ['export', 'Export'],
       ['archive', props.job.archived ? 'Take out of the archive' : 'Archive'],
       ['remove', 'Delete'],

@@ -13,6 +13,8 @@ import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
+import { duesOf } from '@mellow-probe/core/register/dues';
+import { dueCountText } from '@mellow-probe/core/wording/logbookText';
 import { deletedText } from '@mellow-probe/core/wording/ledgerText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { useKit } from '../../session/kit.ts';
@@ -42,6 +44,8 @@ onMounted(async () => {
 
 const shown = computed(() => narrowed(jobs.lines, filter.value, today));
 const tags = computed(() => tagsOf(jobs.lines));
+/** What must not be forgotten, in a line; empty where nothing is due. */
+const dueText = computed(() => dueCountText(duesOf(jobs.lines.filter((l) => !l.archived)), today));
 const chosen = ref<readonly string[]>([]);
 const hidden = computed(() => {
   const here = new Set(shown.value.map((line) => line.id));
@@ -80,14 +84,15 @@ async function importFiles(files: readonly File[]): Promise<void> {
   importNote.value = notes.join('\n');
 }
 
-async function startLike(id: string): Promise<void> {
-  const fresh = await jobs.startLike(id);
+async function startFrom(id: string, how: 'startLike' | 'startAgain'): Promise<void> {
+  const fresh = await jobs[how](id);
   if (fresh) await router.push(`/check/${fresh.id}`);
 }
 function act({ id, archived }: JobLine, what: JobAct): void {
   const ACTS = {
     copy: () => jobs.copy(id),
-    like: () => startLike(id),
+    like: () => startFrom(id, 'startLike'),
+    again: () => startFrom(id, 'startAgain'),
     export: () => exportJobs([id], jobs.read),
     archive: () => jobs.setArchived([id], !archived),
     remove: () => jobs.remove([id]),
@@ -101,6 +106,7 @@ onKeyStroke('c', () => void start());
   <div class="jobs">
     <TopBar
       :actions="[
+        { name: 'Logbook', to: '/logbook' },
         { name: 'Training', to: '/train' },
         { name: 'Live values', to: '/live' },
         { name: 'Logs', to: '/logs' },
@@ -121,6 +127,10 @@ onKeyStroke('c', () => void start());
         <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
         <ActButton v-else kind="quiet" href="/">My own checks</ActButton>
       </div>
+      <NoticeBar v-if="dueText" status>
+        {{ dueText }}
+        <template #action><ActButton to="/logbook/due">What is due</ActButton></template>
+      </NoticeBar>
       <JobFilters v-if="jobs.lines.length > 0" v-model="filter" :tags="tags" />
       <NoticeBar v-if="jobs.fault" kind="bad">
         {{ storageFaultText(jobs.fault) }}

@@ -11,7 +11,7 @@ export const stateText = ({ state, unproved }: JobLine): string => `${STATES[sta
 export const changedText = ({ updatedAt }: JobLine): string => dayjs(updatedAt).format('YYYY-MM-DD HH:mm');
 
 /** What can be done with a check from the ledger. */
-export type JobAct = 'copy' | 'like' | 'export' | 'archive' | 'remove';
+export type JobAct = 'copy' | 'like' | 'again' | 'export' | 'archive' | 'remove';
 
 /** Checks on one page of the ledger. */
 export const JOBS_A_PAGE = 50;

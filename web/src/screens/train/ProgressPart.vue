@@ -14,6 +14,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import FilePick from '../../components/base/FilePick.vue';
+import ReliabilityChart from '../../components/ReliabilityChart.vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { useTraining } from '../../stores/training.ts';
 
@@ -24,7 +25,6 @@ const weak = computed(() => weakSpots(ended.value));
 const bands = computed(() => calibrationOf(ended.value));
 const log = computed(() => meanLogScore(ended.value));
 const right = computed(() => ended.value.filter((e) => e.result.right).length);
-const percent = (p: number): string => `${Math.round(100 * p)} %`;
 const beaten = computed(() => ended.value.filter((e) => e.result.total <= e.result.idealTotal * 1.02).length);
 const COLUMNS: readonly Column<Ended>[] = [
   { key: 'number', title: 'case', mono: true },
@@ -45,8 +45,6 @@ const COLUMNS: readonly Column<Ended>[] = [
 ];
 const rows = computed(() => [...ended.value].reverse());
 const level = computed(() => nextDifficulty(ended.value));
-/** The curve's corner points on a square of 200. */
-const points = computed(() => bands.value.map((b) => ({ ...b, x: 10 + 180 * b.said, y: 190 - 180 * b.right })));
 const told = ref('');
 async function bring(files: readonly File[]): Promise<void> {
   for (const file of files) {
@@ -86,31 +84,7 @@ const exportPlays = (): void =>
       <div>
         <h3>What you said of the odds</h3>
         <template v-if="bands.length > 0">
-          <svg
-            viewBox="0 0 200 200"
-            class="curve"
-            role="img"
-            :aria-label="
-              bands.map((b) => `said ${percent(b.said)}, right ${percent(b.right)} of ${b.count}`).join('; ')
-            "
-          >
-            <rect x="10" y="10" width="180" height="180" class="frame" />
-            <line x1="10" y1="190" x2="190" y2="10" class="ideal" />
-            <polyline :points="points.map((p) => `${p.x},${p.y}`).join(' ')" class="line" />
-            <circle
-              v-for="p in points"
-              :key="p.from"
-              :cx="p.x"
-              :cy="p.y"
-              :r="3 + Math.min(4, p.count / 3)"
-              class="point"
-            />
-          </svg>
-          <ul>
-            <li v-for="b in bands" :key="b.from">
-              said {{ percent(b.said) }}: right in {{ percent(b.right) }} of {{ b.count }}
-            </li>
-          </ul>
+          <ReliabilityChart :bands="bands" />
           <p v-if="log !== null" class="soft">
             Logarithmic score {{ log.toFixed(2) }}: 0 is perfect, 1.79 is not knowing.
           </p>
@@ -162,26 +136,6 @@ ul {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-}
-.curve {
-  width: 200px;
-  height: 200px;
-}
-.frame {
-  fill: none;
-  stroke: var(--line-strong);
-}
-.ideal {
-  stroke: var(--soft);
-  stroke-dasharray: 4 4;
-}
-.line {
-  fill: none;
-  stroke: var(--spruce);
-  stroke-width: 2;
-}
-.point {
-  fill: var(--amber);
 }
 @media (max-width: 900px) {
   .part.two {

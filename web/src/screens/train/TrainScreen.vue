@@ -3,6 +3,7 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
+import PartTabs from '../../components/PartTabs.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useTraining } from '../../stores/training.ts';
 import { trainingLines } from '../../workers/trainingClient.ts';
@@ -31,16 +32,7 @@ onMounted(() => {
   <div>
     <TopBar back class="no-print"><h1 class="title">Training</h1></TopBar>
     <main>
-      <nav class="no-print" aria-label="Parts of the training">
-        <RouterLink
-          v-for="p in PARTS"
-          :key="p.id"
-          :to="`/train/${p.id}`"
-          :class="{ on: p.id === current.id }"
-          :aria-current="p.id === current.id ? 'page' : undefined"
-          >{{ p.name }}</RouterLink
-        >
-      </nav>
+      <PartTabs label="Parts of the training" base="/train" :parts="PARTS" :current="current.id" />
       <div class="part-body">
         <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
         <component :is="current.component" />
@@ -58,34 +50,10 @@ main {
   margin: 0 auto;
   padding: 8px 12px 24px;
 }
-nav {
-  display: flex;
-  gap: 4px;
-  margin-bottom: 8px;
-}
-nav a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 16px;
-  border-radius: 9px;
-  color: var(--ink);
-  text-decoration: none;
-}
-nav .on {
-  background: var(--spruce-soft);
-  font-weight: 600;
-}
 .part-body {
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-@media (max-width: 620px) {
-  nav a {
-    padding: 0 12px;
-    min-height: 48px;
-  }
 }
 @media print {
   .no-print {

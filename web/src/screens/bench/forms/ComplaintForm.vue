@@ -11,6 +11,7 @@ import { computed } from 'vue';
 import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import CodeList from './CodeList.vue';
+import KnownPlaces from './KnownPlaces.vue';
 import FormSheet from './FormSheet.vue';
 
 /** What brought the technician here: machine, symptoms, codes, what was replaced, and causes that are no electrical fault. */
@@ -63,6 +64,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
       <PickList v-model="job.field" label="Field" :options="FIELD_OPTIONS" />
       <TextField v-model="tags" lazy label="Tags" :maxlength="400" placeholder="apart by commas, to find it by" />
     </div>
+    <KnownPlaces />
     <TextField
       v-model="complaint.text"
       label="Complaint"

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { placeCode, placeKey } from '@mellow-probe/core/register/placeKey';
+import { earlierAt } from '@mellow-probe/core/register/register';
+import { lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
+import { computed, onMounted } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import { useSession } from '../../session/jobSession.ts';
+import { useJobs } from '../../stores/jobs.ts';
+
+/** What was found here before: the earlier checks of this machine and circuit, and the one whose repair did not last. */
+const { job } = useSession();
+const jobs = useJobs();
+onMounted(() => void jobs.load());
+const earlier = computed(() =>
+  earlierAt(jobs.lines, { id: job.id, createdAt: job.createdAt, machine: job.machine, circuit: job.circuit.name }),
+);
+const code = computed(() => placeCode(placeKey(job.machine, job.circuit.name)));
+/** On the screen at once; the others stand in the logbook. */
+const MOST = 2;
+</script>
+
+<template>
+  <section v-if="earlier.length > 0" class="earlier" aria-label="Earlier checks here" data-test="earlier">
+    <span class="head"
+      >{{ earlier.length }} earlier {{ earlier.length === 1 ? 'check' : 'checks' }} here<template
+        v-if="job.recurrenceOf"
+        >, and it came back</template
+      >:</span
+    >
+    <RouterLink v-for="l in earlier.slice(0, MOST)" :key="l.id" :to="`/check/${l.id}`">
+      <span class="mono">{{ l.createdAt.slice(0, 10) }}</span> {{ lineOutcomeText(l) }}
+    </RouterLink>
+    <ActButton kind="quiet" :to="`/logbook/place/${code}`">Its years</ActButton>
+  </section>
+</template>
+
+<style scoped>
+.earlier {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+  padding: 0 4px;
+  font-size: 13.5px;
+}
+.head {
+  font-weight: 600;
+}
+a {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+  color: var(--spruce);
+}
+.mono {
+  font-family: var(--mono);
+}
+@media (max-width: 620px) {
+  a {
+    min-height: 48px;
+  }
+}
+</style>

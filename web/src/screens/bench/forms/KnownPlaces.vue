@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { plainName } from '@mellow-probe/core/register/placeKey';
+import { placesOfLines } from '@mellow-probe/core/register/register';
+import { placeLastText } from '@mellow-probe/core/wording/logbookText';
+import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { computed } from 'vue';
+import ActButton from '../../../components/base/ActButton.vue';
+import { useSession } from '../../../session/jobSession.ts';
+import { useJobs } from '../../../stores/jobs.ts';
+
+/** A machine that was here before: its circuits, to be taken over as they were in their last check. Only before the first reading. */
+const { job } = useSession();
+const jobs = useJobs();
+const places = computed(() => {
+  const name = plainName(job.machine);
+  if (name === '' || job.readings.some((r) => r.value !== null)) return [];
+  const others = jobs.lines.filter((l) => l.id !== job.id && plainName(l.machine) === name);
+  return placesOfLines(others).filter((p) => p.lines[0].id !== job.id);
+});
+async function take(id: string): Promise<void> {
+  const last = await jobs.read(id);
+  if (!last) return;
+  const { circuit, loom, worth, field, tags } = plainCopy(last);
+  Object.assign(job, { circuit, loom, worth, field, tags });
+}
+</script>
+
+<template>
+  <div v-if="places.length > 0" class="known" role="group" aria-label="Known circuits of this machine">
+    <p v-for="p in places" :key="p.key">
+      <ActButton @click="take(p.lines[0].id)">Take over {{ p.circuit || 'its circuit' }}</ActButton>
+      <span class="soft">{{ placeLastText(p) }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.known p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin: 0 0 4px;
+  font-size: 13.5px;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { type Due, duesOf } from '@mellow-probe/core/register/dues';
+import { dueText } from '@mellow-probe/core/wording/logbookText';
+import dayjs from 'dayjs';
+import { computed } from 'vue';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
+import { workshopBase } from '../../browser/workshop.ts';
+import ActButton from '../../components/base/ActButton.vue';
+import { nowIso } from '../../browser/newId.ts';
+import { useJobs } from '../../stores/jobs.ts';
+
+/** What is still to be done: stand-ins still fitted, then follow-ups by their day; out as a calendar file. */
+const jobs = useJobs();
+const today = dayjs().format('YYYY-MM-DD');
+const dues = computed(() => duesOf(jobs.lines.filter((l) => !l.archived)));
+const late = (d: Due): boolean => d.kind === 'stand-in' || d.on <= today;
+async function exportCalendar(): Promise<void> {
+  const { calendarText } = await import('./calendar.ts');
+  const address = (id: string): string => `${window.location.origin}${workshopBase}check/${id}`;
+  saveFile(fileName('follow ups', 'ics'), 'text/calendar;charset=utf-8', calendarText(dues.value, today, address));
+}
+/** A follow-up that was looked at. A stand-in is taken out on the bench, with its proof. */
+async function done(due: Due): Promise<void> {
+  await jobs.change([due.line.id], (job) => {
+    for (const f of job.followUps) if (f.id === due.id) f.doneAt = nowIso();
+  });
+}
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Due">
+    <template v-if="dues.length > 0">
+      <ul>
+        <li v-for="d in dues" :key="`${d.line.id} ${d.id}`" data-test="due">
+          <span :class="late(d) ? 'late' : 'soft'">{{ late(d) ? '◆' : '○' }} {{ dueText(d, today) }}</span>
+          <span class="what">
+            <b>{{ d.kind === 'stand-in' ? `Stand-in: ${d.text || 'not named'}` : d.text }}</b>
+            <RouterLink :to="`/check/${d.line.id}`">{{ d.line.title || 'Untitled check' }}</RouterLink>
+            <span class="soft">{{
+              d.kind === 'stand-in' ? 'A stand-in is no repair: it comes out again.' : d.on
+            }}</span>
+          </span>
+          <ActButton v-if="d.kind === 'follow-up'" :aria-label="`Done: ${d.text}`" @click="done(d)">Done</ActButton>
+          <ActButton v-else :to="`/check/${d.line.id}`">Open</ActButton>
+        </li>
+      </ul>
+      <ActButton @click="exportCalendar">Calendar file (ICS)</ActButton>
+    </template>
+    <template v-else>
+      <h2>Nothing is due</h2>
+      <p class="soft">Follow-ups that a check asks for stand here by their day, and stand-ins until they are out.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding: 14px 18px;
+}
+h2 {
+  font-size: 18px;
+}
+ul {
+  list-style: none;
+  margin: 0 0 12px;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(130px, 170px) minmax(0, 1fr) auto;
+  gap: 4px 14px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.what {
+  display: flex;
+  flex-direction: column;
+  overflow-wrap: anywhere;
+}
+.what a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 32px;
+  color: var(--spruce);
+}
+.late {
+  font-weight: 600;
+  color: var(--amber-ink);
+}
+@media (max-width: 620px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  li > :first-child {
+    grid-column: 1 / -1;
+  }
+  .what a {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { type Component, computed, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import PartTabs from '../../components/PartTabs.vue';
+import TopBar from '../../components/TopBar.vue';
+import { useJobs } from '../../stores/jobs.ts';
+import DuePart from './DuePart.vue';
+import ExperiencePart from './ExperiencePart.vue';
+import PlacesPart from './PlacesPart.vue';
+
+/** The workshop's years: machines and places, what is still to be done, and what its own checks have taught. */
+const PARTS: readonly { id: string; name: string; component: Component }[] = [
+  { id: 'places', name: 'Machines', component: PlacesPart },
+  { id: 'due', name: 'Due', component: DuePart },
+  { id: 'experience', name: 'Experience', component: ExperiencePart },
+];
+const route = useRoute();
+const jobs = useJobs();
+const current = computed(() => PARTS.find((p) => p.id === route.params.part) ?? PARTS[0]);
+onMounted(() => void jobs.load());
+</script>
+
+<template>
+  <div>
+    <TopBar back><h1 class="title">Logbook</h1></TopBar>
+    <main>
+      <PartTabs label="Parts of the logbook" base="/logbook" :parts="PARTS" :current="current.id" />
+      <div class="part-body">
+        <NoticeBar v-if="jobs.fault" kind="bad">{{ storageFaultText(jobs.fault) }}</NoticeBar>
+        <component :is="current.component" v-if="jobs.loaded" />
+        <p v-else class="soft">Reading the checks …</p>
+      </div>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  font-size: 17px;
+}
+main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 8px 12px 24px;
+}
+.part-body {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+</style>

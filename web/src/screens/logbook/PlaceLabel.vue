@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { placesOfLines } from '@mellow-probe/core/register/register';
+import { computed, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import { workshopBase } from '../../browser/workshop.ts';
+import ActButton from '../../components/base/ActButton.vue';
+import PaperLight from '../../components/base/PaperLight.vue';
+import QrCode from '../../components/QrCode.vue';
+import TopBar from '../../components/TopBar.vue';
+import { useJobs } from '../../stores/jobs.ts';
+
+/** The label of a place: its QR code is the way to it on this device, its short code the way to it in any backup. */
+const route = useRoute();
+const jobs = useJobs();
+onMounted(() => void jobs.load());
+const code = computed(() => String(route.params.code));
+const place = computed(() => placesOfLines(jobs.lines).find((p) => p.code === code.value) ?? null);
+const address = computed(() => `${window.location.origin}${workshopBase}logbook/place/${code.value}`);
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div>
+    <TopBar class="no-print" back>
+      <ActButton kind="quiet" :to="`/logbook/place/${code}`">‹ Place</ActButton>
+      <ActButton kind="main" @click="print">Print</ActButton>
+    </TopBar>
+    <PaperLight>
+      <main v-if="place" class="light" aria-label="Label">
+        <div class="label">
+          <QrCode :text="address" :label="`QR code: ${address}`" />
+          <div class="words">
+            <h1>{{ place.machine }}</h1>
+            <p>{{ place.circuit }}</p>
+            <p class="code">{{ place.code }}</p>
+            <p class="soft">Sensor checks: last {{ place.lines[0].createdAt.slice(0, 10) }}</p>
+          </div>
+        </div>
+        <p class="soft no-print note">
+          Scan it in the logbook, or type the seven signs: they are made from the names of machine and circuit and lead
+          to this place on every device that has its checks. The address in the QR code leads here:
+          <span class="mono">{{ address }}</span>
+        </p>
+      </main>
+      <p v-else-if="jobs.loaded" class="soft none">No place here has the code {{ code }}.</p>
+    </PaperLight>
+  </div>
+</template>
+
+<style scoped>
+main,
+.none {
+  max-width: 620px;
+  margin: 16px auto;
+  padding: 0 12px;
+}
+.label {
+  display: grid;
+  grid-template-columns: 34mm minmax(0, 1fr);
+  gap: 5mm;
+  width: 96mm;
+  max-width: 100%;
+  padding: 4mm;
+  background: #fff;
+  color: var(--ink);
+  border: 1px solid var(--line-strong);
+  border-radius: 2mm;
+}
+h1 {
+  font-size: 15px;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.words p {
+  margin: 2px 0 0;
+}
+.code {
+  font: 600 21px/1.4 var(--mono);
+}
+.words .soft {
+  font-size: 11px;
+}
+.note {
+  margin-top: 12px;
+  overflow-wrap: anywhere;
+}
+.mono {
+  font-family: var(--mono);
+}
+@media print {
+  .no-print.no-print {
+    display: none;
+  }
+  main {
+    margin: 0;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { jobLine } from '@mellow-probe/core/job/jobList';
+import { placesOfLines } from '@mellow-probe/core/register/register';
+import { duesOf } from '@mellow-probe/core/register/dues';
+import { dueText, lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
+import dayjs from 'dayjs';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import ActButton from '../../components/base/ActButton.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import TopBar from '../../components/TopBar.vue';
+import { getPhoto } from '../../storage/photoStorage.ts';
+import { useJobs } from '../../stores/jobs.ts';
+import PlaceTrendView from './PlaceTrendView.vue';
+
+/** One place: its checks, how its sensor has moved over the years, what is due, and the way to the next check. */
+const route = useRoute();
+const router = useRouter();
+const jobs = useJobs();
+const code = computed(() => String(route.params.code));
+const place = computed(() => placesOfLines(jobs.lines).find((p) => p.code === code.value) ?? null);
+const whole = shallowRef<readonly Job[]>([]);
+const photos = ref<{ id: string; job: string; caption: string; image: string }[]>([]);
+const today = dayjs().format('YYYY-MM-DD');
+const dues = computed(() => duesOf(place.value?.lines ?? []));
+onMounted(() => void jobs.load());
+
+/** The checks whole: their figures make the trend. Read again when one of them has changed. */
+const revisions = computed(() => place.value?.lines.map((l) => `${l.id} ${l.updatedAt}`).join('\n') ?? '');
+watch(
+  revisions,
+  async (asked) => {
+    const ids = place.value?.lines.map((l) => l.id) ?? [];
+    const read = (await Promise.all(ids.map((id) => jobs.read(id)))).filter((j) => j !== null);
+    if (asked !== revisions.value) return;
+    whole.value = read;
+    const found = await Promise.all(
+      read.flatMap((job) =>
+        job.photos.map(async ({ id, caption, image }) => {
+          const own = image ?? (await getPhoto(job.id, id));
+          return own ? [{ id, job: job.id, caption, image: own }] : [];
+        }),
+      ),
+    );
+    if (asked === revisions.value) photos.value = found.flat().slice(0, MOST_PHOTOS);
+  },
+  { immediate: true },
+);
+const MOST_PHOTOS = 12;
+const byId = computed(() => new Map(whole.value.map((j) => [j.id, j])));
+const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, job: byId.value.get(line.id) ?? null })));
+const canComeBack = (job: Job | null): boolean => job !== null && jobLine(job).state !== 'measuring';
+
+async function next(): Promise<void> {
+  const newest = place.value?.lines[0];
+  const fresh = newest && (await jobs.startLike(newest.id));
+  if (fresh) await router.push(`/check/${fresh.id}`);
+}
+async function again(id: string): Promise<void> {
+  const fresh = await jobs.startAgain(id);
+  if (fresh) await router.push(`/check/${fresh.id}`);
+}
+</script>
+
+<template>
+  <div>
+    <TopBar back>
+      <ActButton kind="quiet" to="/logbook/places">‹ Logbook</ActButton>
+      <h1 v-if="place" class="title">{{ place.machine }} · {{ place.circuit }}</h1>
+    </TopBar>
+    <main>
+      <section v-if="jobs.loaded && !place" class="sheet part">
+        <h2>No place here has the code {{ code }}</h2>
+        <p class="soft">Its checks were deleted, renamed, or are in another browser: their backup brings them here.</p>
+        <ActButton to="/logbook/places">All machines</ActButton>
+      </section>
+      <template v-else-if="place">
+        <div class="acts">
+          <ActButton kind="main" @click="next">Next check here</ActButton>
+          <ActButton :to="`/logbook/place/${place.code}/label`">Label</ActButton>
+          <span class="code" data-test="code">{{ place.code }}</span>
+          <span class="soft small">The next check takes circuit, curve, loom, prices and kit of the last one.</span>
+        </div>
+        <NoticeBar v-for="d in dues" :key="`${d.line.id} ${d.id}`" :kind="d.kind === 'stand-in' ? 'bad' : 'odd'">
+          {{ d.kind === 'stand-in' ? `Stand-in still in: ${d.text || 'not named'}` : d.text }}, {{ dueText(d, today) }}
+        </NoticeBar>
+        <section class="sheet part" aria-label="Over the years">
+          <h2>Over the years</h2>
+          <PlaceTrendView v-if="whole.length > 0" :jobs="whole" />
+        </section>
+        <section class="sheet part" aria-label="Checks here">
+          <h2>Checks here</h2>
+          <ol>
+            <li v-for="{ line, job } in rows" :key="line.id" data-test="place-check">
+              <span class="day">{{ line.createdAt.slice(0, 10) }}</span>
+              <span class="what">
+                <RouterLink :to="`/check/${line.id}`">{{ line.title || 'Untitled check' }}</RouterLink>
+                <b>{{ lineOutcomeText(line) }}</b>
+                <span v-if="line.recurrenceOf" class="back">◆ came back after an earlier repair</span>
+                <span v-if="line.about" class="soft">{{ line.about }}</span>
+                <span v-if="job?.repair.done" class="soft">Done: {{ job.repair.done }}</span>
+                <span v-if="job?.note" class="soft">Note: {{ job.note }}</span>
+              </span>
+              <ActButton v-if="canComeBack(job)" @click="again(line.id)">It came back…</ActButton>
+            </li>
+          </ol>
+        </section>
+        <section v-if="photos.length > 0" class="sheet part" aria-label="Photos from here">
+          <h2>Photos from here</h2>
+          <div class="photos">
+            <figure v-for="p in photos" :key="`${p.job} ${p.id}`">
+              <img :src="p.image" :alt="p.caption || 'photo without a caption'" />
+              <figcaption class="soft">{{ p.caption }}</figcaption>
+            </figure>
+          </div>
+        </section>
+      </template>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  font-size: 17px;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 10px 12px 24px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+}
+.code {
+  font: 15px/1 var(--mono);
+}
+.small {
+  font-size: 13px;
+}
+.part {
+  padding: 14px 18px;
+}
+h2 {
+  font-size: 16px;
+  margin: 0 0 6px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 100px minmax(0, 1fr) auto;
+  gap: 4px 14px;
+  align-items: start;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.day {
+  font: 14px/1.6 var(--mono);
+}
+.what {
+  display: flex;
+  flex-direction: column;
+  overflow-wrap: anywhere;
+}
+.what a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 32px;
+  color: var(--spruce);
+}
+.back {
+  font-weight: 600;
+  color: var(--amber-ink);
+}
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+figure {
+  margin: 0;
+  width: 180px;
+}
+img {
+  width: 100%;
+  border-radius: 8px;
+}
+@media (max-width: 620px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .what a {
+    min-height: 48px;
+  }
+}
+</style>

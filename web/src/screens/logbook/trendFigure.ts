@@ -1,0 +1,124 @@
+import type { PlaceTrend, TrendPoint } from '@mellow-probe/core/trend/placeTrend';
+import { driftAt } from '@mellow-probe/core/trend/drift';
+import { yearsOf } from '@mellow-probe/core/trend/placeTrend';
+import { trendPointText } from '@mellow-probe/core/wording/trendText';
+import type { TemperatureUnit } from '@mellow-probe/core/units/format';
+import type { Data, Layout } from 'plotly.js-dist-min';
+import { chartColours, chartLayout } from '../../components/chartLook.ts';
+
+/** What counts towards the drift, what a wire or module may have falsified, and what was of a sensor that is gone. */
+const KINDS = [
+  { name: 'this sensor', of: (p: TrendPoint, now: number) => p.sensor === now && p.counts, symbol: 'circle' },
+  {
+    name: 'this sensor, through the wiring',
+    of: (p: TrendPoint, now: number) => p.sensor === now && !p.counts,
+    symbol: 'circle-open',
+  },
+  { name: 'former sensor', of: (p: TrendPoint, now: number) => p.sensor < now, symbol: 'x-thin-open' },
+] as const;
+
+/**
+ * Every figure of a place as deviation from its curve over time, with its 95 % bars; tolerance as a band, drift as a line with its own band, repairs and
+ * changed sensors as marks on the axis.
+ *
+ * @param repairs days on which something was repaired here, with what
+ */
+export function trendFigure(
+  trend: PlaceTrend,
+  repairs: readonly { at: string; what: string }[],
+  unit: TemperatureUnit,
+  dark: boolean,
+): { data: Data[]; layout: Partial<Layout> } {
+  const colour = chartColours(dark);
+  const degree = unit === 'F' ? 1.8 : 1;
+  const word = unit === 'F' ? '°F' : 'K';
+  const { points, changes, drift, toleranceK, outOn } = trend;
+  const days = points.map((p) => p.at).sort();
+  const [first, last] = [days[0], outOn && outOn > days[days.length - 1] ? outOn : days[days.length - 1]];
+  const flat = (y: number, extra: object): Data => ({
+    ...{ type: 'scatter', mode: 'lines', x: [first, last], y: [y, y], hoverinfo: 'skip', line: { width: 0 } },
+    ...extra,
+  });
+  const data: Data[] = [];
+  if (toleranceK > 0)
+    data.push(
+      flat(-toleranceK * degree, { name: 'tolerance, low' }),
+      flat(toleranceK * degree, { name: 'tolerance, high', fill: 'tonexty', fillcolor: colour.band }),
+    );
+  if (drift) {
+    const from = points
+      .filter((p) => p.counts && p.sensor === changes.length)
+      .map((p) => p.at)
+      .sort()[0];
+    const at = Array.from({ length: 13 }, (_, i) =>
+      new Date(Date.parse(from) + ((Date.parse(last) - Date.parse(from)) * i) / 12).toISOString(),
+    );
+    const course = at.map((t) => driftAt(drift, yearsOf(t)));
+    const line = (name: string, y: number[], dash: string, width: number): Data =>
+      ({
+        type: 'scatter',
+        mode: 'lines',
+        name,
+        x: at,
+        y,
+        hoverinfo: 'skip',
+        line: { color: colour.plum, width, dash },
+      }) as Data;
+    data.push(
+      line(
+        'drift',
+        course.map((c) => c.k * degree),
+        'solid',
+        2,
+      ),
+      line(
+        'drift, 95 % low',
+        course.map((c) => (c.k - 1.96 * c.sigmaK) * degree),
+        'dot',
+        1,
+      ),
+      line(
+        'drift, 95 % high',
+        course.map((c) => (c.k + 1.96 * c.sigmaK) * degree),
+        'dot',
+        1,
+      ),
+    );
+  }
+  for (const { name, of, symbol } of KINDS) {
+    const own = points.filter((p) => of(p, changes.length));
+    if (own.length === 0) continue;
+    const paint = name === 'former sensor' ? colour.soft : colour.amber;
+    data.push({
+      ...{ type: 'scatter', mode: 'markers', name },
+      x: own.map((p) => p.at),
+      y: own.map((p) => p.deviationK * degree),
+      error_y: { type: 'data', array: own.map((p) => 2 * p.sigmaK * degree), color: paint, thickness: 1, width: 3 },
+      marker: { symbol, size: 10, color: paint, line: { color: paint, width: 1.5 } },
+      text: own.map((p) => trendPointText(p)),
+      hovertemplate: '%{x|%Y-%m-%d}<br>%{text}<extra></extra>',
+    });
+  }
+  const layout = chartLayout(`Reads off by, ${word}`, colour, { l: 44, r: 12, t: 28, b: 30 }, { type: 'date' }, {});
+  const marks = [
+    ...changes.map((c) => ({ at: c.at, what: 'sensor changed', line: colour.spruce })),
+    ...repairs.map((r) => ({ ...r, line: colour.soft })),
+  ];
+  return {
+    data,
+    layout: {
+      ...layout,
+      shapes: marks.map(({ at, line }) => ({
+        ...{ type: 'line', xref: 'x', yref: 'paper', x0: at, x1: at, y0: 0, y1: 1 },
+        line: { color: line, width: 1, dash: 'dash' },
+      })),
+      annotations: [
+        ...(layout.annotations ?? []),
+        ...marks.map(({ at, what }, i) => ({
+          ...{ x: at, y: 0.98 - 0.09 * (i % 3), xref: 'x' as const, yref: 'paper' as const, text: what },
+          ...{ showarrow: false, xanchor: 'left' as const, font: { size: 11, color: colour.soft } },
+        })),
+      ],
+    },
+  };
+}
