@@ -2,6 +2,7 @@
 // Machines, places and people are invented.
 import type { Job } from '../../core/src/job/jobSchema.ts';
 import { blank, entryOf } from '../../core/src/units/entry.ts';
+import { quarry } from './pumps.ts';
 import { photo } from './photo.ts';
 import { begun, celsius, decide, followUp, read } from './told.ts';
 
@@ -254,5 +255,6 @@ export async function demoCases(): Promise<Job[]> {
     await dyeWorks(),
     greenhouse(),
     tractor(),
+    ...quarry(),
   ];
 }

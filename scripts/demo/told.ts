@@ -11,16 +11,16 @@ import { assess } from '../../core/src/verdict/assessment.ts';
 
 export const celsius = (c: number) => ({ text: `${c} °C`, value: c });
 
-/** A check begun: machine, circuit and complaint, on a day of March 2026. */
+/** A check begun: machine, circuit and complaint. `day`: of March 2026, or YYYY-MM-DD. */
 export function begun(
   id: string,
-  day: number,
+  day: number | string,
   circuitId: string,
   title: string,
   machine: string,
   complaint: string,
 ): Job {
-  const at = `2026-03-${String(day).padStart(2, '0')}T08:15:00.000Z`;
+  const at = `${typeof day === 'string' ? day : `2026-03-${String(day).padStart(2, '0')}`}T08:15:00.000Z`;
   const entry = CATALOGUE_CIRCUITS.find((c) => c.id === circuitId);
   if (!entry) throw new Error(`writeDemo: no circuit "${circuitId}"`);
   const job = newJob(`demo-${id}`, at, entry);

@@ -8,6 +8,7 @@ import { FAULTS } from '../faults/list.ts';
 import { pooled } from '../model/priorFactor.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../units/vocabulary.ts';
+import { experienceCsv } from './experienceCsv.ts';
 import {
   DEFAULT_SHARES,
   experienceFor,
@@ -165,4 +166,17 @@ describe('what the closed checks say', () => {
     ];
     expect(trackRecord(lines).minutes).toEqual({ spent: 15, planned: 17, checks: 2 });
   });
+});
+
+test('the table of base rates: a row for each group of each kind of circuit, no cell a formula', () => {
+  const cases: KnownCase[] = [
+    { field: 'engine', circuit: '=air', group: 'wiring' },
+    { field: 'engine', circuit: '=air', group: 'sensor' },
+    { field: 'boiler', circuit: 'flow', group: 'sensor' },
+  ];
+  const [head, ...rows] = experienceCsv(cases, 60).trim().split('\n');
+  expect(head).toBe('field,circuit,group,checks,found,default_share,own_share,default_counts_for');
+  expect(rows).toHaveLength(2 * FAULT_GROUPS.length);
+  const own = ownShares(cases, 'engine', '=air', 60).wiring.toFixed(4);
+  expect(rows[1]).toBe(`engine,'=air,wiring,2,1,${DEFAULT_SHARES.wiring.toFixed(4)},${own},60`);
 });

@@ -130,7 +130,13 @@ describe('a place over the years', () => {
     expect(drifting.drift!.perYearK).toBeCloseTo(0.6, 2);
     expect(drifts(drifting.drift!)).toBe(true);
     expect(drifting.outOn).toMatch(/^20\d\d-\d\d-\d\d$/);
-    expect(trendText(drifting)).toMatch(/^12 figures: it drifts by \+0\.6 K a year .* Out of its tolerance/);
+    expect(trendText(drifting)).toMatch(
+      /^12 figures: it drifts by \+0\.6 K a year .* It is out of its tolerance of ± \d\.\d K\.$/,
+    );
+    const slow = trendOf(placesOf(Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.03 * i - 0.3)))[0]);
+    const near = { ...drifting, outOn: '2041-05-06' };
+    expect(trendText(near)).toMatch(/Out of its tolerance of ± \d\.\d K about 2041-05-06\.$/);
+    expect(trendText(slow)).toMatch(/no drift to be told/);
     const changed = trendOf(
       placesOf([
         check(2010, 9),

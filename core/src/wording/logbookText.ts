@@ -35,7 +35,7 @@ export function dueText({ kind, on }: Due, today: string): string {
   const count = (n: number): string => countText(n, 'day', 'days');
   if (kind === 'stand-in') return `fitted ${days === 0 ? 'today' : `for ${count(-days)}`}`;
   if (days === 0) return 'due today';
-  return days < 0 ? `due since ${count(-days)}` : `due in ${count(days)}`;
+  return days < 0 ? `${count(-days)} overdue` : `due in ${count(days)}`;
 }
 
 /** How much is due on a day, in a line; empty where nothing is. */

@@ -19,6 +19,11 @@ export function trendText({ points, changes, drift, outOn, toleranceK }: PlaceTr
     return `${own} ${own === 1 ? 'figure' : 'figures'}${fresh}: too few, or too near together, to tell a drift.`;
   const rate = `${signed(drift.perYearK)} K a year (95 %: ${signed(drift.perYearK - 1.96 * drift.perYearSigmaK)} … ${signed(drift.perYearK + 1.96 * drift.perYearSigmaK)})`;
   if (!drifts(drift)) return `${own} figures${fresh}: no drift to be told, ${rate}.`;
-  const out = outOn ? ` Out of its tolerance of ± ${toleranceK.toFixed(1)} K about ${outOn}.` : '';
+  const last = points
+    .map((p) => p.at.slice(0, 10))
+    .sort()
+    .at(-1)!;
+  const limit = `its tolerance of ± ${toleranceK.toFixed(1)} K`;
+  const out = outOn ? (outOn <= last ? ` It is out of ${limit}.` : ` Out of ${limit} about ${outOn}.`) : '';
   return `${own} figures${fresh}: it drifts by ${rate}.${out}`;
 }

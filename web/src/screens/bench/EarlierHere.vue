@@ -41,7 +41,7 @@ const MOST = 2;
   flex-wrap: wrap;
   gap: 0 14px;
   align-items: center;
-  padding: 0 4px;
+  padding: 0 14px;
   font-size: 13.5px;
 }
 .head {

@@ -139,6 +139,10 @@ h2 {
   gap: 10px 24px;
   align-items: end;
 }
+.asked {
+  font-size: 13px;
+  font-weight: 600;
+}
 .field {
   flex: 0 1 220px;
 }

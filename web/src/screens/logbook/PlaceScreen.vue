@@ -67,7 +67,6 @@ async function again(id: string): Promise<void> {
   <div>
     <TopBar back>
       <ActButton kind="quiet" to="/logbook/places">‹ Logbook</ActButton>
-      <h1 v-if="place" class="title">{{ place.machine }} · {{ place.circuit }}</h1>
     </TopBar>
     <main>
       <section v-if="jobs.loaded && !place" class="sheet part">
@@ -76,6 +75,9 @@ async function again(id: string): Promise<void> {
         <ActButton to="/logbook/places">All machines</ActButton>
       </section>
       <template v-else-if="place">
+        <h1>
+          {{ place.machine }} <span class="soft circuit">{{ place.circuit }}</span>
+        </h1>
         <div class="acts">
           <ActButton kind="main" @click="next">Next check here</ActButton>
           <ActButton :to="`/logbook/place/${place.code}/label`">Label</ActButton>
@@ -102,7 +104,9 @@ async function again(id: string): Promise<void> {
                 <span v-if="job?.repair.done" class="soft">Done: {{ job.repair.done }}</span>
                 <span v-if="job?.note" class="soft">Note: {{ job.note }}</span>
               </span>
-              <ActButton v-if="canComeBack(job)" @click="again(line.id)">It came back…</ActButton>
+              <ActButton v-if="canComeBack(job)" kind="quiet" class="again" @click="again(line.id)"
+                >It came back…</ActButton
+              >
             </li>
           </ol>
         </section>
@@ -121,12 +125,14 @@ async function again(id: string): Promise<void> {
 </template>
 
 <style scoped>
-.title {
-  font-size: 17px;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+h1 {
+  font-size: 20px;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.circuit {
+  font-size: 15px;
+  font-weight: 400;
 }
 main {
   max-width: 1180px;
@@ -205,6 +211,9 @@ img {
   }
   .what a {
     min-height: 48px;
+  }
+  .again {
+    justify-self: start;
   }
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { placesOf, trendOf } from '@mellow-probe/core/trend/placeTrend';
+import { groupName } from '@mellow-probe/core/wording/groupName';
 import { trendText } from '@mellow-probe/core/wording/trendText';
 import { computed } from 'vue';
 import LazyPlot from '../../components/LazyPlot.ts';
@@ -15,7 +16,7 @@ const trend = computed(() => place.value && trendOf(place.value));
 const repairs = computed(() =>
   props.jobs.flatMap(({ repair, decision }) =>
     repair.doneAt && decision && decision.group !== 'sensor'
-      ? [{ at: repair.doneAt, what: `${decision.group} mended` }]
+      ? [{ at: repair.doneAt, what: `${groupName(decision.group).toLowerCase()} mended` }]
       : [],
   ),
 );
