@@ -54,7 +54,7 @@ export function quarry(): Job[] {
     { day: '2024-04-11', airC: 10, off: 5.4, complaint: 'Gauge a little low, fan late.' },
     { day: '2025-04-15', airC: 12, off: 7, complaint: 'Gauge low, fan late, twice boiled over.' },
   ];
-  const third = years.map((v, i) => visit(`quarry-3-${v.day.slice(0, 4)}`, 3, v));
+  const third = years.map((v) => visit(`quarry-3-${v.day.slice(0, 4)}`, 3, v));
   for (const job of third.slice(0, 3)) {
     decide(job, 'healthy', 'Within what the curve allows; look again next year.');
     close(job, '', '', 'Nothing changed.');

@@ -178,5 +178,5 @@ test('the table of base rates: a row for each group of each kind of circuit, no 
   expect(head).toBe('field,circuit,group,checks,found,default_share,own_share,default_counts_for');
   expect(rows).toHaveLength(2 * FAULT_GROUPS.length);
   const own = ownShares(cases, 'engine', '=air', 60).wiring.toFixed(4);
-  expect(rows[1]).toBe(`engine,'=air,wiring,2,1,${DEFAULT_SHARES.wiring.toFixed(4)},${own},60`);
+  expect(rows[1]).toBe(`engine,"'=air",wiring,2,1,${DEFAULT_SHARES.wiring.toFixed(4)},${own},60`);
 });
