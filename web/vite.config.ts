@@ -28,7 +28,14 @@ function look(): Plugin {
   };
 }
 
+/** What this build is called: the version and the day and minute it was built. */
+const built = new Date().toISOString().slice(0, 16).replace('T', ' ');
+const { version } = JSON.parse(readFileSync(path.join(import.meta.dirname, 'package.json'), 'utf8')) as {
+  version: string;
+};
+
 export default defineConfig({
+  define: { 'import.meta.env.VITE_VERSION': JSON.stringify(`${version}, built ${built}`) },
   plugins: [vue(), readerData(), look()],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 1600, assetsInlineLimit: 0 },

@@ -23,6 +23,7 @@ export const SCREENS: readonly Screen[] = [
   },
   { name: 'place', path: '/logbook/place/:code', component: () => import('../screens/logbook/PlaceScreen.vue') },
   { name: 'logbook', path: '/logbook/:part?', component: () => import('../screens/logbook/LogbookScreen.vue') },
+  { name: 'safe', path: '/safe', component: () => import('../screens/safe/SafeScreen.vue') },
   { name: 'card', path: '/shelf/card', component: () => import('../screens/shelf/CardScreen.vue') },
   { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
@@ -36,4 +37,7 @@ export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../screens/logs/LogChart.vue'),
   () => import('../screens/logbook/calendar.ts'),
   () => import('../components/ScanSheet.vue'),
+  () => import('../storage/backup/writeBackup.ts'),
+  () => import('../storage/backup/readBackup.ts'),
+  () => import('../storage/backup/sealed.ts'),
 ];

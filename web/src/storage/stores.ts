@@ -3,7 +3,8 @@ import { workshop } from '../browser/workshop.ts';
 import { StorageError, toStorageError } from './storageError.ts';
 
 /** What is kept: each in a database of its own, so that one that is damaged cannot take the others with it. */
-export type StoreName = 'jobs' | 'ledger' | 'photos' | 'shelf' | 'bin' | 'history' | 'recordings' | 'training';
+export type StoreName =
+  'jobs' | 'ledger' | 'photos' | 'shelf' | 'bin' | 'history' | 'recordings' | 'training' | 'staging';
 
 /** The browser's stores of this workshop: its own, never the other's. */
 const base = workshop === 'demo' ? 'mellow-probe-demo' : 'mellow-probe';
@@ -16,6 +17,7 @@ const DATABASES: Record<StoreName, string> = {
   history: `${base}-history`,
   recordings: `${base}-recordings`,
   training: `${base}-training`,
+  staging: `${base}-staging`,
 };
 
 /** An answer that does not come within this time is a failure like any other, ms. */

@@ -9,16 +9,17 @@ export interface Notice {
   kind: 'written' | 'removed';
 }
 
-const channel = new BroadcastChannel(`mellow-probe-${workshop}`);
+/** None in a browser that has no such channel: each window then knows of the others only by what it reads. */
+const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`mellow-probe-${workshop}`) : null;
 
 const callbacks = new Set<(notice: Notice) => void>();
-channel.addEventListener('message', (event: MessageEvent<Notice>) => {
+channel?.addEventListener('message', (event: MessageEvent<Notice>) => {
   for (const callback of [...callbacks]) callback(event.data);
 });
 
 /** Tells the other windows of this workshop. */
 export function tellOthers(notice: Notice): void {
-  channel.postMessage({ ...notice, from: windowId });
+  channel?.postMessage({ ...notice, from: windowId });
 }
 
 /** Calls back when another window has written or removed something; returns how to stop. */

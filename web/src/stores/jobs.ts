@@ -10,6 +10,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
 import { clearAhead, recordsAhead, writeAhead } from '../storage/ahead.ts';
+import { finishRestore } from '../storage/backup/restore.ts';
 import {
   changeStoredJob,
   checkLedger,
@@ -56,12 +57,9 @@ export const useJobs = defineStore('jobs', () => {
       for (const [id, entry] of kept)
         if (entries.value.get(id)?.revision === entry.revision) kept.set(id, entries.value.get(id)!);
       entries.value = kept;
-      compared ??= compare().catch((error: unknown) => {
-        compared = null;
-        throw error;
-      });
-      if (kept.size === 0) await compared;
-      else void compared.catch(failed);
+      const comparing = comparison();
+      if (kept.size === 0) await comparing;
+      else void comparing.catch(failed);
       fault.value = null;
       void emptyBin(new Date(Date.now() - BIN_MS).toISOString()).catch(() => undefined);
     } catch (error) {
@@ -71,7 +69,17 @@ export const useJobs = defineStore('jobs', () => {
     loaded.value = true;
   }
 
+  function comparison(): Promise<void> {
+    compared ??= compare().catch((error: unknown) => {
+      compared = null;
+      throw error;
+    });
+    return compared;
+  }
+
   async function compare(): Promise<void> {
+    // A backup that was being taken in when the window was lost is taken in to its end first.
+    await finishRestore();
     const known = entries.value;
     const check = await checkLedger(known);
     damaged.value = check.damaged;
@@ -84,6 +92,13 @@ export const useJobs = defineStore('jobs', () => {
     }
     entries.value = next;
     if (homeless.value.size > 0) await findHomeless();
+  }
+
+  /** Reads everything anew: what is kept has changed behind the list. */
+  async function reload(): Promise<void> {
+    compared = null;
+    await load();
+    await comparison();
   }
 
   function failed(error: unknown): void {
@@ -274,6 +289,7 @@ export const useJobs = defineStore('jobs', () => {
     fault,
     removed,
     load,
+    reload,
     refresh,
     read,
     keep,

@@ -17,6 +17,9 @@ import { duesOf } from '@mellow-probe/core/register/dues';
 import { dueCountText } from '@mellow-probe/core/wording/logbookText';
 import { deletedText } from '@mellow-probe/core/wording/ledgerText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { backupDueText } from '@mellow-probe/core/wording/safeText';
+import { nowIso } from '../../browser/newId.ts';
+import { lastBackup } from '../../storage/lastBackup.ts';
 import { useKit } from '../../session/kit.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { exportJobs } from './exportJobs.ts';
@@ -46,6 +49,11 @@ const shown = computed(() => narrowed(jobs.lines, filter.value, today));
 const tags = computed(() => tagsOf(jobs.lines));
 /** What must not be forgotten, in a line; empty where nothing is due. */
 const dueText = computed(() => dueCountText(duesOf(jobs.lines.filter((l) => !l.archived)), today));
+/** In the demo nothing is lost. */
+const later = ref(workshop === 'demo');
+const backupText = computed(() =>
+  later.value || !jobs.loaded ? '' : backupDueText(jobs.lines, lastBackup(), nowIso()),
+);
 const chosen = ref<readonly string[]>([]);
 const hidden = computed(() => {
   const here = new Set(shown.value.map((line) => line.id));
@@ -124,12 +132,20 @@ onKeyStroke('c', () => void start());
           @files="importFiles"
         />
         <ActButton to="/shelf">Shelf: curves, dividers, kit</ActButton>
+        <ActButton kind="quiet" to="/safe">Safe-keeping</ActButton>
         <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
         <ActButton v-else kind="quiet" href="/">My own checks</ActButton>
       </div>
       <NoticeBar v-if="dueText" status>
         {{ dueText }}
         <template #action><ActButton to="/logbook/due">What is due</ActButton></template>
+      </NoticeBar>
+      <NoticeBar v-if="backupText" status>
+        {{ backupText }}
+        <template #action>
+          <ActButton to="/safe">Back up</ActButton>
+          <ActButton kind="quiet" @click="later = true">Later</ActButton>
+        </template>
       </NoticeBar>
       <JobFilters v-if="jobs.lines.length > 0" v-model="filter" :tags="tags" />
       <NoticeBar v-if="jobs.fault" kind="bad">

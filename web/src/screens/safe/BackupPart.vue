@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { countText } from '@mellow-probe/core/wording/ledgerText';
+import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
+import dayjs from 'dayjs';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { saveBlob } from '../../browser/saveFile.ts';
+import ActButton from '../../components/base/ActButton.vue';
+import CheckBox from '../../components/base/CheckBox.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import ProgressBar from '../../components/base/ProgressBar.vue';
+import TextField from '../../components/base/TextField.vue';
+import { chooseFolder, chosenFolder, fileIn, knowsFolders } from '../../storage/backup/folder.ts';
+import { keysOf } from '../../storage/backup/items.ts';
+import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
+import { canSeal } from '../../storage/backup/sealed.ts';
+import { noteBackup } from '../../storage/lastBackup.ts';
+import { useWork } from './useWork.ts';
+
+/** Everything out, as one file: to the downloads, or to a folder that was chosen once. */
+const { share, fault, onProgress, run } = useWork();
+const counts = ref<Partial<Record<Kind, number>>>({});
+const chosen = ref<readonly Kind[]>(KIND_LIST);
+const phrase = ref('');
+const told = ref('');
+const folder = shallowRef<FileSystemDirectoryHandle | null>(null);
+let stop = new AbortController();
+const SHORTEST = 8;
+const tooShort = computed(() => phrase.value !== '' && phrase.value.length < SHORTEST);
+
+onMounted(async () => {
+  folder.value = await chosenFolder();
+  for (const kind of KIND_LIST) counts.value[kind] = (await keysOf(kind).catch(() => [])).length;
+});
+function toggle(kind: Kind, on: boolean): void {
+  chosen.value = KIND_LIST.filter((k) => (k === kind ? on : chosen.value.includes(k)));
+}
+const nameNow = (): string => `mellow-probe-${dayjs().format('YYYY-MM-DD-HHmm')}${phrase.value ? '.sealed' : '.zip'}`;
+
+/** Writes to a sink, sealed where a passphrase was given; returns how many records. */
+async function writeTo(sink: WritableStream<Uint8Array>): Promise<number> {
+  const { writeBackup } = await import('../../storage/backup/writeBackup.ts');
+  stop = new AbortController();
+  if (phrase.value === '') return (await writeBackup(sink, chosen.value, onProgress, stop.signal)).entries.length;
+  const { sealing } = await import('../../storage/backup/sealed.ts');
+  const seal = await sealing(phrase.value);
+  const [manifest] = await Promise.all([
+    writeBackup(seal.writable, chosen.value, onProgress, stop.signal),
+    seal.readable.pipeTo(sink),
+  ]);
+  return manifest.entries.length;
+}
+function done(count: number, where: string): void {
+  told.value = `${countText(count, 'record', 'records')} in ${where}. Put it where this device is not: another disk, another house.`;
+  if (chosen.value.includes('job')) noteBackup();
+}
+async function toFile(): Promise<void> {
+  await run(async () => {
+    const parts: Blob[] = [];
+    let size = 0;
+    const sink = new WritableStream<Uint8Array<ArrayBuffer>>({
+      write(chunk) {
+        size += chunk.length;
+        parts.push(new Blob([chunk]));
+      },
+    });
+    const count = await writeTo(sink);
+    const name = nameNow();
+    saveBlob(name, new Blob(parts, { type: 'application/zip' }));
+    done(count, `${name}, ${bytesText(size)}`);
+  });
+}
+async function toFolder(): Promise<void> {
+  folder.value ??= await chooseFolder();
+  const into = folder.value;
+  if (!into) return;
+  await run(async () => {
+    const name = nameNow();
+    // The browser puts the file in its place only when it is closed: a half one never stands there.
+    const file = await fileIn(into, name);
+    done(await writeTo(file), `${into.name}/${name}`);
+  });
+}
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Backup">
+    <h2>Backup</h2>
+    <p class="soft">
+      One ZIP of the exported files with their sums. It opens here on any device; without this program it is plain JSON
+      and JPEG.
+    </p>
+    <div class="row" role="group" aria-label="What goes into it">
+      <CheckBox
+        v-for="kind in KIND_LIST"
+        :key="kind"
+        :model-value="chosen.includes(kind)"
+        @update:model-value="toggle(kind, $event)"
+        >{{ KIND_NAMES[kind] }} <span class="soft">{{ counts[kind] ?? '' }}</span></CheckBox
+      >
+    </div>
+    <TextField
+      v-if="canSeal()"
+      v-model="phrase"
+      class="phrase"
+      label="Passphrase, if it is to be sealed"
+      placeholder="none"
+      :maxlength="200"
+    />
+    <p v-else class="soft">
+      Over plain HTTP this browser gives no cryptography: a backup is not sealed here. docs/keeping.md says how the
+      server speaks HTTPS.
+    </p>
+    <p v-if="tooShort" class="odd" role="status">At least {{ SHORTEST }} signs: a short one is guessed.</p>
+    <p v-else-if="phrase !== ''" class="soft">Without the passphrase nobody opens it again, you neither.</p>
+    <div class="row">
+      <ActButton kind="main" :disabled="share !== null || tooShort || chosen.length === 0" @click="toFile"
+        >Write the backup</ActButton
+      >
+      <ActButton
+        v-if="knowsFolders()"
+        :disabled="share !== null || tooShort || chosen.length === 0"
+        @click="toFolder"
+        >{{ folder ? `To the folder “${folder.name}”` : 'To a folder…' }}</ActButton
+      >
+      <template v-if="share !== null">
+        <ProgressBar :share="share" label="Backup" />
+        <ActButton kind="quiet" @click="stop.abort()">Break off</ActButton>
+      </template>
+    </div>
+    <NoticeBar v-if="fault" kind="bad" status>{{ fault }}</NoticeBar>
+    <p v-if="told" role="status" data-test="written">{{ told }}</p>
+  </section>
+</template>
+
+<style scoped>
+.phrase {
+  align-self: stretch;
+  max-width: 420px;
+}
+.odd {
+  color: var(--amber-ink);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { BACKUP_FAULTS, bytesText, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
+import { countText } from '@mellow-probe/core/wording/ledgerText';
+import dayjs from 'dayjs';
+import { computed, ref, shallowRef } from 'vue';
+import ActButton from '../../components/base/ActButton.vue';
+import CheckBox from '../../components/base/CheckBox.vue';
+import type { Column } from '../../components/base/factTable.ts';
+import FactTable from '../../components/base/FactTable.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
+import ProgressBar from '../../components/base/ProgressBar.vue';
+import TextField from '../../components/base/TextField.vue';
+import { type BackupEntry, type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
+import type { Backup } from '../../storage/backup/readBackup.ts';
+import type { Restored, Standing } from '../../storage/backup/restore.ts';
+import { useJobs } from '../../stores/jobs.ts';
+import { useTraining } from '../../stores/training.ts';
+import { useWork } from './useWork.ts';
+
+/** A backup back in: looked at first, then staged, then taken in. Nothing here is lost by it. */
+const jobs = useJobs();
+const training = useTraining();
+const { share, fault, onProgress, run } = useWork();
+const sealedFile = shallowRef<Blob | null>(null);
+const phrase = ref('');
+const why = ref('');
+const backup = shallowRef<Backup | null>(null);
+const found = shallowRef<ReadonlyMap<BackupEntry, Standing>>(new Map());
+const damaged = shallowRef<readonly BackupEntry[]>([]);
+const kinds = ref<readonly Kind[]>(KIND_LIST);
+const restored = shallowRef<Restored | null>(null);
+
+async function take([file]: readonly File[]): Promise<void> {
+  await clear();
+  const { isSealed } = await import('../../storage/backup/sealed.ts');
+  if (await isSealed(file)) sealedFile.value = file;
+  else await look(file);
+}
+async function unseal(): Promise<void> {
+  const file = sealedFile.value;
+  if (!file) return;
+  const { unsealed } = await import('../../storage/backup/sealed.ts');
+  const result = await run(() => unsealed(file, phrase.value));
+  if (!result) return;
+  why.value = '';
+  if (result.ok) {
+    sealedFile.value = null;
+    await look(result.file);
+  } else
+    why.value =
+      result.reason === 'damaged' ? 'This file is damaged: nothing was taken from it.' : 'This is not its passphrase.';
+}
+async function look(file: Blob): Promise<void> {
+  await run(async () => {
+    const { damagedIn, openBackup } = await import('../../storage/backup/readBackup.ts');
+    const { standings } = await import('../../storage/backup/restore.ts');
+    const result = await openBackup(file);
+    if (!result.ok) {
+      why.value = BACKUP_FAULTS[result.reason];
+      return;
+    }
+    damaged.value = await damagedIn(result.backup, onProgress);
+    const gone = new Set(damaged.value);
+    found.value = await standings(result.backup.manifest.entries.filter((e) => !gone.has(e)));
+    backup.value = result.backup;
+  });
+}
+async function clear(): Promise<void> {
+  await backup.value?.close();
+  [backup.value, sealedFile.value, restored.value] = [null, null, null];
+  [why.value, phrase.value, found.value, damaged.value] = ['', '', new Map(), []];
+}
+const STANDINGS = Object.keys(STANDING_NAMES) as Standing[];
+interface Row {
+  kind: Kind;
+  counts: Record<Standing, number>;
+  bytes: number;
+}
+const rows = computed((): Row[] =>
+  KIND_LIST.flatMap((kind) => {
+    const own = [...found.value].filter(([e]) => e.kind === kind);
+    if (own.length === 0) return [];
+    const counts = Object.fromEntries(STANDINGS.map((s) => [s, own.filter(([, x]) => x === s).length]));
+    return [{ kind, counts: counts as Row['counts'], bytes: own.reduce((sum, [e]) => sum + e.bytes, 0) }];
+  }),
+);
+const COLUMNS: readonly Column<Row>[] = [
+  { key: 'kind', title: 'what' },
+  ...STANDINGS.map((s): Column<Row> => ({
+    key: s,
+    title: STANDING_NAMES[s],
+    mono: true,
+    text: (r) => r.counts[s] || '–',
+  })),
+  { key: 'size', title: 'size', mono: true, text: (r) => bytesText(r.bytes) },
+];
+const chosen = computed(() =>
+  [...found.value]
+    .filter(([e, s]) => kinds.value.includes(e.kind) && s !== 'same' && s !== 'newer-here')
+    .map(([e]) => e),
+);
+function toggle(kind: Kind, on: boolean): void {
+  kinds.value = KIND_LIST.filter((k) => (k === kind ? on : kinds.value.includes(k)));
+}
+async function takeIn(): Promise<void> {
+  const from = backup.value;
+  if (!from) return;
+  const result = await run(async () => {
+    const { finishRestore, stageRestore } = await import('../../storage/backup/restore.ts');
+    await stageRestore(from, chosen.value, (done, all) => onProgress(done, 2 * all));
+    return finishRestore((done, all) => onProgress(all + done, 2 * all));
+  });
+  if (!result) return;
+  await clear();
+  restored.value = result;
+  await Promise.all([jobs.reload(), training.load()]);
+}
+const takenText = computed(() => {
+  const r = restored.value;
+  if (!r) return '';
+  const list = STANDINGS.filter((s) => r[s] > 0).map((s) => `${r[s]} ${STANDING_NAMES[s]}`);
+  return list.length > 0 ? `Taken in: ${list.join(', ')}.` : 'Nothing was to be taken in.';
+});
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Bring back">
+    <h2>Bring back</h2>
+    <p class="soft">
+      A backup of this or another device: what it would change is shown first. What is newer here stays; what was
+      changed on both sides is merged field by field.
+    </p>
+    <div class="row">
+      <FilePick label="Open a backup…" about="a backup" accept=".zip,.sealed,application/zip" @files="take" />
+      <ProgressBar v-if="share !== null" :share="share" label="Reading the backup" />
+    </div>
+    <form v-if="sealedFile" class="row" @submit.prevent="unseal">
+      <TextField v-model="phrase" label="Its passphrase" :maxlength="200" />
+      <ActButton submit :disabled="phrase === '' || share !== null">Open it</ActButton>
+    </form>
+    <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
+    <NoticeBar v-if="fault" kind="bad" status>{{ fault }}</NoticeBar>
+    <template v-if="backup">
+      <p>
+        Written on <b>{{ dayjs(backup.manifest.createdAt).format('D MMMM YYYY, HH:mm') }}</b>,
+        {{ countText(backup.manifest.entries.length, 'record', 'records') }}.
+      </p>
+      <NoticeBar v-if="damaged.length > 0" kind="bad"
+        >{{ countText(damaged.length, 'record is', 'records are') }} not as the manifest says and
+        {{ damaged.length === 1 ? 'is' : 'are' }} left out:
+        {{
+          damaged
+            .slice(0, 3)
+            .map((d) => d.path)
+            .join(', ')
+        }}{{ damaged.length > 3 ? ' …' : '' }}</NoticeBar
+      >
+      <div class="wide">
+        <FactTable label="What it would change" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
+          <template #kind="{ row }">
+            <CheckBox :model-value="kinds.includes(row.kind)" @update:model-value="toggle(row.kind, $event)">{{
+              KIND_NAMES[row.kind]
+            }}</CheckBox>
+          </template>
+        </FactTable>
+      </div>
+      <div class="row">
+        <ActButton kind="main" :disabled="share !== null || chosen.length === 0" @click="takeIn"
+          >Take in {{ countText(chosen.length, 'record', 'records') }}</ActButton
+        >
+        <ActButton kind="quiet" :disabled="share !== null" @click="clear">Leave it</ActButton>
+        <span v-if="chosen.length === 0" class="soft">Everything in it is here already.</span>
+      </div>
+    </template>
+    <p v-if="takenText" role="status" data-test="taken">{{ takenText }} <RouterLink to="/">Checks</RouterLink></p>
+  </section>
+</template>
+
+<style scoped>
+.wide {
+  align-self: stretch;
+  overflow-x: auto;
+}
+a {
+  color: var(--spruce);
+}
+</style>
