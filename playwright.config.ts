@@ -12,11 +12,13 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
+    // Parts of the page are taken away in many tests: nothing else may bring them. The tests of working offline say otherwise.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
   },
   webServer: {
-    command: 'npx --no-install tsx server/src/main.ts',
+    command: 'node server/dist/main.js',
     url: `http://127.0.0.1:${port}/api/health`,
     env: { PORT: String(port) },
     reuseExistingServer: false,

@@ -21,14 +21,12 @@ export const CHROMIUM = {
 /** Serves the built page (`npm run build` first) on a port of this machine. Throws where it does not answer within 20 s. */
 export async function servePage(port: number): Promise<{ url: string; stop: () => void }> {
   const url = `http://127.0.0.1:${port}`;
-  const server = spawn('npx', ['--no-install', 'tsx', 'server/src/main.ts'], {
+  const server = spawn('node', ['server/dist/main.js'], {
     cwd: root,
     env: { ...process.env, PORT: String(port) },
     stdio: 'ignore',
-    // A group of its own: npx starts the server as a child of a child, and all of them must go.
-    detached: true,
   });
-  const stop = (): void => void process.kill(-server.pid!);
+  const stop = (): void => void server.kill();
   const answers = (): Promise<boolean> =>
     fetch(`${url}/api/health`).then(
       (r) => r.ok,

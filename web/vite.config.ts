@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
-import { cssVariables } from './src/components/base/tokens.ts';
+import { cssVariables, palette } from './src/components/base/tokens.ts';
 import { defineConfig, type Plugin } from 'vite';
+import { compression } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
 function readerData(): Plugin {
@@ -36,7 +38,45 @@ const { version } = JSON.parse(readFileSync(path.join(import.meta.dirname, 'pack
 
 export default defineConfig({
   define: { 'import.meta.env.VITE_VERSION': JSON.stringify(`${version}, built ${built}`) },
-  plugins: [vue(), readerData(), look()],
+  plugins: [
+    vue(),
+    readerData(),
+    look(),
+    // Everything is fetched once, when the page rests, and then works without the server; a newer version waits until it is taken.
+    VitePWA({
+      injectRegister: false,
+      registerType: 'prompt',
+      filename: 'offline.js',
+      manifest: {
+        name: 'Mellow Probe',
+        short_name: 'Mellow Probe',
+        description: 'Temperature sensor circuits: sensor, reference supply or wiring.',
+        id: '/',
+        start_url: '/',
+        display: 'standalone',
+        background_color: palette(false).paper,
+        theme_color: palette(false).spruce,
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}', 'reader/*.gz'],
+        maximumFileSizeToCacheInBytes: 30e6,
+        clientsClaim: true,
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+        // Names with a hash of their content need no other mark.
+        dontCacheBustURLsMatching: /^assets\//,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+    // Packed once, at build, and not at every call.
+    compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg|wasm)$/, threshold: 1000 }),
+  ],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 1600, assetsInlineLimit: 0 },
 });

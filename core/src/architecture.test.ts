@@ -27,7 +27,7 @@ const CORE_ROOMS = [
   ],
   ...['kit', 'loom', 'baths', 'divider', 'comparing', 'judging', 'identify', 'instruments', 'logs'],
   ...['model', 'simulation', 'inference', 'verdict', 'advice', 'place', 'plan', 'workOrder'],
-  ...['job', 'rightSensor', 'proof', 'register', 'experience', 'trend', 'training', 'wording', 'report'],
+  ...['job', 'rightSensor', 'proof', 'register', 'experience', 'sharing', 'trend', 'training', 'wording', 'report'],
 ];
 
 /** The rooms of the page from the ground up. */

@@ -1,9 +1,12 @@
-import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import packedStatic from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { isOurHost, type Settings } from './settings.ts';
+
+/** Files were packed at build; they are served so where the browser takes it. */
+const PACKED = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
 
 /**
  * The web server of the app: the built page and nothing else. Everything is computed in the browser; no data comes here.
@@ -47,7 +50,6 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
         .type('text')
         .send('This server has another name. ALLOWED_HOSTS lists those it answers to.\n');
   });
-  app.use(compression());
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -56,7 +58,10 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   });
   app.use(
     '/assets',
-    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    packedStatic(path.join(folder, 'assets'), {
+      ...PACKED,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   );
   app.get('/robots.txt', (_request, response) => {
     response.type('text').send('User-agent: *\nDisallow: /\n');
@@ -65,7 +70,8 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   app.get('/favicon.ico', (_request, response) => {
     response.sendFile('icon.svg', { root: folder, headers: { 'Cache-Control': 'max-age=86400' } });
   });
-  app.use(express.static(folder, { dotfiles: 'ignore' }));
+  // What runs offline is asked for at each start: a newer one must be seen.
+  app.use(packedStatic(folder, { ...PACKED, serveStatic: { dotfiles: 'ignore', maxAge: 0 } }));
   // Every other address is a screen of the page.
   app.get('/{*splat}', (_request, response) => {
     response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } });

@@ -1,6 +1,7 @@
 import { shallowRef } from 'vue';
 import { createRouter, createWebHistory, type Router } from 'vue-router';
 import { LATER_PARTS, SCREENS } from './screens.ts';
+import { goOffline } from '../browser/offline.ts';
 import { workshopBase } from '../browser/workshop.ts';
 
 /** Parts of the page that could not be fetched: the server is gone, or it has a newer version whose parts have other names. */
@@ -35,6 +36,7 @@ export function fetchAhead(): void {
   const parts = [...SCREENS.map((s) => s.component), ...LATER_PARTS];
   const next = (): void => {
     const part = parts.shift();
+    if (!part) void goOffline();
     // One that fails is asked for again when it is needed, and said then.
     if (part)
       void part().then(

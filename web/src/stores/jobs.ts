@@ -275,9 +275,15 @@ export const useJobs = defineStore('jobs', () => {
     if (file.size > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: file.size, limit: MAX_FILE_BYTES };
     const opened = openJob(await file.text());
     if (!opened.ok) return opened;
-    const taken = entries.value.has(opened.job.id) || homeless.value.has(opened.job.id);
-    const job = await settlePhotos(taken ? { ...opened.job, id: newId() } : opened.job);
-    return (await keep(job)) ? { ok: true, job } : { ok: false, reason: 'not-kept' };
+    const job = await keepCopy(opened.job);
+    return job ? { ok: true, job } : { ok: false, reason: 'not-kept' };
+  }
+
+  /** Keeps a job that came from elsewhere, under a new id where its own is taken; null where the store does not take it. */
+  async function keepCopy(from: Job): Promise<Job | null> {
+    const taken = entries.value.has(from.id) || homeless.value.has(from.id);
+    const job = await settlePhotos(taken ? { ...from, id: newId() } : from);
+    return (await keep(job)) ? job : null;
   }
 
   onJobsElsewhere((id) => void refresh(id));
@@ -304,5 +310,6 @@ export const useJobs = defineStore('jobs', () => {
     forget,
     undoRemove,
     importFile,
+    keepCopy,
   };
 });

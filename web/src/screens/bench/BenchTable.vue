@@ -37,6 +37,8 @@ const reading = ref(false);
 const middle = ref<HTMLElement>();
 /** The walk round: asked for by who started his first check with it, or from the help; its library comes only then. */
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'));
+const ShareSheet = defineAsyncComponent(() => import('../../components/ShareSheet.vue'));
+const sharing = ref(false);
 const touring = ref(false);
 const toured = ref(false);
 function tour(): void {
@@ -89,6 +91,7 @@ const actions = [
   { name: 'Live', to: `/check/${job.id}/live` },
   { name: 'Report', to: `/check/${job.id}/report` },
   { name: 'CSV', run: exportCsv },
+  { name: 'Share', run: () => (sharing.value = true) },
   { name: 'Export', run: () => void exportJson() },
 ];
 </script>
@@ -123,6 +126,7 @@ const actions = [
       </div>
       <VerdictPanel v-bind="{ inert: reading }" @next="toProposed" />
       <CircuitDetails v-model:open="details" />
+      <ShareSheet v-if="sharing" :job="job" @close="sharing = false" />
       <BenchTour v-if="toured" v-model:open="touring" />
       <ReadingMode v-if="reading" @close="((reading = false), void focusCard())" />
     </main>

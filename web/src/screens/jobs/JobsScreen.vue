@@ -10,6 +10,7 @@ import { workshop } from '../../browser/workshop.ts';
 import FilePick from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
+import { newVersion, takeNewVersion } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
@@ -131,6 +132,7 @@ onKeyStroke('c', () => void start());
           multiple
           @files="importFiles"
         />
+        <ActButton kind="quiet" to="/take">Receive…</ActButton>
         <ActButton to="/shelf">Shelf: curves, dividers, kit</ActButton>
         <ActButton kind="quiet" to="/safe">Safe-keeping</ActButton>
         <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
@@ -139,6 +141,13 @@ onKeyStroke('c', () => void start());
       <NoticeBar v-if="dueText" status>
         {{ dueText }}
         <template #action><ActButton to="/logbook/due">What is due</ActButton></template>
+      </NoticeBar>
+      <NoticeBar v-if="newVersion" kind="told" status>
+        A newer version lies ready. The page opens anew with it; what was typed stays.
+        <template #action>
+          <ActButton @click="takeNewVersion">Take it now</ActButton>
+          <ActButton kind="quiet" @click="newVersion = false">Later</ActButton>
+        </template>
       </NoticeBar>
       <NoticeBar v-if="backupText" status>
         {{ backupText }}

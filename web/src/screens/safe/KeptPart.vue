@@ -2,6 +2,7 @@
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
 import { NEWEST_VERSION } from '@mellow-probe/core/job/migrations/list';
 import { onMounted, ref } from 'vue';
+import { askForNewVersion, newVersion, offline, takeNewVersion } from '../../browser/offline.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
 import { itemOf, keysOf } from '../../storage/backup/items.ts';
@@ -16,7 +17,15 @@ const sizes = ref<{ kind: Kind; bytes: number }[]>([]);
 const asked = ref(false);
 const version = import.meta.env.VITE_VERSION as string | undefined;
 
+const OFFLINE = {
+  'not-here':
+    'Not kept for use without the server: over plain HTTP from another device a browser does not do that, nor does it give camera, wake lock, serial ports or locks. docs/keeping.md says how the server speaks HTTPS.',
+  fetching: 'Being fetched for use without the server …',
+  ready: 'Works without the server: every part is kept on this device.',
+  failed: 'Could not be kept for use without the server.',
+} as const;
 onMounted(async () => {
+  void askForNewVersion();
   if (!('storage' in navigator)) return;
   const estimate = await navigator.storage.estimate().catch(() => null);
   if (estimate?.usage !== undefined && estimate.quota !== undefined)
@@ -68,6 +77,11 @@ async function measure(): Promise<void> {
       <li v-for="s in sizes" :key="s.kind">{{ KIND_NAMES[s.kind] }}: {{ bytesText(s.bytes) }}</li>
     </ul>
     <p v-if="fault" role="status">{{ fault }}</p>
+    <p data-test="offline">{{ OFFLINE[offline] }}</p>
+    <p v-if="newVersion" class="row">
+      A newer version lies ready.
+      <ActButton kind="main" @click="takeNewVersion">Take it now</ActButton>
+    </p>
     <p class="soft" data-test="versions">
       Program {{ version ?? 'of the workbench' }}, files of format {{ NEWEST_VERSION }}.
     </p>

@@ -13,7 +13,7 @@ export interface Item extends Omit<BackupEntry, 'bytes' | 'sha256'> {
 const SHELF_KEY = /^(kit|curves|codes|looms|workshop|draft\.[\w .-]{1,80})$/;
 
 /** Kinds whose records stand in an envelope with their revision. */
-export const hasEnvelope = (kind: Kind): boolean => kind === 'job' || kind === 'shelf' || kind === 'training';
+const hasEnvelope = (kind: Kind): boolean => kind === 'job' || kind === 'shelf' || kind === 'training';
 
 /** Keys of everything of a kind. Rejects with a `StorageError`. */
 export async function keysOf(kind: Kind): Promise<string[]> {
