@@ -83,6 +83,40 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
     await page.waitForTimeout(200);
     await look(`shelf ${tool}`);
   }
+  for (const part of ['places', 'due', 'experience']) {
+    await page.goto(`/demo/logbook/${part}`);
+    await page.locator('main section').first().waitFor();
+    await look(`logbook ${part}`);
+  }
+  await page.goto('/demo/logbook');
+  await page.locator('[data-test="machine"]', { hasText: 'drain pump 3' }).getByRole('link').click();
+  await page.locator('[data-test="trend-chart"] .main-svg').first().waitFor();
+  await look('place');
+  await page.getByRole('button', { name: 'Next check here' }).click();
+  await page.locator('[data-test="earlier"]').waitFor();
+  await look('earlier checks on the bench');
+  await page.goto('/demo/logbook');
+  await page.getByRole('button', { name: 'Scan a label…' }).click();
+  await page.getByLabel('Code, typed').waitFor();
+  await page.waitForTimeout(400);
+  await look('scan a label');
+  const code = await page.locator('[data-test="machine"] .code').first().innerText();
+  await page.goto(`/demo/logbook/place/${code}/label`);
+  await page.locator('.qr').waitFor();
+  await look('label');
+  await page.goto('/take');
+  await page.getByRole('button', { name: 'Scan…' }).waitFor();
+  await look('receive');
+  await page.goto('/demo/safe');
+  await page.getByRole('button', { name: 'What takes the room' }).click();
+  await page.locator('[data-test="sizes"]').waitFor();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Write the backup' }).click(),
+  ]);
+  await files(page, 'a backup').setInputFiles(await saved.path());
+  await page.getByText(/Written on/).waitFor();
+  await look('safe-keeping');
   await page.goto('/live');
   await page.getByText('A made-up machine, to try').click();
   await page.getByRole('button', { name: 'Start the machine' }).click();

@@ -115,7 +115,7 @@ test('a job closes without proof only with a reason', async ({ page }) => {
 test('the ledger: filters, archive, a new check like this one, undo', async ({ page }) => {
   await page.goto('/demo/');
   const rows = page.locator('[data-test="job"]');
-  await expect(rows).toHaveCount(13);
+  await expect(rows).toHaveCount(21);
   await choose(page.getByLabel('Field', { exact: true }), 'boilers');
   await expect(rows).toHaveCount(4);
   await choose(page.getByLabel('Field', { exact: true }), 'every field');

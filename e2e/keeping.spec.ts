@@ -117,7 +117,7 @@ test('text from a file is shown as text, in the page and in the chart', async ({
 test('the demo workshop has checks of its own and never mixes with mine', async ({ page }) => {
   await page.goto('/demo/');
   await expect(page.getByText('Demo workshop: made-up data')).toBeVisible();
-  await expect(page.locator('[data-test="job"]')).toHaveCount(13);
+  await expect(page.locator('[data-test="job"]')).toHaveCount(21);
   await page.getByRole('link', { name: /Swimming bath/ }).click();
   await expect(verdict(page)).toContainText('Sensor drifted high');
   await page.getByLabel('Title of this check').fill('Changed in the demo');
@@ -126,7 +126,7 @@ test('the demo workshop has checks of its own and never mixes with mine', async 
   await expect(page.locator('[data-test="job"]')).toHaveCount(0);
   await page.goto('/demo/');
   await expect(page.getByRole('link', { name: 'Changed in the demo' })).toBeVisible();
-  await expect(page.locator('[data-test="job"]')).toHaveCount(13);
+  await expect(page.locator('[data-test="job"]')).toHaveCount(21);
 });
 
 test('copy, search, readings as CSV', async ({ page }) => {

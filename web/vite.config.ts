@@ -63,7 +63,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}', 'reader/*.gz'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,woff,ttf,otf,wasm,json}', 'reader/*.gz'],
         maximumFileSizeToCacheInBytes: 30e6,
         clientsClaim: true,
         inlineWorkboxRuntime: true,

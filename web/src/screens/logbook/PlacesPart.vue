@@ -22,7 +22,7 @@ const code = computed(() => typedPlaceCode(words.value));
 const shown = computed(() => {
   const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (p: (typeof places.value)[number]): boolean =>
-    p.code === code.value || asked.every((w) => `${p.machine} ${p.circuit} ${p.code}`.toLowerCase().includes(w));
+    p.code === code.value || asked.every((w) => `${p.machine} ${p.circuit}`.toLowerCase().includes(w));
   return machinesOf(places.value.filter(fits));
 });
 const faults = computed(() => sharedFaults(jobs.lines));

@@ -1,0 +1,137 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { field, files, kept, openDemo, startCheck } from './bench.ts';
+
+// Everything out as one file, and back in on another device.
+
+/** Everything that is kept in a workshop's stores, as text. */
+const everything = (page: Page): Promise<Record<string, string>> =>
+  page.evaluate(`(async () => {
+    const out = {};
+    for (const { name } of await indexedDB.databases()) {
+      if (!/^mellow-probe(-demo)?(-photos|-shelf|-recordings|-training)?$/.test(name)) continue;
+      const db = await new Promise((ok) => { const r = indexedDB.open(name); r.onsuccess = () => ok(r.result); });
+      for (const store of db.objectStoreNames) {
+        if (store.startsWith('local-forage')) continue;
+        const s = db.transaction(store).objectStore(store);
+        const [keys, values] = await Promise.all([s.getAllKeys(), s.getAll()].map((r) => new Promise((ok) => { r.onsuccess = () => ok(r.result); })));
+        const plain = (_k, v) => (ArrayBuffer.isView(v) ? Array.from(v, String) : v);
+        keys.forEach((k, i) => { out[store + '/' + k] = JSON.stringify(values[i], plain); });
+      }
+      db.close();
+    }
+    return out;
+  })()`);
+
+async function backup(page: Page, phrase = ''): Promise<string> {
+  if (phrase) await page.getByLabel('Passphrase, if it is to be sealed').fill(phrase);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Write the backup' }).click(),
+  ]);
+  await expect(page.locator('[data-test="written"]')).toContainText(/records? in mellow-probe-/);
+  return download.path();
+}
+
+test('the phone falls into the harbour: on a new one everything is back, key for key', async ({ page, browser }) => {
+  test.slow();
+  await startCheck(page);
+  await field(page, 'Title of this check').fill('Winch');
+  await field(page, 'Sensor ohms').fill('2.2k');
+  await page.locator('[data-station="look"]').click();
+  await files(page, 'Add photos').setInputFiles('docs/screenshots/bench.png');
+  await expect(page.getByAltText('bench', { exact: true })).toBeVisible();
+  await page.locator('[data-station="quick"]').click();
+  await kept(page);
+  await page.goto('/logs');
+  await files(page, 'a log file').setInputFiles('examples/logs/loose-plug.csv');
+  await page.locator('[data-test="findings"]').waitFor();
+  await page.goto('/shelf/kit');
+  await page.locator('main').first().waitFor();
+  await page.goto('/train/cases');
+  await page.getByRole('button', { name: /Next case/ }).click();
+  await page.locator('[data-test="probe"]').waitFor();
+  await page.goto('/safe');
+  const before = await everything(page);
+  expect(Object.keys(before).map((k) => k.split('/')[0])).toEqual(
+    expect.arrayContaining(['jobs', 'photos', 'recordings', 'training']),
+  );
+  const file = await backup(page);
+
+  const next = await (await browser.newContext()).newPage();
+  await next.goto('/safe');
+  await files(next, 'a backup').setInputFiles(file);
+  await expect(next.getByText(/Written on/)).toBeVisible();
+  await next.getByRole('button', { name: /^Take in \d+ records/ }).click();
+  await expect(next.locator('[data-test="taken"]')).toContainText('not here');
+  const after = await everything(next);
+  const wanted = Object.fromEntries(Object.entries(before).filter(([k]) => !k.startsWith('shelf/draft')));
+  expect(Object.fromEntries(Object.entries(after).filter(([k]) => !k.startsWith('shelf/draft')))).toEqual(wanted);
+  await next.locator('[data-test="taken"]').getByRole('link', { name: 'Checks' }).click();
+  await next.getByRole('link', { name: 'Winch' }).click();
+  await expect(field(next, 'Sensor ohms')).toHaveValue('2.2k');
+  await next.goto('/logs');
+  await expect(next.getByRole('link', { name: /loose-plug/ })).toBeVisible();
+  await next.context().close();
+});
+
+test('a sealed backup opens only with its passphrase; what is newer here stays; by kind', async ({ page }) => {
+  await openDemo(page, /Pilot boat/);
+  await expect(page.getByLabel('Title of this check')).toBeVisible();
+  await page.goto('/demo/safe');
+  await page.getByLabel('Passphrase, if it is to be sealed').fill('short');
+  await expect(page.getByText('At least 8 signs')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Write the backup' })).toBeDisabled();
+  const file = await backup(page, 'grey heron 9');
+  expect(readFileSync(file).subarray(0, 8).toString()).toBe('MPSEALED');
+  await openDemo(page, /Greenhouse/);
+  await field(page, 'Title of this check').fill('Greenhouse, renamed');
+  await kept(page);
+  await page.goto('/demo/safe');
+  await files(page, 'a backup').setInputFiles({
+    name: 'x.sealed',
+    mimeType: 'application/octet-stream',
+    buffer: readFileSync(file),
+  });
+  await page.getByLabel('Its passphrase').fill('grey heron 8');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('This is not its passphrase.')).toBeVisible();
+  await page.getByLabel('Its passphrase').fill('grey heron 9');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('Everything in it is here already.')).toBeVisible();
+  const checks = page.getByRole('row', { name: /checks/ });
+  await expect(checks.getByRole('cell').nth(3)).toHaveText('1');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  // One that is no backup says so.
+  await files(page, 'a backup').setInputFiles('docs/screenshots/bench.png');
+  await expect(page.getByText('This is no backup')).toBeVisible();
+});
+
+test('to a folder that was chosen once; the reminder goes when it is written', async ({ page }) => {
+  // The browser's own folder stands for one of the disk: a headless one shows no dialog to choose with.
+  await page.addInitScript(() => {
+    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
+    Reflect.deleteProperty(FileSystemDirectoryHandle.prototype, 'requestPermission');
+  });
+  await startCheck(page);
+  await field(page, 'Title of this check').fill('Winch');
+  await kept(page);
+  await page.clock.install({ time: new Date(Date.now() + 12 * 86_400_000) });
+  await page.goto('/');
+  await expect(page.getByText('Not backed up for 12 days: 1 check.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back up' }).click();
+  await page.getByRole('button', { name: 'To a folder…' }).click();
+  await expect(page.locator('[data-test="written"]')).toContainText('1 record in ');
+  const names = await page.evaluate(async () => {
+    const list: string[] = [];
+    for await (const [name, handle] of (await navigator.storage.getDirectory()) as unknown as AsyncIterable<
+      [string, FileSystemHandle]
+    >)
+      if (handle.kind === 'file') list.push(`${name} ${(await (handle as FileSystemFileHandle).getFile()).size > 300}`);
+    return list;
+  });
+  expect(names).toEqual([expect.stringMatching(/^mellow-probe-\d{4}-\d\d-\d\d-\d{4}\.zip true$/)]);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Winch' })).toBeVisible();
+  await expect(page.getByText(/Not backed up/)).toHaveCount(0);
+});
