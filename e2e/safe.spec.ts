@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
+import { newJob } from '../core/src/job/newJob.ts';
+import { newReading } from '../core/src/job/newReading.ts';
+import { saveJob } from '../core/src/job/openJob.ts';
 import { field, files, kept, openDemo, startCheck } from './bench.ts';
 
 // Everything out as one file, and back in on another device.
@@ -134,4 +137,38 @@ test('to a folder that was chosen once; the reminder goes when it is written', a
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Winch' })).toBeVisible();
   await expect(page.getByText(/Not backed up/)).toHaveCount(0);
+});
+
+test('a hostile file: an id no address can hold, a photo that is none, OL on a display; what contradicts itself is refused', async ({
+  page,
+}) => {
+  const job = newJob('a/b?c#d', '2026-01-02T03:04:05.000Z');
+  job.title = 'Odd one';
+  job.photos = [{ id: 'p', caption: 'no picture', takenAt: job.createdAt, image: 'data:image/jpeg;base64,AAAA' }];
+  job.readings = [newReading('d', 'displayed', { text: 'OL', value: 'OL' })];
+  const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page.goto('/');
+  await files(page, 'Import check files').setInputFiles([
+    file('odd.json', saveJob(job)),
+    file('twice.json', saveJob({ ...job, readings: [...job.readings, ...job.readings] })),
+    file('proved.json', saveJob({ ...job, closed: { at: job.createdAt, how: 'proved', reason: '' } })),
+    file('deep.json', `{"format":"mellow-probe/job","formatVersion":6,"a":${'['.repeat(9000)}${']'.repeat(9000)}}`),
+  ]);
+  await expect(page.getByText('odd.json: added.')).toBeVisible();
+  await expect(page.getByText(/twice.json: not opened.*the same id twice/)).toBeVisible();
+  await expect(page.getByText(/proved.json: not opened.*without any proof/)).toBeVisible();
+  await expect(page.getByText(/deep.json: not opened/)).toBeVisible();
+  await page.getByRole('link', { name: 'Odd one' }).click();
+  await expect(page.getByLabel('Title of this check')).toHaveValue('Odd one');
+  expect(new URL(page.url()).pathname).toMatch(/^\/check\/[\w-]+$/);
+  await expect(page.locator('body')).not.toContainText(/Infinity|NaN/);
+  await page.goto(`${page.url()}/report`);
+  await expect(page.locator('[data-test="unreadable"]')).toHaveText('1 photo is no picture and left out.');
+  await expect(page.locator('body')).not.toContainText(/Infinity|NaN/);
+  const [paper] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF' }).click()]);
+  expect(
+    readFileSync(await paper.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
 });

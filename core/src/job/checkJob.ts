@@ -15,6 +15,7 @@ import { stopsOf } from '../loom/loomSchema.ts';
 import { loomWeights } from '../loom/loomWeights.ts';
 import type { Job, JobReading } from './jobSchema.ts';
 import { pooled } from '../model/priorFactor.ts';
+import { ofOneKind } from './ofOneKind.ts';
 import { priorFactors } from './priorFactors.ts';
 import { boundOf, isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
 
@@ -118,7 +119,7 @@ export function checkJob(job: Job): CheckedJob {
   const problem: Problem = {
     circuit: sensorCircuit,
     thermometers: { steady: steadyC, hot: hotC },
-    readings,
+    readings: ofOneKind(readings),
     instruments: instrumentsOf(job.kit),
     factors: pooled(priorFactors(job, sensorCircuit)),
   };

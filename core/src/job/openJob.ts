@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { deeperThan } from '../records/deeperThan.ts';
+import { fileFault } from './fileFault.ts';
 import { type Job, jobSchema } from './jobSchema.ts';
 import { migrateToCurrent, NEWEST_VERSION } from './migrations/list.ts';
 
@@ -7,7 +8,7 @@ import { migrateToCurrent, NEWEST_VERSION } from './migrations/list.ts';
 export const MAX_FILE_BYTES = 20 * 1024 * 1024;
 
 /** A check is eight levels deep; its parts are some hundred thousand at the most that lists may hold. */
-const [DEEPEST, MOST_PARTS] = [24, 2_000_000];
+const [DEEPEST, MOST_PARTS] = [24, 500_000];
 
 export type OpenFault =
   | { reason: 'too-large'; bytes: number; limit: number }
@@ -32,7 +33,9 @@ export function openJob(text: string): Opened {
   } catch (error) {
     return { ok: false, reason: 'not-json', detail: error instanceof Error ? error.message.slice(0, 200) : '' };
   }
-  return openJobData(data);
+  const opened = openJobData(data);
+  const fault = opened.ok ? fileFault(opened.job) : null;
+  return fault ? { ok: false, reason: 'bad-field', ...fault, more: 0 } : opened;
 }
 
 /**

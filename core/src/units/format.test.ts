@@ -39,3 +39,16 @@ test('volts and temperatures with a true minus', () => {
   expect(formatVolt(-1.234)).toBe('−1.23 V');
   expect(formatTemperature(20, 'F')).toBe('68 °F');
 });
+
+test('what is no figure is never written as one: over the range is OL, nonsense a dash', () => {
+  for (const write of [
+    formatOhm,
+    formatVolt,
+    (v: number) => formatTemperature(v, 'C'),
+    (v: number) => formatTemperature(v, 'F'),
+  ]) {
+    expect(write(Infinity)).toBe('OL');
+    for (const none of [NaN, -Infinity, 1e308, -1e308, 1e15]) expect(write(none)).toBe('–');
+    expect(write(9e14)).not.toBe('–');
+  }
+});

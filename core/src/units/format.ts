@@ -8,9 +8,15 @@ export function shownTemperature(celsius: number, unit: TemperatureUnit): number
   return unit === 'F' ? (celsius * 9) / 5 + 32 : celsius;
 }
 
+/** Beyond this a figure is none of the trade, whatever a file says. */
+const LARGEST = 1e15;
+/** What stands for a figure that is none: over the range, or not a number. Null for one that can be written. */
+const noFigure = (value: number): string | null => (value === Infinity ? 'OL' : Math.abs(value) < LARGEST ? null : '–');
+
 /** A resistance as it is spoken of: `3.60 kΩ`, `245 Ω`, `OL`; three figures. */
 export function formatOhm(ohm: number): string {
-  if (ohm === Infinity) return 'OL';
+  const none = noFigure(ohm);
+  if (none !== null) return none;
   const { factor, unit } = ohmScale(ohm);
   return `${threeFigures(ohm / factor)} ${unit}`;
 }
@@ -33,11 +39,11 @@ function minus(text: string): string {
 }
 
 export function formatVolt(volt: number): string {
-  return `${minus(volt.toFixed(2))} V`;
+  return noFigure(volt) ?? `${minus(volt.toFixed(2))} V`;
 }
 
 export function formatTemperature(celsius: number, unit: TemperatureUnit, digits = 0): string {
-  return `${minus(shownTemperature(celsius, unit).toFixed(digits))} °${unit}`;
+  return noFigure(celsius) ?? `${minus(shownTemperature(celsius, unit).toFixed(digits))} °${unit}`;
 }
 
 /** One reading in its unit. V, Ω or °C in; text out. */

@@ -279,9 +279,10 @@ export const useJobs = defineStore('jobs', () => {
     return job ? { ok: true, job } : { ok: false, reason: 'not-kept' };
   }
 
-  /** Keeps a job that came from elsewhere, under a new id where its own is taken; null where the store does not take it. */
+  /** Keeps a job that came from elsewhere, under a new id where its own is taken or odd; null where the store does not take it. */
   async function keepCopy(from: Job): Promise<Job | null> {
-    const taken = entries.value.has(from.id) || homeless.value.has(from.id);
+    // An id that an address cannot hold would make a check that nothing leads to.
+    const taken = entries.value.has(from.id) || homeless.value.has(from.id) || !/^[\w.~-]+$/.test(from.id);
     const job = await settlePhotos(taken ? { ...from, id: newId() } : from);
     return (await keep(job)) ? job : null;
   }

@@ -11,6 +11,7 @@ import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
 import { inlinedSvg } from '../../browser/inlinedSvg.ts';
 import { fileName, saveBlob, saveFile } from '../../browser/saveFile.ts';
+import { isPicture } from '../../browser/isPicture.ts';
 import { getPhoto } from '../../storage/photoStorage.ts';
 import { useOwnWorkshop } from '../../session/ownWorkshop.ts';
 import { useSession } from '../../session/jobSession.ts';
@@ -37,6 +38,8 @@ const own = useOwnWorkshop();
 const making = ref(false);
 const fault = ref('');
 const photos = ref<{ image: string; caption: string }[]>([]);
+/** Photos that are none: one of them would make the PDF impossible. */
+const unreadable = ref(0);
 const sheet = ref<{ drawn: () => SVGSVGElement | null }>();
 
 onBeforeUnmount(judging.wantChart());
@@ -54,7 +57,9 @@ watch(
         caption: p.caption,
       })),
     );
-    photos.value = list.filter((p) => p.image !== '');
+    const shown = await Promise.all(list.map(async (p) => p.image !== '' && (await isPicture(p.image))));
+    photos.value = list.filter((_, i) => shown[i]);
+    unreadable.value = list.filter((p, i) => p.image !== '' && !shown[i]).length;
   },
   { immediate: true },
 );
@@ -136,6 +141,9 @@ const print = (): void => window.print();
     </section>
     <p v-if="fault" class="fault no-print" role="alert">
       The file could not be made: {{ fault }}. Print works without it.
+    </p>
+    <p v-if="unreadable > 0" class="fault no-print" role="status" data-test="unreadable">
+      {{ unreadable }} {{ unreadable === 1 ? 'photo is' : 'photos are' }} no picture and left out.
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
       No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.
