@@ -15,7 +15,7 @@ const place = computed(() => placesOf(props.jobs).at(0) ?? null);
 const trend = computed(() => place.value && trendOf(place.value));
 const repairs = computed(() =>
   props.jobs.flatMap(({ repair, decision }) =>
-    repair.doneAt && decision && decision.group !== 'sensor'
+    repair.doneAt && decision && !['sensor', 'healthy'].includes(decision.group)
       ? [{ at: repair.doneAt, what: `${groupName(decision.group).toLowerCase()} mended` }]
       : [],
   ),
