@@ -759,3 +759,27 @@ test('every curve a job can choose makes a model that goes one way', () => {
     expect(Math.sign(model.resistanceOhm(60) - model.resistanceOhm(20))).toBe(model.slope === 'ntc' ? -1 : 1);
   }
 });
+
+test('a figure that no meter could show is asked at its field, and nothing is computed with it', () => {
+  const asked = (measurement: string, text: string, value: number | 'OL') => {
+    const { issues, problem } = checkJob(
+      fresh((j) => (j.readings = [newReading('x', measurement, { text, value }), reading('open-voltage', 5)])),
+    );
+    return [issues.map((i) => `${i.path} ${i.issue.reason}`), problem?.readings.length];
+  };
+  expect(asked('sensor-ohms', '1e308', 1e308)).toEqual([['readings.x too-high'], 1]);
+  expect(asked('loaded-voltage', '-1e308', -1e308)).toEqual([['readings.x too-low'], 1]);
+  expect(asked('displayed', '1e308', 1e308)).toEqual([['readings.x too-high'], 1]);
+  expect(asked('displayed', 'OL', 'OL')).toEqual([['readings.x too-high'], 1]);
+  expect(asked('sensor-ohms', 'OL', 'OL')).toEqual([[], 2]);
+  expect(asked('loaded-voltage', '-0.02', -0.02)).toEqual([[], 2]);
+  const pair = {
+    id: 'p',
+    sensor: 'this',
+    phase: 'heating',
+    temperatureC: figure(20),
+    resistanceOhm: figure(1e308),
+  } as const;
+  const { issues } = checkJob(fresh((j) => (j.comparison.pairs = [pair])));
+  expect(issues.map((i) => `${i.path} ${i.issue.reason}`)).toEqual(['comparison.p.resistanceOhm too-high']);
+});

@@ -7,7 +7,7 @@ import type { Kit } from '../kit/kitSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { toldSigmaK } from '../units/toldTemperature.ts';
-import type { FieldQuantity } from '../units/quantity.ts';
+import type { FieldQuantity, Quantity } from '../units/quantity.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../units/entry.ts';
@@ -174,7 +174,8 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
     if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
     const path = `comparison.${pair.id}`;
     const bathC = readFigure(pair.temperatureC, 'told-celsius', -80, 1000);
-    const value = pairOhm(pair.resistanceOhm);
+    const read = pairOhm(pair.resistanceOhm);
+    const value = typeof read === 'number' ? (beyond(read, 'ohms') ?? read) : read;
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
     if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
@@ -191,6 +192,21 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
   });
 }
 
+/** What a meter of the trade, or a display, could show at all: V, Ω and °C. Beyond it a figure is a slip of the finger, and no engine's matter. */
+const SHOWABLE: Readonly<Record<Quantity, readonly [low: number, high: number]>> = {
+  volts: [-2000, 2000],
+  ohms: [-1e6, 1e12],
+  celsius: [-300, 5000],
+};
+function beyond(value: number, quantity: Quantity): FieldIssue | null {
+  const [low, high] = SHOWABLE[quantity];
+  if (value < low) return { ok: false, reason: 'too-low', limit: low };
+  // Over the range is a reading of ohms alone.
+  return value > high && !(value === Infinity && quantity === 'ohms')
+    ? { ok: false, reason: 'too-high', limit: high }
+    : null;
+}
+
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
   if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
   const measurement = measurementById(reading.measurement);
@@ -200,8 +216,9 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     return [];
   }
   const value = valueOf(reading.text, reading.value, measurement.quantity, { overload: true });
-  if (typeof value !== 'number') {
-    issues.push({ path, issue: value });
+  const issue = typeof value !== 'number' ? value : beyond(value, measurement.quantity);
+  if (typeof value !== 'number' || issue) {
+    if (issue) issues.push({ path, issue });
     return [];
   }
   const conditions: Conditions = { wire: reading.conditions.wire, position: reading.conditions.position };

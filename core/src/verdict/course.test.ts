@@ -30,7 +30,9 @@ test('the course begins before any reading, has a step a reading and ends with t
 
 test('of many readings the last ones are told', () => {
   const job = newJob('a', '2026-01-02T03:04:05.000Z');
-  job.readings = Array.from({ length: 14 }, (_, i) => reading(`r${i}`, 'open-voltage', 5));
+  job.readings = Array.from({ length: 14 }, (_, i) =>
+    reading(`r${i}`, i % 2 ? 'open-voltage' : 'return-drop', i % 2 ? 5 : 0),
+  );
   const course = courseOf(checkJob(job).problem!);
   expect(course).toHaveLength(12);
   expect([course[0].after, course[11].after]).toEqual(['r2', 'r13']);
