@@ -85,7 +85,6 @@ async function look(page: Page, file: string): Promise<void> {
 }
 
 const wrong: string[] = [];
-let text = '';
 try {
   if (large > 0) {
     const [old, next] = [await start(), await start()];
@@ -101,7 +100,7 @@ try {
     const taken = Date.now() - at;
     const after = await sumOf(next.page);
     if (after.sum !== before.sum) wrong.push(`large: ${before.count} records became ${after.count}`);
-    text = `${before.count} records written in ${Math.round(written / 1000)} s, looked at and taken in on another device in ${Math.round(taken / 1000)} s, ${after.sum === before.sum ? 'the same key for key' : 'NOT THE SAME'}`;
+    const text = `${before.count} records written in ${Math.round(written / 1000)} s, looked at and taken in on another device in ${Math.round(taken / 1000)} s, ${after.sum === before.sum ? 'the same key for key' : 'NOT THE SAME'}`;
     console.log(text);
     await Promise.all([old.context.close(), next.context.close()]);
   }

@@ -79,7 +79,7 @@ video {
   width: 100%;
   aspect-ratio: 4 / 3;
   object-fit: cover;
-  background: #000;
+  background: var(--line-strong);
   border-radius: 9px;
 }
 .row {
