@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seededUniform } from '../core/src/numeric/random.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
+import { noteReliability } from '../scripts/noteReliability.ts';
 import { kept, startCheck, verdict } from './bench.ts';
 import { fieldOf, type Plan, planOf, standsIn, typePlan } from './losing.ts';
 
@@ -165,7 +166,7 @@ try {
   stop();
   rmSync(folder, { recursive: true, force: true });
 }
-console.log(
-  `${count} blows (${[...done].map(([blow, n]) => `${blow} ${n}`).join(', ')}): ${lost.length} lost (bar: 0)`,
-);
+const told = `${count} blows (${[...done].map(([blow, n]) => `${blow} ${n}`).join(', ')}): ${lost.length} lost (bar: 0)`;
+console.log(told);
+noteReliability('figures typed under blows', told);
 process.exit(lost.length === 0 ? 0 : 1);

@@ -7,6 +7,7 @@ import path from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { seededUniform } from '../core/src/numeric/random.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
+import { noteReliability } from '../scripts/noteReliability.ts';
 import { files } from './bench.ts';
 import { fillLedger } from './manyChecks.ts';
 
@@ -102,6 +103,7 @@ try {
     if (after.sum !== before.sum) wrong.push(`large: ${before.count} records became ${after.count}`);
     const text = `${before.count} records written in ${Math.round(written / 1000)} s, looked at and taken in on another device in ${Math.round(taken / 1000)} s, ${after.sum === before.sum ? 'the same key for key' : 'NOT THE SAME'}`;
     console.log(text);
+    noteReliability('backup of a large workshop', text);
     await Promise.all([old.context.close(), next.context.close()]);
   }
   const old = await start();
@@ -150,9 +152,9 @@ try {
     await again.context.close();
   }
   await old.context.close();
-  console.log(
-    `${kills} kills on 200 checks: ${counts.writing} while writing, nothing changed; while taking in ${counts['nothing yet']} left nothing yet, ${counts['all of it']} all of it; ${wrong.length} wrong (bar: 0)`,
-  );
+  const told = `${kills} kills on 200 checks: ${counts.writing} while writing, nothing changed; while taking in ${counts['nothing yet']} left nothing yet, ${counts['all of it']} all of it; ${wrong.length} wrong (bar: 0)`;
+  console.log(told);
+  noteReliability('backup under kills', told);
 } catch (error) {
   wrong.push(String(error).slice(0, 600));
 } finally {

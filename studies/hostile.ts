@@ -14,6 +14,7 @@ import { typedPlaceCode } from '../core/src/register/placeKey.ts';
 import { reportOf } from '../core/src/report/reportOf.ts';
 import { takeFrame } from '../core/src/sharing/frames.ts';
 import { parseField } from '../core/src/units/parseField.ts';
+import { noteReliability } from '../scripts/noteReliability.ts';
 import { assess } from '../core/src/verdict/assessment.ts';
 import { openFaultText } from '../core/src/wording/issueText.ts';
 
@@ -132,7 +133,8 @@ for (let i = 0; i < texts; i++) {
     }
   });
 }
-console.log(`${texts} texts: ${faults.length} faults, ${slow.length} slow`);
+const textsTold = `${texts} texts: ${faults.length} faults, ${slow.length} slower than 2 s`;
+console.log(textsTold);
 
 const folder = path.resolve(import.meta.dirname, '../examples/demo');
 const good = readdirSync(folder).map((f) => readFileSync(path.join(folder, f), 'utf8'));
@@ -179,9 +181,9 @@ for (let i = 0; i < files; i++) {
   });
   if ((i + 1) % 1000 === 0) console.error(`${i + 1} files, ${judged} judged, ${faults.length} faults`);
 }
-console.log(
-  `${files} files: ${opened} opened, ${judged} judged; in all ${faults.length} faults, ${slow.length} slower than 2 s (bar: 0)`,
-);
+const told = `${files} files: ${opened} opened, ${judged} judged; in all ${faults.length} faults, ${slow.length} slower than 2 s (bar: 0)`;
+console.log(told);
+noteReliability('hostile texts and files, in process', `${textsTold}; ${told}`);
 process.exit(faults.length + slow.length === 0 ? 0 : 1);
 
 /** Replaces a part of the job, any depth, by something hostile, or a figure by another of its kind. */
