@@ -172,3 +172,18 @@ test('a hostile file: an id no address can hold, a photo that is none, OL on a d
       .toString(),
   ).toBe('%PDF-');
 });
+
+test('a browser without channels and locks between windows keeps all the same', async ({ page }) => {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(window, 'BroadcastChannel');
+    Object.defineProperty(navigator, 'locks', { value: undefined });
+  });
+  await startCheck(page);
+  await field(page, 'Title of this check').fill('Winch');
+  await field(page, 'Sensor ohms').fill('2.2k');
+  await kept(page);
+  await page.reload();
+  await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+  await page.goto('/safe');
+  await backup(page);
+});

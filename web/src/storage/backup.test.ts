@@ -240,6 +240,17 @@ describe('cut off', () => {
     // Most of them were cut off, at every stage.
     expect(cuts.filter(Boolean).length).toBeGreaterThan(12);
   });
+  test('a restore that was cut off when it was ready is taken in before another one is staged', async () => {
+    for (const id of ['a', 'b']) await w.jobStorage.jobDoor(id).write(job(id), null);
+    const blob = await backupOf();
+    await emptied();
+    const m = await modules();
+    const backup = await opened(blob);
+    await m.stageRestore(backup, backup.manifest.entries);
+    expect(Object.keys(await everything())).toEqual([]);
+    await m.stageRestore(backup, []);
+    expect(Object.keys(await everything())).toEqual(['jobs/a', 'jobs/b']);
+  });
   test('writing can be broken off', async () => {
     await fill();
     const m = await modules();

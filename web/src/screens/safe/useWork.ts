@@ -1,6 +1,12 @@
 import { ref, type Ref } from 'vue';
-import { toStorageError } from '../../storage/storageError.ts';
+import { StorageError } from '../../storage/storageError.ts';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+
+function wordsOf(error: unknown): string {
+  if (error instanceof DOMException && error.name === 'AbortError') return 'Broken off.';
+  if (error instanceof StorageError) return storageFaultText(error.fault);
+  return error instanceof Error ? error.message : String(error);
+}
 
 /** One long piece of work at a time: how far it has come, and what became of it. */
 export interface Work {
@@ -25,8 +31,7 @@ export function useWork(): Work {
       try {
         return await work();
       } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') fault.value = 'Broken off.';
-        else fault.value = `${storageFaultText(toStorageError(error).fault)} Nothing was written.`;
+        fault.value = wordsOf(error);
         return undefined;
       } finally {
         share.value = null;

@@ -53,6 +53,8 @@ export async function stageRestore(
   onProgress: OnProgress = () => undefined,
 ): Promise<BackupEntry[]> {
   const damaged: BackupEntry[] = [];
+  // One that was ready and cut off is taken in to its end first: it must not be half.
+  await finishRestore();
   await clearStage();
   let count = 0;
   for (const [i, entry] of chosen.entries()) {

@@ -14,8 +14,7 @@ const jobs = useJobs();
 const places = computed(() => {
   const name = plainName(job.machine);
   if (name === '' || job.readings.some((r) => r.value !== null)) return [];
-  const others = jobs.lines.filter((l) => l.id !== job.id && plainName(l.machine) === name);
-  return placesOfLines(others).filter((p) => p.lines[0].id !== job.id);
+  return placesOfLines(jobs.lines.filter((l) => l.id !== job.id && plainName(l.machine) === name));
 });
 async function take(id: string): Promise<void> {
   const last = await jobs.read(id);
