@@ -3,8 +3,7 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
-import PartTabs from '../../components/PartTabs.vue';
-import TopBar from '../../components/TopBar.vue';
+import PageFrame from '../../components/PageFrame.vue';
 import { useJobs } from '../../stores/jobs.ts';
 import DuePart from './DuePart.vue';
 import ExperiencePart from './ExperiencePart.vue';
@@ -23,31 +22,12 @@ onMounted(() => void jobs.load());
 </script>
 
 <template>
-  <div>
-    <TopBar back><h1 class="title">Logbook</h1></TopBar>
-    <main>
-      <PartTabs label="Parts of the logbook" base="/logbook" :parts="PARTS" :current="current.id" />
-      <div class="part-body">
-        <NoticeBar v-if="jobs.fault" kind="bad">{{ storageFaultText(jobs.fault) }}</NoticeBar>
-        <component :is="current.component" v-if="jobs.loaded" />
-        <p v-else class="soft">Reading the checks …</p>
-      </div>
-    </main>
-  </div>
+  <PageFrame
+    title="Logbook"
+    :tabs="{ label: 'Parts of the logbook', base: '/logbook', parts: PARTS, current: current.id }"
+  >
+    <NoticeBar v-if="jobs.fault" kind="bad">{{ storageFaultText(jobs.fault) }}</NoticeBar>
+    <component :is="current.component" v-if="jobs.loaded" />
+    <p v-else class="soft">Reading the checks …</p>
+  </PageFrame>
 </template>
-
-<style scoped>
-.title {
-  font-size: 17px;
-}
-main {
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 8px 12px 24px;
-}
-.part-body {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-}
-</style>

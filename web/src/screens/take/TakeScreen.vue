@@ -9,7 +9,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { unpackText } from '../../browser/packedText.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
-import TopBar from '../../components/TopBar.vue';
+import PageFrame from '../../components/PageFrame.vue';
 import { useJobs } from '../../stores/jobs.ts';
 
 /** A check from another device: out of a link, or read off its screen. It is looked at before it is kept, and never written over another. */
@@ -65,31 +65,28 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <div>
-    <TopBar back><h1 class="title">Receive a check</h1></TopBar>
-    <main>
-      <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
-      <section v-if="job" class="sheet part" aria-label="The check" data-test="received">
-        <h2>{{ job.title || 'Untitled check' }}</h2>
-        <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
-        <p class="soft">
-          Begun {{ job.createdAt.slice(0, 10) }}, {{ countText(job.readings.length, 'reading', 'readings') }}.
-          {{ job.photos.length > 0 ? 'Its photos stayed on the other device.' : '' }}
-        </p>
-        <p v-if="known" class="soft">A check of the same origin is here: this one is kept beside it.</p>
-        <div class="row">
-          <ActButton kind="main" @click="keep">Keep it</ActButton>
-          <ActButton to="/">Leave it</ActButton>
-        </div>
-      </section>
-      <section v-else class="sheet part" aria-label="Receive">
-        <p>
-          On the other device: open the check, then Share. Scan the pictures there, or open its link here. A file is
-          taken with Import on the list of checks.
-        </p>
-        <ActButton kind="main" @click="scanning = true">Scan…</ActButton>
-      </section>
-    </main>
+  <PageFrame title="Receive a check" narrow>
+    <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
+    <section v-if="job" class="sheet part" aria-label="The check" data-test="received">
+      <h2>{{ job.title || 'Untitled check' }}</h2>
+      <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
+      <p class="soft">
+        Begun {{ job.createdAt.slice(0, 10) }}, {{ countText(job.readings.length, 'reading', 'readings') }}.
+        {{ job.photos.length > 0 ? 'Its photos stayed on the other device.' : '' }}
+      </p>
+      <p v-if="known" class="soft">A check of the same origin is here: this one is kept beside it.</p>
+      <div class="row">
+        <ActButton kind="main" @click="keep">Keep it</ActButton>
+        <ActButton to="/">Leave it</ActButton>
+      </div>
+    </section>
+    <section v-else class="sheet part" aria-label="Receive">
+      <p>
+        On the other device: open the check, then Share. Scan the pictures there, or open its link here. A file is taken
+        with Import on the list of checks.
+      </p>
+      <ActButton kind="main" @click="scanning = true">Scan…</ActButton>
+    </section>
     <ScanSheet
       v-if="scanning"
       title="Scan the pictures"
@@ -97,21 +94,10 @@ async function keep(): Promise<void> {
       @found="found"
       @close="((scanning = false), (collected = null))"
     />
-  </div>
+  </PageFrame>
 </template>
 
 <style scoped>
-.title {
-  font-size: 17px;
-}
-main {
-  max-width: 720px;
-  margin: 0 auto;
-  padding: 14px 12px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-}
 .part {
   padding: 14px 18px;
   display: flex;

@@ -3,8 +3,7 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
-import PartTabs from '../../components/PartTabs.vue';
-import TopBar from '../../components/TopBar.vue';
+import PageFrame from '../../components/PageFrame.vue';
 import { useTraining } from '../../stores/training.ts';
 import { trainingLines } from '../../workers/trainingClient.ts';
 import CasesPart from './CasesPart.vue';
@@ -29,35 +28,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <div>
-    <TopBar back class="no-print"><h1 class="title">Training</h1></TopBar>
-    <main>
-      <PartTabs label="Parts of the training" base="/train" :parts="PARTS" :current="current.id" />
-      <div class="part-body">
-        <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
-        <component :is="current.component" />
-      </div>
-    </main>
-  </div>
+  <PageFrame
+    title="Training"
+    :tabs="{ label: 'Parts of the training', base: '/train', parts: PARTS, current: current.id }"
+  >
+    <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
+    <component :is="current.component" />
+  </PageFrame>
 </template>
-
-<style scoped>
-.title {
-  font-size: 17px;
-}
-main {
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 8px 12px 24px;
-}
-.part-body {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-}
-@media print {
-  .no-print {
-    display: none;
-  }
-}
-</style>
