@@ -47,10 +47,15 @@ const rows = computed((): Row[] => {
 const COLUMNS: readonly Column<Row>[] = [
   { key: 'group', title: 'fault', text: (r) => groupName(r.group) },
   { key: 'usual', title: 'default', mono: true, text: (r) => percent(r.usual) },
-  { key: 'own', title: 'with yours', mono: true, text: (r) => percent(r.own) },
-  { key: 'decided', title: 'closed with proof', mono: true, text: (r) => r.decided },
-  { key: 'back', title: 'came back', mono: true, text: (r) => r.cameBack },
-  { key: 'tool', title: 'tool said so', mono: true, text: (r) => `${r.toolSaid} of ${r.decided - r.cameBack}` },
+  { key: 'own', title: 'yours', mono: true, text: (r) => percent(r.own) },
+  { key: 'decided', title: 'proved', mono: true, text: (r) => r.decided },
+  { key: 'back', title: 'back', mono: true, text: (r) => r.cameBack || '–' },
+  {
+    key: 'tool',
+    title: 'tool said so',
+    mono: true,
+    text: (r) => (r.decided > r.cameBack ? `${r.toolSaid}/${r.decided - r.cameBack}` : '–'),
+  },
 ];
 const minutes = computed(() => record.value.minutes);
 const exportCsv = (): void =>
@@ -89,8 +94,8 @@ const exportCsv = (): void =>
       </div>
       <FactTable label="Base rates" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.group" />
       <p class="soft small">
-        A check whose fault came back was decided wrongly and teaches no rate. What other fields tell is the start for
-        this one; a circuit’s own checks weigh most in its next check.
+        “back”: the fault came back, so it was decided wrongly and teaches no rate. What other fields tell is the start
+        for this one; a circuit’s own checks weigh most in its next check.
       </p>
     </section>
     <section class="sheet part two" aria-label="How often it was right">
