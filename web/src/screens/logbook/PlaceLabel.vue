@@ -25,9 +25,9 @@ const print = (): void => window.print();
       <ActButton kind="quiet" :to="`/logbook/place/${code}`">‹ Place</ActButton>
       <ActButton kind="main" @click="print">Print</ActButton>
     </TopBar>
-    <PaperLight>
-      <main v-if="place" class="light" aria-label="Label">
-        <div class="label">
+    <main v-if="place" aria-label="Label">
+      <PaperLight
+        ><div class="light label">
           <QrCode :text="address" :label="`QR code: ${address}`" />
           <div class="words">
             <h1>{{ place.machine }}</h1>
@@ -35,21 +35,20 @@ const print = (): void => window.print();
             <p class="code">{{ place.code }}</p>
             <p class="soft">Sensor checks: last {{ place.lines[0].createdAt.slice(0, 10) }}</p>
           </div>
-        </div>
-        <p class="soft no-print note">
-          Scan it in the logbook, or type the seven signs: they are made from the names of machine and circuit and lead
-          to this place on every device that has its checks. The address in the QR code leads here:
-          <span class="mono">{{ address }}</span>
-        </p>
-      </main>
-      <p v-else-if="jobs.loaded" class="soft none">No place here has the code {{ code }}.</p>
-    </PaperLight>
+        </div></PaperLight
+      >
+      <p class="soft no-print note">
+        Scan it in the logbook, or type the seven signs: they are made from the names of machine and circuit and lead to
+        this place on every device that has its checks. The address in the QR code leads here:
+        <span class="mono">{{ address }}</span>
+      </p>
+    </main>
+    <main v-else-if="jobs.loaded" class="soft">No place here has the code {{ code }}.</main>
   </div>
 </template>
 
 <style scoped>
-main,
-.none {
+main {
   max-width: 620px;
   margin: 16px auto;
   padding: 0 12px;
