@@ -159,7 +159,7 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await expect(page.getByText('The range was too low')).toBeVisible();
   await page.getByRole('link', { name: 'Progress' }).click();
   await expect(page.locator('[data-test="weak"]')).toContainText('1 of 1');
-  await expect(page.getByRole('img', { name: /said 90 %, right 0 % of 1/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /said 90 %: right in 0 % of 1/ })).toBeVisible();
   const download = page.waitForEvent('download');
   await press(page, 'Export all cases');
   await files(page, 'Cases from a file').setInputFiles(await (await download).path());
