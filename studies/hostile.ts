@@ -207,7 +207,7 @@ function strike(node: unknown): void {
     // Half of the strikes keep the kind, so that the file opens and is judged.
     if (typeof value === 'number' && uniform() < 0.5) at[key] = value * pick([0, -1, 1e3, 1e-6, 1e12]);
     else if (typeof value === 'string' && uniform() < 0.5) at[key] = hostileText(4).replace(/NaN|Infinity/g, '');
-    else at[key] = pick(HOSTILE);
+    else at[key] = structuredClone(pick(HOSTILE));
     return;
   }
 }
