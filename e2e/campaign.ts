@@ -1,12 +1,11 @@
 // Reloads, closings, kills and failing stores at random moments: nothing that was typed may be lost. `npm run campaign [trials, 2000] [first seed, 1]`
 // (some forty minutes). Every trial types a seeded figure, is struck at a seeded moment, and looks what stands there afterwards.
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seededUniform } from '../core/src/numeric/random.ts';
-import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
+import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
 import { kept, startCheck, verdict } from './bench.ts';
 import { fieldOf, type Plan, planOf, standsIn, typePlan } from './losing.ts';
@@ -42,11 +41,6 @@ const opened = async (at: Page): Promise<void> => {
   await at.goto(check);
   await verdict(at).waitFor();
 };
-/** The browser dies as by a power switch: every process of this profile at once. */
-function kill(): void {
-  spawnSync('pkill', ['-KILL', '-f', `user-data-dir=${folder}`]);
-}
-
 /** One trial; returns what was lost, or nothing. */
 async function trial(seed: number): Promise<string | null> {
   const plan: Plan = planOf(seed);
@@ -87,7 +81,7 @@ async function trial(seed: number): Promise<string | null> {
       // Only what the store has acknowledged is owed: the page says "kept".
       const typed = await typePlan(page, plan);
       await kept(page);
-      kill();
+      killBrowser(folder);
       await context.close().catch(() => undefined);
       await start();
       await opened(page);

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { seededUniform } from '../core/src/numeric/random.ts';
-import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
+import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
 import { files } from './bench.ts';
 import { fillLedger } from './manyChecks.ts';
@@ -28,8 +28,6 @@ async function start(folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-back
   });
   return { context, folder, page: context.pages()[0] ?? (await context.newPage()) };
 }
-const kill = ({ folder }: Pick<Browser, 'folder'>): void =>
-  void spawnSync('pkill', ['-KILL', '-f', `user-data-dir=${folder}`]);
 
 /** Sum of everything in the stores of checks and photos, and how many records. */
 const sumOf = (page: Page): Promise<{ count: number; sum: string }> =>
@@ -120,7 +118,7 @@ try {
       await old.page.goto('/safe');
       await old.page.getByRole('button', { name: 'Write the backup' }).click();
       await old.page.waitForTimeout(uniform() * 900);
-      kill(old);
+      killBrowser(old.folder);
       await old.context.close().catch(() => undefined);
       Object.assign(old, await start(old.folder));
       await old.page.goto('/');
@@ -134,7 +132,7 @@ try {
     await look(next.page, keep);
     await next.page.getByRole('button', { name: /^Take in/ }).click();
     await next.page.waitForTimeout(uniform() * 2500);
-    kill(next);
+    killBrowser(next.folder);
     await next.context.close().catch(() => undefined);
     const again = await start(next.folder);
     await again.page.goto('/');
@@ -160,7 +158,7 @@ try {
 } finally {
   stop();
   for (const folder of folders) {
-    kill({ folder });
+    killBrowser(folder);
     rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
   }
 }

@@ -1,5 +1,5 @@
 // The built page and a browser for it, for the commands that drive it outside the browser tests.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import path from 'node:path';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -17,6 +17,10 @@ export const CHROMIUM = {
     '--disable-sync',
   ],
 };
+
+/** A browser dies as by a power switch: every process of this profile at once. */
+export const killBrowser = (profile: string): void =>
+  void spawnSync('pkill', ['-KILL', '-f', `user-data-dir=${profile}`]);
 
 /** Serves the built page (`npm run build` first) on a port of this machine. Throws where it does not answer within 20 s. */
 export async function servePage(port: number): Promise<{ url: string; stop: () => void }> {

@@ -174,8 +174,7 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
     if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
     const path = `comparison.${pair.id}`;
     const bathC = readFigure(pair.temperatureC, 'told-celsius', -80, 1000);
-    const read = pairOhm(pair.resistanceOhm);
-    const value = typeof read === 'number' ? (beyond(read, 'ohms') ?? read) : read;
+    const value = showable(pairOhm(pair.resistanceOhm), 'ohms');
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
     if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
@@ -198,13 +197,13 @@ const SHOWABLE: Readonly<Record<Quantity, readonly [low: number, high: number]>>
   ohms: [-1e6, 1e12],
   celsius: [-300, 5000],
 };
-function beyond(value: number, quantity: Quantity): FieldIssue | null {
+function showable(value: number | FieldIssue, quantity: Quantity): number | FieldIssue {
+  if (typeof value !== 'number') return value;
   const [low, high] = SHOWABLE[quantity];
   if (value < low) return { ok: false, reason: 'too-low', limit: low };
   // Over the range is a reading of ohms alone.
-  return value > high && !(value === Infinity && quantity === 'ohms')
-    ? { ok: false, reason: 'too-high', limit: high }
-    : null;
+  if (value === Infinity && quantity === 'ohms') return value;
+  return value > high ? { ok: false, reason: 'too-high', limit: high } : value;
 }
 
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
@@ -215,10 +214,10 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     issues.push({ path, issue: { ok: false, reason: 'not-on-this-layout' } });
     return [];
   }
-  const value = valueOf(reading.text, reading.value, measurement.quantity, { overload: true });
-  const issue = typeof value !== 'number' ? value : beyond(value, measurement.quantity);
-  if (typeof value !== 'number' || issue) {
-    if (issue) issues.push({ path, issue });
+  const { quantity } = measurement;
+  const value = showable(valueOf(reading.text, reading.value, quantity, { overload: true }), quantity);
+  if (typeof value !== 'number') {
+    issues.push({ path, issue: value });
     return [];
   }
   const conditions: Conditions = { wire: reading.conditions.wire, position: reading.conditions.position };

@@ -40,9 +40,17 @@ function sameIds(job: Job): FileFault | null {
   return null;
 }
 
+interface Typed {
+  text: string;
+  value: number | 'OL' | null;
+}
+type TypedAt = [path: FileFault['path'], entry: Typed, quantity: FieldQuantity];
+
 function otherValue(job: Job): FileFault | null {
   const { circuit } = job;
-  const typed: [string[], { text: string; value: number | 'OL' | null }, FieldQuantity][] = [
+  const ofReadings = (path: string[], list: readonly (Typed & { measurement: string })[]): TypedAt[] =>
+    list.map((r, i) => [[...path, i], r, measurementById(r.measurement).quantity]);
+  const typed: TypedAt[] = [
     [['temperatureC'], job.temperatureC, 'told-celsius'],
     [['hotTemperatureC'], job.hotTemperatureC, 'told-celsius'],
     [['proof', 'temperatureC'], job.proof.temperatureC, 'told-celsius'],
@@ -50,23 +58,15 @@ function otherValue(job: Job): FileFault | null {
     [['circuit', 'pullUpOhm'], circuit.pullUpOhm, 'ohms'],
     [['circuit', 'hotPullUpOhm'], circuit.hotPullUpOhm, 'ohms'],
     [['circuit', 'supplyV'], circuit.supplyV, 'volts'],
-    ...job.readings.map((r, i): [string[], typeof r, FieldQuantity] => [
-      ['readings', String(i)],
-      r,
-      measurementById(r.measurement).quantity,
-    ]),
-    ...job.proof.readings.map((r, i): [string[], typeof r, FieldQuantity] => [
-      ['proof', 'readings', String(i)],
-      r,
-      measurementById(r.measurement).quantity,
-    ]),
+    ...ofReadings(['readings'], job.readings),
+    ...ofReadings(['proof', 'readings'], job.proof.readings),
   ];
-  const bad = typed.find(([, entry, quantity]) => !says(entry.text, entry.value, quantity));
+  const bad = typed.find(([, entry, quantity]) => !says(entry, quantity));
   return bad ? { path: [...bad[0], 'value'], detail: 'the value is not what its text says' } : null;
 }
 
 /** Could the text be read as the value, in °C or in °F? A text that is not understood (today) proves nothing. */
-function says(text: string, value: number | 'OL' | null, quantity: FieldQuantity): boolean {
+function says({ text, value }: Typed, quantity: FieldQuantity): boolean {
   if (value === null) return true;
   const read = (['C', 'F'] as const).flatMap((temperatureUnit) => {
     const parsed = parseField(text, quantity, { temperatureUnit, overload: true });

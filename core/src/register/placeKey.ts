@@ -1,3 +1,5 @@
+import { fnv1a } from '../numeric/fnv1a.ts';
+
 /** A name as people mean it: spacing, capitals and the width of letters aside. */
 export const plainName = (text: string): string => text.normalize('NFKC').trim().toLowerCase().replace(/\s+/g, ' ');
 
@@ -20,14 +22,13 @@ const LENGTH = 7;
  * thousand places two have the same code once in some 35 000 workshops.
  */
 export function placeCode(key: string): string {
-  // Two 32-bit sums (FNV-1a, from two starts), taken together: one alone has too few values for seven signs.
-  const sum = (start: number): number => {
-    let h = start;
-    for (const char of new TextEncoder().encode(key)) h = Math.imul(h ^ char, 0x01000193) >>> 0;
-    h = Math.imul(h ^ (h >>> 15), 0x85ebca6b) >>> 0;
+  // Two 32-bit sums, from two starts and stirred, taken together: one alone has too few values for seven signs.
+  const bytes = new TextEncoder().encode(key);
+  const stirred = (sum: number): number => {
+    const h = Math.imul(sum ^ (sum >>> 15), 0x85ebca6b) >>> 0;
     return (h ^ (h >>> 13)) >>> 0;
   };
-  let rest = sum(0x811c9dc5) * 2 ** 20 + (sum(0x9747b28c) >>> 12);
+  let rest = stirred(fnv1a(bytes)) * 2 ** 20 + (stirred(fnv1a(bytes, 0x9747b28c)) >>> 12);
   let code = '';
   for (let i = 0; i < LENGTH; i++) {
     code += SIGNS[rest % SIGNS.length];

@@ -38,6 +38,10 @@ export function placesOfLines(lines: readonly JobLine[]): PlaceEntry[] {
   return [...found.values()];
 }
 
+/** The place with a code; null where there is none. */
+export const placeByCode = (places: readonly PlaceEntry[], code: string | null): PlaceEntry | null =>
+  places.find((p) => p.code === code) ?? null;
+
 /** The register: machines with their places, the one worked on last first. */
 export function machinesOf(places: readonly PlaceEntry[]): MachineEntry[] {
   const found = new Map<string, MachineEntry>();

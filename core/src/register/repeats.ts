@@ -1,6 +1,7 @@
 import type { JobLine } from '../job/jobList.ts';
-import { FAULT_GROUPS, type FaultGroup } from '../units/vocabulary.ts';
+import type { FaultGroup } from '../units/vocabulary.ts';
 import { placeKey, plainName } from './placeKey.ts';
+import { placesOfLines } from './register.ts';
 
 /** The same fault found in the same kind of circuit on several machines. */
 export interface SharedFault {
@@ -19,7 +20,7 @@ export function sharedFaults(lines: readonly JobLine[]): SharedFault[] {
   const found = new Map<string, SharedFault>();
   for (const line of lines) {
     if (!line.group || line.group === 'healthy' || plainName(line.machine) === '') continue;
-    const key = `${FAULT_GROUPS.indexOf(line.group)} ${plainName(line.circuit)}`;
+    const key = `${line.group} ${plainName(line.circuit)}`;
     const fault = found.get(key) ?? { group: line.group, circuit: line.circuit, machines: [], lines: [] };
     fault.lines.push(line);
     if (!fault.machines.some((m) => plainName(m) === plainName(line.machine))) fault.machines.push(line.machine.trim());
@@ -40,19 +41,17 @@ export interface FittedPart {
 /** Parts that failed again where they had been fitted, the most often first. */
 export function failingParts(lines: readonly JobLine[]): FittedPart[] {
   const found = new Map<string, FittedPart>();
-  for (const line of lines) {
-    const { partNumber, repairedAt, group } = line;
-    if (plainName(partNumber) === '' || !repairedAt || group !== 'sensor') continue;
-    const part = found.get(plainName(partNumber)) ?? { partNumber: partNumber.trim(), fitted: 0, failedAgain: 0 };
-    const place = placeKey(line.machine, line.circuit);
-    const later = lines.filter(
-      (l) => place !== '' && placeKey(l.machine, l.circuit) === place && l.createdAt > repairedAt && l.id !== line.id,
-    );
+  const places = new Map(placesOfLines(lines).map((place) => [place.key, place]));
+  for (const { id, machine, circuit, partNumber, repairedAt, group } of lines) {
+    const number = plainName(partNumber);
+    if (number === '' || !repairedAt || group !== 'sensor') continue;
+    const part = found.get(number) ?? { partNumber: partNumber.trim(), fitted: 0, failedAgain: 0 };
     part.fitted++;
-    // The next check there tells: what comes after its repair is another part's.
-    const next = later.sort((a, b) => a.createdAt.localeCompare(b.createdAt)).at(0);
+    // The next check there tells: what comes after its repair is another part's. A place has its checks newest first.
+    const here = places.get(placeKey(machine, circuit))?.lines ?? [];
+    const next = here.filter((l) => l.createdAt > repairedAt && l.id !== id).at(-1);
     if (next?.group === 'sensor') part.failedAgain++;
-    found.set(plainName(partNumber), part);
+    found.set(number, part);
   }
   return [...found.values()].filter((p) => p.failedAgain > 0).sort((a, b) => b.failedAgain - a.failedAgain);
 }

@@ -1,3 +1,5 @@
+import { fnv1a } from '../numeric/fnv1a.ts';
+
 /**
  * A text told in pictures, one after the other, each short enough to be read off a screen: `MP1 sum number of count text`. They may come in any order
  * and more than once.
@@ -6,13 +8,10 @@ const LETTERS = 'MP1';
 /** Signs in one picture: what a phone reads off a screen at arm's length. */
 export const FRAME_SIGNS = 420;
 const MOST_FRAMES = 400;
+const FRAME = new RegExp(`^${LETTERS} ([0-9a-f]{8}) (\\d{1,3}) (\\d{1,3}) (.+)$`);
 
-/** A check sum of a text (FNV-1a, 32 bits), as eight hexadecimal digits. */
-function sumOf(text: string): string {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  return h.toString(16).padStart(8, '0');
-}
+/** A check sum of a text, as eight hexadecimal digits. */
+const sumOf = (text: string): string => fnv1a(new TextEncoder().encode(text)).toString(16).padStart(8, '0');
 
 /** Cuts a text into its frames; null where it is too long to be told so. */
 export function framesOf(text: string): string[] | null {
@@ -37,7 +36,7 @@ export type Took =
 
 /** Takes one picture's text to what was collected. A frame of another text begins anew; what is no frame changes nothing. */
 export function takeFrame(collected: Collected | null, frame: string): Took {
-  const found = /^MP1 ([0-9a-f]{8}) (\d{1,3}) (\d{1,3}) (.+)$/.exec(frame);
+  const found = FRAME.exec(frame);
   if (!found) return { kind: 'other' };
   const [sum, number, count, part] = [found[1], Number(found[2]), Number(found[3]), found[4]];
   if (number < 1 || number > count || count > MOST_FRAMES) return { kind: 'other' };

@@ -3,6 +3,7 @@ import { parallelOhm, type Plug, type Probe, SolvedCircuit } from '../circuit/so
 import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import { noiseOf } from '../model/predictor.ts';
 import { normalQuantile } from '../numeric/normal.ts';
+import { fnv1a } from '../numeric/fnv1a.ts';
 import { seededUniform } from '../numeric/random.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { bridges, type CavityPair, keyFor, type Mistake, plugFor, type SetUp, waitsFor } from './setUp.ts';
@@ -157,10 +158,8 @@ function streamOf(
   { state, at, plug }: SetUp,
   nth: number,
 ): number {
-  let hash = key.seed + 1;
-  for (const c of `${number} ${id} ${JSON.stringify(conditions)} ${state} ${at} ${plug} ${nth}`)
-    hash = Math.imul(hash ^ c.charCodeAt(0), 0x01000193) >>> 0;
-  return hash;
+  const told = `${number} ${id} ${JSON.stringify(conditions)} ${state} ${at} ${plug} ${nth}`;
+  return fnv1a(new TextEncoder().encode(told), key.seed + 1);
 }
 
 const FULL: Readonly<Record<Exclude<SetUp['range'], 'auto'>, { ohm: number; factor: number }>> = {

@@ -48,8 +48,8 @@ export function driftOf(points: readonly Dated[]): Drift | null {
   };
 }
 
-/** 1σ enough that it is called a drift: two and a half of a hundred would be called one without it. */
-const SURE_SIGMAS = 1.96;
+/** So many σ either way hold 95 of a hundred; a rate beyond them is called a drift. */
+export const SURE_SIGMAS = 1.96;
 
 /** Is the rate beyond what chance makes of it? */
 export const drifts = ({ perYearK, perYearSigmaK }: Drift): boolean => Math.abs(perYearK) > SURE_SIGMAS * perYearSigmaK;

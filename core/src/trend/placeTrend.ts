@@ -68,6 +68,10 @@ export const yearsOf = (at: string): number => Date.parse(at) / YEAR_MS;
 /** A tolerance is told as limits; they lie at so many of the curve's 1σ. */
 const LIMIT_SIGMAS = Math.sqrt(3);
 
+/** The figures that make the drift: of the sensor that is in it now, by itself or proved. */
+export const ownPoints = ({ points, changes }: Pick<PlaceTrend, 'points' | 'changes'>): TrendPoint[] =>
+  points.filter((p) => p.counts && p.sensor === changes.length);
+
 /** Everything ever read at a place, as deviation from its curve over time; a check whose curve is not known has no figures to hold to it. */
 export function trendOf({ jobs }: Place): PlaceTrend {
   const points: TrendPoint[] = [];
@@ -85,7 +89,7 @@ export function trendOf({ jobs }: Place): PlaceTrend {
     const at = job.temperatureC.value ?? 25;
     toleranceK = (LIMIT_SIGMAS * model.toleranceLog) / Math.abs(slopeAt(model, at));
   }
-  const own = points.filter((p) => p.counts && p.sensor === changes.length);
+  const own = ownPoints({ points, changes });
   const dated = own.map((p) => ({ years: yearsOf(p.at), deviationK: p.deviationK, sigmaK: p.sigmaK }));
   const drift = driftOf(dated);
   const last = Math.max(...dated.map((d) => d.years));

@@ -8,6 +8,9 @@ export function shownTemperature(celsius: number, unit: TemperatureUnit): number
   return unit === 'F' ? (celsius * 9) / 5 + 32 : celsius;
 }
 
+/** A difference of temperatures, K, in the unit shown. */
+export const shownDifference = (kelvin: number, unit: TemperatureUnit): number => (unit === 'F' ? 1.8 : 1) * kelvin;
+
 /** Beyond this a figure is none of the trade, whatever a file says. */
 const LARGEST = 1e15;
 /** What stands for a figure that is none: over the range, or not a number. Null for one that can be written. */

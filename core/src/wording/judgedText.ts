@@ -6,6 +6,7 @@ import {
   formatProbability,
   formatTemperature,
   type TemperatureUnit,
+  shownDifference,
 } from '../units/format.ts';
 
 /** What a display that is off by so much does to the machine. Common practice, no source. */
@@ -42,7 +43,7 @@ export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit
   const decision = { accept: 'Passes.', reject: 'Fails.', open: 'Open: neither passed nor failed at 95 %.' }[
     j.decision
   ];
-  const off = Math.abs(j.errorK) * (unit === 'F' ? 1.8 : 1);
+  const off = shownDifference(Math.abs(j.errorK), unit);
   const lines = [
     { text: `${decision} ${inside} ${should}`, odd: j.decision !== 'accept' },
     { text: rule, odd: empty },

@@ -1,6 +1,7 @@
+import { countText } from './ledgerText.ts';
 import { measurementById } from '../measurements/list.ts';
-import { drifts } from '../trend/drift.ts';
-import type { PlaceTrend, TrendPoint } from '../trend/placeTrend.ts';
+import { drifts, SURE_SIGMAS } from '../trend/drift.ts';
+import { ownPoints, type PlaceTrend, type TrendPoint } from '../trend/placeTrend.ts';
 
 const signed = (value: number, digits = 1): string =>
   `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`.replace(/^[+−](0\.0*)$/, '$1');
@@ -11,13 +12,14 @@ export function trendPointText({ measurement, deviationK, sigmaK, atC }: TrendPo
 }
 
 /** What the course of a place says, in a sentence or two. */
-export function trendText({ points, changes, drift, outOn, toleranceK }: PlaceTrend): string {
-  const own = points.filter((p) => p.counts && p.sensor === changes.length).length;
+export function trendText(trend: PlaceTrend): string {
+  const { points, changes, drift, outOn, toleranceK } = trend;
+  const own = ownPoints(trend).length;
   const fresh =
     changes.length > 0 ? ` since the sensor was changed on ${changes[changes.length - 1].at.slice(0, 10)}` : '';
-  if (!drift)
-    return `${own} ${own === 1 ? 'figure' : 'figures'}${fresh}: too few, or too near together, to tell a drift.`;
-  const rate = `${signed(drift.perYearK)} K a year (95 %: ${signed(drift.perYearK - 1.96 * drift.perYearSigmaK)} … ${signed(drift.perYearK + 1.96 * drift.perYearSigmaK)})`;
+  if (!drift) return `${countText(own, 'figure', 'figures')}${fresh}: too few, or too near together, to tell a drift.`;
+  const off = SURE_SIGMAS * drift.perYearSigmaK;
+  const rate = `${signed(drift.perYearK)} K a year (95 %: ${signed(drift.perYearK - off)} … ${signed(drift.perYearK + off)})`;
   if (!drifts(drift)) return `${own} figures${fresh}: no drift to be told, ${rate}.`;
   const last = points
     .map((p) => p.at.slice(0, 10))

@@ -36,13 +36,15 @@ export function fetchAhead(): void {
   const parts = [...SCREENS.map((s) => s.component), ...LATER_PARTS];
   const next = (): void => {
     const part = parts.shift();
-    if (!part) void goOffline();
+    if (!part) {
+      void goOffline();
+      return;
+    }
     // One that fails is asked for again when it is needed, and said then.
-    if (part)
-      void part().then(
-        () => later(next),
-        () => undefined,
-      );
+    void part().then(
+      () => later(next),
+      () => undefined,
+    );
   };
   later(next);
 }

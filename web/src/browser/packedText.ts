@@ -1,46 +1,36 @@
+import { fromBase64, toBase64 } from './base64.ts';
+
 /** A text, deflated and in the signs of addresses: base64url, RFC 4648 section 5. */
 export async function packText(text: string): Promise<string> {
-  const bytes = await through(new Blob([text]), new CompressionStream('deflate-raw'), Infinity);
-  let raw = '';
-  for (const byte of bytes) raw += String.fromCharCode(byte);
-  return btoa(raw).replace(/\+/g, '-').replace(/\//g, '_').replace(/=+$/, '');
+  const packed = await through(new Blob([text]), new CompressionStream('deflate-raw'), Infinity);
+  const bytes = new Uint8Array(await packed.arrayBuffer());
+  return toBase64(bytes).replace(/\+/g, '-').replace(/\//g, '_').replace(/=+$/, '');
 }
 
 /** What `packText` made; null where it is something else, or would be larger than `most` bytes. */
 export async function unpackText(packed: string, most: number): Promise<string | null> {
   try {
-    const raw = atob(packed.replace(/-/g, '+').replace(/_/g, '/'));
-    const bytes = Uint8Array.from(raw, (c) => c.charCodeAt(0));
+    const bytes = fromBase64(packed.replace(/-/g, '+').replace(/_/g, '/'));
     const plain = await through(new Blob([bytes]), new DecompressionStream('deflate-raw'), most);
-    return new TextDecoder('utf-8', { fatal: true }).decode(plain);
+    return new TextDecoder('utf-8', { fatal: true }).decode(await plain.arrayBuffer());
   } catch {
     return null;
   }
 }
 
-async function through(
-  blob: Blob,
-  by: ReadableWritablePair<Uint8Array, BufferSource>,
-  most: number,
-): Promise<Uint8Array> {
+/** Throws as soon as more than `most` bytes have come out: a small text may unpack without end. */
+async function through(blob: Blob, by: ReadableWritablePair<Uint8Array, BufferSource>, most: number): Promise<Blob> {
   const reader = blob.stream().pipeThrough(by).getReader();
-  const parts: Uint8Array[] = [];
+  const parts: BlobPart[] = [];
   let size = 0;
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) break;
+    if (done) return new Blob(parts);
     size += value.length;
     if (size > most) {
       await reader.cancel();
       throw new Error('larger than it may be');
     }
-    parts.push(value);
+    parts.push(value as Uint8Array<ArrayBuffer>);
   }
-  const all = new Uint8Array(size);
-  let at = 0;
-  for (const part of parts) {
-    all.set(part, at);
-    at += part.length;
-  }
-  return all;
 }

@@ -57,7 +57,9 @@ async function emptied(): Promise<void> {
 }
 async function backupOf(kinds?: readonly ('job' | 'photo' | 'shelf' | 'log' | 'training')[]): Promise<Blob> {
   const m = await modules();
-  return (await m.backupBlob(kinds ?? m.KIND_LIST)).blob;
+  const into = m.intoBlob();
+  await m.writeBackup(into.sink, kinds ?? m.KIND_LIST);
+  return into.blob();
 }
 async function opened(blob: Blob) {
   const result = await (await modules()).openBackup(blob);
@@ -202,6 +204,14 @@ describe('what is here and what is there', () => {
       data: { nonsense: true },
     });
   });
+  test('the preview says so too, even of an envelope with the same revision: else it would never be chosen', async () => {
+    await w.jobStorage.jobDoor('a').write(job('a'), null);
+    const [entry] = (await opened(await backupOf(['job']))).manifest.entries;
+    const standing = async () => (await (await modules()).standings([entry])).get(entry);
+    expect(await standing()).toBe('same');
+    await put('jobs', 'a', { kept: 1, ...entry.kept, value: { nonsense: true } });
+    expect(await standing()).toBe('new');
+  });
 });
 
 describe('cut off', () => {
@@ -255,7 +265,7 @@ describe('cut off', () => {
     await fill();
     const m = await modules();
     const stop = new AbortController();
-    const written = m.backupBlob(m.KIND_LIST, (done) => done === 2 && stop.abort(), stop.signal);
+    const written = m.writeBackup(m.intoBlob().sink, m.KIND_LIST, (done) => done === 2 && stop.abort(), stop.signal);
     await expect(written).rejects.toThrow();
   });
 });

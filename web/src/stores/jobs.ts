@@ -15,21 +15,16 @@ import {
   changeStoredJob,
   checkLedger,
   type DamagedRecord,
-  emptyBin,
   entryOf,
   jobAhead,
   jobDoor,
   onJobsElsewhere,
   readEntry,
-  removeJob,
-  restoreJob,
 } from '../storage/jobStorage.ts';
 import { type LedgerEntry, readLedger } from '../storage/ledger.ts';
-import { getPhoto, putPhoto, settlePhotos } from '../storage/photoStorage.ts';
+import { settlePhotos, withPhotos } from '../storage/photoStorage.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
-
-/** What was removed stays in the bin this long, ms. */
-const BIN_MS = 24 * 3600 * 1000;
+import { emptyOldBin, removals } from './removals.ts';
 
 /** The list of kept jobs. */
 export const useJobs = defineStore('jobs', () => {
@@ -39,7 +34,6 @@ export const useJobs = defineStore('jobs', () => {
   const homeless = shallowRef<ReadonlyMap<string, Job>>(new Map());
   const loaded = ref(false);
   const fault = ref<StorageFault | null>(null);
-  const removed = shallowRef<readonly JobLine[]>([]);
 
   const lines = computed<readonly JobLine[]>(() =>
     [...[...homeless.value.values()].map(jobLine), ...[...entries.value.values()].map((e) => e.line)].sort((a, b) =>
@@ -61,7 +55,7 @@ export const useJobs = defineStore('jobs', () => {
       if (kept.size === 0) await comparing;
       else void comparing.catch(failed);
       fault.value = null;
-      void emptyBin(new Date(Date.now() - BIN_MS).toISOString()).catch(() => undefined);
+      void emptyOldBin();
     } catch (error) {
       failed(error);
     }
@@ -175,20 +169,8 @@ export const useJobs = defineStore('jobs', () => {
     const now = nowIso();
     const id = newId();
     const title = job.title === '' ? 'Copy' : `${job.title.slice(0, LONGEST.line - ' (copy)'.length)} (copy)`;
-    const photos = await Promise.all(
-      job.photos.map(async (p) => {
-        const image = p.image ?? (await getPhoto(job.id, p.id));
-        if (image === null) return p;
-        try {
-          await putPhoto(id, p.id, image);
-          return { ...p, image: null };
-        } catch {
-          // What the photos' own store does not take goes with the job.
-          return { ...p, image };
-        }
-      }),
-    );
-    await keep({ ...structuredClone(job), photos, id, createdAt: now, updatedAt: now, title });
+    const whole = structuredClone(await withPhotos(job));
+    await keep(await settlePhotos({ ...whole, id, createdAt: now, updatedAt: now, title }));
   }
 
   async function startFrom(from: string, make: typeof templateOf): Promise<Job | null> {
@@ -229,44 +211,7 @@ export const useJobs = defineStore('jobs', () => {
     });
   }
 
-  async function remove(ids: readonly string[]): Promise<void> {
-    await forget();
-    const gone: JobLine[] = [];
-    for (const id of ids) {
-      const line = lines.value.find((l) => l.id === id);
-      try {
-        await removeJob(id);
-        if (line) gone.push(line);
-      } catch (error) {
-        failed(error);
-      }
-      clearAhead(jobDoor(id).name);
-      await refresh(id);
-    }
-    removed.value = gone;
-    await findHomeless();
-  }
-
-  /** The jobs that could be brought back are let go, with their photos. */
-  async function forget(): Promise<void> {
-    const gone = removed.value;
-    removed.value = [];
-    for (const { id } of gone) await emptyBin('9999', id).catch(() => undefined);
-  }
-
-  async function undoRemove(): Promise<void> {
-    const gone = removed.value;
-    removed.value = [];
-    for (const line of gone) {
-      try {
-        await restoreJob(line.id);
-      } catch (error) {
-        removed.value = [...removed.value, line];
-        failed(error);
-      }
-      await refresh(line.id);
-    }
-  }
+  const { removed, remove, forget, undoRemove } = removals({ lines, failed, refresh, findHomeless });
 
   /** Adds the job of a file; an id that is taken already gets a new one, so nothing is overwritten. */
   async function importFile(

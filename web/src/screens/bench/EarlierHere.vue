@@ -10,7 +10,10 @@ import { useJobs } from '../../stores/jobs.ts';
 /** What was found here before: the earlier checks of this machine and circuit, and the one whose repair did not last. */
 const { job } = useSession();
 const jobs = useJobs();
-onMounted(() => void jobs.load());
+// Whoever came by way of a list has read them already.
+onMounted(() => {
+  if (!jobs.loaded) void jobs.load();
+});
 const earlier = computed(() =>
   earlierAt(jobs.lines, { id: job.id, createdAt: job.createdAt, machine: job.machine, circuit: job.circuit.name }),
 );

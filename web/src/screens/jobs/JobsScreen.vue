@@ -10,6 +10,7 @@ import { workshop } from '../../browser/workshop.ts';
 import FilePick from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
+import { useBeginLike } from '../../components/useBeginLike.ts';
 import { newVersion, takeNewVersion } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
@@ -32,6 +33,7 @@ import type { JobAct } from './jobFacts.ts';
 const jobs = useJobs();
 const kit = useKit();
 const router = useRouter();
+const beginLike = useBeginLike();
 const narrow = useCards();
 /** A phone does not fetch the table, the desk not the cards. */
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
@@ -93,15 +95,11 @@ async function importFiles(files: readonly File[]): Promise<void> {
   importNote.value = notes.join('\n');
 }
 
-async function startFrom(id: string, how: 'startLike' | 'startAgain'): Promise<void> {
-  const fresh = await jobs[how](id);
-  if (fresh) await router.push(`/check/${fresh.id}`);
-}
 function act({ id, archived }: JobLine, what: JobAct): void {
   const ACTS = {
     copy: () => jobs.copy(id),
-    like: () => startFrom(id, 'startLike'),
-    again: () => startFrom(id, 'startAgain'),
+    like: () => beginLike(id, 'startLike'),
+    again: () => beginLike(id, 'startAgain'),
     export: () => exportJobs([id], jobs.read),
     archive: () => jobs.setArchived([id], !archived),
     remove: () => jobs.remove([id]),

@@ -53,6 +53,7 @@ async function done(due: Due): Promise<void> {
   </section>
 </template>
 
+<style scoped src="./checkLines.css"></style>
 <style scoped>
 .part {
   padding: 14px 18px;
@@ -66,23 +67,8 @@ ul {
   padding: 0;
 }
 li {
-  display: grid;
   grid-template-columns: minmax(130px, 170px) minmax(0, 1fr) auto;
-  gap: 4px 14px;
   align-items: center;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  overflow-wrap: anywhere;
-}
-.what a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 32px;
-  color: var(--spruce);
 }
 .late {
   font-weight: 600;
@@ -94,9 +80,6 @@ li {
   }
   li > :first-child {
     grid-column: 1 / -1;
-  }
-  .what a {
-    min-height: 48px;
   }
 }
 </style>

@@ -67,7 +67,7 @@ const exportCsv = (): void =>
 </script>
 
 <template>
-  <section v-if="record.closed === 0" class="sheet part" aria-label="Experience">
+  <section v-if="record.closed === 0" class="sheet stacked" aria-label="Experience">
     <h2>Nothing learned yet</h2>
     <p class="soft">
       Every check that is closed with its proof teaches how often which fault is found here, and how often the verdict
@@ -75,7 +75,7 @@ const exportCsv = (): void =>
     </p>
   </section>
   <template v-else>
-    <section class="sheet part" aria-label="Base rates">
+    <section class="sheet stacked" aria-label="Base rates">
       <h2>{{ record.closed }} {{ record.closed === 1 ? 'check' : 'checks' }} closed with proof</h2>
       <CheckBox v-model="preferences.experience" data-test="use-experience"
         >New checks start from this workshop’s own rates</CheckBox
@@ -98,7 +98,7 @@ const exportCsv = (): void =>
         for this one; a circuit’s own checks weigh most in its next check.
       </p>
     </section>
-    <section class="sheet part two" aria-label="How often it was right">
+    <section class="sheet beside" aria-label="How often it was right">
       <div>
         <h2>The tool’s word, on your checks</h2>
         <ReliabilityChart :bands="record.reliability" />
@@ -118,18 +118,6 @@ const exportCsv = (): void =>
 </template>
 
 <style scoped>
-.part {
-  padding: 14px 18px;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  align-items: flex-start;
-}
-.part.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 24px;
-}
 h2 {
   font-size: 18px;
   margin: 0 0 4px;
@@ -151,12 +139,7 @@ h2 {
 .field {
   flex: 0 1 220px;
 }
-.part > :deep(.ant-table-wrapper) {
+.stacked > :deep(.ant-table-wrapper) {
   align-self: stretch;
-}
-@media (max-width: 900px) {
-  .part.two {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,20 +1,16 @@
 <script setup lang="ts">
-import { placesOfLines } from '@mellow-probe/core/register/register';
-import { computed, onMounted } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed } from 'vue';
 import { workshopBase } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import PaperLight from '../../components/base/PaperLight.vue';
 import QrCode from '../../components/QrCode.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useJobs } from '../../stores/jobs.ts';
+import { usePlace } from './usePlace.ts';
 
 /** The label of a place: its QR code is the way to it on this device, its short code the way to it in any backup. */
-const route = useRoute();
 const jobs = useJobs();
-onMounted(() => void jobs.load());
-const code = computed(() => String(route.params.code));
-const place = computed(() => placesOfLines(jobs.lines).find((p) => p.code === code.value) ?? null);
+const { code, place } = usePlace();
 const address = computed(() => `${window.location.origin}${workshopBase}logbook/place/${code.value}`);
 const print = (): void => window.print();
 </script>

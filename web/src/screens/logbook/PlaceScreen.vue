@@ -1,30 +1,26 @@
 <script setup lang="ts">
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { jobLine } from '@mellow-probe/core/job/jobList';
-import { placesOfLines } from '@mellow-probe/core/register/register';
 import { duesOf } from '@mellow-probe/core/register/dues';
 import { dueText, lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
 import dayjs from 'dayjs';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { computed, ref, shallowRef, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
-import { getPhoto } from '../../storage/photoStorage.ts';
+import { useBeginLike } from '../../components/useBeginLike.ts';
+import { withPhotos } from '../../storage/photoStorage.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import PlaceTrendView from './PlaceTrendView.vue';
+import { usePlace } from './usePlace.ts';
 
 /** One place: its checks, how its sensor has moved over the years, what is due, and the way to the next check. */
-const route = useRoute();
-const router = useRouter();
 const jobs = useJobs();
-const code = computed(() => String(route.params.code));
-const place = computed(() => placesOfLines(jobs.lines).find((p) => p.code === code.value) ?? null);
+const beginLike = useBeginLike();
+const { code, place } = usePlace();
 const whole = shallowRef<readonly Job[]>([]);
 const photos = ref<{ id: string; job: string; caption: string; image: string }[]>([]);
 const today = dayjs().format('YYYY-MM-DD');
 const dues = computed(() => duesOf(place.value?.lines ?? []));
-onMounted(() => void jobs.load());
 
 /** The checks whole: their figures make the trend. Read again when one of them has changed. */
 const revisions = computed(() => place.value?.lines.map((l) => `${l.id} ${l.updatedAt}`).join('\n') ?? '');
@@ -35,32 +31,16 @@ watch(
     const read = (await Promise.all(ids.map((id) => jobs.read(id)))).filter((j) => j !== null);
     if (asked !== revisions.value) return;
     whole.value = read;
-    const found = await Promise.all(
-      read.flatMap((job) =>
-        job.photos.map(async ({ id, caption, image }) => {
-          const own = image ?? (await getPhoto(job.id, id));
-          return own ? [{ id, job: job.id, caption, image: own }] : [];
-        }),
-      ),
+    const found = (await Promise.all(read.map(withPhotos))).flatMap((job) =>
+      job.photos.flatMap(({ id, caption, image }) => (image ? [{ id, job: job.id, caption, image }] : [])),
     );
-    if (asked === revisions.value) photos.value = found.flat().slice(0, MOST_PHOTOS);
+    if (asked === revisions.value) photos.value = found.slice(0, MOST_PHOTOS);
   },
   { immediate: true },
 );
 const MOST_PHOTOS = 12;
 const byId = computed(() => new Map(whole.value.map((j) => [j.id, j])));
 const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, job: byId.value.get(line.id) ?? null })));
-const canComeBack = (job: Job | null): boolean => job !== null && jobLine(job).state !== 'measuring';
-
-async function next(): Promise<void> {
-  const newest = place.value?.lines[0];
-  const fresh = newest && (await jobs.startLike(newest.id));
-  if (fresh) await router.push(`/check/${fresh.id}`);
-}
-async function again(id: string): Promise<void> {
-  const fresh = await jobs.startAgain(id);
-  if (fresh) await router.push(`/check/${fresh.id}`);
-}
 </script>
 
 <template>
@@ -79,7 +59,7 @@ async function again(id: string): Promise<void> {
           {{ place.machine }} <span class="soft circuit">{{ place.circuit }}</span>
         </h1>
         <div class="acts">
-          <ActButton kind="main" @click="next">Next check here</ActButton>
+          <ActButton kind="main" @click="beginLike(place.lines[0].id, 'startLike')">Next check here</ActButton>
           <ActButton :to="`/logbook/place/${place.code}/label`">Label</ActButton>
           <span class="code" data-test="code">{{ place.code }}</span>
           <span class="soft small">The next check takes circuit, curve, loom, prices and kit of the last one.</span>
@@ -104,7 +84,11 @@ async function again(id: string): Promise<void> {
                 <span v-if="job?.repair.done" class="soft">Done: {{ job.repair.done }}</span>
                 <span v-if="job?.note" class="soft">Note: {{ job.note }}</span>
               </span>
-              <ActButton v-if="canComeBack(job)" kind="quiet" class="again" @click="again(line.id)"
+              <ActButton
+                v-if="line.state !== 'measuring'"
+                kind="quiet"
+                class="again"
+                @click="beginLike(line.id, 'startAgain')"
                 >It came back…</ActButton
               >
             </li>
@@ -124,6 +108,7 @@ async function again(id: string): Promise<void> {
   </div>
 </template>
 
+<style scoped src="./checkLines.css"></style>
 <style scoped>
 h1 {
   font-size: 20px;
@@ -167,26 +152,11 @@ ol {
   padding: 0;
 }
 li {
-  display: grid;
   grid-template-columns: 100px minmax(0, 1fr) auto;
-  gap: 4px 14px;
   align-items: start;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
 }
 .day {
   font: 14px/1.6 var(--mono);
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  overflow-wrap: anywhere;
-}
-.what a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 32px;
-  color: var(--spruce);
 }
 .back {
   font-weight: 600;
@@ -208,9 +178,6 @@ img {
 @media (max-width: 620px) {
   li {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .what a {
-    min-height: 48px;
   }
   .again {
     justify-self: start;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { typedPlaceCode } from '@mellow-probe/core/register/placeKey';
-import { machinesOf, placesOfLines } from '@mellow-probe/core/register/register';
+import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/register/register';
 import { failingParts, sharedFaults } from '@mellow-probe/core/register/repeats';
 import { failingPartText, placeLastText, sharedFaultText } from '@mellow-probe/core/wording/logbookText';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -35,7 +35,7 @@ const all = ref(false);
 /** A scanned or typed code goes straight to its place. */
 function find(text: string): void {
   const asked = typedPlaceCode(text);
-  const place = places.value.find((p) => p.code === asked);
+  const place = placeByCode(places.value, asked);
   if (place) void router.push(`/logbook/place/${place.code}`);
   else told.value = asked ? `No place here has the code ${asked}.` : 'That is no label of this program.';
 }

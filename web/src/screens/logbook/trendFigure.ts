@@ -1,8 +1,7 @@
-import type { PlaceTrend, TrendPoint } from '@mellow-probe/core/trend/placeTrend';
-import { driftAt } from '@mellow-probe/core/trend/drift';
-import { yearsOf } from '@mellow-probe/core/trend/placeTrend';
+import { driftAt, SURE_SIGMAS } from '@mellow-probe/core/trend/drift';
+import { ownPoints, type PlaceTrend, type TrendPoint, yearsOf } from '@mellow-probe/core/trend/placeTrend';
 import { trendPointText } from '@mellow-probe/core/wording/trendText';
-import type { TemperatureUnit } from '@mellow-probe/core/units/format';
+import { shownDifference, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
 
@@ -30,7 +29,7 @@ export function trendFigure(
   dark: boolean,
 ): { data: Data[]; layout: Partial<Layout> } {
   const colour = chartColours(dark);
-  const degree = unit === 'F' ? 1.8 : 1;
+  const degree = shownDifference(1, unit);
   const word = unit === 'F' ? '°F' : 'K';
   const { points, changes, drift, toleranceK, outOn } = trend;
   const days = points.map((p) => p.at).sort();
@@ -46,8 +45,7 @@ export function trendFigure(
       flat(toleranceK * degree, { name: 'tolerance, high', fill: 'tonexty', fillcolor: colour.band }),
     );
   if (drift) {
-    const from = points
-      .filter((p) => p.counts && p.sensor === changes.length)
+    const from = ownPoints(trend)
       .map((p) => p.at)
       .sort()[0];
     const at = Array.from({ length: 13 }, (_, i) =>
@@ -73,13 +71,13 @@ export function trendFigure(
       ),
       line(
         'drift, 95 % low',
-        course.map((c) => (c.k - 1.96 * c.sigmaK) * degree),
+        course.map((c) => (c.k - SURE_SIGMAS * c.sigmaK) * degree),
         'dot',
         1,
       ),
       line(
         'drift, 95 % high',
-        course.map((c) => (c.k + 1.96 * c.sigmaK) * degree),
+        course.map((c) => (c.k + SURE_SIGMAS * c.sigmaK) * degree),
         'dot',
         1,
       ),

@@ -14,6 +14,7 @@ import { keysOf } from '../../storage/backup/items.ts';
 import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
 import { canSeal } from '../../storage/backup/sealed.ts';
 import { noteBackup } from '../../storage/lastBackup.ts';
+import { withKind } from './kinds.ts';
 import { useWork } from './useWork.ts';
 
 /** Everything out, as one file: to the downloads, or to a folder that was chosen once. */
@@ -31,9 +32,6 @@ onMounted(async () => {
   folder.value = await chosenFolder();
   for (const kind of KIND_LIST) counts.value[kind] = (await keysOf(kind).catch(() => [])).length;
 });
-function toggle(kind: Kind, on: boolean): void {
-  chosen.value = KIND_LIST.filter((k) => (k === kind ? on : chosen.value.includes(k)));
-}
 const nameNow = (): string => `mellow-probe-${dayjs().format('YYYY-MM-DD-HHmm')}${phrase.value ? '.sealed' : '.zip'}`;
 
 /** Writes to a sink, sealed where a passphrase was given; returns how many records. */
@@ -55,18 +53,12 @@ function done(count: number, where: string): void {
 }
 async function toFile(): Promise<void> {
   await run(async () => {
-    const parts: Blob[] = [];
-    let size = 0;
-    const sink = new WritableStream<Uint8Array<ArrayBuffer>>({
-      write(chunk) {
-        size += chunk.length;
-        parts.push(new Blob([chunk]));
-      },
-    });
-    const count = await writeTo(sink);
-    const name = nameNow();
-    saveBlob(name, new Blob(parts, { type: 'application/zip' }));
-    done(count, `${name}, ${bytesText(size)}`);
+    const { intoBlob } = await import('../../storage/backup/writeBackup.ts');
+    const into = intoBlob();
+    const count = await writeTo(into.sink);
+    const [name, file] = [nameNow(), into.blob()];
+    saveBlob(name, file);
+    done(count, `${name}, ${bytesText(file.size)}`);
   });
 }
 async function toFolder(): Promise<void> {
@@ -83,7 +75,7 @@ async function toFolder(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Backup">
+  <section class="sheet stacked" aria-label="Backup">
     <h2>Backup</h2>
     <p class="soft">
       One ZIP of the exported files with their sums. It opens here on any device; without this program it is plain JSON
@@ -94,7 +86,7 @@ async function toFolder(): Promise<void> {
         v-for="kind in KIND_LIST"
         :key="kind"
         :model-value="chosen.includes(kind)"
-        @update:model-value="toggle(kind, $event)"
+        @update:model-value="chosen = withKind(chosen, kind, $event)"
         >{{ KIND_NAMES[kind] }} <span class="soft">{{ counts[kind] ?? '' }}</span></CheckBox
       >
     </div>

@@ -5,7 +5,7 @@ import { onMounted, ref } from 'vue';
 import { askForNewVersion, newVersion, offline, takeNewVersion } from '../../browser/offline.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
-import { itemOf, keysOf } from '../../storage/backup/items.ts';
+import { itemOf, placesOf } from '../../storage/backup/items.ts';
 import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
 import { useWork } from './useWork.ts';
 
@@ -38,23 +38,19 @@ async function ask(): Promise<void> {
 }
 async function measure(): Promise<void> {
   await run(async () => {
-    const list: { kind: Kind; bytes: number }[] = [];
-    const keys = await Promise.all(KIND_LIST.map(async (kind) => (await keysOf(kind)).map((key) => ({ kind, key }))));
-    const all = keys.flat();
+    const found = new Map<Kind, number>();
+    const all = await placesOf(KIND_LIST);
     for (const [i, { kind, key }] of all.entries()) {
       onProgress(i, all.length);
-      const bytes = (await itemOf(kind, key))?.data.length ?? 0;
-      const known = list.find((s) => s.kind === kind);
-      if (known) known.bytes += bytes;
-      else list.push({ kind, bytes });
+      found.set(kind, (found.get(kind) ?? 0) + ((await itemOf(kind, key))?.data.length ?? 0));
     }
-    sizes.value = list.sort((a, b) => b.bytes - a.bytes);
+    sizes.value = [...found].map(([kind, bytes]) => ({ kind, bytes })).sort((a, b) => b.bytes - a.bytes);
   });
 }
 </script>
 
 <template>
-  <section class="sheet part" aria-label="What is kept">
+  <section class="sheet stacked" aria-label="What is kept">
     <h2>What is kept here</h2>
     <p v-if="usage" data-test="usage">
       {{ bytesText(usage.used) }} in this browser, of {{ bytesText(usage.of) }} that it would give.

@@ -16,6 +16,7 @@ import type { Backup } from '../../storage/backup/readBackup.ts';
 import type { Restored, Standing } from '../../storage/backup/restore.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { useTraining } from '../../stores/training.ts';
+import { withKind } from './kinds.ts';
 import { useWork } from './useWork.ts';
 
 /** A backup back in: looked at first, then staged, then taken in. Nothing here is lost by it. */
@@ -30,6 +31,8 @@ const found = shallowRef<ReadonlyMap<BackupEntry, Standing>>(new Map());
 const damaged = shallowRef<readonly BackupEntry[]>([]);
 const kinds = ref<readonly Kind[]>(KIND_LIST);
 const restored = shallowRef<Restored | null>(null);
+/** Records whose bytes are as the manifest says, and that are none of this program all the same. */
+const refused = ref(0);
 
 async function take([file]: readonly File[]): Promise<void> {
   await clear();
@@ -100,32 +103,31 @@ const chosen = computed(() =>
     .filter(([e, s]) => kinds.value.includes(e.kind) && s !== 'same' && s !== 'newer-here')
     .map(([e]) => e),
 );
-function toggle(kind: Kind, on: boolean): void {
-  kinds.value = KIND_LIST.filter((k) => (k === kind ? on : kinds.value.includes(k)));
-}
 async function takeIn(): Promise<void> {
   const from = backup.value;
   if (!from) return;
   const result = await run(async () => {
     const { finishRestore, stageRestore } = await import('../../storage/backup/restore.ts');
-    await stageRestore(from, chosen.value, (done, all) => onProgress(done, 2 * all));
-    return finishRestore((done, all) => onProgress(all + done, 2 * all));
+    const none = await stageRestore(from, chosen.value, (done, all) => onProgress(done, 2 * all));
+    const taken = await finishRestore((done, all) => onProgress(all + done, 2 * all));
+    return taken && { taken, none: none.length };
   });
   if (!result) return;
   await clear();
-  restored.value = result;
+  [restored.value, refused.value] = [result.taken, result.none];
   await Promise.all([jobs.reload(), training.load()]);
 }
 const takenText = computed(() => {
   const r = restored.value;
   if (!r) return '';
   const list = STANDINGS.filter((s) => r[s] > 0).map((s) => `${r[s]} ${STANDING_NAMES[s]}`);
-  return list.length > 0 ? `Taken in: ${list.join(', ')}.` : 'Nothing was to be taken in.';
+  const left = refused.value > 0 ? ` Left out, for they are none of this program: ${refused.value}.` : '';
+  return (list.length > 0 ? `Taken in: ${list.join(', ')}.` : 'Nothing was taken in.') + left;
 });
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Bring back">
+  <section class="sheet stacked" aria-label="Bring back">
     <h2>Bring back</h2>
     <p class="soft">
       A backup of this or another device: what it would change is shown first. What is newer here stays; what was
@@ -159,9 +161,11 @@ const takenText = computed(() => {
       <div class="wide">
         <FactTable label="What it would change" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
           <template #kind="{ row }">
-            <CheckBox :model-value="kinds.includes(row.kind)" @update:model-value="toggle(row.kind, $event)">{{
-              KIND_NAMES[row.kind]
-            }}</CheckBox>
+            <CheckBox
+              :model-value="kinds.includes(row.kind)"
+              @update:model-value="kinds = withKind(kinds, row.kind, $event)"
+              >{{ KIND_NAMES[row.kind] }}</CheckBox
+            >
           </template>
         </FactTable>
       </div>

@@ -16,13 +16,6 @@ import RestorePart from './RestorePart.vue';
 </template>
 
 <style scoped>
-.safe :deep(.part) {
-  padding: 14px 18px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: flex-start;
-}
 .safe :deep(h2) {
   font-size: 17px;
   margin: 0;

@@ -67,7 +67,7 @@ async function keep(): Promise<void> {
 <template>
   <PageFrame title="Receive a check" narrow>
     <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
-    <section v-if="job" class="sheet part" aria-label="The check" data-test="received">
+    <section v-if="job" class="sheet stacked" aria-label="The check" data-test="received">
       <h2>{{ job.title || 'Untitled check' }}</h2>
       <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
       <p class="soft">
@@ -80,7 +80,7 @@ async function keep(): Promise<void> {
         <ActButton to="/">Leave it</ActButton>
       </div>
     </section>
-    <section v-else class="sheet part" aria-label="Receive">
+    <section v-else class="sheet stacked" aria-label="Receive">
       <p>
         On the other device: open the check, then Share. Scan the pictures there, or open its link here. A file is taken
         with Import on the list of checks.
@@ -98,13 +98,6 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.part {
-  padding: 14px 18px;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  align-items: flex-start;
-}
 h2 {
   font-size: 18px;
   margin: 0;

@@ -69,7 +69,7 @@ const exportPlays = (): void =>
     <ActButton kind="main" to="/train/course">Course</ActButton>
   </section>
   <template v-else>
-    <section class="sheet part two" aria-label="How it goes">
+    <section class="sheet beside" aria-label="How it goes">
       <div>
         <h2>{{ right }} of {{ ended.length }} right at once</h2>
         <p>
@@ -114,11 +114,6 @@ const exportPlays = (): void =>
 .part {
   padding: 14px 18px;
 }
-.part.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 24px;
-}
 h2 {
   font-size: 18px;
   margin: 0 0 4px;
@@ -136,10 +131,5 @@ ul {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-}
-@media (max-width: 900px) {
-  .part.two {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

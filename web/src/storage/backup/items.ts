@@ -1,8 +1,9 @@
 import { isRecord } from '@mellow-probe/core/records/plainData';
+import { fromBase64, toBase64 } from '../../browser/base64.ts';
 import { unwrapped, wrapped } from '../kept.ts';
 import { withStore } from '../stores.ts';
 import { type BackupEntry, type Kind, KINDS } from './manifest.ts';
-import { fromBase64, packed, toBase64, unpacked } from './packed.ts';
+import { packed, unpacked } from './packed.ts';
 
 /** A record as it goes into a backup: its bytes, and what the manifest says of it. */
 export interface Item extends Omit<BackupEntry, 'bytes' | 'sha256'> {
@@ -12,13 +13,16 @@ export interface Item extends Omit<BackupEntry, 'bytes' | 'sha256'> {
 /** Entries of the shelf that belong to the workshop. */
 const SHELF_KEY = /^(kit|curves|codes|looms|workshop|draft\.[\w .-]{1,80})$/;
 
-/** Kinds whose records stand in an envelope with their revision. */
-const hasEnvelope = (kind: Kind): boolean => kind === 'job' || kind === 'shelf' || kind === 'training';
-
 /** Keys of everything of a kind. Rejects with a `StorageError`. */
 export async function keysOf(kind: Kind): Promise<string[]> {
   const keys = await withStore(KINDS[kind].store, (s) => s.keys());
   return kind === 'shelf' ? keys.filter((k) => SHELF_KEY.test(k)) : keys;
+}
+
+/** Everything of several kinds, kind after kind. Rejects with a `StorageError`. */
+export async function placesOf(kinds: readonly Kind[]): Promise<{ kind: Kind; key: string }[]> {
+  const keys = await Promise.all(kinds.map(async (kind) => (await keysOf(kind)).map((key) => ({ kind, key }))));
+  return keys.flat();
 }
 
 const JPEG = /^data:image\/jpeg;base64,([A-Za-z0-9+/]+=*)$/;
@@ -32,7 +36,7 @@ export async function itemOf(kind: Kind, key: string): Promise<Item | null> {
   const jpeg = kind === 'photo' && typeof stored === 'string' ? JPEG.exec(stored) : null;
   if (jpeg) return { kind, key, path: path('jpg'), data: fromBase64(jpeg[1]) };
   const text = (data: unknown): Uint8Array<ArrayBuffer> => new TextEncoder().encode(packed(data));
-  if (!hasEnvelope(kind)) return { kind, key, path: path('json'), data: text(stored) };
+  if (!KINDS[kind].envelope) return { kind, key, path: path('json'), data: text(stored) };
   const { value, revision, at, follows } = unwrapped(stored);
   return { kind, key, path: path('json'), data: text(value), kept: { revision, at, follows: [...follows] } };
 }
@@ -46,7 +50,7 @@ export function storedOf({ kind, key, path, data, kept }: Item): unknown {
     return `data:image/jpeg;base64,${toBase64(data)}`;
   }
   const value = unpacked(new TextDecoder('utf-8', { fatal: true }).decode(data));
-  if (!hasEnvelope(kind)) return value;
+  if (!KINDS[kind].envelope) return value;
   if (!kept) throw new Error(`without its envelope: ${key}`);
   if (kind === 'job' && isRecord(value) && 'id' in value && value.id !== key)
     throw new Error(`another check’s: ${key}`);

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 
-/** Kinds of what is kept, each with its store and its folder in a backup. */
+/** Kinds of what is kept: store, folder in a backup, and whether a record stands in an envelope with its revision. */
 export const KINDS = {
-  job: { store: 'jobs', folder: 'checks' },
-  photo: { store: 'photos', folder: 'photos' },
-  shelf: { store: 'shelf', folder: 'shelf' },
-  log: { store: 'recordings', folder: 'logs' },
-  training: { store: 'training', folder: 'training' },
+  job: { store: 'jobs', folder: 'checks', envelope: true },
+  photo: { store: 'photos', folder: 'photos', envelope: false },
+  shelf: { store: 'shelf', folder: 'shelf', envelope: true },
+  log: { store: 'recordings', folder: 'logs', envelope: false },
+  training: { store: 'training', folder: 'training', envelope: true },
 } as const;
 export type Kind = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as Kind[];

@@ -8,7 +8,7 @@ import { type LedgerEntry, noteInLedger } from '../ledger.ts';
 import { withStore } from '../stores.ts';
 import { oneAtATime, tellOthers } from '../windows.ts';
 import { type Item, storedOf } from './items.ts';
-import { type BackupEntry, KINDS } from './manifest.ts';
+import { type BackupEntry, type Kind, KINDS } from './manifest.ts';
 import type { Backup } from './readBackup.ts';
 import type { OnProgress } from './writeBackup.ts';
 
@@ -27,13 +27,22 @@ export function standingOf(
   return there.follows.includes(here.revision) ? 'newer-there' : 'both-changed';
 }
 
+/** What is here of a record: as it is stored, and its version. A check that cannot be opened is stored, but no version of it. */
+async function hereOf({ kind, key }: Pick<BackupEntry, 'kind' | 'key'>): Promise<{
+  stored: unknown;
+  here: Kept<unknown> | null;
+}> {
+  const stored: unknown = await withStore(KINDS[kind].store, (s) => s.getItem(key));
+  const here = stored === null ? null : unwrapped(stored);
+  return { stored, here: here && opens(kind, here.value) ? here : null };
+}
+
+const opens = (kind: Kind, value: unknown): boolean => kind !== 'job' || openJobData(value).ok;
+
 /** What a backup would change, record by record. Rejects with a `StorageError`. */
 export async function standings(entries: readonly BackupEntry[]): Promise<Map<BackupEntry, Standing>> {
   const found = new Map<BackupEntry, Standing>();
-  for (const entry of entries) {
-    const stored: unknown = await withStore(KINDS[entry.kind].store, (s) => s.getItem(entry.key));
-    found.set(entry, standingOf(stored === null ? null : unwrapped(stored), entry.kept));
-  }
+  for (const entry of entries) found.set(entry, standingOf((await hereOf(entry)).here, entry.kept));
   return found;
 }
 
@@ -113,11 +122,9 @@ export function finishRestore(onProgress: OnProgress = () => undefined): Promise
 async function takeIn(item: Item, noted: Map<string, LedgerEntry | null>): Promise<Standing> {
   const { store } = KINDS[item.kind];
   return oneAtATime(`${store}/${item.key}`, async () => {
-    const stored: unknown = await withStore(store, (s) => s.getItem(item.key));
+    const { stored, here } = await hereOf(item);
     const theirs = storedOf(item);
-    const here = stored === null ? null : unwrapped(stored);
-    // What cannot be opened here is no version of it: the one of the backup takes its place.
-    const standing = standingOf(here && item.kind === 'job' && !openJobData(here.value).ok ? null : here, item.kept);
+    const standing = standingOf(here, item.kept);
     const put = async (data: unknown): Promise<void> => {
       if (item.kind === 'job' && stored !== null && standing === 'new')
         await withStore('bin', (s) => s.setItem(`${item.key} unreadable`, { removedAt: nowIso(), data: stored }));
@@ -126,25 +133,21 @@ async function takeIn(item: Item, noted: Map<string, LedgerEntry | null>): Promi
       tellOthers({ store, key: item.key, kind: 'written' });
     };
     if (standing === 'new' || standing === 'newer-there') await put(theirs);
-    if (standing === 'both-changed') {
-      const both = merged(here!, unwrapped(theirs));
-      // Two halves that make no whole: what was changed last stays.
-      const last = here!.at >= unwrapped(theirs).at ? here! : unwrapped(theirs);
-      const whole = item.kind !== 'job' || openJobData(both.value).ok;
-      await put(wrapped(whole ? both : { ...both, value: last.value }));
-    }
+    if (standing === 'both-changed') await put(wrapped(merged(item.kind, here!, unwrapped(theirs))));
     return standing;
   });
 }
 
 /** Two versions without a common one: what differs counts as changed on both sides, and what is listed on one side only as added there. */
-function merged(here: Kept<unknown>, there: Kept<unknown>): Kept<unknown> {
+function merged(kind: Kind, here: Kept<unknown>, there: Kept<unknown>): Kept<unknown> {
   const [last, first] = here.at >= there.at ? [here, there] : [there, here];
+  const both = mergeThreeWay<unknown>({}, last.value, first.value);
   return {
     revision: newId(),
     at: last.at,
     follows: [here.revision, there.revision, ...here.follows, ...there.follows].slice(0, REMEMBERED),
-    value: mergeThreeWay<unknown>({}, last.value, first.value),
+    // Two halves that make no whole: what was changed last stays.
+    value: opens(kind, both) ? both : last.value,
   };
 }
 

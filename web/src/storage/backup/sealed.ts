@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fromBase64, toBase64 } from './packed.ts';
+import { fromBase64, toBase64 } from '../../browser/base64.ts';
 
 /**
  * A file under a passphrase. Layout: eight letters, the length of a head (32 bits, big-endian), the head as JSON, then pieces. The key is made from the

@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { TextReader, Uint8ArrayReader, ZipWriter } from '@zip.js/zip.js';
 import { nowIso } from '../../browser/newId.ts';
-import { itemOf, keysOf } from './items.ts';
+import { itemOf, placesOf } from './items.ts';
 import { type BackupEntry, type Kind, MANIFEST, type Manifest } from './manifest.ts';
 
 /** How far it has come: records done, of how many. */
@@ -21,8 +21,7 @@ export async function writeBackup(
   signal?: AbortSignal,
 ): Promise<Manifest> {
   const zip = new ZipWriter(sink, { useWebWorkers: false, extendedTimestamp: false });
-  const keys = await Promise.all(kinds.map(async (kind) => (await keysOf(kind)).map((key) => ({ kind, key }))));
-  const all = keys.flat();
+  const all = await placesOf(kinds);
   const entries: BackupEntry[] = [];
   for (const [i, { kind, key }] of all.entries()) {
     signal?.throwIfAborted();
@@ -42,14 +41,11 @@ export async function writeBackup(
   return manifest;
 }
 
-/** As `writeBackup`, into memory. */
-export async function backupBlob(...[kinds, onProgress, signal]: Tail<Parameters<typeof writeBackup>>): Promise<{
-  blob: Blob;
-  manifest: Manifest;
-}> {
-  const parts: Uint8Array<ArrayBuffer>[] = [];
-  const sink = new WritableStream<Uint8Array>({ write: (chunk) => void parts.push(chunk.slice()) });
-  const manifest = await writeBackup(sink, kinds, onProgress, signal);
-  return { blob: new Blob(parts, { type: 'application/zip' }), manifest };
+/** Something to write a file to, and the file that came of it. The parts are the browser's: it may lay them on the disk. */
+export function intoBlob(): { sink: WritableStream<Uint8Array>; blob: () => Blob } {
+  const parts: Blob[] = [];
+  return {
+    sink: new WritableStream<Uint8Array>({ write: (chunk) => void parts.push(new Blob([chunk.slice()])) }),
+    blob: () => new Blob(parts, { type: 'application/zip' }),
+  };
 }
-type Tail<T extends readonly unknown[]> = T extends [unknown, ...infer Rest] ? Rest : never;

@@ -1,7 +1,7 @@
 import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
 import { curveTable } from '@mellow-probe/core/curves/curveTable';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
-import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import { shownDifference, shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from '../../../components/chartLook.ts';
 
@@ -71,7 +71,7 @@ export function comparisonFigures(
     line(nominal, { name: 'curve', line: { color: colour.spruce, width: 2 } }),
     ...paths(pairs, (p) => p.resistanceOhm, shown, colour),
   ];
-  const degree = unit === 'F' ? 1.8 : 1;
+  const degree = shownDifference(1, unit);
   const off: Data[] = [
     line(
       t.map(() => 0),
