@@ -128,9 +128,26 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await page.getByRole('button', { name: 'Take it now' }).click();
   await again;
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
-  expect(await page.evaluate('navigator.serviceWorker.getRegistration().then((r) => r.waiting)')).toBeNull();
+  await expect.poll(waits).toBe(false);
   await page.locator('[data-test="job"]').getByRole('link').first().click();
   await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+});
+
+test('a newer version is taken even where the first asking came to nothing', async ({ page }) => {
+  await visit(page);
+  await page.goto(`${url}/safe`);
+  await expect(page.locator('[data-test="offline"]')).toHaveText(/^Works without the server/);
+  await page.evaluate('ServiceWorker.prototype.postMessage = () => undefined');
+  appendFileSync(path.join(folder, 'offline.js'), '\n// newer\n');
+  await page.evaluate('navigator.serviceWorker.getRegistration().then((r) => r.update())');
+  await page.getByRole('button', { name: 'Take it now' }).click();
+  const left = (): Promise<unknown> =>
+    page
+      .evaluate('navigator.serviceWorker.getRegistration().then((r) => [r.waiting !== null, sessionStorage.length])')
+      .catch(() => 'opening');
+  // What stays of the session is the window's name: nothing is asked any more.
+  await expect.poll(left, { timeout: 30_000 }).toEqual([false, 1]);
+  await expect(page.locator('[data-test="offline"]')).toHaveText(/^Works without the server/);
 });
 
 test('it can be installed: the browser reports no error', async () => {

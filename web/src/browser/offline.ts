@@ -19,12 +19,13 @@ export async function goOffline(): Promise<void> {
   offline.value = 'fetching';
   worker.addEventListener('activated', () => (offline.value = 'ready'));
   worker.addEventListener('waiting', () => (newVersion.value = true));
-  // Asked for by this window: the page is opened anew, with what was typed.
-  worker.addEventListener('controlling', (event) => {
-    if (event.isUpdate && taking) window.location.reload();
-  });
+  // Asked for by this window: the page is opened anew, with what was typed. Not workbox's own event: it knows no update of a page the first worker claimed.
+  navigator.serviceWorker.addEventListener('controllerchange', openTaken);
   try {
     const registration = await worker.register();
+    // Asked for before this page was opened. Without one waiting it came into charge meanwhile: of which version this page's parts are is not known.
+    if (registration?.waiting && isTaking()) worker.messageSkipWaiting();
+    else openTaken();
     if (registration?.active) offline.value = 'ready';
     else if (!registration) offline.value = 'failed';
   } catch {
@@ -33,11 +34,24 @@ export async function goOffline(): Promise<void> {
   }
 }
 
-let taking = false;
-/** Takes the newer version: the page is opened anew. */
+/**
+ * Takes the newer version: the page is opened anew. The old worker may stay in charge, for minutes, while it is busy with this page; after some seconds
+ * the page is opened anew all the same and asks again.
+ */
 export function takeNewVersion(): void {
-  taking = true;
+  sessionStorage.setItem(TAKING, '1');
   worker?.messageSkipWaiting();
+  setTimeout(() => window.location.reload(), TOO_LONG);
+}
+/** Kept over the opening anew. */
+const TAKING = 'mellow-probe-taking';
+const TOO_LONG = 4000;
+const isTaking = (): boolean => sessionStorage.getItem(TAKING) !== null;
+/** Opens the page anew if this window has asked for the newer version. */
+function openTaken(): void {
+  if (!isTaking()) return;
+  sessionStorage.removeItem(TAKING);
+  window.location.reload();
 }
 
 /** Asks the server whether there is a newer version; without it nothing happens. */
