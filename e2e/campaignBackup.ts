@@ -110,6 +110,14 @@ try {
   const file = await write(old.page);
   const keep = path.join(mkdtempSync(path.join(tmpdir(), 'mellow-probe-kept-')), 'backup.zip');
   spawnSync('cp', [file, keep]);
+  // How long it takes undisturbed: the blows fall over all of it, and a little beyond.
+  const quiet = await start();
+  await look(quiet.page, keep);
+  const begun = Date.now();
+  await quiet.page.getByRole('button', { name: /^Take in/ }).click();
+  await quiet.page.locator('[data-test="taken"]').waitFor({ timeout: 600_000 });
+  const takes = Date.now() - begun;
+  await quiet.context.close();
   const counts = { writing: 0, 'nothing yet': 0, 'all of it': 0 };
   for (let k = 0; k < kills; k++) {
     const uniform = seededUniform(first + k);
@@ -131,7 +139,7 @@ try {
     const next = await start();
     await look(next.page, keep);
     await next.page.getByRole('button', { name: /^Take in/ }).click();
-    await next.page.waitForTimeout(uniform() * 2500);
+    await next.page.waitForTimeout(uniform() * 1.1 * takes);
     killBrowser(next.folder);
     await next.context.close().catch(() => undefined);
     const again = await start(next.folder);

@@ -26,6 +26,19 @@ export function planOf(seed: number): Plan {
   };
 }
 
+/** A figure for every field, in a seeded order: all but the last typed to their end, the last cut off. */
+export function plansOf(seed: number): Plan[] {
+  const last = planOf(seed);
+  const others = FIELDS.filter((label) => label !== last.label);
+  return [
+    ...others.map((label, k): Plan => {
+      const { text } = planOf(seed * 7 + k + 1_000_000);
+      return { label, text, characters: text.length, pauseMs: 0 };
+    }),
+    last,
+  ];
+}
+
 /** The field of a plan on the page. */
 export const fieldOf = (page: Page, { label }: Plan) =>
   label === 'Title of this check' ? page.getByLabel(label) : field(page, label);

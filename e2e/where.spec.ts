@@ -142,6 +142,12 @@ test('worth it: a cheap part in an easy place is changed sooner than a dear one 
   await price('60', '2', '1', '5');
   await expect(plan).toContainText(/^Change the sensor now: \d+ min and \d+ until it is right/);
   await expect(plan).toContainText(/Testing on pays while the part costs more than \d/);
+  // The customer wants to be surer than that: then it is tested first, though it costs more.
+  await page.getByRole('radio', { name: '95 %' }).check();
+  await expect(plan).toContainText(/ first: .* Change the sensor now would be .*, less sure than asked\./);
+  await expect(plan).not.toContainText('Testing on pays');
+  await page.getByRole('radio', { name: 'what pays' }).check();
+  await expect(plan).toContainText(/^Change the sensor now/);
   await price('60', '400', '180', '5');
   await expect(plan).toContainText(/^\w.* first: \d+ min and \d+ until it is right/);
   await expect(page.getByRole('cell', { name: 'Change the sensor now', exact: true })).toBeVisible();

@@ -1,5 +1,5 @@
 // Hostile texts and files, in process: nothing throws, nothing takes longer than two seconds, no figure that is none stands on paper.
-// Arguments: texts (1 000 000), files (20 000), first seed (1). Part of `npm run campaign`.
+// Arguments: texts (1 000 000), files that are to be judged (20 000), first seed (1). Part of `npm run campaign`.
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { readOwnCodes } from '../core/src/catalogue/ownCodes.ts';
@@ -18,7 +18,7 @@ import { noteReliability } from '../scripts/noteReliability.ts';
 import { assess } from '../core/src/verdict/assessment.ts';
 import { openFaultText } from '../core/src/wording/issueText.ts';
 
-const [texts, files, first] = [1_000_000, 20_000, 1].map((usual, i) => Number(process.argv[2 + i] ?? usual));
+const [texts, toJudge, first] = [1_000_000, 20_000, 1].map((usual, i) => Number(process.argv[2 + i] ?? usual));
 const PIECES = [
   ...[
     '',
@@ -156,11 +156,14 @@ const HOSTILE: readonly unknown[] = [
   { text: '5', value: 1e308 },
 ];
 const FIGURES = ['0', '-40', '1e308', '-1e308', '1e-320', '5', '20', '4999999999', '0.0001', '-0', '1e15', '273'];
-let [judged, opened] = [0, 0];
-for (let i = 0; i < files; i++) {
+let [files, judged, opened] = [0, 0, 0];
+for (let i = 0; judged < toJudge; i++) {
+  files++;
+  // Half of the files are struck in their figures only: those are the ones that open.
+  const figuresOnly = i % 2 === 0;
   const job = JSON.parse(pick(good)) as Record<string, unknown>;
   const changes = 1 + Math.floor(uniform() * 3);
-  for (let c = 0; c < changes; c++) strike(job);
+  for (let c = 0; c < changes; c++) strike(job, figuresOnly);
   guarded(`file ${first}/${i}`, () => {
     const result = openJob(JSON.stringify(job));
     if (!result.ok) {
@@ -179,15 +182,23 @@ for (let i = 0; i < files; i++) {
     if (/NaN|Infinity|undefined|\[object/.test(paper))
       throw new Error(`on paper: ${/.{0,40}(NaN|Infinity|undefined|\[object).{0,20}/.exec(paper)![0]}`);
   });
-  if ((i + 1) % 1000 === 0) console.error(`${i + 1} files, ${judged} judged, ${faults.length} faults`);
+  if (files % 1000 === 0) console.error(`${files} files, ${judged} judged, ${faults.length} faults`);
 }
 const told = `${files} files: ${opened} opened, ${judged} judged; in all ${faults.length} faults, ${slow.length} slower than 2 s (bar: 0)`;
 console.log(told);
-noteReliability('hostile texts and files, in process', `${textsTold}; ${told}`);
+noteReliability(
+  `hostile texts and files, in process${first === 1 ? '' : `, from seed ${first}`}`,
+  `${textsTold}; ${told}`,
+);
 process.exit(faults.length + slow.length === 0 ? 0 : 1);
 
 /** Replaces a part of the job, any depth, by something hostile, or a figure by another of its kind. */
-function strike(node: unknown): void {
+function strike(node: unknown, figuresOnly: boolean): void {
+  if (figuresOnly) {
+    const text = pick(FIGURES);
+    Object.assign(pick(entriesOf(node)), { text, value: Number(text) });
+    return;
+  }
   let at = node as Record<string, unknown>;
   for (;;) {
     const keys = Object.keys(at).filter((k) => !['format', 'formatVersion', 'image'].includes(k));
@@ -210,4 +221,11 @@ function strike(node: unknown): void {
     else at[key] = structuredClone(pick(HOSTILE));
     return;
   }
+}
+
+/** Everything in a job that is a figure with its text. */
+function entriesOf(node: unknown): Record<string, unknown>[] {
+  if (typeof node !== 'object' || node === null) return [];
+  if (isRecord(node) && 'text' in node && 'value' in node) return [node];
+  return Object.values(node).flatMap(entriesOf);
 }

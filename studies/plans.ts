@@ -29,6 +29,7 @@ const minutes: Costs = {
   placeMinutes: USUAL_WORK.place,
   back: USUAL_WORK.back,
   protects: false,
+  sure: 0,
 };
 const usual = genericKit();
 const hard = { ...usual, access: { plug: 'hard', module: 'usual', sensor: 'easy' } } as const;

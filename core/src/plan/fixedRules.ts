@@ -1,5 +1,5 @@
 import { seededUniform } from '../numeric/random.ts';
-import { actOn, type Prospect } from './lookAhead.ts';
+import { actOn, likeliest, type Prospect } from './lookAhead.ts';
 import type { Spent } from './repairs.ts';
 
 /** Draws that are walked through to the end. */
@@ -22,7 +22,7 @@ export function costOfRule(prospect: Prospect, order: readonly number[], sure: n
     const believed = Float64Array.from(weights);
     let setup = '';
     for (const t of order) {
-      if (surest(believed, groups, repairs.length) >= sure) break;
+      if (likeliest(prospect, believed).share >= sure) break;
       const trial = trials[t];
       minutes += trial.setup === setup ? trial.repeatMinutes : trial.minutes;
       setup = trial.setup;
@@ -41,14 +41,4 @@ export function costOfRule(prospect: Prospect, order: readonly number[], sure: n
   }
   [minutes, money] = [minutes / WALKS, money / WALKS];
   return { minutes, money, total: minutes * costs.perMinute + money };
-}
-
-function surest(weights: Float64Array, groups: Uint8Array, count: number): number {
-  const sums = new Float64Array(count);
-  let total = 0;
-  for (let d = 0; d < weights.length; d++) {
-    sums[groups[d]] += weights[d];
-    total += weights[d];
-  }
-  return Math.max(...sums) / total;
 }

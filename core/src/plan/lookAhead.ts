@@ -38,6 +38,40 @@ export function actOn(prospect: Prospect, weights: Float64Array, first = -1): Se
   return actNow(prospect.repairs, byGroup(prospect, weights), prospect.costs, first);
 }
 
+/** The likeliest group, as its place among the repairs, and its probability. */
+export function likeliest(prospect: Prospect, weights: Float64Array): { group: number; share: number } {
+  const sums = byGroup(prospect, weights);
+  const most = Math.max(...sums);
+  return { group: sums.indexOf(most), share: most / sums.reduce((a, b) => a + b, 0) };
+}
+
+/** Acting now as the customer wants it: where a group is as sure as asked, it is first. `allowed`: is one? */
+function actAsAsked(prospect: Prospect, weights: Float64Array): { act: Sequence; allowed: boolean } {
+  const { sure } = prospect.costs;
+  if (sure === 0) return { act: actOn(prospect, weights), allowed: true };
+  const { group, share } = likeliest(prospect, weights);
+  return { act: actOn(prospect, weights, share >= sure ? group : -1), allowed: share >= sure };
+}
+
+/** An outcome rarer than this makes nobody hope for it. */
+const HOPED_FOR = 0.01;
+/** May at most `depth` tests make a group as sure as asked, by an outcome that is not all too rare? */
+export function maySatisfy(prospect: Prospect, depth: number): boolean {
+  const mass = (weights: Float64Array): number => weights.reduce((a, b) => a + b, 0);
+  const least = HOPED_FOR * mass(prospect.weights);
+  const may = (weights: Float64Array, left: number, done: readonly number[]): boolean =>
+    likeliest(prospect, weights).share >= prospect.costs.sure ||
+    (left > 0 &&
+      prospect.trials.some((trial, t) => {
+        if (done.includes(t)) return false;
+        const rest = new Float64Array(weights.length);
+        for (let k = 0; k < trial.outcomes; k++)
+          if (leftAfter(weights, trial, k, rest) >= least && may(rest, left - 1, [...done, t])) return true;
+        return false;
+      }));
+  return may(prospect.weights, depth, []);
+}
+
 function minutesAfter(trial: Trial, before: Trial | null): number {
   return before && before.setup === trial.setup ? trial.repeatMinutes : trial.minutes;
 }
@@ -51,7 +85,8 @@ function leftAfter(weights: Float64Array, { chance, outcomes }: Trial, outcome: 
 
 /**
  * The best step with at most `depth` tests ahead, from these weights (any scale; the costs are of the same scale). Every policy of so many tests is
- * weighed: nothing is drawn by lot, so it is the same on every run. `without`: trials done already.
+ * weighed: nothing is drawn by lot, so it is the same on every run. Less sure than asked, nobody acts while a trial is left. `without`: trials done
+ * already.
  */
 export function bestStep(
   prospect: Prospect,
@@ -60,13 +95,15 @@ export function bestStep(
   before: Trial | null = null,
   without: ReadonlySet<number> = new Set(),
 ): Step {
-  const act = actOn(prospect, weights);
+  const { act, allowed } = actAsAsked(prospect, weights);
   let best: Step = { trial: -1, minutes: act.minutes, money: act.money, total: act.total };
+  // At the end of the view an unsure act stands for all that would follow.
   if (depth === 0) return best;
+  let limit = allowed ? best.total : Infinity;
   prospect.trials.forEach((_, t) => {
     if (without.has(t)) return;
-    const step = withTrial(prospect, weights, t, depth, before, without, best.total);
-    if (step && step.total < best.total - 1e-9) best = step;
+    const step = withTrial(prospect, weights, t, depth, before, without, limit);
+    if (step && step.total < limit - 1e-9) [best, limit] = [step, step.total];
   });
   return best;
 }

@@ -8,7 +8,7 @@ import { SCHOOLS } from '../advice/schools.ts';
 import { posteriorOf } from '../inference/posterior.ts';
 import { figure } from '../units/entry.ts';
 import { FAULT_GROUPS } from '../units/vocabulary.ts';
-import { actOn, bestStep, type Prospect, type Trial, withTrial } from './lookAhead.ts';
+import { actOn, bestStep, maySatisfy, type Prospect, type Trial, withTrial } from './lookAhead.ts';
 import { cheapestFirst } from './cheapestFirst.ts';
 import { costOfRule } from './fixedRules.ts';
 import { cheapestStep, planOf } from './planOf.ts';
@@ -101,9 +101,11 @@ describe('looking ahead', () => {
     before: Trial | null,
   ): number {
     const groupSums = p.repairs.map((_, g) => weights.reduce((s, w, d) => s + (p.groups[d] === g ? w : 0), 0));
-    const ways = [
-      Math.min(...permutations(p.repairs.length).map((o) => costOfOrder(o, p.repairs, groupSums, p.costs))),
-    ];
+    const sureOf = groupSums.findIndex((s) => s >= p.costs.sure * groupSums.reduce((a, b) => a + b, 0));
+    // As sure as asked: that group first. Less sure: no act while a trial is left in view.
+    const orders = permutations(p.repairs.length).filter((o) => p.costs.sure === 0 || sureOf < 0 || o[0] === sureOf);
+    const act = Math.min(...orders.map((o) => costOfOrder(o, p.repairs, groupSums, p.costs)));
+    const ways = p.costs.sure > 0 && sureOf < 0 && depth > 0 && done.length < p.trials.length ? [] : [act];
     if (depth > 0)
       p.trials.forEach((trial, t) => {
         if (done.includes(t)) return;
@@ -130,9 +132,10 @@ describe('looking ahead', () => {
         minutes: fc.array(fc.integer({ min: 1, max: 30 }), { minLength: 3, maxLength: 3 }),
         shapes: fc.array(chances, { minLength: 12, maxLength: 12 }),
         back: fc.integer({ min: 0, max: 90 }),
+        sure: fc.constantFrom(0, 0, 0.6, 0.8),
       })
-      .map(({ weights, minutes, shapes, back }): Prospect => {
-        const costs = { ...MINUTES, back };
+      .map(({ weights, minutes, shapes, back, sure }): Prospect => {
+        const costs = { ...MINUTES, back, sure };
         return {
           costs,
           repairs: repairsOf(costs).slice(0, 3),
@@ -150,7 +153,8 @@ describe('looking ahead', () => {
         const step = bestStep(p, p.weights, depth);
         expect(step.total).toBeCloseTo(byTryingAll(p, [...p.weights], depth, [], null), 6);
         if (step.trial >= 0) expect(withTrial(p, p.weights, step.trial, depth)!.total).toBeCloseTo(step.total, 6);
-        if (depth > 0) expect(step.total).toBeLessThanOrEqual(bestStep(p, p.weights, depth - 1).total + 1e-9);
+        if (depth > 0 && p.costs.sure === 0)
+          expect(step.total).toBeLessThanOrEqual(bestStep(p, p.weights, depth - 1).total + 1e-9);
       }),
       { seed: 52, numRuns: 60 },
     );
@@ -196,6 +200,36 @@ describe('looking ahead', () => {
   });
 });
 
+describe('as sure as the customer wants it', () => {
+  /** One test that tells, but for one case in ten, which of two it is. */
+  const prospect = (sure: number, told = [0.9, 0.1, 0.1, 0.9]): Prospect => {
+    const costs = { ...MINUTES, back: 0, sure };
+    return {
+      costs,
+      repairs: repairsOf(costs).slice(0, 2),
+      weights: Float64Array.of(0.8, 0.2),
+      groups: Uint8Array.of(0, 1),
+      trials: [{ minutes: 30, repeatMinutes: 30, setup: 'a', outcomes: 2, chance: Float64Array.from(told) }],
+    };
+  };
+  test('what pays is done where nothing is asked; surer than now only after the test', () => {
+    const step = (sure: number) => bestStep(prospect(sure), prospect(sure).weights, 2);
+    expect(step(0).trial).toBe(-1);
+    expect(step(0.8).trial).toBe(-1);
+    expect(step(0.81).trial).toBe(0);
+  });
+  test('what no outcome can bring is known beforehand: 0.8 of 0.9 against 0.2 of 0.1 is 0.973', () => {
+    expect(maySatisfy(prospect(0.97), 1)).toBe(true);
+    expect(maySatisfy(prospect(0.98), 2)).toBe(false);
+    expect(maySatisfy(prospect(0.8), 0)).toBe(true);
+    expect(maySatisfy(prospect(0.81), 0)).toBe(false);
+    // An outcome of one case in 125 is not hoped for; one of one in 75 is.
+    const rare = (chance: number) => prospect(0.95, [1 - chance, chance, 1, 0]);
+    expect(maySatisfy(rare(0.01), 1)).toBe(false);
+    expect(maySatisfy(rare(1 / 60), 1)).toBe(true);
+  });
+});
+
 describe('the plan of a job', () => {
   const open = posteriorOf(
     problemWith([
@@ -229,6 +263,27 @@ describe('the plan of a job', () => {
         expect(o.total).toBeCloseTo(o.minutes + o.money, 6);
       });
     }
+  });
+  test('a customer who wants to be surer has it tested first, though the change alone would be cheaper', () => {
+    const cheap = priced(2, 2, { back: 10 });
+    const wrong = planOf(open, hard, cheap).options[0].wrong!;
+    expect(wrong).toBeGreaterThan(0.05);
+    const sure = planOf(open, hard, { ...cheap, sure: 0.95 });
+    expect(sure.outOfReach).toBe(false);
+    expect(sure.options[0]).toMatchObject({ kind: 'test', tooUnsure: false });
+    const change = sure.options.find((o) => o.group === 'sensor')!;
+    expect(change).toMatchObject({ tooUnsure: true, wrong });
+    expect(change.total).toBeLessThan(sure.options[0].total);
+    // Behind everything that is as sure as asked; no price makes it the next step.
+    expect(sure.options.findIndex((o) => o.tooUnsure)).toBe(sure.options.filter((o) => !o.tooUnsure).length);
+    expect(sure.breakEven).toBeNull();
+    expect(cheapestStep(open, hard, { ...cheap, sure: 0.95 }).test?.measurement.id).toBe(sure.options[0].measurement);
+  });
+  test('surer than any test can make it: that is said, and what pays is advised', () => {
+    const cheap = priced(2, 2, { back: 10 });
+    const plan = planOf(open, hard, { ...cheap, sure: 0.999_999 });
+    expect(plan.outOfReach).toBe(true);
+    expect(plan.options).toEqual(planOf(open, hard, cheap).options);
   });
   test('the price at which both cost the same is said, and lies between the two', () => {
     const { breakEven } = planOf(open, hard, priced(2, 2, { back: 10 }));
@@ -330,5 +385,7 @@ describe('what is known of prices', () => {
     expect(costsOf({ ...full, partPrice: figure(0) }, genericKit(), null).part).toBe(0);
     const hard = { ...genericKit(), access: { plug: 'usual', module: 'usual', sensor: 'hard' } } as const;
     expect(costsOf(newWorth(), hard, null).fitMinutes).toBe(60);
+    expect(costsOf(newWorth(), hard, null).sure).toBe(0);
+    expect(costsOf({ ...newWorth(), sure: 0.95 }, hard, null).sure).toBe(0.95);
   });
 });

@@ -10,7 +10,7 @@ import type { PlannedTest } from '../model/healthyRanges.ts';
 import { noiseOf } from '../model/predictor.ts';
 import { normalCdf } from '../numeric/normal.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
-import { actOn, bestStep, type Prospect, type Step, type Trial, withTrial } from './lookAhead.ts';
+import { actOn, bestStep, maySatisfy, type Prospect, type Step, type Trial, withTrial } from './lookAhead.ts';
 import { type Costs, repairsOf, type Spent } from './repairs.ts';
 
 /** One way to go on, with what it is expected to cost until the machine is right. */
@@ -24,11 +24,15 @@ export interface Option extends Spent {
   ownMinutes: number;
   /** Probability that this repair is not the one that helps; null for a test. */
   wrong: number | null;
+  /** Is this repair less sure than the customer wants it? */
+  tooUnsure: boolean;
 }
 
-/** The ways to go on, cheapest first. Plain data: it crosses to the page. */
+/** The ways to go on, cheapest first, those that are less sure than asked last. Plain data: it crosses to the page. */
 export interface Ways {
   options: Option[];
+  /** The customer wants it surer than any tests in view can make it: then what pays is advised. */
+  outOfReach: boolean;
 }
 
 /** The ways, with what stands beside them. */
@@ -48,22 +52,32 @@ const WORTH_NAMING = 0.02;
 
 /** Acting now, testing on or stopping, each with its expected cost from what is believed now. Deterministic. */
 export function planOf(posterior: Posterior, access: Access, costs: Costs): Plan {
-  const outlook = prospectOf(posterior, access, costs);
+  const outlook = outlookOn(posterior, access, costs);
   const { tests, prospect } = outlook;
   return { ...waysOf(outlook), breakEven: breakEvenOf(prospect), rules: rulesOf(tests, prospect) };
 }
 
 /** The ways alone: a fraction of the work of the whole plan. */
 export const optionsOf = (posterior: Posterior, access: Access, costs: Costs): Ways =>
-  waysOf(prospectOf(posterior, access, costs));
+  waysOf(outlookOn(posterior, access, costs));
 
-function waysOf({ tests, prospect }: { tests: readonly PlannedTest[]; prospect: Prospect }): Ways {
+function waysOf({ tests, prospect, outOfReach }: Outlook): Ways {
+  const { sure } = prospect.costs;
   const acts = prospect.repairs.flatMap(({ group, minutes }, i): Option[] => {
     const probability = shareOf(prospect, i);
     if (probability < WORTH_NAMING || (group === 'healthy' && prospect.costs.protects)) return [];
     const { order: _, ...spent } = actOn(prospect, prospect.weights, i);
     return [
-      { kind: 'act', group, measurement: null, conditions: {}, ownMinutes: minutes, wrong: 1 - probability, ...spent },
+      {
+        kind: 'act',
+        group,
+        measurement: null,
+        conditions: {},
+        ownMinutes: minutes,
+        wrong: 1 - probability,
+        tooUnsure: probability < sure,
+        ...spent,
+      },
     ];
   });
   const trials = tests
@@ -77,9 +91,11 @@ function waysOf({ tests, prospect }: { tests: readonly PlannedTest[]; prospect: 
       conditions: test.conditions,
       ownMinutes: prospect.trials[trial].minutes,
       wrong: null,
+      tooUnsure: false,
       ...spent,
     }));
-  return { options: [...acts, ...trials].sort((a, b) => a.total - b.total) };
+  const options = [...acts, ...trials].sort((a, b) => Number(a.tooUnsure) - Number(b.tooUnsure) || a.total - b.total);
+  return { options, outOfReach };
 }
 
 /** The best next step alone: act (null) or this test. */
@@ -88,13 +104,13 @@ export function cheapestStep(
   access: Access,
   costs: Costs,
 ): { test: PlannedTest | null; step: Step; group: FaultGroup } {
-  const { tests, prospect } = prospectOf(posterior, access, costs);
+  const { tests, prospect } = outlookOn(posterior, access, costs);
   const step = bestStep(prospect, prospect.weights, DEPTH);
   const [group] = actOn(prospect, prospect.weights).order;
   return { test: step.trial < 0 ? null : tests[step.trial], step, group };
 }
 
-/** A school tests until it is this sure. */
+/** A school tests until it is this sure, if the customer does not say. */
 const SURE_ENOUGH = 0.95;
 
 function rulesOf(tests: readonly PlannedTest[], prospect: Prospect): Plan['rules'] {
@@ -103,7 +119,7 @@ function rulesOf(tests: readonly PlannedTest[], prospect: Prospect): Plan['rules
     const order = schoolOrder(school).flatMap((id) =>
       tests.flatMap(({ measurement }, t) => (measurement.id === id ? [t] : [])),
     );
-    return { id: school.id, name: school.name, ...costOfRule(prospect, order, SURE_ENOUGH) };
+    return { id: school.id, name: school.name, ...costOfRule(prospect, order, prospect.costs.sure || SURE_ENOUGH) };
   });
   const { minutes, money, total } = swap;
   return [{ id: 'swap-first', name: 'Change the sensor first', minutes, money, total }, ...schools];
@@ -113,6 +129,19 @@ function shareOf({ groups, weights }: Prospect, group: number): number {
   let sum = 0;
   for (let d = 0; d < weights.length; d++) if (groups[d] === group) sum += weights[d];
   return sum;
+}
+
+interface Outlook {
+  tests: PlannedTest[];
+  prospect: Prospect;
+  outOfReach: boolean;
+}
+
+/** What the plan is made on; surer than any tests can make it is not asked of it. */
+function outlookOn(posterior: Posterior, access: Access, costs: Costs): Outlook {
+  const { tests, prospect } = prospectOf(posterior, access, costs);
+  if (costs.sure === 0 || maySatisfy(prospect, DEPTH)) return { tests, prospect, outOfReach: false };
+  return { tests, prospect: { ...prospect, costs: { ...costs, sure: 0 } }, outOfReach: true };
 }
 
 /** The draws and tests of a posterior as the plan sees them. */
@@ -193,7 +222,8 @@ const HALVINGS = 12;
 
 function breakEvenOf(prospect: Prospect): number | null {
   const { costs } = prospect;
-  if (shareOf(prospect, 0) < WORTH_NAMING) return null;
+  // Where the sensor is less sure than asked, no price makes its change the next step.
+  if (shareOf(prospect, 0) < Math.max(WORTH_NAMING, costs.sure)) return null;
   /** How much dearer it is to change the sensor now than to test first. */
   const dearer = (part: number): number => {
     const at = { ...costs, part };

@@ -19,6 +19,8 @@ export interface Costs {
   back: number;
   /** Does the circuit protect (frost, overheat, flue, flame)? Then nobody leaves without the proof. */
   protects: boolean;
+  /** Probability that the customer wants behind a repair before it is done; 0: what pays is done. */
+  sure: number;
 }
 
 /** Minutes of work whose length nobody told. Common practice, no source. */

@@ -5,6 +5,9 @@ import { asksWhere, type PlaceAdvice } from '../place/placeAdvice.ts';
 import { blank, entrySchema } from '../units/entry.ts';
 import { type Costs, USUAL_WORK } from './repairs.ts';
 
+/** How sure a customer may want to be. */
+export const SURENESS = [0.9, 0.95, 0.99] as const;
+
 /** What a job knows of prices and minutes; empty figures are not known. Money in whatever the workshop reckons in. */
 export const worthSchema = z.strictObject({
   hourPrice: entrySchema,
@@ -18,6 +21,8 @@ export const worthSchema = z.strictObject({
   assembly: z.boolean(),
   /** Does the circuit protect: frost, overheat, flue, flame? */
   protects: z.boolean(),
+  /** How sure the customer wants to be before anything is changed; left out: what pays is done. */
+  sure: z.literal(SURENESS).optional(),
 });
 
 export type Worth = z.infer<typeof worthSchema>;
@@ -64,5 +69,6 @@ export function costsOf(worth: Worth, kit: Kit, where: PlaceAdvice | null): Cost
     placeMinutes: USUAL_WORK.place,
     back: priced && told(worth.backPrice) !== null ? told(worth.backPrice)! : USUAL_WORK.back * perMinute,
     protects: worth.protects,
+    sure: worth.sure ?? 0,
   };
 }

@@ -114,6 +114,7 @@ describe('what is worth it, in words', () => {
     conditions: {},
     ownMinutes: 20,
     wrong: 0.11,
+    tooUnsure: false,
     minutes: 38.4,
     money: 24.2,
     total: 62.6,
@@ -140,12 +141,16 @@ describe('what is worth it, in words', () => {
     expect(riskText(first)).toBe('');
   });
   test('the sentence over the list, and where it turns', () => {
-    const plan: Plan = { options: [option({}), first], breakEven: 11.3, rules: [] };
+    const plan: Plan = { options: [option({}), first], outOfReach: false, breakEven: 11.3, rules: [] };
     expect(planSentence(plan, 'C', true, loom)).toBe(
       'Change the sensor now: 38 min and 24 until it is right, on average. Volts at a connector (return wire, C2, module side) first would be 31 min and 24.',
     );
     expect(planSentence({ ...plan, options: [] }, 'C', true)).toContain('Nothing to choose');
     expect(planSentence({ ...plan, options: [option({})] }, 'C', true)).toMatch(/on average\.$/);
+    expect(planSentence({ ...plan, options: [first, option({ tooUnsure: true })] }, 'C', true)).toMatch(
+      /Change the sensor now would be 38 min and 24, less sure than asked\.$/,
+    );
+    expect(planSentence({ ...plan, outOfReach: true }, 'C', true)).toMatch(/as sure as asked: this is what pays\.$/);
     expect(breakEvenText(plan, true, false)).toBe('Testing on pays while the part costs more than 11.');
     expect(breakEvenText({ ...plan, breakEven: 0.854 }, true, true)).toBe(
       'Testing on pays while the assembly costs more than 0.9.',

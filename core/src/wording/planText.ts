@@ -49,10 +49,17 @@ export function breakEvenText({ breakEven }: Plan, priced: boolean, assembly: bo
 }
 
 /** What is said over the list, in a sentence. */
-export function planSentence({ options }: Ways, unit: TemperatureUnit, priced: boolean, loom?: Loom): string {
+export function planSentence(
+  { options, outOfReach }: Ways,
+  unit: TemperatureUnit,
+  priced: boolean,
+  loom?: Loom,
+): string {
   if (options.length === 0) return 'Nothing to choose between: no test is left and no repair is likely.';
   const [best] = options;
   const other = options.find((o) => o.kind !== best.kind);
-  const than = other ? ` ${optionName(other, unit, loom)} would be ${costText(other, priced)}.` : '';
-  return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it is right, on average.${than}`;
+  const unsure = other?.tooUnsure ? ', less sure than asked' : '';
+  const than = other ? ` ${optionName(other, unit, loom)} would be ${costText(other, priced)}${unsure}.` : '';
+  const reach = outOfReach ? ' No test that is left makes it as sure as asked: this is what pays.' : '';
+  return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it is right, on average.${than}${reach}`;
 }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Plan } from '@mellow-probe/core/plan/planOf';
-import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
+import { hasPrices, SURENESS } from '@mellow-probe/core/plan/worthSchema';
 import { breakEvenText, costText, optionName, planSentence, riskText } from '@mellow-probe/core/wording/planText';
 import { computed, shallowRef, watch } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
+import ChoiceRow from '../../../components/base/ChoiceRow.vue';
 import FactTable from '../../../components/base/FactTable.vue';
 import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
@@ -41,6 +42,18 @@ const FIELDS = [
   { key: 'modulePrice', label: 'Price of a module', hint: '' },
   { key: 'backPrice', label: 'Coming back costs', hint: '¾ of an hour' },
 ] as const;
+const SURE = [
+  { value: 0, label: 'what pays' },
+  ...SURENESS.map((value) => ({ value, label: `${Math.round(100 * value)} %` })),
+];
+const sure = computed({
+  get: () => job.worth.sure ?? 0,
+  set: (asked: number) => {
+    const known = SURENESS.find((s) => s === asked);
+    if (known) job.worth.sure = known;
+    else delete job.worth.sure;
+  },
+});
 const rows = computed(() => plan.value?.options ?? []);
 type Row = Plan['options'][number];
 const keyOf = (row: Row): string => `${row.group ?? row.measurement} ${JSON.stringify(row.conditions)}`;
@@ -77,6 +90,8 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
         :issue="verdict.issues.get(`worth.${f.key}`)"
       />
     </div>
+    <h3>How sure the customer wants to be before anything is changed</h3>
+    <ChoiceRow v-model="sure" label="How sure the customer wants to be" :options="SURE" />
     <div>
       <CheckBox v-model="job.worth.assembly"
         >the sensor is only sold with a larger part (its price stands above)</CheckBox
@@ -104,8 +119,8 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       <h3>Fixed ways of working, on this very job</h3>
       <FactTable label="Fixed ways of working" :columns="RULES" :rows="plan.rules" :row-key="(row) => row.id" />
       <p class="soft">
-        Weighed over two tests ahead; a school tests in its order until it is 95 % sure. A stand-in is no repair and is
-        not weighed.
+        Weighed over two tests ahead; a school tests in its order until it is
+        {{ sure ? `as sure as the customer asks` : '95 % sure' }}. A stand-in is no repair and is not weighed.
       </p>
     </template>
   </FormSheet>
