@@ -4,7 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { type BrowserContext, chromium, type Page } from '@playwright/test';
+import { type BrowserContext, chromium, expect, type Page } from '@playwright/test';
 import { seededUniform } from '../core/src/numeric/random.ts';
 import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
@@ -50,7 +50,13 @@ const sumOf = (page: Page): Promise<{ count: number; sum: string }> =>
 /** Checks behind the program's back, and photos of noise. */
 async function fill(page: Page, checks: number, photos: number): Promise<void> {
   await page.goto('/safe');
-  await page.getByRole('button', { name: 'Write the backup' }).waitFor();
+  // Weighing what is kept opens, and so makes, every store.
+  await page.getByRole('button', { name: 'What takes the room' }).click();
+  await expect
+    .poll(() =>
+      page.evaluate(async () => (await indexedDB.databases()).find((d) => d.name === 'mellow-probe-photos')?.version),
+    )
+    .toBeGreaterThan(1);
   await page.goto('/');
   await page.getByText('Four figures are enough').waitFor();
   await fillLedger(page, checks);

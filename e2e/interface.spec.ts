@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { choose, kept, startCheck, verdict, openDemo } from './bench.ts';
+import { FIRST_LOADS, firstLoad, kilobytes } from './firstLoad.ts';
 
 const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> => {
   const [download] = await Promise.all([page.waitForEvent('download'), act()]);
@@ -219,3 +220,11 @@ test('with the system’s own colours what is told by a ground is still told', a
   });
   for (const [name, told] of grounds) expect(told, String(name)).toBe(true);
 });
+
+for (const wanted of FIRST_LOADS)
+  test(`the first load on a ${wanted.name} stays below ${wanted.barKb} kB of script`, async ({ browser, baseURL }) => {
+    const scripts = await firstLoad(browser, baseURL!, wanted);
+    // Something is counted at all: the library's buttons alone are 40 kB.
+    expect(kilobytes(scripts)).toBeGreaterThan(150);
+    expect(kilobytes(scripts)).toBeLessThanOrEqual(wanted.barKb);
+  });

@@ -1,44 +1,19 @@
 // From a typed figure to the new verdict on the page, and long tasks while typing, in headless Chromium on the built page.
-import { chromium, type Page } from '@playwright/test';
-import { readdirSync, readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { readdirSync } from 'node:fs';
 import path from 'node:path';
-import { gzipSync } from 'node:zlib';
+import { FIRST_LOADS, firstLoad, kilobytes, scriptsOf } from '../e2e/firstLoad.ts';
 import { fillLedger } from '../e2e/manyChecks.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 const { url, stop } = await servePage(4196);
 const browser = await chromium.launch(CHROMIUM);
-/** Gzipped bytes of the scripts that a visitor's page has fetched, by name. */
-const size = (script: string): number => gzipSync(readFileSync(path.join(root, 'web/dist', script))).length;
-function scriptsOf(page: Page): Set<string> {
-  const loaded = new Set<string>();
-  page.on('response', (r) => void (/\.js$/.test(r.url()) && loaded.add(new URL(r.url()).pathname)));
-  return loaded;
-}
-const later = /plotly|PlotFigure|pdfmake|worker/;
-const kilobytes = (scripts: readonly string[]): string =>
-  (scripts.reduce((sum, script) => sum + size(script), 0) / 1000).toFixed(0);
-for (const [name, viewport, bar] of [
-  ['phone', { width: 390, height: 844 }, 310],
-  ['desk', { width: 1280, height: 800 }, 380],
-] as const) {
-  const context = await browser.newContext({ viewport, hasTouch: name === 'phone', isMobile: name === 'phone' });
-  const before = await context.newPage();
-  await before.goto(`${url}/`);
-  await before.getByRole('button', { name: /Start the first check/ }).click();
-  await before.locator('[data-test="save-state"]').getByText('kept').waitFor();
-  const visit = await context.newPage();
-  const loaded = scriptsOf(visit);
-  // What the page fetches while it rests is no part of the first load.
-  await visit.addInitScript('window.requestIdleCallback = () => 0');
-  await visit.goto(`${url}/`);
-  await visit.locator('[data-test="job"]').first().waitFor();
-  const first = [...loaded].filter((script) => !later.test(script));
+for (const wanted of FIRST_LOADS) {
+  const first = await firstLoad(browser, `${url}/`, wanted);
   console.log(
-    `first load, ${name}: ${kilobytes(first)} kB of gzipped JavaScript in ${first.length} files (bar: ${bar} kB)`,
+    `first load, ${wanted.name}: ${kilobytes(first).toFixed(0)} kB of gzipped JavaScript in ${first.length} files (bar: ${wanted.barKb} kB)`,
   );
-  await context.close();
 }
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const loaded = scriptsOf(page);
@@ -49,7 +24,8 @@ await page.getByLabel('Sensor ohms').fill('3.6k');
 await page.getByLabel('Volts, unplugged').fill('5.01');
 await page.locator('.plot .trace').first().waitFor();
 const worker = `/assets/${readdirSync(path.join(root, 'web/dist/assets')).find((f) => /engine.*worker/.test(f))!}`;
-console.log(`worker ${kilobytes([worker])} kB, chart ${kilobytes([...loaded].filter((s) => /plotly/.test(s)))} kB`);
+const chart = [...loaded].filter((script) => /plotly/.test(script));
+console.log(`worker ${kilobytes([worker]).toFixed(0)} kB, chart ${kilobytes(chart).toFixed(0)} kB`);
 
 /** Types figure after figure and waits each time for the verdict that names it; ms, and long tasks meanwhile. */
 const typing = () =>

@@ -2,6 +2,7 @@ import { shallowRef } from 'vue';
 import { createRouter, createWebHistory, type Router } from 'vue-router';
 import { LATER_PARTS, SCREENS } from './screens.ts';
 import { goOffline } from '../browser/offline.ts';
+import { rested } from '../browser/rested.ts';
 import { workshopBase } from '../browser/workshop.ts';
 
 /** Parts of the page that could not be fetched: the server is gone, or it has a newer version whose parts have other names. */
@@ -29,10 +30,6 @@ export function createAppRouter(): Router {
 
 /** Fetches the other screens and what they need once the page rests, so that a server that goes away meanwhile is not missed. */
 export function fetchAhead(): void {
-  const later = (work: () => void): void => {
-    if ('requestIdleCallback' in window) window.requestIdleCallback(work);
-    else setTimeout(work, 1500);
-  };
   const parts = [...SCREENS.map((s) => s.component), ...LATER_PARTS];
   const next = (): void => {
     const part = parts.shift();
@@ -42,9 +39,9 @@ export function fetchAhead(): void {
     }
     // One that fails is asked for again when it is needed, and said then.
     void part().then(
-      () => later(next),
+      () => rested().then(next),
       () => undefined,
     );
   };
-  later(next);
+  void rested().then(next);
 }

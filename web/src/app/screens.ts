@@ -33,6 +33,7 @@ export const SCREENS: readonly Screen[] = [
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../components/PlotFigure.vue'),
+  () => import('../components/ShortcutList.vue'),
   () => import('../components/base/DayField.vue'),
   () => import('../screens/report/reportPdf.ts'),
   () => import('../screens/logs/LogChart.vue'),

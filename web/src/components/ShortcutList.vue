@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { onKeyStroke } from '../browser/onKeyStroke.ts';
 import ActButton from './base/ActButton.vue';
 import AskSheet from './base/AskSheet.vue';
 
@@ -10,7 +9,6 @@ function showRound(): void {
   open.value = false;
   tour?.();
 }
-onKeyStroke('?', () => (open.value = true));
 </script>
 
 <template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import ActButton from './base/ActButton.vue';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { onKeyStroke } from '../browser/onKeyStroke.ts';
 import { useNarrow, useUpright } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../stores/preferences.ts';
-import ShortcutList from './ShortcutList.vue';
 
 /** The bar on top of every screen: where one is, what is being worked on, units, light, help. */
 const props = defineProps<{
@@ -21,6 +21,11 @@ const [narrow, upright] = [useNarrow(), useUpright()];
 const folded = computed(() => narrow.value || (upright.value && (props.actions?.length ?? 0) > 0));
 const preferences = usePreferences();
 const help = ref(false);
+onKeyStroke('?', () => (help.value = true));
+/** Fetched when it is first asked for, and by the page once it rests. */
+const ShortcutList = defineAsyncComponent(() => import('./ShortcutList.vue'));
+const helped = ref(false);
+watch(help, () => (helped.value = true));
 /** Only a phone needs it: the desk does not fetch it. */
 const MoreMenu = defineAsyncComponent(() => import('./base/MenuButton.vue'));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
@@ -61,7 +66,7 @@ const all = computed(() => [
       </ActButton>
       <ActButton kind="quiet" aria-label="Help and shortcuts" @click="help = true">?</ActButton>
     </span>
-    <ShortcutList v-model:open="help" :tour="tour" />
+    <ShortcutList v-if="helped" v-model:open="help" :tour="tour" />
   </header>
 </template>
 

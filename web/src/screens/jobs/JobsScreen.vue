@@ -3,15 +3,15 @@ import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { useCards } from '../../browser/useMedia.ts';
 import { workshop } from '../../browser/workshop.ts';
-import FilePick from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
 import { newVersion, takeNewVersion } from '../../browser/offline.ts';
+import { rested } from '../../browser/rested.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
@@ -39,6 +39,14 @@ const narrow = useCards();
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
 const ChosenBar = defineAsyncComponent(() => import('./ChosenBar.vue'));
+/** The library's picker of files is no small part, and the first rows do not wait for it. */
+const FilePick = shallowRef<typeof import('../../components/base/FilePick.vue').default>();
+void rested()
+  .then(() => import('../../components/base/FilePick.vue'))
+  .then(
+    (part) => (FilePick.value = part.default),
+    () => undefined,
+  );
 const importNote = ref('');
 const filter = ref<JobFilter>({ ...NO_FILTER });
 const today = dayjs().format('YYYY-MM-DD');
@@ -123,13 +131,16 @@ onKeyStroke('c', () => void start());
       <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">
         <ActButton kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
-        <FilePick
+        <component
+          :is="FilePick"
+          v-if="FilePick"
           label="Import file…"
           about="Import check files"
           accept=".json,application/json"
           multiple
           @files="importFiles"
         />
+        <ActButton v-else disabled>Import file…</ActButton>
         <ActButton kind="quiet" to="/take">Receive…</ActButton>
         <ActButton to="/shelf">Shelf: curves, dividers, kit</ActButton>
         <ActButton kind="quiet" to="/safe">Safe-keeping</ActButton>
