@@ -1,5 +1,5 @@
 // Reloads, closings, kills and failing stores at random moments: nothing that was typed may be lost. `npm run campaign [trials, 2000] [first seed, 1]`
-// (about an hour). Every trial types a seeded figure into each of five fields (where several windows type: each of them one), is struck at a seeded moment
+// (about an hour). Every trial types a seeded figure into each of seven fields (where several windows type: each of them one), is struck at a seeded moment
 // of the last one, and looks what stands there afterwards.
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { mkdtempSync, rmSync } from 'node:fs';

@@ -10,7 +10,15 @@ export interface Plan {
   pauseMs: number;
 }
 
-const FIELDS = ['Thermometer', 'Sensor ohms', 'Volts, unplugged', 'Volts, plugged in', 'Title of this check'] as const;
+const FIELDS = [
+  'Thermometer',
+  'Sensor ohms',
+  'Volts, unplugged',
+  'Volts, plugged in',
+  'Title of this check',
+  'Displayed',
+  'Return drop',
+] as const;
 
 /** A seeded plan: a figure of four to eight characters, cut off anywhere. */
 export function planOf(seed: number): Plan {

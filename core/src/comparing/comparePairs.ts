@@ -57,7 +57,7 @@ export function compareSensors(
   curve: CurveModel,
 ): { ratio: number; differs: boolean; pairs: number } | null {
   const [mine, theirs] = (['this', 'other'] as const).map((s) =>
-    pairs.filter((p) => p.sensor === s && Number.isFinite(p.resistanceOhm)),
+    pairs.filter((p) => p.sensor === s && Number.isFinite(p.resistanceOhm) && p.resistanceOhm > 0),
   );
   const logs = mine.flatMap((a) =>
     theirs

@@ -12,7 +12,10 @@ import { checkJob } from './checkJob.ts';
 import { circuitCurve } from './circuitCurve.ts';
 import { comparePairsOf, curveName } from './comparePairsOf.ts';
 import { curveSlope } from './curveSlope.ts';
+import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
+import { genericKit, type Kit } from '../kit/kitSchema.ts';
 import { foldedHistory } from './foldedHistory.ts';
+import { kitIssues } from './kitIssues.ts';
 import {
   dueOf,
   type JobFilter,
@@ -782,4 +785,87 @@ test('a figure that no meter could show is asked at its field, and nothing is co
   } as const;
   const { issues } = checkJob(fresh((j) => (j.comparison.pairs = [pair])));
   expect(issues.map((i) => `${i.path} ${i.issue.reason}`)).toEqual(['comparison.p.resistanceOhm too-high']);
+});
+
+test('nearer to nothing than any meter shows is nothing; no resistance of a pair is negative', () => {
+  const value = (figureText: string) =>
+    problemOf(
+      (j) => (j.readings = [newReading('x', 'loaded-voltage', { text: figureText, value: Number(figureText) })]),
+    ).readings[0].value;
+  expect(value('1e-320')).toBe(0);
+  expect(value('-9e-10')).toBe(0);
+  expect(value('1e-9')).toBe(1e-9);
+  expect(value('0.0001')).toBe(0.0001);
+  const pair = (id: string, sensor: 'this' | 'other', ohm: number) =>
+    ({ id, sensor, phase: 'heating', temperatureC: figure(20), resistanceOhm: figure(ohm) }) as const;
+  const job = fresh(
+    (j) => (j.comparison.pairs = [pair('a', 'this', -40), pair('b', 'this', 0), pair('c', 'other', 2500)]),
+  );
+  expect(checkJob(job).issues.map((i) => `${i.path} ${i.issue.reason}`)).toEqual([
+    'comparison.a.resistanceOhm too-low',
+  ]);
+  // A short is a pair, but none to hold beside a sound one: no ratio is made of it.
+  const view = comparePairsOf(job)!;
+  expect(view.pairs.map((p) => p.id)).toEqual(['b', 'c']);
+  expect(view.own.jumps).toEqual(['b']);
+  expect(view.other).toBeNull();
+});
+
+describe('the figures of a kit', () => {
+  const kitWith = (change: (kit: Kit) => void): Kit => {
+    const kit = genericKit();
+    change(kit);
+    return kit;
+  };
+  const range = (upTo: number, percent: number, digits: number, digit: number) => ({
+    upTo: figure(upTo),
+    percent: figure(percent),
+    digits: figure(digits),
+    digit: figure(digit),
+  });
+  const CASES: [string, (kit: Kit, entry: Entry) => void, low: number, high: number][] = [
+    ['meter.inputOhm', (k, e) => (k.meter.inputOhm = e), 1e3, 1e13],
+    ['meter.overloadOhm', (k, e) => (k.meter.overloadOhm = e), 100, 1e13],
+    ['meter.leadOhm', (k, e) => (k.meter.leadOhm = e), 0, 100],
+    ['thermometerK', (k, e) => (k.thermometerK = e), 0.001, 200],
+    ['displayedK', (k, e) => (k.displayedK = e), 0.001, 200],
+    ['resistors.tolerancePercent', (k, e) => (k.resistors.tolerancePercent = e), 0.001, 50],
+    ['meter.volts.0.upTo', (k, e) => (k.meter.volts = [{ ...range(6, 0.5, 2, 0.001), upTo: e }]), 1e-3, 1e13],
+    ['meter.volts.0.percent', (k, e) => (k.meter.volts = [{ ...range(6, 0.5, 2, 0.001), percent: e }]), 0, 50],
+    ['meter.ohms.0.digits', (k, e) => (k.meter.ohms = [{ ...range(6, 0.5, 2, 0.001), digits: e }]), 0, 1e4],
+    ['meter.ohms.0.digit', (k, e) => (k.meter.ohms = [{ ...range(6, 0.5, 2, 0.001), digit: e }]), 0, 1e7],
+  ];
+  test.each(CASES)(
+    '%s: at its field where it cannot be, also in the job; taken at its ends',
+    (path, set, low, high) => {
+      const issues = (value: number) => kitIssues(kitWith((k) => set(k, figure(value)))).map((i) => i.path);
+      for (const value of [low, high]) expect(issues(value), String(value)).toEqual([]);
+      for (const value of [low === 0 ? -0.001 : 0.99 * low, 1.01 * high])
+        expect(issues(value), String(value)).toEqual([`kit.${path}`]);
+      expect(kitIssues(kitWith((k) => set(k, blank())))).toEqual([]);
+      expect(kitIssues(kitWith((k) => set(k, { text: 'x', value: null })))[0]?.path).toBe(`kit.${path}`);
+      const job = fresh((j) => set(j.kit, figure(1.01 * high)));
+      expect(checkJob(job).issues.map((i) => i.path)).toEqual([`kit.${path}`]);
+    },
+  );
+  test('what cannot be is not reckoned with: the generic figure is', () => {
+    const bad = kitWith((k) => {
+      for (const [, set] of CASES) set(k, figure(1e-320));
+      k.meter.leadOhm = figure(-3);
+      k.meter.volts = [range(1e-320, 0.5, 2, 0.001), range(6, 60, 2, 0.001)];
+      k.meter.ohms = [range(1e3, 1, 1e308, 1e308)];
+    });
+    const generic = instrumentsOf(genericKit());
+    expect(instrumentsOf(bad)).toEqual({
+      ...generic,
+      ohms: [{ upTo: Infinity, relative: 0.01 / Math.sqrt(3), absolute: 1e-4, together: true }],
+    });
+    expect(thermometerSigmaK(bad)).toBe(thermometerSigmaK(genericKit()));
+    const good = kitWith((k) => {
+      k.meter.inputOhm = figure(2e6);
+      k.meter.overloadOhm = figure(4e7);
+      k.meter.leadOhm = figure(0.3);
+    });
+    expect(instrumentsOf(good)).toEqual({ ...generic, meterInputOhm: 2e6, meterOverloadOhm: 4e7, leadOhm: 0.3 });
+  });
 });

@@ -7,17 +7,18 @@ import type { Kit } from '../kit/kitSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
 import { toldSigmaK } from '../units/toldTemperature.ts';
-import type { FieldQuantity, Quantity } from '../units/quantity.ts';
+import type { FieldQuantity } from '../units/quantity.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../units/entry.ts';
 import { stopsOf } from '../loom/loomSchema.ts';
+import { kitIssues } from './kitIssues.ts';
 import { loomWeights } from '../loom/loomWeights.ts';
 import type { Job, JobReading } from './jobSchema.ts';
 import { pooled } from '../model/priorFactor.ts';
 import { ofOneKind } from './ofOneKind.ts';
 import { priorFactors } from './priorFactors.ts';
-import { boundOf, isUnknown, pairOhm, readFigure, toldOf, valueOf } from './readFigure.ts';
+import { boundOf, isUnknown, readFigure, readPair, showable, toldOf, valueOf } from './readFigure.ts';
 
 export interface CheckedJob {
   /** Everything that is wrong or missing. */
@@ -79,6 +80,7 @@ export function checkJob(job: Job): CheckedJob {
     ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
     ...comparisonReadings(job, issues),
   ];
+  issues.push(...kitIssues(job.kit));
   const wire = wireRange(job, issues);
   for (const field of WORTH_FIGURES) {
     const entry = job.worth[field];
@@ -173,8 +175,7 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
   return job.comparison.pairs.flatMap((pair): ReadingInput[] => {
     if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
     const path = `comparison.${pair.id}`;
-    const bathC = readFigure(pair.temperatureC, 'told-celsius', -80, 1000);
-    const value = showable(pairOhm(pair.resistanceOhm), 'ohms');
+    const { bathC, ohm: value } = readPair(pair);
     if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
     if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
     if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
@@ -189,21 +190,6 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
       },
     ];
   });
-}
-
-/** What a meter of the trade, or a display, could show at all: V, Ω and °C. Beyond it a figure is a slip of the finger, and no engine's matter. */
-const SHOWABLE: Readonly<Record<Quantity, readonly [low: number, high: number]>> = {
-  volts: [-2000, 2000],
-  ohms: [-1e6, 1e12],
-  celsius: [-300, 5000],
-};
-function showable(value: number | FieldIssue, quantity: Quantity): number | FieldIssue {
-  if (typeof value !== 'number') return value;
-  const [low, high] = SHOWABLE[quantity];
-  if (value < low) return { ok: false, reason: 'too-low', limit: low };
-  // Over the range is a reading of ohms alone.
-  if (value === Infinity && quantity === 'ohms') return value;
-  return value > high ? { ok: false, reason: 'too-high', limit: high } : value;
 }
 
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {

@@ -4,7 +4,7 @@ import type { Pair } from '../comparing/comparePairs.ts';
 import { curveModel, typedForm } from '../curves/curve.ts';
 import type { CurveModel } from '../curves/curveModel.ts';
 import { circuitCurve } from './circuitCurve.ts';
-import { pairOhm } from './readFigure.ts';
+import { readPair } from './readFigure.ts';
 import type { Job } from './jobSchema.ts';
 
 /** The pairs of a job that can be read, with the curve they are held against; null while the curve is not complete or no pair can be read. */
@@ -12,9 +12,9 @@ export function readPairs(job: Job): { pairs: Pair[]; model: CurveModel } | null
   const curve = circuitCurve(job.circuit.curve);
   if (!curve) return null;
   const pairs = job.comparison.pairs.flatMap((p): Pair[] => {
-    const ohm = pairOhm(p.resistanceOhm);
-    if (p.temperatureC.value === null || typeof ohm !== 'number') return [];
-    return [{ id: p.id, sensor: p.sensor, phase: p.phase, temperatureC: p.temperatureC.value, resistanceOhm: ohm }];
+    const { bathC, ohm } = readPair(p);
+    if (typeof bathC !== 'number' || typeof ohm !== 'number') return [];
+    return [{ id: p.id, sensor: p.sensor, phase: p.phase, temperatureC: bathC, resistanceOhm: ohm }];
   });
   return pairs.length === 0 ? null : { pairs, model: curveModel(curve) };
 }

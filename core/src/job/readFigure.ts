@@ -1,4 +1,4 @@
-import { type FieldQuantity } from '../units/quantity.ts';
+import type { FieldQuantity, Quantity } from '../units/quantity.ts';
 import { parseField } from '../units/parseField.ts';
 import { type ParseOptions, parseReading } from '../units/parseReading.ts';
 import { type ToldTemperature, toldTemperature } from '../units/toldTemperature.ts';
@@ -48,9 +48,34 @@ export function boundOf(text: string): number | undefined {
   return parsed.ok ? parsed.aboveOhm : undefined;
 }
 
-/** Ω of a pair as typed; OL is Infinity. */
-export function pairOhm(entry: Entry): number | FieldIssue {
-  return valueOf(entry.text, entry.value, 'ohms', { overload: true });
+/** What a meter of the trade, or a display, could show at all: V, Ω and °C. Beyond it a figure is a slip of the finger, and no engine's matter. */
+const SHOWABLE: Readonly<Record<Quantity, readonly [low: number, high: number]>> = {
+  volts: [-2000, 2000],
+  ohms: [-1e6, 1e12],
+  celsius: [-300, 5000],
+};
+/** Nearer to nothing than this no meter tells from nothing: V, Ω, K. */
+const NOTHING = 1e-9;
+/** A figure as an instrument can have shown it, or what is wrong with it. Over the range (Infinity) is a reading of ohms alone. */
+export function showable(value: number | FieldIssue, quantity: Quantity): number | FieldIssue {
+  if (typeof value !== 'number') return value;
+  const [low, high] = SHOWABLE[quantity];
+  if (value < low) return { ok: false, reason: 'too-low', limit: low };
+  if (value === Infinity && quantity === 'ohms') return value;
+  if (value > high) return { ok: false, reason: 'too-high', limit: high };
+  return Math.abs(value) < NOTHING ? 0 : value;
+}
+
+/** A pair of a comparison: °C of the bath and Ω (OL is Infinity), each or what is wrong with it. */
+export function readPair({ temperatureC, resistanceOhm }: { temperatureC: Entry; resistanceOhm: Entry }): {
+  bathC: number | FieldIssue;
+  ohm: number | FieldIssue;
+} {
+  const ohm = showable(valueOf(resistanceOhm.text, resistanceOhm.value, 'ohms', { overload: true }), 'ohms');
+  return {
+    bathC: readFigure(temperatureC, 'told-celsius', -80, 1000),
+    ohm: typeof ohm === 'number' && ohm < 0 ? { ok: false, reason: 'too-low', limit: 0 } : ohm,
+  };
 }
 
 /** Does the text leave the figure open: empty, or in so many words? A pull-up like this is learned from the readings. */

@@ -1,4 +1,5 @@
 import { type Accuracy, GENERIC_INSTRUMENTS, type Instruments, THERMOMETER_SIGMA_K } from './instruments.ts';
+import { completeRange, possible } from './kitFigures.ts';
 import type { Kit, MeterRange } from './kitSchema.ts';
 import type { ThermometerKind } from '../units/vocabulary.ts';
 
@@ -19,17 +20,17 @@ const REALISTIC_SIGMA_K: Readonly<Record<ThermometerKind, number>> = {
   other: THERMOMETER_SIGMA_K,
 };
 
-/** 1σ of the instruments of a kit. Ranges that are not complete are passed over; an empty kit gives the generic figures. */
+/** 1σ of the instruments of a kit. Ranges that are not complete and figures that cannot be are passed over; an empty kit gives the generic ones. */
 export function instrumentsOf(kit: Kit): Instruments {
   const generic = GENERIC_INSTRUMENTS;
+  const displayedK = possible(kit.displayedK, 'kelvin');
   return {
     volts: accuracies(kit.meter.volts, generic.volts),
     ohms: accuracies(kit.meter.ohms, generic.ohms),
-    meterInputOhm: positive(kit.meter.inputOhm.value, generic.meterInputOhm),
-    meterOverloadOhm: positive(kit.meter.overloadOhm.value, generic.meterOverloadOhm),
-    leadOhm: Math.max(0, kit.meter.leadOhm.value ?? generic.leadOhm),
-    displayedK:
-      kit.displayedK.value === null ? generic.displayedK : positive(kit.displayedK.value, generic.displayedK) / LIMIT,
+    meterInputOhm: possible(kit.meter.inputOhm, 'inputOhm') ?? generic.meterInputOhm,
+    meterOverloadOhm: possible(kit.meter.overloadOhm, 'overloadOhm') ?? generic.meterOverloadOhm,
+    leadOhm: possible(kit.meter.leadOhm, 'leadOhm') ?? generic.leadOhm,
+    displayedK: displayedK === null ? generic.displayedK : displayedK / LIMIT,
     bathK: generic.bathK,
     blunder: generic.blunder,
   };
@@ -37,23 +38,20 @@ export function instrumentsOf(kit: Kit): Instruments {
 
 /** 1σ of the kit's thermometer at the machine, K. */
 export function thermometerSigmaK(kit: Kit): number {
-  const limit = kit.thermometerK.value;
-  return limit !== null && limit > 0 ? limit / LIMIT : REALISTIC_SIGMA_K[kit.thermometer];
-}
-
-function positive(value: number | null, fallback: number): number {
-  return value !== null && value > 0 ? value : fallback;
+  const limit = possible(kit.thermometerK, 'kelvin');
+  return limit !== null ? limit / LIMIT : REALISTIC_SIGMA_K[kit.thermometer];
 }
 
 function accuracies(ranges: readonly MeterRange[], fallback: readonly Accuracy[]): readonly Accuracy[] {
-  const complete = ranges.flatMap(({ upTo, percent, digits, digit }): Accuracy[] => {
-    if (!(upTo.value! > 0) || !(percent.value! >= 0)) return [];
-    const absolute = (digits.value ?? 0) * (digit.value ?? 0);
+  const complete = ranges.flatMap((range): Accuracy[] => {
+    const read = completeRange(range);
+    if (!read) return [];
+    const { upTo, percent, absolute } = read;
     // A floor of a thousandth: no meter of the trade is better, whatever the leaflet says.
     return [
       {
-        upTo: upTo.value!,
-        relative: Math.max(percent.value! / 100, 1e-3) / LIMIT,
+        upTo,
+        relative: Math.max(percent / 100, 1e-3) / LIMIT,
         absolute: Math.max(absolute / LIMIT, 1e-4),
         together: true,
       },

@@ -5,6 +5,7 @@ import TextField from './base/TextField.vue';
 import ActButton from './base/ActButton.vue';
 import { type Kit, MOST_RANGES } from '@mellow-probe/core/kit/kitSchema';
 import { type ThermometerKind, TOOLS } from '@mellow-probe/core/units/vocabulary';
+import { kitIssues } from '@mellow-probe/core/job/kitIssues';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
@@ -30,6 +31,8 @@ const PLACES = [
   ['module', 'Module'],
   ['sensor', 'Taking the sensor off'],
 ] as const;
+/** Figures that cannot be, at their fields. */
+const issues = computed(() => new Map(kitIssues(kit.value).map(({ path, issue }) => [path, issue])));
 const instruments = computed(() => instrumentsOf(kit.value));
 const drawer = computed(() => ownResistors(kit.value.resistors));
 const percent = (x: number): string => `${(100 * x).toFixed(2)} %`;
@@ -39,12 +42,13 @@ function toggle(tool: (typeof TOOLS)[number], on: boolean): void {
     : kit.value.tools.filter((t) => t !== tool);
 }
 const single = computed<
-  { label: string; quantity: FieldQuantity; hint: string; get: () => Entry; set: (e: Entry) => void }[]
+  { path: string; label: string; quantity: FieldQuantity; hint: string; get: () => Entry; set: (e: Entry) => void }[]
 >(() => [
   {
     label: 'Input on volts',
     quantity: 'ohms',
     hint: 'common: 10 MΩ',
+    path: 'meter.inputOhm',
     get: () => kit.value.meter.inputOhm,
     set: (e) => (kit.value.meter.inputOhm = e),
   },
@@ -52,6 +56,7 @@ const single = computed<
     label: 'OL above',
     quantity: 'ohms',
     hint: 'common: 20 MΩ',
+    path: 'meter.overloadOhm',
     get: () => kit.value.meter.overloadOhm,
     set: (e) => (kit.value.meter.overloadOhm = e),
   },
@@ -59,6 +64,7 @@ const single = computed<
     label: 'Leads (not zeroed)',
     quantity: 'ohms',
     hint: 'common: 0, zeroed',
+    path: 'meter.leadOhm',
     get: () => kit.value.meter.leadOhm,
     set: (e) => (kit.value.meter.leadOhm = e),
   },
@@ -66,6 +72,7 @@ const single = computed<
     label: 'Thermometer, ± K',
     quantity: 'number',
     hint: `now 1σ ${thermometerSigmaK(kit.value).toFixed(2)} K`,
+    path: 'thermometerK',
     get: () => kit.value.thermometerK,
     set: (e) => (kit.value.thermometerK = e),
   },
@@ -73,6 +80,7 @@ const single = computed<
     label: 'Displayed value, ± K',
     quantity: 'number',
     hint: `now 1σ ${instruments.value.displayedK.toFixed(2)} K`,
+    path: 'displayedK',
     get: () => kit.value.displayedK,
     set: (e) => (kit.value.displayedK = e),
   },
@@ -80,6 +88,7 @@ const single = computed<
     label: 'Resistors, ± %',
     quantity: 'number',
     hint: 'common: 1 %',
+    path: 'resistors.tolerancePercent',
     get: () => kit.value.resistors.tolerancePercent,
     set: (e) => (kit.value.resistors.tolerancePercent = e),
   },
@@ -139,6 +148,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
         :label="f.label"
         :quantity="f.quantity"
         :hint="f.hint"
+        :issue="issues.get(`kit.${f.path}`)"
         @update:model-value="f.set"
       />
       <PickList v-model="kit.resistors.series" label="Drawer" :options="DRAWERS" />
@@ -154,10 +164,30 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
     <div v-for="[key, name, unit] in RANGES" :key="key">
       <h2>{{ name }}, by range of the data sheet</h2>
       <div v-for="(r, i) in kit.meter[key]" :key="i" class="range">
-        <EntryField :label="`up to (${unit})`" :quantity="key" v-model="r.upTo" />
-        <EntryField label="± % of reading" quantity="number" v-model="r.percent" />
-        <EntryField label="± digits" quantity="number" v-model="r.digits" />
-        <EntryField :label="`one digit (${unit})`" :quantity="key" v-model="r.digit" />
+        <EntryField
+          :label="`up to (${unit})`"
+          :quantity="key"
+          v-model="r.upTo"
+          :issue="issues.get(`kit.meter.${key}.${i}.upTo`)"
+        />
+        <EntryField
+          label="± % of reading"
+          quantity="number"
+          v-model="r.percent"
+          :issue="issues.get(`kit.meter.${key}.${i}.percent`)"
+        />
+        <EntryField
+          label="± digits"
+          quantity="number"
+          v-model="r.digits"
+          :issue="issues.get(`kit.meter.${key}.${i}.digits`)"
+        />
+        <EntryField
+          :label="`one digit (${unit})`"
+          :quantity="key"
+          v-model="r.digit"
+          :issue="issues.get(`kit.meter.${key}.${i}.digit`)"
+        />
         <ActButton kind="quiet" :aria-label="`Remove ${name} range ${i + 1}`" @click="kit.meter[key].splice(i, 1)">
           ✕
         </ActButton>
