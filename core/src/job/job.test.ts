@@ -215,6 +215,18 @@ describe('what is typed', () => {
     expect(issueText(issue!, 'ohms', 'C').length).toBeGreaterThan(5);
   });
 
+  test('what is of a wrong kind, or missing, is told in plain words', () => {
+    const told = (change: (data: Record<string, unknown>) => void): string => {
+      const data = JSON.parse(saveJob(newJob('one', NOW))) as Record<string, unknown>;
+      change(data);
+      const opened = openJob(JSON.stringify(data));
+      return opened.ok ? 'opened' : openFaultText(opened);
+    };
+    expect(told((d) => (d.photos = 3))).toBe('At photos: number in place of array.');
+    expect(told((d) => delete d.title)).toBe('At title: this is missing.');
+    expect(told((d) => (d.title = null))).toBe('At title: null in place of string.');
+    expect(told((d) => (d.createdAt = 'then'))).toBe('At createdAt: Invalid ISO datetime.');
+  });
   test('what cannot be read is left out, the rest still gives a problem', () => {
     const job = fresh();
     job.temperatureC = typed('warm');

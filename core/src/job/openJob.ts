@@ -68,9 +68,16 @@ export function openJobData(data: unknown): Opened {
 
 function describe(issue: z.core.$ZodIssue): { path: (string | number)[]; detail: string } {
   const path = issue.path.map((part) => (typeof part === 'symbol' ? part.toString() : part));
-  const detail = issue.code === 'unrecognized_keys' ? `unknown: ${issue.keys.slice(0, 3).join(', ')}` : issue.message;
+  const detail =
+    issue.code === 'unrecognized_keys' ? `unknown: ${issue.keys.slice(0, 3).join(', ')}` : plainly(issue.message);
   return { path, detail: detail.slice(0, 200) };
 }
+
+/** What the library says of a wrong kind, in plain words: `Invalid input: expected array, received number`. */
+const plainly = (message: string): string =>
+  message.replace(/^Invalid input: expected (\w+), received (\w+)$/, (_, wanted: string, found: string) =>
+    found === 'undefined' ? 'this is missing' : `${found} in place of ${wanted}`,
+  );
 
 /** The text of a job file: plain JSON, two spaces, keys in the order of the schema. */
 export function saveJob(job: Job): string {

@@ -7,6 +7,7 @@ import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router';
 import { useCards } from '../../browser/useMedia.ts';
 import { workshop } from '../../browser/workshop.ts';
+import type FilePickPart from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
@@ -40,7 +41,7 @@ const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
 const ChosenBar = defineAsyncComponent(() => import('./ChosenBar.vue'));
 /** The library's picker of files is no small part, and the first rows do not wait for it. */
-const FilePick = shallowRef<typeof import('../../components/base/FilePick.vue').default>();
+const FilePick = shallowRef<typeof FilePickPart>();
 void rested()
   .then(() => import('../../components/base/FilePick.vue'))
   .then(
