@@ -29,6 +29,10 @@ export const ROOMS = {
   place: [all('core/src/place')],
   plan: [all('core/src/plan')],
   records: [all('core/src/records')],
+  register: [all('core/src/register')],
+  experience: [all('core/src/experience')],
+  sharing: [all('core/src/sharing')],
+  trend: [all('core/src/trend')],
   model: [
     {
       mutate: ['core/src/model/*.ts', '!core/src/model/*.test.ts'],

@@ -6,6 +6,11 @@ import type { Job } from '../job/jobSchema.ts';
 import { newJob } from '../job/newJob.ts';
 import { newReading } from '../job/newReading.ts';
 import { curveModel } from '../curves/curve.ts';
+import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
+import { genericKit } from '../kit/kitSchema.ts';
+import { MEASUREMENTS } from '../measurements/list.ts';
+import { ohmsNoise } from '../model/noise.ts';
+import { toldOf } from '../job/readFigure.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { figure } from '../units/entry.ts';
@@ -161,6 +166,193 @@ describe('a place over the years', () => {
     expect(changed.changes).toEqual([{ at: '2011-06-02T08:00:00Z', job: 'j2011' }]);
     expect(trendText(changed)).toBe(
       '2 figures since the sensor was changed on 2011-06-02: too few, or too near together, to tell a drift.',
+    );
+  });
+});
+
+describe('which figures count, and how surely', () => {
+  const AT = '2020-06-01T08:00:00Z';
+  const taken = (id: string, measurement: string, value: number | 'OL', more: object = {}) =>
+    newReading(id, measurement, { text: String(value), value, takenAt: AT, ...more });
+  const trendWith = (change: (job: Job) => void) =>
+    trendOf({
+      machine: '',
+      circuit: '',
+      jobs: [
+        check(2020, 0, (j) => {
+          j.readings = [];
+          change(j);
+        }),
+      ],
+    });
+  const pointsWith = (change: (job: Job) => void) => trendWith(change).points.map((p) => p.measurement);
+  const deviations = (change: (job: Job) => void) =>
+    trendWith(change).points.map((p) => Number(p.deviationK.toFixed(2)));
+  const ohmAt = (c: number): number => model.resistanceOhm(c);
+  /** d ln R / dT by a difference of its own, 1/K. */
+  const slope = (c: number): number => (ohmAt(c + 0.01) / ohmAt(c - 0.01) - 1) / 0.02;
+
+  test('a place is called as its first check calls it, without the blanks around', () => {
+    const [place] = placesOf([check(2020, 0, (j) => (j.circuit.name = ' coolant '))]);
+    expect([place.machine, place.circuit]).toEqual(['Pump  3', 'coolant']);
+  });
+  test('a curve that is not complete, not known or only a band has nothing to be off', () => {
+    for (const curve of [
+      { source: 'points', points: [] },
+      { source: 'unknown' },
+      { source: 'band', bands: [{ temperatureC: figure(20), resistanceOhm: { text: '2-3k', value: 2500 } }] },
+    ] as const) {
+      const trend = trendWith((j) => {
+        j.circuit.curve = structuredClone(curve) as Job['circuit']['curve'];
+        j.readings = [taken('a', 'sensor-ohms', 2500)];
+      });
+      expect([trend.points, trend.drift, trend.outOn, trend.toleranceK], curve.source).toEqual([[], null, null, 0]);
+    }
+  });
+  test('only a sensor that was changed begins anew: not one decided on alone, nor a wire that was mended', () => {
+    const decided = { toolGroup: 'sensor', toolProbability: 0.9, reason: '', decidedAt: AT } as const;
+    expect(trendWith((j) => (j.decision = { ...decided, group: 'sensor' })).changes).toEqual([]);
+    const mended = trendWith((j) => {
+      j.decision = { ...decided, group: 'wiring' };
+      j.repair = { ...j.repair, doneAt: AT };
+    });
+    expect(mended.changes).toEqual([]);
+  });
+  test('the tolerance is that of the curve at the check’s temperature; without one at 25 °C', () => {
+    const at = (c: number): number => (Math.sqrt(3) * model.toleranceLog) / Math.abs(slope(c));
+    expect(trendWith(() => undefined).toleranceK).toBeCloseTo(at(20), 3);
+    expect(trendWith((j) => (j.temperatureC = figure(80))).toleranceK).toBeCloseTo(at(80), 3);
+    expect(trendWith((j) => (j.temperatureC = { text: '', value: null })).toleranceK).toBeCloseTo(at(25), 3);
+  });
+  test('a sensor that is out by now is out on the day of its last figure', () => {
+    const jobs = Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.6 * i));
+    expect(trendOf({ machine: '', circuit: '', jobs }).outOn).toBe('2021-06-01');
+  });
+  test('voided, wiggled and OL figures are none, however sound they look', () => {
+    expect(
+      pointsWith((j) => {
+        j.readings = [
+          taken('a', 'sensor-ohms', ohmAt(20), { voided: { reason: '', at: AT } }),
+          taken('b', 'sensor-ohms', ohmAt(20), { state: 'wiggling' }),
+          taken('c', 'sensor-ohms', 'OL'),
+          taken('d', 'sensor-ohms', -5),
+          taken('e', 'sensor-ohms', 0),
+        ];
+      }),
+    ).toEqual([]);
+  });
+  test('a hot reading is held to the hot temperature; without one it has no place', () => {
+    const hot = (j: Job) => (j.readings = [taken('a', 'sensor-ohms', ohmAt(82), { state: 'hot' })]);
+    expect(pointsWith(hot)).toEqual([]);
+    const told = (j: Job) => {
+      hot(j);
+      j.hotTemperatureC = figure(80);
+    };
+    expect(deviations(told)).toEqual([2]);
+    // In the air of a room both are that air.
+    expect(
+      deviations((j) => {
+        told(j);
+        j.readings = [taken('a', 'off-ohms', ohmAt(22), { conditions: { airC: figure(21) } })];
+      }),
+    ).toEqual([1]);
+  });
+  test('a figure without its moment is of the check’s; a proof of when it was closed, repaired or last changed', () => {
+    expect(
+      trendWith((j) => (j.readings = [taken('a', 'sensor-ohms', ohmAt(20), { takenAt: null })])).points[0].at,
+    ).toBe(AT);
+    const proved = (change: (job: Job) => void) =>
+      trendWith((j) => {
+        j.updatedAt = '2020-06-09T00:00:00Z';
+        j.proof = {
+          ...{ temperatureC: figure(20), steps: {} },
+          readings: [
+            { measurement: 'sensor-ohms', text: '1', value: ohmAt(21) },
+            { measurement: 'sensor-ohms', text: 'OL', value: 'OL' },
+            { measurement: 'displayed', text: '-40', value: -40 },
+          ],
+        };
+        change(j);
+      });
+    expect(proved(() => undefined).points.map((p) => [p.at, p.counts])).toEqual([['2020-06-09T00:00:00Z', true]]);
+    const repaired = (j: Job) => void (j.repair = { ...j.repair, doneAt: '2020-06-03T00:00:00Z' });
+    expect(proved(repaired).points[0].at).toBe('2020-06-03T00:00:00Z');
+    const closed = proved((j) => {
+      repaired(j);
+      j.closed = { at: '2020-06-04T00:00:00Z', how: 'unproved', reason: 'x' };
+    });
+    expect(closed.points[0].at).toBe('2020-06-04T00:00:00Z');
+    expect(proved((j) => (j.proof.temperatureC = { text: '', value: null })).points).toEqual([]);
+  });
+  test('no temperature beside the sensor, or one beyond its curve: nothing to be off from; its very ends still count', () => {
+    const displayed = (value: number, at: number | null) =>
+      pointsWith((j) => {
+        j.temperatureC = at === null ? { text: '', value: null } : figure(at);
+        j.readings = [taken('a', 'displayed', value)];
+      });
+    expect(displayed(60, null)).toEqual([]);
+    expect(displayed(60, model.maxC + 1)).toEqual([]);
+    expect(displayed(60, model.minC - 1)).toEqual([]);
+    expect(displayed(60, model.maxC)).toEqual(['displayed']);
+    expect(displayed(60, model.minC)).toEqual(['displayed']);
+  });
+  test('ends of the display’s scale, and of the curve, are no temperature', () => {
+    const displayed = (value: number, minC: number | null, maxC: number | null) =>
+      pointsWith((j) => {
+        Object.assign(j.circuit.display, { minC: { text: '', value: minC }, maxC: { text: '', value: maxC } });
+        j.readings = [taken('a', 'displayed', value)];
+      });
+    for (const value of [1, 99]) expect(displayed(value, 0, 100), String(value)).toEqual([]);
+    for (const value of [1.01, 98.99]) expect(displayed(value, 0, 100), String(value)).toEqual(['displayed']);
+    expect(displayed(-20, null, 100)).toEqual(['displayed']);
+    expect(displayed(110, 0, null)).toEqual(['displayed']);
+    for (const end of [model.minC, model.maxC, model.minC - 5, model.maxC + 5])
+      expect(displayed(end, null, null), String(end)).toEqual([]);
+  });
+  test('another sensor, a pull-down, a divider that is not known: nothing of this sensor', () => {
+    const loaded = (change: (job: Job) => void) =>
+      pointsWith((j) => {
+        j.readings = [taken('a', 'loaded-voltage', (5 * ohmAt(22)) / (ohmAt(22) + 2490))];
+        change(j);
+      });
+    expect(loaded(() => undefined)).toEqual(['loaded-voltage']);
+    expect(loaded((j) => (j.circuit.layout = 'pull-down'))).toEqual([]);
+    expect(loaded((j) => (j.circuit.referenceV = { text: '', value: null }))).toEqual([]);
+    expect(loaded((j) => (j.circuit.pullUpOhm = { text: '', value: null }))).toEqual([]);
+    expect(loaded((j) => (j.readings[0].value = 5.2))).toEqual([]);
+    for (const id of ['open-voltage', 'loop-ohms', 'return-drop'])
+      expect(
+        pointsWith((j) => (j.readings = [taken('a', id, ohmAt(20))])),
+        id,
+      ).toEqual([]);
+    const others = MEASUREMENTS.filter((m) => m.ofAnotherSensor);
+    expect(others.length).toBeGreaterThan(0);
+    for (const { id } of others)
+      expect(
+        pointsWith((j) => (j.readings = [taken('a', id, ohmAt(20))])),
+        id,
+      ).toEqual([]);
+  });
+  test('1σ by hand: meter through the curve’s slope, beside thermometer or bath; a range by its half width', () => {
+    const kit = genericKit();
+    const meter = ohmsNoise(instrumentsOf(kit)).sigma(ohmAt(20)) / ohmAt(20) / Math.abs(slope(20));
+    const sigmaWith = (change: (job: Job) => void): number =>
+      trendWith((j) => {
+        j.kit = kit;
+        j.readings = [taken('a', 'sensor-ohms', ohmAt(20))];
+        change(j);
+      }).points[0].sigmaK;
+    expect(sigmaWith(() => undefined)).toBeCloseTo(Math.hypot(meter, thermometerSigmaK(kit)), 4);
+    const bath = (text: string, value: number) => (j: Job) =>
+      (j.readings = [taken('a', 'bench-ohms', ohmAt(20), { conditions: { bathC: { text, value } } })]);
+    expect(sigmaWith(bath('20', 20))).toBeCloseTo(Math.hypot(meter, instrumentsOf(kit).bathK), 4);
+    // 18 … 22: even between, with edges as soft as they are told.
+    const { edgeK } = toldOf({ text: '18…22', value: 20 })!;
+    const range = sigmaWith((j) => (j.temperatureC = { text: '18…22', value: 20 }));
+    expect(range).toBeCloseTo(Math.hypot(meter, edgeK, 2 / Math.sqrt(3)), 4);
+    expect(sigmaWith((j) => (j.readings = [taken('a', 'displayed', 21)]))).toBeCloseTo(
+      Math.hypot(instrumentsOf(kit).displayedK, thermometerSigmaK(kit)),
+      9,
     );
   });
 });
