@@ -90,8 +90,10 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
         :issue="verdict.issues.get(`worth.${f.key}`)"
       />
     </div>
-    <h3>How sure the customer wants to be before anything is changed</h3>
-    <ChoiceRow v-model="sure" label="How sure the customer wants to be" :options="SURE" />
+    <div>
+      <h3>How sure the customer wants to be before anything is changed</h3>
+      <ChoiceRow v-model="sure" label="How sure the customer wants to be" :options="SURE" />
+    </div>
     <div>
       <CheckBox v-model="job.worth.assembly"
         >the sensor is only sold with a larger part (its price stands above)</CheckBox
