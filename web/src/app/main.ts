@@ -6,4 +6,4 @@ import { createAppRouter, fetchAhead } from './router.ts';
 import './theme.css';
 
 createApp(App).use(createPinia()).use(createAppRouter()).mount('#app');
-fetchAhead();
+void fetchAhead();

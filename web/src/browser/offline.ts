@@ -12,9 +12,9 @@ export const newVersion = ref(false);
 
 let worker: Workbox | null = null;
 
-/** Has every part fetched and kept. Called once the page rests. */
-export async function goOffline(): Promise<void> {
-  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
+/** Has every part fetched and kept. Called once the page rests. False where no worker can do it. */
+export async function goOffline(): Promise<boolean> {
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return false;
   worker = new Workbox('/offline.js');
   offline.value = 'fetching';
   worker.addEventListener('activated', () => (offline.value = 'ready'));
@@ -28,9 +28,11 @@ export async function goOffline(): Promise<void> {
     else openTaken();
     if (registration?.active) offline.value = 'ready';
     else if (!registration) offline.value = 'failed';
+    return registration !== undefined;
   } catch {
     // The server has none, or the browser's settings forbid it.
     offline.value = 'failed';
+    return false;
   }
 }
 
