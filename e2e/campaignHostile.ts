@@ -72,7 +72,8 @@ try {
         .locator('[data-test="verdict"]')
         .or(page.getByText('The circuit is not complete'))
         .first()
-        .waitFor({ timeout: 60_000 });
+        // After a repair it lies folded away.
+        .waitFor({ state: 'attached', timeout: 60_000 });
       await sensible(page, what);
       await page.goto(`${link}/report`);
       await page.locator('[data-section]').first().waitFor({ timeout: 60_000 });
