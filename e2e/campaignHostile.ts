@@ -116,7 +116,8 @@ try {
     await sensible(page, what);
   }
   for (let n = 0; n < Math.round(count / 18); n++) {
-    const link = encodeURIComponent(text(6));
+    // Half a sign of two cannot be written into an address.
+    const link = encodeURIComponent(text(6).replace(/\p{Surrogate}/gu, ''));
     what = `link ${link}`;
     await page.goto(`/take#${link}`);
     await page.locator('main').first().waitFor();
