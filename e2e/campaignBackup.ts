@@ -88,6 +88,11 @@ async function look(page: Page, file: string): Promise<void> {
   await files(page, 'a backup').setInputFiles(file);
   await page.getByRole('button', { name: /^Take in/ }).waitFor({ timeout: 600_000 });
 }
+/** Takes in what was looked at, to its end. */
+async function takeIn(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Take in/ }).click();
+  await page.locator('[data-test="taken"]').waitFor({ timeout: 600_000 });
+}
 
 const wrong: string[] = [];
 try {
@@ -100,8 +105,7 @@ try {
     const written = Date.now() - at;
     at = Date.now();
     await look(next.page, file);
-    await next.page.getByRole('button', { name: /^Take in/ }).click();
-    await next.page.locator('[data-test="taken"]').waitFor({ timeout: 600_000 });
+    await takeIn(next.page);
     const taken = Date.now() - at;
     const after = await sumOf(next.page);
     if (after.sum !== before.sum) wrong.push(`large: ${before.count} records became ${after.count}`);
@@ -120,8 +124,7 @@ try {
   const quiet = await start();
   await look(quiet.page, keep);
   const begun = Date.now();
-  await quiet.page.getByRole('button', { name: /^Take in/ }).click();
-  await quiet.page.locator('[data-test="taken"]').waitFor({ timeout: 600_000 });
+  await takeIn(quiet.page);
   const takes = Date.now() - begun;
   await quiet.context.close();
   const counts = { writing: 0, 'nothing yet': 0, 'all of it': 0 };

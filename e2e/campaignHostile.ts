@@ -1,7 +1,7 @@
 // Hostile files and texts through the page: nothing throws, nothing hangs, no figure that is none is shown. Arguments: inputs (3000), first seed (1).
 // Two thirds are files opened from the ledger, of which every batch has some looked at on bench and paper; the rest is typed, pasted or followed as links.
 import { type Browser, chromium, type Page } from '@playwright/test';
-import { hostileSource } from '../core/test/hostileJobs.ts';
+import { hostileSource, oddFigure } from '../core/test/hostileJobs.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
 import { field, files, startCheck } from './bench.ts';
@@ -14,8 +14,7 @@ const LOOKED_AT = 3;
 const faults: string[] = [];
 const counts = { files: 0, 'looked at': 0, figures: 0, tables: 0, links: 0, searches: 0 };
 const hostile = hostileSource(first);
-/** What a page says with these in it is what was typed, and no figure. */
-const text = (most: number): string => hostile.text(most).replace(/NaN|Infinity/g, '7');
+const text = hostile.figurelessText;
 
 /** A page of its own that tells what goes wrong in it, also when it stands still for more than two seconds. */
 async function newPage(browser: Browser, told: () => string): Promise<Page> {
@@ -34,9 +33,8 @@ async function newPage(browser: Browser, told: () => string): Promise<Page> {
   return page;
 }
 async function sensible(page: Page, what: string): Promise<void> {
-  const shown = await page.locator('body').innerText();
-  const odd = /.{0,60}(NaN|Infinity|undefined|\[object).{0,40}/.exec(shown);
-  if (odd) faults.push(`${what}: "${odd[0]}"`);
+  const odd = oddFigure(await page.locator('body').innerText());
+  if (odd) faults.push(`${what}: "${odd}"`);
 }
 
 const browser = await chromium.launch(CHROMIUM);

@@ -99,11 +99,16 @@ const FIGURES = ['0', '-40', '1e308', '-1e308', '1e-320', '5', '20', '4999999999
 const folder = path.resolve(import.meta.dirname, '../../examples/demo');
 const good = readdirSync(folder).map((f) => readFileSync(path.join(folder, f), 'utf8'));
 
+/** The place in a page or a paper where a figure stands that is none, with what stands around it; null where there is none. */
+export const oddFigure = (shown: string): string | null =>
+  /.{0,60}(NaN|Infinity|undefined|\[object).{0,40}/.exec(shown)?.[0] ?? null;
+
 /** A source of hostile things; the same seed gives the same ones in the same order. */
-export interface Hostile {
-  uniform: () => number;
+interface Hostile {
   /** A text of at most so many pieces. */
   text: (most: number) => string;
+  /** The same without the names of what is no figure: a page that shows them shows what was typed. */
+  figurelessText: (most: number) => string;
   /** A check that was good, struck in one to three places: every other one in its figures only, so that it opens. */
   job: () => Record<string, unknown>;
 }
@@ -113,6 +118,7 @@ export function hostileSource(seed: number): Hostile {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)];
   const text = (most: number): string =>
     Array.from({ length: Math.floor(uniform() * most) + 1 }, () => pick(PIECES)).join('');
+  const figurelessText = (most: number): string => text(most).replace(/NaN|Infinity/g, '');
   let made = 0;
   const job = (): Record<string, unknown> => {
     const figuresOnly = made++ % 2 === 0;
@@ -147,12 +153,12 @@ export function hostileSource(seed: number): Hostile {
       }
       // Half of the strikes keep the kind, so that the file opens and is judged.
       if (typeof value === 'number' && uniform() < 0.5) at[key] = value * pick([0, -1, 1e3, 1e-6, 1e12]);
-      else if (typeof value === 'string' && uniform() < 0.5) at[key] = text(4).replace(/NaN|Infinity/g, '');
+      else if (typeof value === 'string' && uniform() < 0.5) at[key] = figurelessText(4);
       else at[key] = structuredClone(pick(HOSTILE));
       return;
     }
   }
-  return { uniform, text, job };
+  return { text, figurelessText, job };
 }
 
 /** Everything in a job that is a figure with its text. */

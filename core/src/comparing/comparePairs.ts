@@ -29,9 +29,12 @@ const PAIR_LOG = 0.008;
 /** A return within this many σ is a return. */
 const ALLOWED = 3;
 
+/** Neither open nor shorted: a figure to reckon with. */
+const hasResistance = ({ resistanceOhm }: Pair): boolean => Number.isFinite(resistanceOhm) && resistanceOhm > 0;
+
 /** Judges the pairs of one sensor. `curve`: the circuit's own. */
 export function viewPairs(pairs: readonly Pair[], curve: CurveModel): PairsView {
-  const finite = pairs.filter((p) => Number.isFinite(p.resistanceOhm) && p.resistanceOhm > 0);
+  const finite = pairs.filter(hasResistance);
   // What is left when the curve's own change with temperature is taken out: constant for a sound sensor.
   const excess = new Map(finite.map((p) => [p.id, Math.log(p.resistanceOhm / curve.resistanceOhm(p.temperatureC))]));
   const allowance = (t: number): number => Math.hypot(PAIR_LOG, Math.abs(slopeLog(curve, t)) * PAIR_K);
@@ -57,7 +60,7 @@ export function compareSensors(
   curve: CurveModel,
 ): { ratio: number; differs: boolean; pairs: number } | null {
   const [mine, theirs] = (['this', 'other'] as const).map((s) =>
-    pairs.filter((p) => p.sensor === s && Number.isFinite(p.resistanceOhm) && p.resistanceOhm > 0),
+    pairs.filter((p) => p.sensor === s && hasResistance(p)),
   );
   const logs = mine.flatMap((a) =>
     theirs

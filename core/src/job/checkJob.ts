@@ -36,31 +36,28 @@ const USUAL_MM2 = 0.75;
 /** A loom of a few metres with its joints, one way. Source: fault model. */
 const LOOM = { minOhm: 0.05, maxOhm: 1.5 };
 
+/** Takes a figure within bounds; what is wrong with it goes to the issues at this path, and it is null then. */
+type Take = (path: string, entry: Entry, quantity: FieldQuantity, low: number, high: number) => number | null;
+
 /** Turns a job as typed into a problem to compute with, and tells what in it cannot be used and why. */
 export function checkJob(job: Job): CheckedJob {
   const issues: Issue[] = [];
   const { circuit } = job;
-  const take = (path: string, entry: Entry, quantity: FieldQuantity, low: number, high: number): number | null => {
+  const take: Take = (path, entry, quantity, low, high) => {
     const result = readFigure(entry, quantity, low, high);
     if (typeof result === 'number') return result;
     issues.push({ path, issue: result });
     return null;
   };
+  const optional: Take = (path, entry, ...bounds) => (entry.text.trim() === '' ? null : take(path, entry, ...bounds));
   const referenceV = take('circuit.referenceV', circuit.referenceV, 'volts', 0.5, 30);
   const unknown = isUnknown(circuit.pullUpOhm.text);
   const pullUpOhm = unknown ? null : take('circuit.pullUpOhm', circuit.pullUpOhm, 'ohms', 1, 10e6);
-  const hot =
-    circuit.hotPullUpOhm.text.trim() === ''
-      ? null
-      : take('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
+  const hot = optional('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
   const supplyV = take('circuit.supplyV', circuit.supplyV, 'volts', 1, 60);
   const minC = take('circuit.display.minC', circuit.display.minC, 'celsius', -270, 1000);
   const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
-  const substituteText = circuit.display.substituteC.text.trim();
-  const substituteC =
-    substituteText === ''
-      ? null
-      : take('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
+  const substituteC = optional('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
   const curve = readCurve(circuit.curve, issues);
   const temperature = (path: string, entry: Entry): Thermometer | undefined => {
     if (entry.text.trim() === '') return undefined;
@@ -81,11 +78,9 @@ export function checkJob(job: Job): CheckedJob {
     ...comparisonReadings(job, issues),
   ];
   issues.push(...kitIssues(job.kit));
-  const wire = wireRange(job, issues);
-  for (const field of WORTH_FIGURES) {
-    const entry = job.worth[field];
-    if (entry.text.trim() !== '') take(`worth.${field}`, entry, 'number', 0, field === 'fitMinutes' ? 10_000 : 1e7);
-  }
+  const wire = wireRange(job, optional);
+  for (const field of WORTH_FIGURES)
+    optional(`worth.${field}`, job.worth[field], 'number', 0, field === 'fitMinutes' ? 10_000 : 1e7);
   if (
     referenceV === null ||
     (!unknown && pullUpOhm === null) ||
@@ -143,14 +138,9 @@ function ownSpread(entry: Entry): { ownK?: number } {
 }
 
 /** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
-function wireRange({ circuit, loom }: Job, issues: Issue[]): { minOhm: number; maxOhm: number } {
-  const read = (path: string, entry: Entry, low: number, high: number): number | null => {
-    if (entry.text.trim() === '') return null;
-    const value = readFigure(entry, 'number', low, high);
-    if (typeof value === 'number') return value;
-    issues.push({ path, issue: value });
-    return null;
-  };
+function wireRange({ circuit, loom }: Job, optional: Take): { minOhm: number; maxOhm: number } {
+  const read = (path: string, entry: Entry, low: number, high: number): number | null =>
+    optional(path, entry, 'number', low, high);
   const lengthM = read('circuit.cableM', circuit.cableM, 0.1, 5000);
   const areaMm2 = read('circuit.cableMm2', circuit.cableMm2, 0.05, 50);
   const runs = stopsOf(loom)

@@ -57,8 +57,7 @@ function actAsAsked(prospect: Prospect, weights: Float64Array): { act: Sequence;
 const HOPED_FOR = 0.01;
 /** May at most `depth` tests make a group as sure as asked, by an outcome that is not all too rare? */
 export function maySatisfy(prospect: Prospect, depth: number): boolean {
-  const mass = (weights: Float64Array): number => weights.reduce((a, b) => a + b, 0);
-  const least = HOPED_FOR * mass(prospect.weights);
+  const least = HOPED_FOR * prospect.weights.reduce((a, b) => a + b, 0);
   const may = (weights: Float64Array, left: number, done: readonly number[]): boolean =>
     likeliest(prospect, weights).share >= prospect.costs.sure ||
     (left > 0 &&

@@ -3,16 +3,14 @@ import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useCards } from '../../browser/useMedia.ts';
 import { workshop } from '../../browser/workshop.ts';
-import type FilePickPart from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
 import { newVersion, takeNewVersion } from '../../browser/offline.ts';
-import { rested } from '../../browser/rested.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
@@ -27,7 +25,9 @@ import { useKit } from '../../session/kit.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import { exportJobs } from './exportJobs.ts';
 import { loadDemo } from './loadDemo.ts';
+import ImportFiles from './ImportFiles.vue';
 import JobFilters from './JobFilters.vue';
+import NoJobs from './NoJobs.vue';
 import type { JobAct } from './jobFacts.ts';
 
 /** The ledger of kept checks: open, copy, delete with undo, export, import. */
@@ -40,14 +40,6 @@ const narrow = useCards();
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
 const ChosenBar = defineAsyncComponent(() => import('./ChosenBar.vue'));
-/** The library's picker of files is no small part, and the first rows do not wait for it. */
-const FilePick = shallowRef<typeof FilePickPart>();
-void rested()
-  .then(() => import('../../components/base/FilePick.vue'))
-  .then(
-    (part) => (FilePick.value = part.default),
-    () => undefined,
-  );
 const importNote = ref('');
 const filter = ref<JobFilter>({ ...NO_FILTER });
 const today = dayjs().format('YYYY-MM-DD');
@@ -93,17 +85,6 @@ async function start(query: Record<string, string> = {}): Promise<void> {
   await router.push({ path: `/check/${job.id}`, query });
 }
 
-async function importFiles(files: readonly File[]): Promise<void> {
-  const notes: string[] = [];
-  for (const file of files) {
-    const result = await jobs.importFile(file);
-    if (result.ok) notes.push(`${file.name}: added.`);
-    else if (result.reason === 'not-kept') notes.push(`${file.name}: the browser’s storage does not take it.`);
-    else notes.push(`${file.name}: not opened. ${openFaultText(result)}`);
-  }
-  importNote.value = notes.join('\n');
-}
-
 function act({ id, archived }: JobLine, what: JobAct): void {
   const ACTS = {
     copy: () => jobs.copy(id),
@@ -132,16 +113,7 @@ onKeyStroke('c', () => void start());
       <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">
         <ActButton kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
-        <component
-          :is="FilePick"
-          v-if="FilePick"
-          label="Import file…"
-          about="Import check files"
-          accept=".json,application/json"
-          multiple
-          @files="importFiles"
-        />
-        <ActButton v-else disabled>Import file…</ActButton>
+        <ImportFiles @told="importNote = $event" />
         <ActButton kind="quiet" to="/take">Receive…</ActButton>
         <ActButton to="/shelf">Shelf: curves, dividers, kit</ActButton>
         <ActButton kind="quiet" to="/safe">Safe-keeping</ActButton>
@@ -208,28 +180,12 @@ onKeyStroke('c', () => void start());
         :homeless="jobs.homeless"
         @act="act"
       />
-      <section v-else-if="jobs.loaded && jobs.lines.length > 0" class="empty">
-        <p>No check is like this. <ActButton @click="filter = { ...NO_FILTER }">Show all</ActButton></p>
-      </section>
-      <section v-else-if="jobs.loaded" class="empty sheet">
-        <h1>Sensor, supply or wiring?</h1>
-        <p>Four figures are enough for a verdict:</p>
-        <ol>
-          <li>the temperature beside the sensor, by another thermometer</li>
-          <li>the sensor’s ohms, unplugged</li>
-          <li>the volts at the plug, unplugged</li>
-          <li>the volts at the plug, plugged in</li>
-        </ol>
-        <p>
-          Type them in any order. After each one the verdict says what is suspect, how surely, and what to measure next.
-        </p>
-        <p class="soft">Checks are kept in this browser and nowhere else. Export them to keep a copy.</p>
-        <div class="tools">
-          <ActButton kind="main" @click="start()">Start the first check</ActButton>
-          <ActButton @click="start({ tour: '' })">Start it with a tour of the bench</ActButton>
-          <ActButton v-if="workshop === 'own'" href="/demo/">Look round the demo workshop first</ActButton>
-        </div>
-      </section>
+      <NoJobs
+        v-else-if="jobs.loaded"
+        :filtered="jobs.lines.length > 0"
+        @start="start"
+        @all="filter = { ...NO_FILTER }"
+      />
 
       <section v-if="jobs.damaged.length > 0" class="sheet damaged">
         <h2>Kept, but cannot be opened</h2>
@@ -275,23 +231,6 @@ main {
 .lines {
   white-space: pre-line;
 }
-.empty {
-  padding: 28px 32px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: flex-start;
-}
-.empty h1 {
-  font-size: 26px;
-}
-.empty ol {
-  margin: 0;
-  padding-left: 22px;
-}
-.empty p {
-  max-width: 62ch;
-}
 .damaged {
   padding: 14px 18px;
 }
@@ -301,9 +240,6 @@ main {
 @media (max-width: 700px) {
   main {
     padding: 12px 10px 40px;
-  }
-  .empty {
-    padding: 20px 16px;
   }
 }
 </style>

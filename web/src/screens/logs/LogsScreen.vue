@@ -7,21 +7,19 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
-import FilePick from '../../components/base/FilePick.vue';
-import FoldOut from '../../components/base/FoldOut.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import PickList from '../../components/base/PickList.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
 import { openChecks } from '../../components/openChecks.ts';
 import TopBar from '../../components/TopBar.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
-import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { listRecordings, type RecordingHead, removeRecording } from '../../storage/recordingStorage.ts';
 import { useBench } from '../../session/bench.ts';
 import { useJobs } from '../../stores/jobs.ts';
 import FindingList from './FindingList.vue';
 import LogColumns from './LogColumns.vue';
 import LogList from './LogList.vue';
+import LogMore from './LogMore.vue';
 import LogView from './LogView.vue';
 import { useLogRoom } from './useLogRoom.ts';
 
@@ -95,12 +93,6 @@ async function use(index: number): Promise<void> {
     told.value = 'The browser’s storage does not take it.';
   }
 }
-async function beside(files: readonly File[], by: 'clock' | 'course'): Promise<void> {
-  if (files[0]) told.value = await lab.beside(files[0], by);
-}
-async function save(): Promise<void> {
-  saveFile(fileName(lab.head.value?.title ?? 'log', 'csv'), 'text/csv', await lab.csv());
-}
 async function remove(id: string): Promise<void> {
   await removeRecording(id);
   await list();
@@ -164,32 +156,7 @@ async function remove(id: string): Promise<void> {
               >{{ lab.lost.value }} pieces of it could not be read; the rest is here.</NoticeBar
             >
             <LogView :lab="lab" />
-            <div class="more">
-              <FoldOut v-if="lab.fileRead.value" title="How the file was read">
-                <LogColumns
-                  :columns="lab.fileRead.value.columns"
-                  :asked="false"
-                  @read="open([lab.file.value!], $event)"
-                />
-              </FoldOut>
-              <FoldOut title="Lay a second log over it, save it">
-                <div class="row2">
-                  <FilePick
-                    label="By its clock"
-                    about="a second log by its clock"
-                    accept=".csv,.txt,.tsv,.log,text/*"
-                    @files="beside($event, 'clock')"
-                  />
-                  <FilePick
-                    label="By its course"
-                    about="a second log by its course"
-                    accept=".csv,.txt,.tsv,.log,text/*"
-                    @files="beside($event, 'course')"
-                  />
-                  <ActButton @click="save">Save as CSV</ActButton>
-                </div>
-              </FoldOut>
-            </div>
+            <LogMore :lab="lab" @read="open([lab.file.value!], $event)" @told="told = $event" />
           </section>
           <section v-if="lab.analysis.value" class="sheet part" aria-label="What was found">
             <h2>{{ lab.analysis.value.findings.length === 0 ? 'Nothing stands out' : 'What it tells' }}</h2>
@@ -282,11 +249,6 @@ h2 {
 }
 .check {
   flex: 0 1 260px;
-}
-.row2 {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
 }
 .empty {
   padding: 28px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '@mellow-probe/core/plan/planOf';
 import { hasPrices, SURENESS } from '@mellow-probe/core/plan/worthSchema';
+import { formatProbability } from '@mellow-probe/core/units/format';
 import { breakEvenText, costText, optionName, planSentence, riskText } from '@mellow-probe/core/wording/planText';
 import { computed, shallowRef, watch } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -44,7 +45,7 @@ const FIELDS = [
 ] as const;
 const SURE = [
   { value: 0, label: 'what pays' },
-  ...SURENESS.map((value) => ({ value, label: `${Math.round(100 * value)} %` })),
+  ...SURENESS.map((value) => ({ value, label: formatProbability(value) })),
 ];
 const sure = computed({
   get: () => job.worth.sure ?? 0,

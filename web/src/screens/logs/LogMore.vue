@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
+import { fileName, saveFile } from '../../browser/saveFile.ts';
+import ActButton from '../../components/base/ActButton.vue';
+import FilePick from '../../components/base/FilePick.vue';
+import FoldOut from '../../components/base/FoldOut.vue';
+import LogColumns from './LogColumns.vue';
+import type { useLogRoom } from './useLogRoom.ts';
+
+/** What is asked for now and then: how the file was read, a second log laid over it, the log as CSV. */
+const { lab } = defineProps<{ lab: ReturnType<typeof useLogRoom> }>();
+const emit = defineEmits<{ read: [choices: LogChoices]; told: [text: string] }>();
+
+async function beside(files: readonly File[], by: 'clock' | 'course'): Promise<void> {
+  if (files[0]) emit('told', await lab.beside(files[0], by));
+}
+async function save(): Promise<void> {
+  saveFile(fileName(lab.head.value?.title ?? 'log', 'csv'), 'text/csv', await lab.csv());
+}
+</script>
+
+<template>
+  <div>
+    <FoldOut v-if="lab.fileRead.value" title="How the file was read">
+      <LogColumns :columns="lab.fileRead.value.columns" :asked="false" @read="emit('read', $event)" />
+    </FoldOut>
+    <FoldOut title="Lay a second log over it, save it">
+      <div class="row">
+        <FilePick
+          label="By its clock"
+          about="a second log by its clock"
+          accept=".csv,.txt,.tsv,.log,text/*"
+          @files="beside($event, 'clock')"
+        />
+        <FilePick
+          label="By its course"
+          about="a second log by its course"
+          accept=".csv,.txt,.tsv,.log,text/*"
+          @files="beside($event, 'course')"
+        />
+        <ActButton @click="save">Save as CSV</ActButton>
+      </div>
+    </FoldOut>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+</style>
