@@ -10,6 +10,7 @@ export default defineConfig({
       'cli/**/*.test.ts',
       'web/**/*.test.ts',
       'scripts/**/*.test.ts',
+      'studies/**/*.test.ts',
     ],
     // Without this one core of two stays idle.
     maxWorkers: '100%',

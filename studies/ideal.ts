@@ -1,0 +1,113 @@
+// Ideal inference beside the engine on the cases of the yard (`yard.ts`): the same model, no shared way of integrating (`tempered.ts`). Writes its part of
+// docs/accuracy.md. `npx tsx studies/ideal.ts [cases a row and stage, 100]` (hours; what was weighed lies in reports/ideal.jsonl, and is not weighed again).
+import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { logLoss, type Score } from '../cli/src/study/stages.ts';
+import { percent } from '../cli/src/study/studyText.ts';
+import type { FaultGroup } from '../core/src/units/vocabulary.ts';
+import { type FaultPosterior, posteriorOf } from '../core/src/inference/posterior.ts';
+import { logSumExp } from '../core/src/numeric/logSumExp.ts';
+import { YARD_ROWS, yardCase, type YardRow } from '../core/src/simulation/yardCase.ts';
+import { groupProbabilities } from '../core/src/verdict/assessment.ts';
+import { table, writeSection } from './sections.ts';
+import { temperedEvidence } from './tempered.ts';
+
+const cases = Number(process.argv[2] ?? 100);
+const STAGES = [9, 18] as const;
+/** Faults given more than this by the engine are weighed anew, and the true one always: what the engine overlooks shows where it is the truth. */
+const WEIGHED = 1e-3;
+const EFFORT = { runs: 2, particles: 300, moves: 3, draws: 20_000 };
+const FILE = path.resolve(import.meta.dirname, '../reports/ideal.jsonl');
+
+/** A case by the engine and by ideal inference. */
+interface Both {
+  row: YardRow;
+  readings: number;
+  seed: number;
+  engine: Score;
+  ideal: Score;
+  /** Greatest relative error of an evidence weighed anew, and how far the engine's lay from it in the middle of the faults weighed, nat. */
+  error: number;
+  off: number[];
+}
+
+function scoreOf(faults: readonly FaultPosterior[], group: FaultGroup): Score {
+  const groups = groupProbabilities(faults);
+  return {
+    right: groups[0].group === group,
+    leader: faults[0].fault.id,
+    leading: groups[0].probability,
+    onTruth: groups.find((g) => g.group === group)!.probability,
+  };
+}
+
+function weigh(row: YardRow, readings: number, seed: number): Both {
+  const { problem, fault } = yardCase(seed, row, readings);
+  const { faults } = posteriorOf(problem);
+  const engine = scoreOf(faults, fault.group);
+  const anew = faults.filter((f) => f.probability > WEIGHED || f.fault.id === fault.id);
+  const off: number[] = [];
+  let error = 0;
+  // Where nothing but the truth is left, there is nothing to weigh.
+  if (anew.length === 1) return { row, readings, seed, engine, ideal: engine, error, off };
+  const logs = faults.map((f, i) => {
+    if (!anew.includes(f)) return f.logEvidence + Math.log(f.prior);
+    const { logEvidence, relativeError } = temperedEvidence(problem, f.fault, EFFORT, seed * 31 + i);
+    error = Math.max(error, relativeError);
+    off.push(Number((f.logEvidence - logEvidence).toFixed(3)));
+    return logEvidence + Math.log(f.prior);
+  });
+  const total = logSumExp(logs);
+  const ideal = faults
+    .map((f, i) => ({ ...f, probability: Math.exp(logs[i] - total) }))
+    .sort((a, b) => b.probability - a.probability);
+  return { row, readings, seed, engine, ideal: scoreOf(ideal, fault.group), error, off };
+}
+
+mkdirSync(path.dirname(FILE), { recursive: true });
+const done: Both[] = existsSync(FILE)
+  ? readFileSync(FILE, 'utf8')
+      .split('\n')
+      .filter(Boolean)
+      .map((line) => JSON.parse(line) as Both)
+  : [];
+const weighed = new Set(done.map((b) => `${b.row} ${b.readings} ${b.seed}`));
+for (let seed = 0; seed < cases; seed++) {
+  for (const row of YARD_ROWS)
+    for (const readings of STAGES) {
+      if (weighed.has(`${row} ${readings} ${seed}`)) continue;
+      const both = weigh(row, readings, seed);
+      done.push(both);
+      appendFileSync(FILE, `${JSON.stringify(both)}\n`);
+    }
+  console.error(`${seed + 1} of ${cases}`);
+}
+
+const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
+const right = (list: readonly Score[]): string => percent(mean(list.map((s) => Number(s.right))));
+const wrong = (list: readonly Score[]): string => percent(mean(list.map((s) => Number(!s.right && s.leading > 0.9))));
+const loss = (list: readonly Score[]): string => logLoss(list).toFixed(3);
+
+const rows = YARD_ROWS.flatMap((row) =>
+  STAGES.map((readings) => {
+    const own = done.filter((b) => b.row === row && b.readings === readings && b.seed < cases);
+    const [engine, ideal] = [own.map((b) => b.engine), own.map((b) => b.ideal)];
+    return [
+      readings === STAGES[0] ? row : '',
+      String(readings),
+      `${right(engine)}, ${right(ideal)}`,
+      `${loss(engine)}, ${loss(ideal)}`,
+      `${wrong(engine)}, ${wrong(ideal)}`,
+    ];
+  }),
+);
+const errors = done.filter((b) => b.off.length > 0);
+writeSection(
+  'ideal',
+  `The first ${cases} cases of each row and stage, by the engine and by ideal inference on the same model (\`studies/tempered.ts\`: no fit, no cells, some
+60 000 solutions of the circuit a fault; every fault above ${WEIGHED} and the true one weighed anew).
+
+${table(['what is wide', 'readings', 'right group: engine, ideal', 'log loss (nat)', 'confidently wrong'], rows)}
+
+${errors.length} cases had more than the truth to weigh; their relative error is ${percent(mean(errors.map((b) => b.error)))} for the worst fault of each, on the average.`,
+);

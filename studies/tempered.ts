@@ -1,0 +1,354 @@
+import type { Instruments } from '../core/src/kit/instruments.ts';
+import type { Fault } from '../core/src/faults/fault.ts';
+import { hypothesesOf, settingOf } from '../core/src/model/hypotheses.ts';
+import type { LatentSpace } from '../core/src/model/latent.ts';
+import { type Hypothesis, Predictor } from '../core/src/model/predictor.ts';
+import type { Problem } from '../core/src/model/problem.ts';
+import { choleskyFactor, solveUpper } from '../core/src/numeric/cholesky.ts';
+import { logSumExp } from '../core/src/numeric/logSumExp.ts';
+import { normalCdf, normalQuantile } from '../core/src/numeric/normal.ts';
+import { seededUniform } from '../core/src/numeric/random.ts';
+
+/** How a fault's evidence is to be had: so many runs of so many particles, each moved so often after every step; then so many draws around them. */
+export interface Effort {
+  runs: number;
+  particles: number;
+  moves: number;
+  draws: number;
+}
+
+/** ln evidence of one fault and its relative standard error. */
+export interface TemperedEvidence {
+  logEvidence: number;
+  relativeError: number;
+  /** How often the circuit was solved for it. */
+  draws: number;
+}
+
+/** One definite possibility: a hypothesis, where in its range the fault lies (standard normal), and the unknowns. */
+interface Particle {
+  hypothesis: number;
+  /** The unknowns, and last the place of the fault. */
+  x: Float64Array;
+  /** What each reading is predicted to be. */
+  predictions: Float64Array;
+  /** By the instruments as they are taken at the moment. */
+  logLikelihood: number;
+}
+
+/** The instruments are taken for so many times less exact to begin with. */
+const COARSEST = 300;
+/** Steps of the likelihood are such that so many of the particles still count. */
+const STILL_COUNT = 0.6;
+const [BY_GUIDE, BY_PRIOR] = [0.6, 0.3];
+
+/**
+ * Ideal inference with nothing of the engine's but its model: particles drawn from the prior of a fault, read with instruments that are taken for
+ * coarse and become exact little by little, resampled and walked in between; where they have come to only says around where to draw. The figure is that
+ * of plain importance sampling with these draws and a tenth from the prior, so that no step of the walk can bias it. Where the readings are many and exact, averaging over prior draws (`yardstick.ts`) finds next to nothing; this
+ * finds the same number.
+ * Source: Del Moral, Doucet and Jasra, Sequential Monte Carlo samplers, J. R. Stat. Soc. B 68 (2006); draws around draws: Cappé and others, Population Monte Carlo, J. Comput. Graph. Stat. 13 (2004).
+ */
+export function temperedEvidence(problem: Problem, fault: Fault, effort: Effort, seed = 1): TemperedEvidence {
+  const runs = Array.from({ length: effort.runs }, (_, r) => new Run(problem, fault, effort, seed * 1009 + r));
+  let around = runs.flatMap((run) => run.come());
+  let weighed: Weighed = { particles: [], logWeights: [] };
+  for (const share of [0.15, 0.25, 0.6]) {
+    weighed = runs[0].drawnAround(around, Math.round(share * effort.draws));
+    const total = logSumExp(weighed.logWeights);
+    around = resampled(
+      weighed.particles,
+      weighed.logWeights.map((l) => Math.exp(l - total)),
+      around.length,
+      runs[0].uniform,
+    );
+  }
+  const { logWeights } = weighed;
+  const logEvidence = logSumExp(logWeights) - Math.log(logWeights.length);
+  const squares = Math.exp(logSumExp(logWeights.map((l) => 2 * (l - logEvidence))));
+  return {
+    logEvidence,
+    relativeError: Math.sqrt(Math.max(0, squares / logWeights.length - 1) / logWeights.length),
+    draws: runs.reduce((sum, r) => sum + r.draws, 0),
+  };
+}
+
+interface Weighed {
+  particles: Particle[];
+  logWeights: number[];
+}
+/** Share of the last draws that come from the prior; the others come from around so many of the particles, by what is normal there, a little widened. */
+const [FROM_PRIOR, CENTRES, WIDTH] = [0.1, 100, 1.2];
+/** The draws around have the tails of Student's t with so many degrees of freedom (an even number), so that no region is drawn from too seldom. */
+const FREEDOM = 8;
+/** The walk goes by what is normal at so many of the particles. */
+const GUIDES = 24;
+
+class Run {
+  private readonly predictor: Predictor;
+  /** Judges as if the instruments were less exact. */
+  private judge: Predictor;
+  private readonly latent: LatentSpace;
+  private readonly hypotheses: readonly Hypothesis[];
+  readonly uniform: () => number;
+  private readonly n: number;
+  private particles: Particle[] = [];
+  draws = 0;
+
+  constructor(
+    private readonly problem: Problem,
+    fault: Fault,
+    private readonly effort: Effort,
+    seed: number,
+  ) {
+    this.predictor = new Predictor(problem);
+    this.judge = judgeOf(problem, COARSEST);
+    this.latent = this.predictor.latent;
+    this.hypotheses = hypothesesOf(fault, settingOf(problem), problem);
+    this.uniform = seededUniform(seed);
+    this.n = this.latent.dimension;
+    for (let i = 0; i < effort.particles; i++) this.particles.push(this.drawn((i + this.uniform()) / effort.particles));
+  }
+
+  /** Where the particles have come to when the instruments are as exact as they are. */
+  come(): Particle[] {
+    this.weigh(this.particles.map((p) => p.logLikelihood));
+    for (let coarse = COARSEST; coarse > 1;) {
+      this.walk();
+      const [next, judge, logs] = this.nextStep(coarse);
+      this.weigh(logs.map((l, i) => l - this.particles[i].logLikelihood));
+      this.judge = judge;
+      for (const p of this.particles) p.logLikelihood = judge.logLikelihood(p.predictions);
+      coarse = next;
+    }
+    this.walk();
+    return this.particles;
+  }
+
+  private weigh(logs: readonly number[]): void {
+    const total = logSumExp(logs);
+    const weights = logs.map((l) => Math.exp(l - total));
+    this.particles = resampled(this.particles, weights, weights.length, this.uniform);
+  }
+
+  /** Draws around these particles and now and then from the prior, with the weights that make of them draws of the prior times the likelihood. */
+  drawnAround(around: readonly Particle[], count: number): Weighed {
+    const { uniform, n } = this;
+    this.judge = this.predictor;
+    const d = n + 1;
+    const centres = Array.from({ length: CENTRES }, (_, c) =>
+      this.normalAt(around[Math.floor(((c + 0.5) * around.length) / CENTRES)]),
+    );
+    const weighed: Weighed = { particles: [], logWeights: [] };
+    const logKernel = Math.log((1 - FROM_PRIOR) / CENTRES) - d * Math.log(WIDTH) + logStudentScale(d);
+    for (let i = 0; i < count; i++) {
+      const centre = centres[Math.floor(uniform() * CENTRES)];
+      const particle =
+        uniform() < FROM_PRIOR
+          ? this.drawn(uniform())
+          : this.judged(centre.hypothesis, this.stepped(centre.x, centre, WIDTH * this.stretch()));
+      const { hypothesis, x } = particle;
+      const logPrior = this.logPrior(particle);
+      const terms = [Math.log(FROM_PRIOR) + logPrior];
+      for (const { hypothesis: own, x: middle, factor, halfLogDet } of centres) {
+        if (own !== hypothesis) continue;
+        let distance = 0;
+        for (let k = 0; k < d; k++) {
+          let sum = 0;
+          for (let l = k; l < d; l++) sum += factor[l * d + k] * (x[l] - middle[l]);
+          distance += sum * sum;
+        }
+        terms.push(logKernel + halfLogDet - ((FREEDOM + d) / 2) * Math.log1p(distance / (FREEDOM * WIDTH * WIDTH)));
+      }
+      weighed.particles.push(particle);
+      weighed.logWeights.push(particle.logLikelihood + logPrior - logSumExp(terms));
+    }
+    return weighed;
+  }
+
+  private drawn(share: number): Particle {
+    const { latent, hypotheses, uniform, n } = this;
+    const x = new Float64Array(n + 1);
+    let rest = share;
+    const at = hypotheses.findIndex((h) => (rest -= Math.exp(h.logShare)) < 0);
+    latent.draw(() => normalQuantile(uniform()), uniform, x);
+    x[n] = normalQuantile(uniform());
+    return this.judged(at < 0 ? hypotheses.length - 1 : at, x);
+  }
+
+  private judged(hypothesis: number, x: Float64Array): Particle {
+    const predictions = new Float64Array(this.predictor.readings.length);
+    this.predict(hypothesis, x, predictions);
+    return { hypothesis, x, predictions, logLikelihood: this.judge.logLikelihood(predictions) };
+  }
+
+  private predict(hypothesis: number, x: Float64Array, out: Float64Array): void {
+    this.draws++;
+    this.predictor.predict(this.hypotheses[hypothesis], normalCdf(x[this.n]), x, out);
+  }
+
+  /** ln density before the readings, but for what all possibilities share. */
+  private logPrior({ hypothesis, x }: Particle): number {
+    let sum = this.hypotheses[hypothesis].logShare + this.latent.logPriorRatio(x);
+    for (const v of x) sum -= 0.5 * v * v;
+    return sum;
+  }
+
+  /** How exact the instruments are taken for next, who judges so, and the ln likelihoods then. */
+  private nextStep(coarse: number): [number, Predictor, number[]] {
+    const at = (next: number): [number, Predictor, number[]] => {
+      const judge = judgeOf(this.problem, next);
+      return [next, judge, this.particles.map((p) => judge.logLikelihood(p.predictions))];
+    };
+    const enough = (step: [number, Predictor, number[]]): boolean => {
+      const logs = step[2].map((l, i) => l - this.particles[i].logLikelihood);
+      return Math.exp(2 * logSumExp(logs) - logSumExp(logs.map((l) => 2 * l))) >= STILL_COUNT * logs.length;
+    };
+    const last = at(1);
+    if (enough(last)) return last;
+    let [low, high] = [0, Math.log(coarse)];
+    let found = at(coarse * Math.exp(-1e-3));
+    for (let i = 0; i < 8; i++) {
+      const middle = (low + high) / 2;
+      const step = at(coarse * Math.exp(-middle));
+      if (enough(step)) [low, found] = [middle, step];
+      else high = middle;
+    }
+    return found;
+  }
+
+  /** The normal distribution that fits around a particle: the curvature of what the prior and the readings met there say. */
+  private normalAt({ hypothesis, x, predictions }: Particle): Normal {
+    const { judge, n } = this;
+    const d = n + 1;
+    const count = predictions.length;
+    const at = x.slice();
+    const [here, there] = [new Float64Array(count), new Float64Array(count)];
+    judge.residuals(predictions, here);
+    const moved = new Float64Array(count);
+    const slopes = new Float64Array(d * count);
+    for (let k = 0; k < d; k++) {
+      at[k] += STEP;
+      this.predict(hypothesis, at, moved);
+      judge.residuals(moved, there);
+      at[k] = x[k];
+      for (let i = 0; i < count; i++) slopes[k * count + i] = (there[i] - here[i]) / STEP;
+    }
+    const precision = new Float64Array(d * d);
+    for (let i = 0; i < count; i++) {
+      const outcomes = new Float64Array(judge.readings[i].slips.length + 3);
+      judge.explanations(i, predictions[i], outcomes);
+      for (let k = 0; k < d; k++)
+        for (let l = 0; l <= k; l++)
+          precision[k * d + l] += outcomes[0] * slopes[k * count + i] * slopes[l * count + i];
+    }
+    for (let k = 0; k < d; k++) precision[k * d + k] += k < n ? this.latent.precision(k, x[k]) : 1;
+    const factor = new Float64Array(d * d);
+    return { hypothesis, x, factor, halfLogDet: choleskyFactor(precision, d, factor) / 2 };
+  }
+
+  /** What turns a normal step into one of Student's t. */
+  private stretch(): number {
+    let log = 0;
+    for (let i = 0; i < FREEDOM / 2; i++) log += Math.log(this.uniform());
+    return Math.sqrt(FREEDOM / (-2 * log));
+  }
+
+  /** A normal step of this width from x. */
+  private stepped(x: Float64Array, { factor }: Normal, width: number): Float64Array {
+    const d = this.n + 1;
+    const z = new Float64Array(d);
+    for (let k = 0; k < d; k++) z[k] = width * normalQuantile(this.uniform());
+    solveUpper(factor, d, z, z);
+    for (let k = 0; k < d; k++) z[k] += x[k];
+    return z;
+  }
+
+  /** Moves every particle: by what is normal at some other as it stood before, by a fresh draw of one unknown, or to another hypothesis. */
+  private walk(): void {
+    const guides = Array.from({ length: GUIDES }, () => this.normalAt(pick(this.particles, this.uniform)));
+    const alike = new Map<number, Normal[]>();
+    for (const guide of guides) alike.set(guide.hypothesis, [...(alike.get(guide.hypothesis) ?? []), guide]);
+    for (let m = 0; m < this.effort.moves; m++)
+      this.particles = this.particles.map((particle) =>
+        this.moved(particle, pick(alike.get(particle.hypothesis) ?? guides, this.uniform)),
+      );
+  }
+
+  private moved(particle: Particle, guide: Normal): Particle {
+    const { uniform, n } = this;
+    let x: Float64Array = particle.x.slice();
+    let { hypothesis } = particle;
+    let gain = 0;
+    const kind = uniform();
+    if (kind < BY_GUIDE)
+      x = this.stepped(x, guide, (1.7 / Math.sqrt(n + 1)) * Math.exp(0.7 * normalQuantile(uniform())));
+    else if (kind < BY_GUIDE + BY_PRIOR || this.hypotheses.length === 1) {
+      const k = Math.floor(uniform() * (n + 1));
+      gain -= 0.5 * x[k] * x[k];
+      x[k] = normalQuantile(uniform());
+      gain += 0.5 * x[k] * x[k];
+    } else hypothesis = Math.floor(uniform() * this.hypotheses.length);
+    const next = this.judged(hypothesis, x);
+    gain += next.logLikelihood - particle.logLikelihood + this.logPrior(next) - this.logPrior(particle);
+    return Math.log(uniform()) < gain ? next : particle;
+  }
+}
+
+/** A normal distribution about a particle, by the lower factor of its precision and half ln of that one's determinant. */
+interface Normal {
+  hypothesis: number;
+  x: Float64Array;
+  factor: Float64Array;
+  halfLogDet: number;
+}
+/** So far apart are two points for a slope, in 1σ of the prior. */
+const STEP = 1e-4;
+
+/** ln of the height of Student's t in d dimensions, relative to that of the normal distribution: ln Γ((ν + d)/2) − ln Γ(ν/2) − d/2 · ln(ν/2). */
+function logStudentScale(d: number): number {
+  // Γ(ν/2 + 1/2) / Γ(ν/2), for the odd dimension.
+  let half = Math.sqrt(Math.PI) / 2;
+  for (let k = 1; k < FREEDOM / 2; k++) half *= (k + 0.5) / k;
+  let sum = d % 2 === 1 ? Math.log(half) : 0;
+  for (let k = 0; k < Math.floor(d / 2); k++) sum += Math.log((FREEDOM + (d % 2)) / 2 + k);
+  return sum - (d / 2) * Math.log(FREEDOM / 2);
+}
+
+/** Scores predictions as if every instrument were so many times less exact. */
+function judgeOf(problem: Problem, coarse: number): Predictor {
+  const { instruments } = problem;
+  const wider = (ranges: Instruments['volts']): Instruments['volts'] =>
+    ranges.map((r) => ({ ...r, relative: r.relative * coarse, absolute: r.absolute * coarse }));
+  return new Predictor({
+    ...problem,
+    instruments: {
+      ...instruments,
+      volts: wider(instruments.volts),
+      ohms: wider(instruments.ohms),
+      displayedK: instruments.displayedK * coarse,
+      bathK: instruments.bathK * coarse,
+    },
+  });
+}
+
+/** Systematic resampling: each particle as often as its weight says, to within one. */
+function resampled(
+  particles: readonly Particle[],
+  weights: readonly number[],
+  count: number,
+  uniform: () => number,
+): Particle[] {
+  const chosen: Particle[] = [];
+  let sum = -uniform() / count;
+  weights.forEach((w, i) => {
+    sum += w;
+    while (chosen.length < count && sum >= chosen.length / count) chosen.push({ ...particles[i] });
+  });
+  while (chosen.length < count) chosen.push({ ...chosen[chosen.length - 1] });
+  return chosen;
+}
+
+function pick<T>(list: readonly T[], uniform: () => number): T {
+  return list[Math.floor(uniform() * list.length)];
+}
