@@ -16,7 +16,7 @@ const cases = Number(process.argv[2] ?? 100);
 const STAGES = [9, 18] as const;
 /** Faults given more than this by the engine are weighed anew, and the true one always: what the engine overlooks shows where it is the truth. */
 const WEIGHED = 1e-3;
-const EFFORT = { runs: 2, particles: 300, moves: 3, draws: 20_000 };
+const EFFORT = { runs: 2, particles: 300, moves: 3, draws: 12_000 };
 const FILE = path.resolve(import.meta.dirname, '../reports/ideal.jsonl');
 
 /** A case by the engine and by ideal inference. */
@@ -105,7 +105,7 @@ const errors = done.filter((b) => b.off.length > 0);
 writeSection(
   'ideal',
   `The first ${cases} cases of each row and stage, by the engine and by ideal inference on the same model (\`studies/tempered.ts\`: no fit, no cells, some
-60 000 solutions of the circuit a fault; every fault above ${WEIGHED} and the true one weighed anew).
+40 000 solutions of the circuit a fault; every fault above ${WEIGHED} and the true one weighed anew).
 
 ${table(['what is wide', 'readings', 'right group: engine, ideal', 'log loss (nat)', 'confidently wrong'], rows)}
 

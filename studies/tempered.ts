@@ -78,7 +78,7 @@ interface Weighed {
   logWeights: number[];
 }
 /** Share of the last draws that come from the prior; the others come from around so many of the particles, by what is normal there, a little widened. */
-const [FROM_PRIOR, CENTRES, WIDTH] = [0.1, 100, 1.2];
+const [FROM_PRIOR, CENTRES, WIDTH] = [0.1, 80, 1.2];
 /** The draws around have the tails of Student's t with so many degrees of freedom (an even number), so that no region is drawn from too seldom. */
 const FREEDOM = 8;
 /** The walk goes by what is normal at so many of the particles. */
@@ -208,7 +208,7 @@ class Run {
     if (enough(last)) return last;
     let [low, high] = [0, Math.log(coarse)];
     let found = at(coarse * Math.exp(-1e-3));
-    for (let i = 0; i < 8; i++) {
+    for (let i = 0; i < 5; i++) {
       const middle = (low + high) / 2;
       const step = at(coarse * Math.exp(-middle));
       if (enough(step)) [low, found] = [middle, step];
