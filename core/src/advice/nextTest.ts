@@ -3,6 +3,7 @@ import type { Conditions, Measurement } from '../measurements/measurement.ts';
 import type { Access } from '../kit/access.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { mendedApart } from './mendedApart.ts';
 import { type Outcome, outcomesOf } from './outcomes.ts';
 import type { Posterior } from '../inference/posterior.ts';
 import { noiseOf } from '../model/predictor.ts';
@@ -44,7 +45,7 @@ export function proposalsFor(
   count: number,
   least = CHANGES_NOTHING,
 ): Proposal[] {
-  const faults = posterior.faults.filter((f) => f.draws.length > 0);
+  const faults = mendedApart(posterior.faults.filter((f) => f.draws.length > 0));
   if (faults.length === 0) return [];
   const samples = faults.map(thinned);
   return tests
@@ -110,8 +111,7 @@ export function candidateTests(problem: Problem, access: Access, state: MachineS
   for (const measurement of MEASUREMENTS) {
     if (!measurement.layouts.includes(circuit.layout)) continue;
     if (!measurement.tools.every((tool) => access.tools.includes(tool))) continue;
-    if (measurement.ofNeighbour && (!circuit.shares || circuit.shares === 'unknown' || circuit.shares === 'nothing'))
-      continue;
+    if (measurement.sharing && !measurement.sharing.includes(circuit.shares ?? 'unknown')) continue;
     for (const conditions of conditionsFor(measurement.needs, problem)) {
       const plain = measurement.needs.length === 0;
       if (plain ? doneKinds.has(measurement.id) : done.has(`${measurement.id} ${JSON.stringify(conditions)}`)) continue;

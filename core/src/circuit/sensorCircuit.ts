@@ -45,6 +45,8 @@ export interface CircuitState {
   layout: Layout;
   /** V of the reference above module ground. */
   referenceV: number;
+  /** V of the reference above module ground once its neighbours are unplugged; NaN: no neighbour drags it down. */
+  aloneV: number;
   /** What the module divides by when its ratio is not ratiometric. */
   nominalReferenceV: number;
   ratiometric: boolean;
@@ -116,6 +118,7 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
   return {
     layout: circuit.layout,
     referenceV: circuit.referenceV,
+    aloneV: NaN,
     nominalReferenceV: circuit.referenceV,
     ratiometric: circuit.display.ratiometric ?? true,
     pullUpOhm,
@@ -165,6 +168,7 @@ export function nominalState(circuit: SensorCircuit, temperatureC: number, pullU
 export function copyState(from: CircuitState, into: CircuitState): void {
   into.layout = from.layout;
   into.referenceV = from.referenceV;
+  into.aloneV = from.aloneV;
   into.nominalReferenceV = from.nominalReferenceV;
   into.ratiometric = from.ratiometric;
   into.pullUpOhm = from.pullUpOhm;

@@ -24,6 +24,8 @@ export interface Setting {
   otherCurves: readonly { name: string; model: CurveModel }[];
   /** Is the right curve known? Else of another type it is only known that it is another. */
   curveKnown: boolean;
+  /** Is it a question whether a neighbour on the same reference drags it down? */
+  neighbours: boolean;
 }
 
 /**
@@ -36,6 +38,8 @@ export interface Branch {
   readonly sized: boolean;
   /** Which of several, where it matters: a stretch of the loom, a curve's name. */
   readonly detail?: string;
+  /** What to do about it where that is not what the fault says. Branches that are mended differently are told apart like faults. */
+  readonly repair?: string;
   /** The stretch it lies in, where it lies on the way between module and plug. */
   readonly place?: { strand: Strand; from: number; to: number };
   apply(circuit: CircuitState, position: number): number;
@@ -143,6 +147,30 @@ export function openInEachStretch(setting: Setting, wire: 'signal' | 'return'): 
     sized: false,
   }));
   return [...clean, ...dirty];
+}
+
+/** What is done once a neighbour is known to drag the reference down. */
+const MEND_NEIGHBOUR =
+  'Plug the neighbours in again one by one, key off each time: the one at which it falls is short, or its wire is. This sensor and the module are not to blame.';
+
+/** The reference times a factor, by the module itself or, in this share, by a neighbour; told apart where that is the question. */
+export function ofReference(
+  { neighbours }: Setting,
+  from: number,
+  to: number,
+  byNeighbour: number,
+  own: string,
+): readonly Branch[] {
+  const itself = evenSized(from, to, (c, factor) => (c.referenceV *= factor));
+  if (!neighbours) return [itself];
+  const dragged = evenSized(from, to, (c, factor) => {
+    c.aloneV = c.referenceV;
+    c.referenceV *= factor;
+  });
+  return [
+    { ...dragged, share: byNeighbour, detail: 'dragged down by a neighbour', repair: MEND_NEIGHBOUR },
+    { ...itself, share: 1 - byNeighbour, detail: 'by the module itself', repair: own },
+  ];
 }
 
 /** A constant as a bound. */

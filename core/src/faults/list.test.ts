@@ -21,6 +21,7 @@ const setting = {
   },
   otherCurves: otherCommonCurves(circuit.curve),
   curveKnown: true,
+  neighbours: true,
 };
 
 describe.each(FAULTS.map((f) => [f.id, f] as const))('fault %s', (id, fault) => {

@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { evenSized, type Fault } from './fault.ts';
+import { type Fault, ofReference } from './fault.ts';
 
 export const referenceLow: Fault = {
   id: 'reference-low',
@@ -10,5 +10,13 @@ export const referenceLow: Fault = {
   layouts: LAYOUTS,
   part: 'reference',
   repair: 'Unplug the neighbours on this reference one by one until it comes back; only then doubt the module.',
-  branches: () => [evenSized(0.2, 0.93, (c, factor) => (c.referenceV *= factor))],
+  // Common practice, no source: more often a neighbour than the module.
+  branches: (setting) =>
+    ofReference(
+      setting,
+      0.2,
+      0.93,
+      0.7,
+      'No neighbour drags it down: check supply and ground of the module, then have the module tested.',
+    ),
 };

@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../units/vocabulary.ts';
-import { evenSized, type Fault } from './fault.ts';
+import { type Fault, ofReference } from './fault.ts';
 
 export const referenceMissing: Fault = {
   id: 'reference-missing',
@@ -10,5 +10,12 @@ export const referenceMissing: Fault = {
   layouts: LAYOUTS,
   part: 'reference',
   repair: 'Check the supply and ground of the module, then the neighbours on this reference for a short.',
-  branches: () => [evenSized(0, 0.04, (c, factor) => (c.referenceV *= factor))],
+  branches: (setting) =>
+    ofReference(
+      setting,
+      0,
+      0.04,
+      0.5,
+      'No neighbour shorts it: check supply and ground of the module, its fuse first.',
+    ),
 };

@@ -61,6 +61,13 @@ test('faults show where they sit', () => {
   expect(at('open-voltage-return-bridged', {}, leak)).toBeCloseTo(at('open-voltage-return', {}, leak), 2);
 });
 
+test('the reference without its neighbours: as it is, or as it was before one dragged it down; the ground offset counts', () => {
+  const low = { referenceV: 3, groundOffsetV: 0.1 };
+  expect(at('reference-alone', {}, low)).toBeCloseTo(3.1, 12);
+  expect(at('reference-alone', {}, { ...low, aloneV: 5 })).toBeCloseTo(5.1, 12);
+  expect(at('neighbour-reference', {}, { ...low, aloneV: 5 })).toBeCloseTo(3.1, 3);
+});
+
 test('unknown ids are refused', () => {
   expect(isMeasurementId('guess')).toBe(false);
   expect(() => measurementById('guess')).toThrow('measurementById');

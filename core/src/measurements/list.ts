@@ -21,6 +21,7 @@ import { openVoltageReturnBridged } from './openVoltageReturnBridged.ts';
 import { panelOhms } from './panelOhms.ts';
 import { partedVoltage } from './partedVoltage.ts';
 import { pinToBody } from './pinToBody.ts';
+import { referenceAlone } from './referenceAlone.ts';
 import { returnDrop } from './returnDrop.ts';
 import { returnWireOhms } from './returnWireOhms.ts';
 import { sensorOhmsInBath } from './sensorOhmsInBath.ts';
@@ -43,6 +44,7 @@ export const MEASUREMENTS: readonly Measurement[] = [
   loadedVoltageReturn,
   returnDrop,
   neighbourReference,
+  referenceAlone,
   sensorOhmsInPlace,
   pinToBody,
   sensorOhmsOff,

@@ -1,4 +1,4 @@
-import type { Side } from '../circuit/chain.ts';
+import type { Shares, Side } from '../circuit/chain.ts';
 import type { Strand } from '../circuit/placeWeights.ts';
 import type { SolvedCircuit, Probe } from '../circuit/solvedCircuit.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -43,6 +43,8 @@ export interface Measurement {
   readonly ofAnotherSensor?: true;
   /** Is it what another sensor on the same reference or return shows? That one may have a fault of its own. */
   readonly ofNeighbour?: true;
+  /** What the circuit must be known to share for it to be proposed; absent: it does not matter. */
+  readonly sharing?: readonly Shares[];
   /** Is it the sensor's own resistance, and nothing else in the way? */
   readonly onSensor?: true;
   /** Does the red lead belong on a pin that is live on a sound circuit? On the wrong one it shows nothing. */

@@ -11,6 +11,7 @@ export const neighbourDisplayed: Measurement = {
   repeatMinutes: 1,
   setup: 'scan',
   ofNeighbour: true,
+  sharing: ['reference', 'return', 'both'],
   tools: ['live-data'],
   needs: ['airC'],
   layouts: ['pull-up'],

@@ -29,12 +29,14 @@ export function settingOfCircuit(
   circuit: SensorCircuit,
   readings: readonly Pick<ReadingInput, 'measurement' | 'conditions'>[] = [],
 ): Setting {
-  const { layout, curve } = circuit;
+  const { layout, curve, shares } = circuit;
   return {
     layout,
     stretches: stretchesOf(circuit, readings),
     otherCurves: otherCommonCurves(curve),
     curveKnown: curve.alternatives === undefined,
+    neighbours:
+      shares === 'reference' || shares === 'both' || readings.some((r) => r.measurement === 'reference-alone'),
   };
 }
 

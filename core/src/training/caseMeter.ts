@@ -6,7 +6,16 @@ import { normalQuantile } from '../numeric/normal.ts';
 import { fnv1a } from '../numeric/fnv1a.ts';
 import { seededUniform } from '../numeric/random.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
-import { bridges, type CavityPair, keyFor, type Mistake, plugFor, type SetUp, waitsFor } from './setUp.ts';
+import {
+  AT_NEIGHBOUR,
+  bridges,
+  type CavityPair,
+  keyFor,
+  type Mistake,
+  plugFor,
+  type SetUp,
+  waitsFor,
+} from './setUp.ts';
 import type { TrainingCase } from './trainingCase.ts';
 import { circuitIn } from './trueMachine.ts';
 
@@ -94,7 +103,7 @@ const badContact = ({ quantity }: Measurement, ideal: number, p: number): number
 
 /** Does it look at the sensor plug, or at the display of the sensor that hangs on it? */
 const touchesPlug = ({ ofNeighbour, id, quantity, setup }: Measurement): boolean =>
-  !ofNeighbour && id !== 'neighbour-reference' && !(quantity === 'celsius' && setup === 'scan');
+  !ofNeighbour && !AT_NEIGHBOUR.has(id) && !(quantity === 'celsius' && setup === 'scan');
 
 /** What a perfect instrument would show; null where nothing steady stands on it. */
 function idealOn(

@@ -155,7 +155,7 @@ function suspectOf(s: FaultPosterior, predictor: Predictor): Suspect {
     detail: dominant(s, (d) => d.hypothesis.branch.detail ?? null),
     onlyIn: dominant(s, (d) => d.hypothesis.onlyIn),
     part: fault.part,
-    repair: fault.repair,
+    repair: dominant(s, (d) => d.hypothesis.branch.repair ?? null) ?? fault.repair,
     predicts: predictor.readings.map((reading, i) => {
       const lowest = reading.measurement.quantity === 'ohms' ? 0 : -Infinity;
       return predictiveInterval(

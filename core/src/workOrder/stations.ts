@@ -24,6 +24,7 @@ export const STATIONS: readonly Station[] = [
     'open-voltage-return',
     'open-voltage-return-bridged',
     'neighbour-reference',
+    'reference-alone',
   ]),
   tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
   tests('bypass', 'Bypass', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
