@@ -69,6 +69,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
   const reach: LoomReach = {
     minutes: Array.from({ length: connectors + 2 }, () => Math.round(2 + 28 * uniform() ** 2)),
     opening: Array.from({ length: connectors + 2 }, (_, i) => (i > 1 && uniform() < 0.2 ? i - 1 : i)),
+    looks: [],
   };
   const ids = [
     'signal-resistive',

@@ -1,7 +1,15 @@
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { outlookOf } from '@mellow-probe/core/job/outlookOf';
 import { formatProbability } from '@mellow-probe/core/units/format';
-import { placeName, placeOutcomeLines, searchText, wayTestName, whereText } from '@mellow-probe/core/wording/placeText';
+import {
+  lookLines,
+  lookText,
+  placeName,
+  placeOutcomeLines,
+  searchText,
+  wayTestName,
+  whereText,
+} from '@mellow-probe/core/wording/placeText';
 import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
 
 export const whereCommand: Command = {
@@ -23,7 +31,14 @@ export const whereCommand: Command = {
     const places = advice.shares[advice.strand].map(
       (share, element) => `  ${formatProbability(share).padStart(5)}  ${placeName(loom, element)}`,
     );
-    const { next } = advice;
+    const { first, next } = advice;
+    const before = first
+      ? [
+          '',
+          `First: ${lookText(first, loom)}, ${Math.max(1, Math.round(first.minutes))} min`,
+          ...lookLines(first, loom).map((o) => `  ${o.chance.padStart(5)}  ${o.says}: ${o.leaves}`),
+        ]
+      : [];
     const then = next
       ? [
           '',
@@ -32,6 +47,6 @@ export const whereCommand: Command = {
           searchText(next),
         ]
       : [];
-    return `${[says, '', ...places, ...then].join('\n')}\n`;
+    return `${[says, '', ...places, ...before, ...then].join('\n')}\n`;
   },
 };

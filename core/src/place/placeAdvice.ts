@@ -19,6 +19,7 @@ import {
   startOf,
   USUAL_MINUTES,
 } from './halfSplit.ts';
+import { type LookFirst, lookFirst } from './lookFirst.ts';
 import { placeShares, type PlaceShares, strandShare } from './placeShares.ts';
 import type { LoomReach } from './reach.ts';
 
@@ -56,6 +57,8 @@ export interface PlaceAdvice extends PlaceShares {
   known: Places | null;
   /** Null where the place is known, where wiring does not lead, or where no reading on the way tells. */
   next: PlaceTest | null;
+  /** What to look at or to wiggle before that; null where it would not shorten the search. */
+  first: LookFirst | null;
   /** What an unfaulted way and the leading fault make of the voltage along it: V before and beyond the bad place. */
   profile: { before: Interval; beyond: Interval } | null;
 }
@@ -101,7 +104,16 @@ export function placeAdvice(posterior: Posterior, reach: LoomReach): PlaceAdvice
   const places = placeShares(posterior);
   const strand = STRANDS.reduce((a, b) => (strandShare(places, b) > strandShare(places, a) ? b : a));
   const probability = strandShare(places, strand);
-  const advice: PlaceAdvice = { ...places, connectors, strand, probability, known: null, next: null, profile: null };
+  const advice: PlaceAdvice = {
+    ...places,
+    connectors,
+    strand,
+    probability,
+    known: null,
+    next: null,
+    first: null,
+    profile: null,
+  };
   if (probability < LEADS || connectors === 0 || problem.readings.length === 0) return advice;
   for (const { measurement, sides } of KINDS[strand]) {
     const found = withKind(posterior, reach, places.shares[strand], strand, measurementById(measurement), sides);
@@ -118,7 +130,7 @@ function withKind(
   strand: Strand,
   measurement: Measurement,
   sides: readonly Side[],
-): Pick<PlaceAdvice, 'known' | 'next' | 'profile'> | null {
+): Pick<PlaceAdvice, 'known' | 'next' | 'first' | 'profile'> | null {
   const { problem } = posterior.predictor;
   const end = elementsOf(problem.circuit.connectors);
   const wire = strand === 'return' ? 'return' : 'signal';
@@ -128,7 +140,9 @@ function withKind(
     sides.map((side) => ({ position, side, point: pointAt(position, side) })),
   );
   const borders = [0, ...cuts.map((c) => c.point), end];
-  const weights = borders.slice(1).map((to, i) => shares.slice(borders[i], to).reduce((a, b) => a + b, 0));
+  const weigh = (list: readonly number[]): number[] =>
+    borders.slice(1).map((to, i) => list.slice(borders[i], to).reduce((a, b) => a + b, 0));
+  const weights = weigh(shares);
   const task: SplitTask = {
     weights,
     cuts: cuts.map((c, i) => ({ before: i + 1, stop: c.position })),
@@ -152,7 +166,7 @@ function withKind(
   );
   if (overlap(shows[0], shows[1])) return null;
   const profile = measurement.id === 'connector-voltage' ? { before: shows[1], beyond: shows[0] } : null;
-  if (cut < 0) return { known: surest >= 0 ? place(surest, surest + 1) : null, next: null, profile };
+  if (cut < 0) return { known: surest >= 0 ? place(surest, surest + 1) : null, next: null, first: null, profile };
   const beyond = chanceBeyond(task, cut, start);
   const next: PlaceTest = {
     measurement: measurement.id,
@@ -169,7 +183,7 @@ function withKind(
       middle: expectedMinutes(task, alwaysMiddle),
     },
   };
-  return { known: null, next, profile };
+  return { known: null, next, first: lookFirst(task, shares, weigh, strand, reach), profile };
 }
 
 /** Which stops the readings on the way have laid open, and at which one the last of all readings was taken. */

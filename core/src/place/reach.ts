@@ -1,10 +1,25 @@
 import type { Kit } from '../kit/kitSchema.ts';
+import { type HintId, hintFactor } from '../loom/hints.ts';
 import { type Loom, type StopKind, stopsOf } from '../loom/loomSchema.ts';
+
+/** What can be seen or felt at a stop: the hint each outcome leaves, and by how much it makes the contact there likelier. */
+export interface Look {
+  kind: 'wiggle' | 'look';
+  stop: number;
+  outcomes: readonly [LookedAs, LookedAs];
+}
+interface LookedAs {
+  hint: HintId;
+  series: number;
+  leak: number;
+}
 
 /** How much work the stops of a loom are: minutes to get at each, and which are laid open in one go (same number). */
 export interface LoomReach {
   minutes: readonly number[];
   opening: readonly number[];
+  /** What can still be looked at or wiggled. */
+  looks: readonly Look[];
 }
 
 /** Minutes to get at a stop of which nobody said how long it takes. Common practice, no source. */
@@ -26,7 +41,22 @@ export function reachOf(loom: Loom, kit: Kit): LoomReach {
     const ease = kind === 'module' || kind === 'plug' ? EASE[kit.access[kind]] : 1;
     return USUAL[kind] * ease;
   });
-  return { minutes, opening };
+  return { minutes, opening, looks: stops.flatMap(({ hints }, i) => looksAt(i, hints)) };
+}
+
+/** The outcomes of either look: something, or nothing. */
+const OUTCOMES = { wiggle: ['wiggle-moves', 'wiggle-still'], look: ['corroded', 'looked'] } as const;
+
+function looksAt(stop: number, hints: readonly HintId[]): Look[] {
+  return (['wiggle', 'look'] as const)
+    .filter((kind) => !OUTCOMES[kind].some((h) => hints.includes(h)))
+    .map((kind) => {
+      const as = (hint: HintId): LookedAs => {
+        const ratio = (of: 'series' | 'leak'): number => hintFactor([...hints, hint], of) / hintFactor(hints, of);
+        return { hint, series: ratio('series'), leak: ratio('leak') };
+      };
+      return { kind, stop, outcomes: [as(OUTCOMES[kind][0]), as(OUTCOMES[kind][1])] };
+    });
 }
 
 /** The reach of a loom of so many connectors of which nothing was told. */
@@ -36,5 +66,6 @@ export function usualReach(connectors: number): LoomReach {
   return {
     minutes: Array.from({ length: count }, (_, i) => USUAL[kind(i)]),
     opening: Array.from({ length: count }, (_, i) => i),
+    looks: Array.from({ length: count }, (_, i) => looksAt(i, [])).flat(),
   };
 }

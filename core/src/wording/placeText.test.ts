@@ -3,11 +3,14 @@ import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
 import { curveModel } from '../curves/curve.ts';
 import { newLoom, newStop, type Loom } from '../loom/loomSchema.ts';
+import type { LookFirst } from '../place/lookFirst.ts';
 import type { PlaceAdvice, PlaceTest } from '../place/placeAdvice.ts';
 import type { Option, Plan } from '../plan/planOf.ts';
 import { circuitLine, curveLine } from './catalogueFacts.ts';
 import { conditionsText } from './conditionsText.ts';
 import {
+  lookLines,
+  lookText,
   placeName,
   placeOutcomeLines,
   placesName,
@@ -43,8 +46,31 @@ const advice = (change: Partial<PlaceAdvice>): PlaceAdvice => ({
   elsewhere: 0.04,
   known: null,
   next,
+  first: null,
   profile: null,
   ...change,
+});
+
+test('what to look at first, and what either outcome leaves', () => {
+  const first: LookFirst = {
+    kind: 'wiggle',
+    stop: 1,
+    minutes: 2,
+    saves: 3,
+    outcomes: [
+      { hint: 'wiggle-moves', probability: 0.2, likeliest: 2, share: 0.9 },
+      { hint: 'wiggle-still', probability: 0.8, likeliest: 4, share: 0.31 },
+    ],
+  };
+  expect(lookText(first, loom)).toBe('wiggle C2 and its wires while the value is watched');
+  expect(lookText({ ...first, kind: 'look', stop: 3 }, loom)).toBe(
+    'look at sensor plug: crust, water, a pin pushed back',
+  );
+  expect(lookLines(first, loom)).toEqual([
+    { hint: 'wiggle-moves', says: 'It moves', leaves: 'then most likely contact at C2, 90 %', chance: '20 %' },
+    { hint: 'wiggle-still', says: 'It stands', leaves: 'then most likely joint at splice 2, 31 %', chance: '80 %' },
+  ]);
+  expect(lookLines({ ...first, kind: 'look' }, loom).map((l) => l.says)).toEqual(['Something seen', 'Nothing seen']);
 });
 
 describe('places in words', () => {

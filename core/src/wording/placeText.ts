@@ -1,8 +1,10 @@
 import { elementsOf, SIDES } from '../circuit/chain.ts';
 import type { Strand } from '../circuit/placeWeights.ts';
+import type { HintId } from '../loom/hints.ts';
 import { type Loom, partAt, type Stop, stopsOf } from '../loom/loomSchema.ts';
 import { measurementById } from '../measurements/list.ts';
 import type { Conditions } from '../measurements/measurement.ts';
+import type { LookFirst } from '../place/lookFirst.ts';
 import { asksWhere, ofThisLoom, type PlaceAdvice, type PlaceTest, type Places } from '../place/placeAdvice.ts';
 import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
 import type { OutcomeLine } from './outcomeLines.ts';
@@ -106,6 +108,35 @@ export function placeOutcomeLines(
     interval: shows,
     range: shows.low === Infinity ? 'OL' : formatInterval(shows, quantity, unit),
     leaves: `towards the ${SIDES[i]}: ${placesName(loom, { from, to })}`,
+    chance: formatProbability(probability),
+  }));
+}
+
+const LOOKS = {
+  wiggle: {
+    what: (name: string) => `wiggle ${name} and its wires while the value is watched`,
+    says: ['It moves', 'It stands'],
+  },
+  look: {
+    what: (name: string) => `look at ${name}: crust, water, a pin pushed back`,
+    says: ['Something seen', 'Nothing seen'],
+  },
+} as const;
+
+/** What to look at or to wiggle before the next reading: "wiggle C2 and its wires while the value is watched". */
+export function lookText({ kind, stop }: LookFirst, loom: Loom): string {
+  return LOOKS[kind].what(stopName(stopsOf(loom)[stop], stop));
+}
+
+/** Either outcome of it: what to note of the stop, how it is said, and what it leaves. */
+export function lookLines(
+  { kind, outcomes }: LookFirst,
+  loom: Loom,
+): { hint: HintId; says: string; leaves: string; chance: string }[] {
+  return outcomes.map(({ hint, probability, likeliest, share }, i) => ({
+    hint,
+    says: LOOKS[kind].says[i],
+    leaves: `then most likely ${placeName(loom, likeliest)}, ${formatProbability(share)}`,
     chance: formatProbability(probability),
   }));
 }

@@ -3,7 +3,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
-import { placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
+import { lookText, placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
 import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
 import type { Proposal } from '@mellow-probe/core/advice/nextTest';
 import { nextPlace, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
@@ -49,6 +49,10 @@ const tests = computed(() => {
   const what = props.advice.proposals.map((p) => shown(p, outcomeLines(p, temperatureUnit)));
   const next = where.value;
   return next ? [shown(next, placeOutcomeLines(next, job.loom, temperatureUnit)), ...what.slice(0, 2)] : what;
+});
+const first = computed(() => {
+  const { first: look } = props.advice.where;
+  return where.value && look ? lookText(look, job.loom) : '';
 });
 const school = computed(() => SCHOOLS.find((s) => s.id === job.school));
 const schoolNext = computed(() =>
@@ -106,6 +110,7 @@ const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits 
         <dd>{{ o.leaves }}</dd>
       </template>
     </dl>
+    <p v-if="first" class="others">First, under “Where”: {{ first }}.</p>
     <p v-if="cost" class="others" data-test="least-cost">{{ cost }}</p>
     <p v-if="pair" class="others">{{ pair }}</p>
     <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>

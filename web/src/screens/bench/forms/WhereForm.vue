@@ -1,7 +1,11 @@
 <script setup lang="ts">
+import type { HintId } from '@mellow-probe/core/loom/hints';
+import { stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import {
+  lookLines,
+  lookText,
   placeOutcomeLines,
   positionName,
   searchText,
@@ -25,6 +29,11 @@ const where = computed(() => (verdict.advice ? ofThisLoom(verdict.advice.where, 
 const next = computed(() => where.value?.next ?? null);
 const says = computed(() => (where.value ? whereText(where.value, job.loom) : ''));
 const lines = computed(() => (next.value ? placeOutcomeLines(next.value, job.loom, preferences.temperatureUnit) : []));
+const first = computed(() => where.value?.first ?? null);
+const looks = computed(() => (first.value ? lookLines(first.value, job.loom) : []));
+function seen(hint: HintId): void {
+  if (first.value) stopsOf(job.loom)[first.value.stop].hints.push(hint);
+}
 const about = computed(() => (next.value ? measurementById(next.value.measurement) : null));
 const empty = computed(() => job.loom.stops.length === 0);
 const picked = ref(0);
@@ -49,6 +58,14 @@ function pick(element: number): void {
       <template v-else>Not the question yet: the readings do not point at a wire.</template>
     </p>
     <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
+    <section v-if="first" class="first" data-test="where-first" aria-label="To look at first">
+      <h3>First: {{ lookText(first, job.loom) }} · {{ Math.max(1, Math.round(first.minutes)) }} min</h3>
+      <p v-if="first.kind === 'wiggle'" class="small">▲ Hands and sleeves clear of fans, belts and hot parts.</p>
+      <div v-for="line in looks" :key="line.hint" class="look">
+        <ActButton @click="seen(line.hint)">{{ line.says }}</ActButton>
+        <span>{{ line.chance }}: {{ line.leaves }}</span>
+      </div>
+    </section>
     <section v-if="next && about" class="next" data-test="where-next" aria-label="Next place to look">
       <h3>Next: {{ wayTestName(next, job.loom) }} · {{ Math.max(1, Math.round(next.minutes)) }} min</h3>
       <dl>
@@ -74,6 +91,20 @@ function pick(element: number): void {
 </template>
 
 <style scoped>
+.first {
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  padding: 10px 16px;
+}
+.first h3 {
+  font-size: 16px;
+}
+.look {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 8px;
+}
 .next {
   background: var(--spruce);
   color: var(--on-spruce);
