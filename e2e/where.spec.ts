@@ -114,6 +114,67 @@ test('several at once lead to the shared return in two readings of neighbours', 
   await kept(page);
 });
 
+test('a reference that a neighbour drags down: unplugging the neighbours is the next test, and says what to mend', async ({
+  page,
+}) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Volts, unplugged').fill('3.1');
+  await field(page, 'Sensor ohms').fill('3.5k');
+  await page.getByRole('button', { name: 'More…' }).click();
+  await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'the reference');
+  await page.keyboard.press('Escape');
+  const order = page.getByRole('navigation', { name: 'Order of work' });
+  await station(page, 'supply');
+  await order.getByRole('button', { name: /Reference at neighbour/ }).click();
+  await page.locator('[data-measurement="neighbour-reference"] input').first().fill('3.1');
+  await expect(verdict(page)).toContainText('reference low');
+  const next = page.locator('[data-test="next"]');
+  await expect(next).toContainText('Next: Reference, neighbours off');
+  await expect(next).toContainText('reference low, dragged down by a neighbour');
+  await next.getByRole('button', { name: /Reference, neighbours off/ }).click();
+  await page.locator('[data-measurement="reference-alone"] input').first().fill('4.98');
+  await expect(verdict(page)).toContainText('dragged down by a neighbour');
+  await expect(page.getByText(/Plug the neighbours in again one by one, key off each time/).first()).toBeVisible();
+  await kept(page);
+});
+
+test('a wet plug at hand is wiggled before the trunk is laid open; what it did is noted by a tap', async ({ page }) => {
+  await startCheck(page);
+  await field(page, 'Thermometer').fill('12');
+  await field(page, 'Volts, unplugged').fill('5.01');
+  await field(page, 'Sensor ohms').fill('3.6k');
+  await field(page, 'Volts, plugged in').fill('4.40');
+  await expect(verdict(page)).toContainText('resistance in the return');
+  await station(page, 'where');
+  await page.getByRole('button', { name: 'Enter the loom row by row' }).click();
+  await page
+    .getByLabel(/Or paste rows from a sheet/)
+    .fill('name\twhere\tminutes\tmetres\nC1\tin the trunk\t25\t8\nC2\tin the trunk\t30\t8');
+  await page.getByRole('button', { name: /Take these rows/ }).click();
+  const loom = page.locator('[data-test="loom"]');
+  await loom.getByRole('button', { name: /terminal of the sensor plug/ }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet
+    .getByRole('group', { name: 'What is known of this place' })
+    .getByLabel(/water gets at it/)
+    .check();
+  await page.keyboard.press('Escape');
+  const first = page.locator('[data-test="where-first"]');
+  await expect(first).toContainText(/First: (wiggle|look at) sensor plug/);
+  const heading = (await first.locator('h3').textContent())!;
+  await expect(page.locator('[data-test="next"]')).toContainText('First, under “Where”');
+  await first.getByRole('button').last().click();
+  await expect(page.locator('[data-test="where-first"] h3', { hasText: heading })).toHaveCount(0);
+  await loom.getByRole('button', { name: /terminal of the sensor plug/ }).click();
+  await expect(
+    page
+      .getByRole('dialog')
+      .getByRole('checkbox', { name: /wiggled here, value stands|looked at, nothing seen/, checked: true }),
+  ).toHaveCount(1);
+  await kept(page);
+});
+
 test('worth it: a cheap part in an easy place is changed sooner than a dear one deep in the plant, with the sums', async ({
   page,
 }) => {

@@ -23,6 +23,6 @@ export const referenceAlone: Measurement = {
     'Write down the volts with all of them off, or those at which it came back: the one unplugged last drags it down.',
   ],
   caution:
-    'Key off to unplug and to plug. Leave airbag, high-voltage and limit circuits plugged in; the maker’s order goes before this one.',
+    'Key off to unplug and to plug. Leave airbag, high-voltage and limit circuits alone; the maker’s data goes before this.',
   predict: ({ state }) => state.groundOffsetV + (Number.isNaN(state.aloneV) ? state.referenceV : state.aloneV),
 };

@@ -58,7 +58,7 @@ function pick(element: number): void {
       <template v-else>Not the question yet: the readings do not point at a wire.</template>
     </p>
     <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
-    <section v-if="first" class="first" data-test="where-first" aria-label="To look at first">
+    <section v-if="first" class="before" data-test="where-first" aria-label="To look at first">
       <h3>First: {{ lookText(first, job.loom) }} · {{ Math.max(1, Math.round(first.minutes)) }} min</h3>
       <p v-if="first.kind === 'wiggle'" class="small">▲ Hands and sleeves clear of fans, belts and hot parts.</p>
       <div v-for="line in looks" :key="line.hint" class="look">
@@ -91,12 +91,12 @@ function pick(element: number): void {
 </template>
 
 <style scoped>
-.first {
+.before {
   border: 1px solid var(--line);
   border-radius: var(--corner);
   padding: 10px 16px;
 }
-.first h3 {
+.before h3 {
   font-size: 16px;
 }
 .look {
