@@ -1,5 +1,5 @@
 // Ideal inference beside the engine on the cases of the yard (`yard.ts`): the same model, no shared way of integrating (`tempered.ts`). Writes its part of
-// docs/accuracy.md. `npx tsx studies/ideal.ts [cases a row and stage, 100]` (hours; what was weighed lies in reports/ideal.jsonl, and is not weighed again).
+// docs/accuracy.md. `npx tsx studies/ideal.ts [cases a row and stage, 50]` (hours; what was weighed lies in reports/ideal.jsonl, and is not weighed again).
 import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { logLoss, type Score } from '../cli/src/study/stages.ts';
@@ -12,7 +12,7 @@ import { groupProbabilities } from '../core/src/verdict/assessment.ts';
 import { table, writeSection } from './sections.ts';
 import { temperedEvidence } from './tempered.ts';
 
-const cases = Number(process.argv[2] ?? 100);
+const cases = Number(process.argv[2] ?? 50);
 const STAGES = [9, 18] as const;
 /** Faults given more than this by the engine are weighed anew, and the true one always: what the engine overlooks shows where it is the truth. */
 const WEIGHED = 1e-3;

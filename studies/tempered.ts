@@ -90,6 +90,8 @@ class Run {
   private judge: Predictor;
   private readonly latent: LatentSpace;
   private readonly hypotheses: readonly Hypothesis[];
+  /** Sum of their shares: one, but for a part of a fault. */
+  private readonly shares: number;
   readonly uniform: () => number;
   private readonly n: number;
   private particles: Particle[] = [];
@@ -105,6 +107,7 @@ class Run {
     this.judge = judgeOf(problem, COARSEST);
     this.latent = this.predictor.latent;
     this.hypotheses = hypothesesOf(fault, settingOf(problem), problem);
+    this.shares = this.hypotheses.reduce((sum, h) => sum + Math.exp(h.logShare), 0);
     this.uniform = seededUniform(seed);
     this.n = this.latent.dimension;
     for (let i = 0; i < effort.particles; i++) this.particles.push(this.drawn((i + this.uniform()) / effort.particles));
@@ -149,7 +152,7 @@ class Run {
           : this.judged(centre.hypothesis, this.stepped(centre.x, centre, WIDTH * this.stretch()));
       const { hypothesis, x } = particle;
       const logPrior = this.logPrior(particle);
-      const terms = [Math.log(FROM_PRIOR) + logPrior];
+      const terms = [Math.log(FROM_PRIOR / this.shares) + logPrior];
       for (const { hypothesis: own, x: middle, factor, halfLogDet } of centres) {
         if (own !== hypothesis) continue;
         let distance = 0;
@@ -169,7 +172,7 @@ class Run {
   private drawn(share: number): Particle {
     const { latent, hypotheses, uniform, n } = this;
     const x = new Float64Array(n + 1);
-    let rest = share;
+    let rest = share * this.shares;
     const at = hypotheses.findIndex((h) => (rest -= Math.exp(h.logShare)) < 0);
     latent.draw(() => normalQuantile(uniform()), uniform, x);
     x[n] = normalQuantile(uniform());
