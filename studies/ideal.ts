@@ -88,6 +88,11 @@ const right = (list: readonly Score[]): string => percent(mean(list.map((s) => N
 const wrong = (list: readonly Score[]): string => percent(mean(list.map((s) => Number(!s.right && s.leading > 0.9))));
 const loss = (list: readonly Score[]): string => logLoss(list).toFixed(3);
 
+// The engine as it is now, whatever it was when the rest was weighed.
+for (const both of done) {
+  const { problem, fault } = yardCase(both.seed, both.row, both.readings);
+  if (both.seed < cases) both.engine = scoreOf(posteriorOf(problem).faults, fault.group);
+}
 const rows = YARD_ROWS.flatMap((row) =>
   STAGES.map((readings) => {
     const own = done.filter((b) => b.row === row && b.readings === readings && b.seed < cases);

@@ -69,12 +69,16 @@ export function completeLayout(
   });
 }
 
-/** Fits at one position, from both starts where they end in different places. */
+/** Fits at one position: from the usual start, and where a reading was doubted from all there are, those that end in different places. */
 function visit(h: Hypothesis, ws: Workspace, felt: readonly number[], position: number): Node {
   const first = conditionalFit(ws, h, position, felt, false);
   if (!first.doubtful) return { position, fits: [first], logEvidence: first.logEvidence };
-  const second = conditionalFit(ws, h, position, felt, true);
-  const fits = different(first, second) ? [first, second] : [first];
+  const fits = [first];
+  const add = (fit: Conditional): void => {
+    if (fits.every((known) => different(known, fit))) fits.push(fit);
+  };
+  add(conditionalFit(ws, h, position, felt, true));
+  for (const start of ws.predictor.startsOf(h.curve).slice(1)) add(conditionalFit(ws, h, position, felt, false, start));
   return { position, fits, logEvidence: logSumExp(fits.map((f) => f.logEvidence)) };
 }
 

@@ -30,9 +30,10 @@ export function conditionalFit(
   position: number,
   felt: readonly number[],
   trusting: boolean,
+  start = ws.predictor.start(h.curve),
 ): Conditional {
   const { n, u, residual, moved, shifted, step, predictor, predictions } = ws;
-  u.set(predictor.start(h.curve));
+  u.set(start);
   ws.jacobian.fill(0);
   residualsAt(ws, h, position, u, residual);
   let doubtful = false;

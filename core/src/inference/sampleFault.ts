@@ -49,6 +49,8 @@ const FEW_BATCHES = 2;
 /** Relative error that will do; less is asked where one fault has it all and its own figure changes nothing. */
 const ENOUGH = 0.03;
 const ENOUGH_WHEN_DECIDED = 0.045;
+/** Beyond this relative error a few draws carry it all. */
+const UNSURE = 0.4;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
 const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.25, 1.1];
 
@@ -82,9 +84,19 @@ export function sampleFault(outline: FaultOutline, predictor: Predictor, probabi
     }
     relativeError = relativeSpread(logWeights);
   }
+  if (relativeError > UNSURE) truncate(logWeights);
   const total = logSumExp(logWeights);
   draws.forEach((draw, i) => (draw.weight = Math.exp(logWeights[i] - total)));
   return { fault, logEvidence: total - Math.log(draws.length), relativeError, draws };
+}
+
+/**
+ * Caps the weights at √N times their mean, so that no single draw carries the estimate: a little too low then, in place of anything at all.
+ * Source: Ionides, Truncated importance sampling, J. Comput. Graph. Stat. 17 (2008).
+ */
+function truncate(logWeights: number[]): void {
+  const cap = logSumExp(logWeights) - 0.5 * Math.log(logWeights.length);
+  logWeights.forEach((w, i) => (logWeights[i] = Math.min(w, cap)));
 }
 
 /** Relative standard error of the mean of exp(values). */

@@ -51,6 +51,8 @@ interface Prepared {
 
 /** No fit sets out further than this from the middle, in 1σ. */
 const FURTHEST_START = 2.5;
+/** Starts nearer than this, 1σ, end in the same place; more than so many are not tried. */
+const [STARTS_APART, MOST_STARTS] = [0.15, 3];
 
 /** Where a sound reading is this much (ln) more likely than a blunder, no slip is looked for. */
 const MET = 10;
@@ -66,7 +68,7 @@ export class Predictor {
     indices: readonly number[];
     displayed: readonly number[];
   }[];
-  private readonly starts = new Map<CurveModel, Float64Array>();
+  private readonly starts = new Map<CurveModel, readonly Float64Array[]>();
   private readonly solved = new SolvedCircuit();
   private readonly scratch: CircuitState;
   /** ln of the chance that a reading is no blunder. */
@@ -121,18 +123,27 @@ export class Predictor {
    * it, for from the middle it would have to come a long way.
    */
   start(curve: CurveModel): Float64Array {
+    return this.startsOf(curve)[0];
+  }
+
+  /** `start`, and for a curve that is hardly known where each of the other resistances would have it, since the middle one may be read wrong. */
+  startsOf(curve: CurveModel): readonly Float64Array[] {
     let known = this.starts.get(curve);
     if (!known) {
-      known = new Float64Array(this.latent.dimension);
       const level = this.latent.names.indexOf('curve level');
-      if (level >= 0 && curve.level) known[level] = this.levelRead(curve, curve.level);
+      const levels = level >= 0 && curve.level ? this.levelsRead(curve, curve.level) : [0];
+      known = levels.map((at) => {
+        const u = new Float64Array(this.latent.dimension);
+        if (level >= 0) u[level] = at;
+        return u;
+      });
       this.starts.set(curve, known);
     }
     return known;
   }
 
-  /** The level that the middle one of the resistances read on the sensor itself asks for; 0 where there is none. */
-  private levelRead(curve: CurveModel, level: (u: number) => number): number {
+  /** The levels that the resistances read on the sensor itself ask for, the middle one first, those apart that differ; 0 where there is none. */
+  private levelsRead(curve: CurveModel, level: (u: number) => number): number[] {
     const { thermometers } = this.problem;
     const logs = this.readings
       .filter((r) => r.measurement.onSensor && Number.isFinite(r.value) && r.value > 0)
@@ -141,8 +152,11 @@ export class Predictor {
         return Math.log(value / curve.resistanceOhm(there ?? UNMEASURED.readC));
       })
       .sort((a, b) => a - b);
-    if (logs.length === 0) return 0;
-    return invertMonotone(level, logs[logs.length >> 1], -FURTHEST_START, FURTHEST_START);
+    const levels = logs.map((log) => invertMonotone(level, log, -FURTHEST_START, FURTHEST_START));
+    const apart = [levels[levels.length >> 1] ?? 0];
+    for (const one of levels)
+      if (apart.length < MOST_STARTS && apart.every((other) => Math.abs(other - one) > STARTS_APART)) apart.push(one);
+    return apart;
   }
 
   /** What every reading should be, in its own unit, into `out`. */
