@@ -65,7 +65,7 @@ export const ROOMS = {
   faults: [all('core/src/faults')],
   measurements: [all('core/src/measurements')],
   catalogue: [all('core/src/catalogue')],
-  kit: [heldBy('kit', 'job/checkJob', 'inference/measure')],
+  kit: [all('core/src/kit')],
   baths: [all('core/src/baths')],
   divider: [all('core/src/divider')],
   comparing: [heldBy('comparing', 'comparing/comparePairs', 'job/workflow')],
