@@ -69,7 +69,7 @@ export const ROOMS = {
   baths: [all('core/src/baths')],
   divider: [all('core/src/divider')],
   comparing: [heldBy('comparing', 'comparing/comparePairs', 'job/workflow')],
-  judging: [heldBy('judging', 'wording/wording', 'divider/divider')],
+  judging: [heldBy('judging', 'judging/judgeResistance', 'divider/divider')],
   identify: [all('core/src/identify')],
   instruments: [all('core/src/instruments')],
   logs: [all('core/src/logs')],

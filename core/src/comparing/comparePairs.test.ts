@@ -4,7 +4,8 @@ import { compareSensors, type Pair, slopeLog, viewPairs } from './comparePairs.t
 
 const CURVE = beta.model({ kind: 'beta', r25Ohm: 2000, betaK: 3600 });
 /** Pairs on the curve times a factor, each at its temperature; a letter for the phase before it: h, c or a. */
-const pairs = (...list: readonly (readonly [at: string, factor?: number])[]): Pair[] =>
+type At = readonly [at: string, factor?: number];
+const pairs = (...list: At[]): Pair[] =>
   list.map(([at, factor = 1], i) => {
     const temperatureC = Number(at.slice(1));
     const phase = ({ h: 'heating', c: 'cooling', a: 'after' } as const)[at[0] as 'h' | 'c' | 'a'];
@@ -16,7 +17,7 @@ const pairs = (...list: readonly (readonly [at: string, factor?: number])[]): Pa
       resistanceOhm: factor * CURVE.resistanceOhm(temperatureC),
     };
   });
-const view = (...list: Parameters<typeof pairs>) => viewPairs(pairs(...list), CURVE);
+const view = (...list: At[]) => viewPairs(pairs(...list), CURVE);
 /** 1σ of a pair in ln R, worked out by hand: 0.7 K along the slope B/T², and 0.8 % of the meter. */
 const sigma = (t: number): number => Math.hypot(0.008, (0.7 * 3600) / (t + 273.15) ** 2);
 

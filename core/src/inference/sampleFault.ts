@@ -49,8 +49,8 @@ const FEW_BATCHES = 2;
 /** Relative error that will do; less is asked where one fault has it all and its own figure changes nothing. */
 const ENOUGH = 0.03;
 const ENOUGH_WHEN_DECIDED = 0.045;
-/** Beyond this relative error a few draws carry it all. */
-const UNSURE = 0.4;
+/** Beyond this relative error one draw carries most of it. */
+const UNSURE = 0.7;
 /** Share of draws spread by width alone, share of unknowns drawn from the prior, and widening of the fitted normals. */
 const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.25, 1.1];
 
