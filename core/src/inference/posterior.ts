@@ -36,10 +36,10 @@ export interface Candidate {
 const OUT_OF_REACH = 14;
 /** Where even the best place misses by this much, some reading is a blunder, and it may be the thermometer's. */
 const IN_TROUBLE = 8;
-/** A hypothesis this far (ln) below the best after a first look is left at that. */
+/** A hypothesis this far (ln) below the best after a first look is left at that: where a reading is doubted that look can be 20 too low. */
 const NOT_SEEN_YET = 40;
-/** A hypothesis this far (ln) below the best is not looked at closely: the first estimate of a doubted reading can be that far too low. */
-const HOPELESS = 12;
+/** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
+const HOPELESS = 8;
 /** Faults below this probability keep the Laplace estimate and get no draws. */
 const SAMPLED = 0.002;
 
