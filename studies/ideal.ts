@@ -2,13 +2,11 @@
 // docs/accuracy.md. `npx tsx studies/ideal.ts [cases a row and stage, 50]` (hours; what was weighed lies in reports/ideal.jsonl, and is not weighed again).
 import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { logLoss, type Score } from '../cli/src/study/stages.ts';
+import { judge, logLoss, type Score, scoreOf } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
-import type { FaultGroup } from '../core/src/units/vocabulary.ts';
-import { type FaultPosterior, posteriorOf } from '../core/src/inference/posterior.ts';
+import { posteriorOf } from '../core/src/inference/posterior.ts';
 import { logSumExp } from '../core/src/numeric/logSumExp.ts';
 import { YARD_ROWS, yardCase, type YardRow } from '../core/src/simulation/yardCase.ts';
-import { groupProbabilities } from '../core/src/verdict/assessment.ts';
 import { table, writeSection } from './sections.ts';
 import { temperedEvidence } from './tempered.ts';
 
@@ -29,16 +27,6 @@ interface Both {
   /** Greatest relative error of an evidence weighed anew, and how far the engine's lay from it in the middle of the faults weighed, nat. */
   error: number;
   off: number[];
-}
-
-function scoreOf(faults: readonly FaultPosterior[], group: FaultGroup): Score {
-  const groups = groupProbabilities(faults);
-  return {
-    right: groups[0].group === group,
-    leader: faults[0].fault.id,
-    leading: groups[0].probability,
-    onTruth: groups.find((g) => g.group === group)!.probability,
-  };
 }
 
 function weigh(row: YardRow, readings: number, seed: number): Both {
@@ -91,7 +79,7 @@ const loss = (list: readonly Score[]): string => logLoss(list).toFixed(3);
 // The engine as it is now, whatever it was when the rest was weighed.
 for (const both of done) {
   const { problem, fault } = yardCase(both.seed, both.row, both.readings);
-  if (both.seed < cases) both.engine = scoreOf(posteriorOf(problem).faults, fault.group);
+  if (both.seed < cases) both.engine = judge(problem, fault.group);
 }
 const rows = YARD_ROWS.flatMap((row) =>
   STAGES.map((readings) => {

@@ -2,7 +2,7 @@ import type { Problem } from '@mellow-probe/core/model/problem';
 import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
 import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
+import { type FaultPosterior, posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { HAND_RULES } from '@mellow-probe/core/training/handRules';
@@ -69,7 +69,11 @@ export function atStages(all: Problem): Problem[] {
 
 /** Ranks a problem and holds it against the group that is really at fault. */
 export function judge(problem: Problem, group: FaultGroup): Score {
-  const { faults } = posteriorOf(problem);
+  return scoreOf(posteriorOf(problem).faults, group);
+}
+
+/** A ranking, most probable first, held against the group that is really at fault. */
+export function scoreOf(faults: readonly FaultPosterior[], group: FaultGroup): Score {
   const groups = groupProbabilities(faults);
   return {
     right: groups[0].group === group,
