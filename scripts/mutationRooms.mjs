@@ -44,7 +44,9 @@ export const ROOMS = {
   inference: [
     {
       mutate: ['core/src/inference/*.ts', '!core/src/inference/*.test.ts'],
-      tests: ['core/src/inference/evidence.test.ts', 'core/src/inference/measure.test.ts'],
+      tests: ['inference/evidence', 'inference/measure', 'inference/hardCases', 'advice/twoFaults'].map(
+        (name) => `core/src/${name}.test.ts`,
+      ),
     },
   ],
   verdict: [
