@@ -1,6 +1,11 @@
 import { expect, type Page, test } from '@playwright/test';
 import { choose, field, kept, openDemo, startCheck, verdict } from './bench.ts';
 
+/** A check begun with these figures, by the labels of their fields. */
+async function begun(page: Page, figures: Record<string, string>): Promise<void> {
+  await startCheck(page);
+  for (const [label, text] of Object.entries(figures)) await field(page, label).fill(text);
+}
 const station = (page: Page, id: string) => page.locator(`[data-station="${id}"]`).click();
 
 test('in-between volts at the end of a long trunk, three connectors: to the contact at the second one, return side', async ({
@@ -93,9 +98,10 @@ test('a stop in full: pins, colours, what is known of it moves the odds; taken o
 });
 
 test('several at once lead to the shared return in two readings of neighbours', async ({ page }) => {
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await field(page, 'Displayed').fill('-40');
+  await begun(page, {
+    Thermometer: '12',
+    Displayed: '-40',
+  });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'reference and return');
   await page.keyboard.press('Escape');
@@ -117,10 +123,11 @@ test('several at once lead to the shared return in two readings of neighbours', 
 test('a reference that a neighbour drags down: unplugging the neighbours is the next test, and says what to mend', async ({
   page,
 }) => {
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await field(page, 'Volts, unplugged').fill('3.1');
-  await field(page, 'Sensor ohms').fill('3.5k');
+  await begun(page, {
+    Thermometer: '12',
+    'Volts, unplugged': '3.1',
+    'Sensor ohms': '3.5k',
+  });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'the reference');
   await page.keyboard.press('Escape');
@@ -140,11 +147,12 @@ test('a reference that a neighbour drags down: unplugging the neighbours is the 
 });
 
 test('a wet plug at hand is wiggled before the trunk is laid open; what it did is noted by a tap', async ({ page }) => {
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await field(page, 'Volts, unplugged').fill('5.01');
-  await field(page, 'Sensor ohms').fill('3.6k');
-  await field(page, 'Volts, plugged in').fill('4.40');
+  await begun(page, {
+    Thermometer: '12',
+    'Volts, unplugged': '5.01',
+    'Sensor ohms': '3.6k',
+    'Volts, plugged in': '4.40',
+  });
   await expect(verdict(page)).toContainText('resistance in the return');
   await station(page, 'where');
   await page.getByRole('button', { name: 'Enter the loom row by row' }).click();
@@ -178,10 +186,11 @@ test('a wet plug at hand is wiggled before the trunk is laid open; what it did i
 test('worth it: a cheap part in an easy place is changed sooner than a dear one deep in the plant, with the sums', async ({
   page,
 }) => {
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await field(page, 'Displayed').fill('-40');
-  await field(page, 'Volts, unplugged').fill('5.0');
+  await begun(page, {
+    Thermometer: '12',
+    Displayed: '-40',
+    'Volts, unplugged': '5.0',
+  });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel(/plug/i).last(), /hard/i);
   await page.keyboard.press('Escape');

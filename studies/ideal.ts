@@ -17,27 +17,25 @@ const WEIGHED = 1e-3;
 const EFFORT = { runs: 2, particles: 300, moves: 3, draws: 12_000 };
 const FILE = path.resolve(import.meta.dirname, '../reports/ideal.jsonl');
 
-/** A case by the engine and by ideal inference. */
-interface Both {
+/** A case by ideal inference. */
+interface Weighed {
   row: YardRow;
   readings: number;
   seed: number;
-  engine: Score;
   ideal: Score;
   /** Greatest relative error of an evidence weighed anew, and how far the engine's lay from it in the middle of the faults weighed, nat. */
   error: number;
   off: number[];
 }
 
-function weigh(row: YardRow, readings: number, seed: number): Both {
+function weigh(row: YardRow, readings: number, seed: number): Weighed {
   const { problem, fault } = yardCase(seed, row, readings);
   const { faults } = posteriorOf(problem);
-  const engine = scoreOf(faults, fault.group);
   const anew = faults.filter((f) => f.probability > WEIGHED || f.fault.id === fault.id);
   const off: number[] = [];
   let error = 0;
   // Where nothing but the truth is left, there is nothing to weigh.
-  if (anew.length === 1) return { row, readings, seed, engine, ideal: engine, error, off };
+  if (anew.length === 1) return { row, readings, seed, ideal: scoreOf(faults, fault.group), error, off };
   const logs = faults.map((f, i) => {
     if (!anew.includes(f)) return f.logEvidence + Math.log(f.prior);
     const { logEvidence, relativeError } = temperedEvidence(problem, f.fault, EFFORT, seed * 31 + i);
@@ -49,42 +47,44 @@ function weigh(row: YardRow, readings: number, seed: number): Both {
   const ideal = faults
     .map((f, i) => ({ ...f, probability: Math.exp(logs[i] - total) }))
     .sort((a, b) => b.probability - a.probability);
-  return { row, readings, seed, engine, ideal: scoreOf(ideal, fault.group), error, off };
+  return { row, readings, seed, ideal: scoreOf(ideal, fault.group), error, off };
 }
 
 mkdirSync(path.dirname(FILE), { recursive: true });
-const done: Both[] = existsSync(FILE)
+const before: Weighed[] = existsSync(FILE)
   ? readFileSync(FILE, 'utf8')
       .split('\n')
       .filter(Boolean)
-      .map((line) => JSON.parse(line) as Both)
+      .map((line) => JSON.parse(line) as Weighed)
   : [];
-const weighed = new Set(done.map((b) => `${b.row} ${b.readings} ${b.seed}`));
+const keyOf = (row: YardRow, readings: number, seed: number): string => `${row} ${readings} ${seed}`;
+const known = new Map(before.map((w) => [keyOf(w.row, w.readings, w.seed), w]));
 for (let seed = 0; seed < cases; seed++) {
   for (const row of YARD_ROWS)
     for (const readings of STAGES) {
-      if (weighed.has(`${row} ${readings} ${seed}`)) continue;
-      const both = weigh(row, readings, seed);
-      done.push(both);
-      appendFileSync(FILE, `${JSON.stringify(both)}\n`);
+      const key = keyOf(row, readings, seed);
+      if (known.has(key)) continue;
+      const weighed = weigh(row, readings, seed);
+      known.set(key, weighed);
+      appendFileSync(FILE, `${JSON.stringify(weighed)}\n`);
     }
   console.error(`${seed + 1} of ${cases}`);
 }
+const done = [...known.values()].filter(({ seed }) => seed < cases);
 
 const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
 const right = (list: readonly Score[]): string => percent(mean(list.map((s) => Number(s.right))));
 const wrong = (list: readonly Score[]): string => percent(mean(list.map((s) => Number(!s.right && s.leading > 0.9))));
 const loss = (list: readonly Score[]): string => logLoss(list).toFixed(3);
 
-// The engine as it is now, whatever it was when the rest was weighed.
-for (const both of done) {
-  const { problem, fault } = yardCase(both.seed, both.row, both.readings);
-  if (both.seed < cases) both.engine = judge(problem, fault.group);
-}
 const rows = YARD_ROWS.flatMap((row) =>
   STAGES.map((readings) => {
-    const own = done.filter((b) => b.row === row && b.readings === readings && b.seed < cases);
-    const [engine, ideal] = [own.map((b) => b.engine), own.map((b) => b.ideal)];
+    const ideal = done.filter((w) => w.row === row && w.readings === readings).map((w) => w.ideal);
+    // The engine as it is now, whatever it was when the rest was weighed.
+    const engine = Array.from({ length: cases }, (_, seed) => {
+      const { problem, fault } = yardCase(seed, row, readings);
+      return judge(problem, fault.group);
+    });
     return [
       readings === STAGES[0] ? row : '',
       String(readings),

@@ -21,17 +21,15 @@ const [CASES, IDEAL] = [300, 100].map((n, i) => Number(process.argv[2 + i] ?? n)
 const uniform = seededUniform(20261127);
 const circuits = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
 const REFERENCE = new Set(['reference-low', 'reference-missing', 'reference-high']);
+const isSharedBranch = ({ place }: Branch): boolean => place?.strand === 'return' && place.to <= JOIN;
 /** Is it a fault of what the circuits share: by the fault, and for the return by its place. */
 const sharedShare = ({ fault, draws, probability }: FaultPosterior): number => {
   if (REFERENCE.has(fault.id)) return probability;
-  const before = draws.reduce(
-    (sum, d) =>
-      sum + (d.hypothesis.branch.place?.strand === 'return' && d.hypothesis.branch.place.to <= JOIN ? d.weight : 0),
-    0,
-  );
+  const before = draws.reduce((sum, d) => sum + (isSharedBranch(d.hypothesis.branch) ? d.weight : 0), 0);
   return probability * before;
 };
-const isSharedBranch = ({ place }: Branch): boolean => place?.strand === 'return' && place.to <= JOIN;
+/** Two readings are little to weigh. */
+const EFFORT = { runs: 1, particles: 150, moves: 2, draws: 3000 };
 /** Groups and what is shared by ideal inference: each fault weighed by itself, those of the return apart for the shared part and the rest. */
 function ideal(problem: Problem): { shared: number; group: string } {
   const part = (fault: Fault, of: (b: Branch) => boolean): Fault => ({
@@ -54,8 +52,6 @@ function ideal(problem: Problem): { shared: number; group: string } {
   const [group] = FAULT_GROUPS.map((g) => ({ g, p: sum((w) => w.fault.group === g) })).sort((a, b) => b.p - a.p);
   return { shared: sum((w) => w.shared), group: group.g };
 }
-/** Two readings are little to weigh. */
-const EFFORT = { runs: 1, particles: 150, moves: 2, draws: 3000 };
 const onFirst = { engine: 0, ideal: 0, engineShared: 0, idealShared: 0, sharedCases: 0, engineFound: 0, idealFound: 0 };
 const score = { alone: 0, neighbour: 0, groupAlone: 0, groupNeighbour: 0 };
 /** Of the machines whose fault is shared: told so by the display alone, and with the neighbour's. */

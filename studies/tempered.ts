@@ -1,13 +1,10 @@
-import type { Instruments } from '../core/src/kit/instruments.ts';
 import type { Fault } from '../core/src/faults/fault.ts';
-import { hypothesesOf, settingOf } from '../core/src/model/hypotheses.ts';
-import type { LatentSpace } from '../core/src/model/latent.ts';
-import { type Hypothesis, Predictor } from '../core/src/model/predictor.ts';
+import type { Predictor } from '../core/src/model/predictor.ts';
 import type { Problem } from '../core/src/model/problem.ts';
-import { choleskyFactor, solveUpper } from '../core/src/numeric/cholesky.ts';
 import { logSumExp } from '../core/src/numeric/logSumExp.ts';
-import { normalCdf, normalQuantile } from '../core/src/numeric/normal.ts';
+import { normalQuantile } from '../core/src/numeric/normal.ts';
 import { seededUniform } from '../core/src/numeric/random.ts';
+import { type Normal, type Particle, Possibilities } from './possibilities.ts';
 
 /** How a fault's evidence is to be had: so many runs of so many particles, each moved so often after every step; then so many draws around them. */
 export interface Effort {
@@ -25,17 +22,6 @@ export interface TemperedEvidence {
   draws: number;
 }
 
-/** One definite possibility: a hypothesis, where in its range the fault lies (standard normal), and the unknowns. */
-interface Particle {
-  hypothesis: number;
-  /** The unknowns, and last the place of the fault. */
-  x: Float64Array;
-  /** What each reading is predicted to be. */
-  predictions: Float64Array;
-  /** By the instruments as they are taken at the moment. */
-  logLikelihood: number;
-}
-
 /** The instruments are taken for so many times less exact to begin with. */
 const COARSEST = 300;
 /** Steps of the likelihood are such that so many of the particles still count. */
@@ -43,11 +29,12 @@ const STILL_COUNT = 0.6;
 const [BY_GUIDE, BY_PRIOR] = [0.6, 0.3];
 
 /**
- * Ideal inference with nothing of the engine's but its model: particles drawn from the prior of a fault, read with instruments that are taken for
- * coarse and become exact little by little, resampled and walked in between; where they have come to only says around where to draw. The figure is that
- * of plain importance sampling with these draws and a tenth from the prior, so that no step of the walk can bias it. Where the readings are many and exact, averaging over prior draws (`yardstick.ts`) finds next to nothing; this
- * finds the same number.
- * Source: Del Moral, Doucet and Jasra, Sequential Monte Carlo samplers, J. R. Stat. Soc. B 68 (2006); draws around draws: Cappé and others, Population Monte Carlo, J. Comput. Graph. Stat. 13 (2004).
+ * Ideal inference with nothing of the engine's but its model: particles drawn from the prior of a fault, read with instruments that are taken for coarse and
+ * become exact little by little, resampled and walked in between; where they have come to only says around where to draw. The figure is that of plain importance
+ * sampling with these draws and a tenth from the prior, so that no step of the walk can bias it. Where the readings are many and exact, averaging over prior draws
+ * (`yardstick.ts`) finds next to nothing; this finds the same number.
+ * Source: Del Moral, Doucet and Jasra, Sequential Monte Carlo samplers, J. R. Stat. Soc. B 68 (2006); draws around draws: Cappé and others, Population Monte Carlo,
+ * J. Comput. Graph. Stat. 13 (2004).
  */
 export function temperedEvidence(problem: Problem, fault: Fault, effort: Effort, seed = 1): TemperedEvidence {
   const runs = Array.from({ length: effort.runs }, (_, r) => new Run(problem, fault, effort, seed * 1009 + r));
@@ -85,32 +72,26 @@ const FREEDOM = 8;
 const GUIDES = 24;
 
 class Run {
-  private readonly predictor: Predictor;
-  /** Judges as if the instruments were less exact. */
-  private judge: Predictor;
-  private readonly latent: LatentSpace;
-  private readonly hypotheses: readonly Hypothesis[];
-  /** Sum of their shares: one, but for a part of a fault. */
-  private readonly shares: number;
+  private readonly space: Possibilities;
   readonly uniform: () => number;
-  private readonly n: number;
-  private particles: Particle[] = [];
-  draws = 0;
+  private particles: Particle[];
 
   constructor(
-    private readonly problem: Problem,
+    problem: Problem,
     fault: Fault,
     private readonly effort: Effort,
     seed: number,
   ) {
-    this.predictor = new Predictor(problem);
-    this.judge = judgeOf(problem, COARSEST);
-    this.latent = this.predictor.latent;
-    this.hypotheses = hypothesesOf(fault, settingOf(problem), problem);
-    this.shares = this.hypotheses.reduce((sum, h) => sum + Math.exp(h.logShare), 0);
     this.uniform = seededUniform(seed);
-    this.n = this.latent.dimension;
-    for (let i = 0; i < effort.particles; i++) this.particles.push(this.drawn((i + this.uniform()) / effort.particles));
+    this.space = new Possibilities(problem, fault, this.uniform);
+    this.space.judge = this.space.judgeAs(COARSEST);
+    this.particles = Array.from({ length: effort.particles }, (_, i) =>
+      this.space.drawn((i + this.uniform()) / effort.particles),
+    );
+  }
+
+  get draws(): number {
+    return this.space.draws;
   }
 
   /** Where the particles have come to when the instruments are as exact as they are. */
@@ -120,7 +101,7 @@ class Run {
       this.walk();
       const [next, judge, logs] = this.nextStep(coarse);
       this.weigh(logs.map((l, i) => l - this.particles[i].logLikelihood));
-      this.judge = judge;
+      this.space.judge = judge;
       for (const p of this.particles) p.logLikelihood = judge.logLikelihood(p.predictions);
       coarse = next;
     }
@@ -136,11 +117,11 @@ class Run {
 
   /** Draws around these particles and now and then from the prior, with the weights that make of them draws of the prior times the likelihood. */
   drawnAround(around: readonly Particle[], count: number): Weighed {
-    const { uniform, n } = this;
-    this.judge = this.predictor;
-    const d = n + 1;
+    const { uniform, space } = this;
+    const { dimension: d } = space;
+    space.judge = space.judgeAs(1);
     const centres = Array.from({ length: CENTRES }, (_, c) =>
-      this.normalAt(around[Math.floor(((c + 0.5) * around.length) / CENTRES)]),
+      this.space.normalAt(around[Math.floor(((c + 0.5) * around.length) / CENTRES)]),
     );
     const weighed: Weighed = { particles: [], logWeights: [] };
     const logKernel = Math.log((1 - FROM_PRIOR) / CENTRES) - d * Math.log(WIDTH) + logStudentScale(d);
@@ -148,11 +129,11 @@ class Run {
       const centre = centres[Math.floor(uniform() * CENTRES)];
       const particle =
         uniform() < FROM_PRIOR
-          ? this.drawn(uniform())
-          : this.judged(centre.hypothesis, this.stepped(centre.x, centre, WIDTH * this.stretch()));
+          ? this.space.drawn(uniform())
+          : this.space.judged(centre.hypothesis, this.space.stepped(centre.x, centre, WIDTH * this.stretch()));
       const { hypothesis, x } = particle;
-      const logPrior = this.logPrior(particle);
-      const terms = [Math.log(FROM_PRIOR / this.shares) + logPrior];
+      const logPrior = this.space.logPrior(particle);
+      const terms = [Math.log(FROM_PRIOR / this.space.shares) + logPrior];
       for (const { hypothesis: own, x: middle, factor, halfLogDet } of centres) {
         if (own !== hypothesis) continue;
         let distance = 0;
@@ -169,38 +150,10 @@ class Run {
     return weighed;
   }
 
-  private drawn(share: number): Particle {
-    const { latent, hypotheses, uniform, n } = this;
-    const x = new Float64Array(n + 1);
-    let rest = share * this.shares;
-    const at = hypotheses.findIndex((h) => (rest -= Math.exp(h.logShare)) < 0);
-    latent.draw(() => normalQuantile(uniform()), uniform, x);
-    x[n] = normalQuantile(uniform());
-    return this.judged(at < 0 ? hypotheses.length - 1 : at, x);
-  }
-
-  private judged(hypothesis: number, x: Float64Array): Particle {
-    const predictions = new Float64Array(this.predictor.readings.length);
-    this.predict(hypothesis, x, predictions);
-    return { hypothesis, x, predictions, logLikelihood: this.judge.logLikelihood(predictions) };
-  }
-
-  private predict(hypothesis: number, x: Float64Array, out: Float64Array): void {
-    this.draws++;
-    this.predictor.predict(this.hypotheses[hypothesis], normalCdf(x[this.n]), x, out);
-  }
-
-  /** ln density before the readings, but for what all possibilities share. */
-  private logPrior({ hypothesis, x }: Particle): number {
-    let sum = this.hypotheses[hypothesis].logShare + this.latent.logPriorRatio(x);
-    for (const v of x) sum -= 0.5 * v * v;
-    return sum;
-  }
-
   /** How exact the instruments are taken for next, who judges so, and the ln likelihoods then. */
   private nextStep(coarse: number): [number, Predictor, number[]] {
     const at = (next: number): [number, Predictor, number[]] => {
-      const judge = judgeOf(this.problem, next);
+      const judge = this.space.judgeAs(next);
       return [next, judge, this.particles.map((p) => judge.logLikelihood(p.predictions))];
     };
     const enough = (step: [number, Predictor, number[]]): boolean => {
@@ -220,36 +173,6 @@ class Run {
     return found;
   }
 
-  /** The normal distribution that fits around a particle: the curvature of what the prior and the readings met there say. */
-  private normalAt({ hypothesis, x, predictions }: Particle): Normal {
-    const { judge, n } = this;
-    const d = n + 1;
-    const count = predictions.length;
-    const at = x.slice();
-    const [here, there] = [new Float64Array(count), new Float64Array(count)];
-    judge.residuals(predictions, here);
-    const moved = new Float64Array(count);
-    const slopes = new Float64Array(d * count);
-    for (let k = 0; k < d; k++) {
-      at[k] += STEP;
-      this.predict(hypothesis, at, moved);
-      judge.residuals(moved, there);
-      at[k] = x[k];
-      for (let i = 0; i < count; i++) slopes[k * count + i] = (there[i] - here[i]) / STEP;
-    }
-    const precision = new Float64Array(d * d);
-    for (let i = 0; i < count; i++) {
-      const outcomes = new Float64Array(judge.readings[i].slips.length + 3);
-      judge.explanations(i, predictions[i], outcomes);
-      for (let k = 0; k < d; k++)
-        for (let l = 0; l <= k; l++)
-          precision[k * d + l] += outcomes[0] * slopes[k * count + i] * slopes[l * count + i];
-    }
-    for (let k = 0; k < d; k++) precision[k * d + k] += k < n ? this.latent.precision(k, x[k]) : 1;
-    const factor = new Float64Array(d * d);
-    return { hypothesis, x, factor, halfLogDet: choleskyFactor(precision, d, factor) / 2 };
-  }
-
   /** What turns a normal step into one of Student's t. */
   private stretch(): number {
     let log = 0;
@@ -257,19 +180,9 @@ class Run {
     return Math.sqrt(FREEDOM / (-2 * log));
   }
 
-  /** A normal step of this width from x. */
-  private stepped(x: Float64Array, { factor }: Normal, width: number): Float64Array {
-    const d = this.n + 1;
-    const z = new Float64Array(d);
-    for (let k = 0; k < d; k++) z[k] = width * normalQuantile(this.uniform());
-    solveUpper(factor, d, z, z);
-    for (let k = 0; k < d; k++) z[k] += x[k];
-    return z;
-  }
-
   /** Moves every particle: by what is normal at some other as it stood before, by a fresh draw of one unknown, or to another hypothesis. */
   private walk(): void {
-    const guides = Array.from({ length: GUIDES }, () => this.normalAt(pick(this.particles, this.uniform)));
+    const guides = Array.from({ length: GUIDES }, () => this.space.normalAt(pick(this.particles, this.uniform)));
     const alike = new Map<number, Normal[]>();
     for (const guide of guides) alike.set(guide.hypothesis, [...(alike.get(guide.hypothesis) ?? []), guide]);
     for (let m = 0; m < this.effort.moves; m++)
@@ -279,34 +192,25 @@ class Run {
   }
 
   private moved(particle: Particle, guide: Normal): Particle {
-    const { uniform, n } = this;
+    const { uniform, space } = this;
+    const { dimension: d, hypotheses } = space;
     let x: Float64Array = particle.x.slice();
     let { hypothesis } = particle;
     let gain = 0;
     const kind = uniform();
     if (kind < BY_GUIDE)
-      x = this.stepped(x, guide, (1.7 / Math.sqrt(n + 1)) * Math.exp(0.7 * normalQuantile(uniform())));
-    else if (kind < BY_GUIDE + BY_PRIOR || this.hypotheses.length === 1) {
-      const k = Math.floor(uniform() * (n + 1));
+      x = this.space.stepped(x, guide, (1.7 / Math.sqrt(d)) * Math.exp(0.7 * normalQuantile(uniform())));
+    else if (kind < BY_GUIDE + BY_PRIOR || hypotheses.length === 1) {
+      const k = Math.floor(uniform() * d);
       gain -= 0.5 * x[k] * x[k];
       x[k] = normalQuantile(uniform());
       gain += 0.5 * x[k] * x[k];
-    } else hypothesis = Math.floor(uniform() * this.hypotheses.length);
-    const next = this.judged(hypothesis, x);
-    gain += next.logLikelihood - particle.logLikelihood + this.logPrior(next) - this.logPrior(particle);
+    } else hypothesis = Math.floor(uniform() * hypotheses.length);
+    const next = this.space.judged(hypothesis, x);
+    gain += next.logLikelihood - particle.logLikelihood + this.space.logPrior(next) - this.space.logPrior(particle);
     return Math.log(uniform()) < gain ? next : particle;
   }
 }
-
-/** A normal distribution about a particle, by the lower factor of its precision and half ln of that one's determinant. */
-interface Normal {
-  hypothesis: number;
-  x: Float64Array;
-  factor: Float64Array;
-  halfLogDet: number;
-}
-/** So far apart are two points for a slope, in 1σ of the prior. */
-const STEP = 1e-4;
 
 /** ln of the height of Student's t in d dimensions, relative to that of the normal distribution: ln Γ((ν + d)/2) − ln Γ(ν/2) − d/2 · ln(ν/2). */
 function logStudentScale(d: number): number {
@@ -316,23 +220,6 @@ function logStudentScale(d: number): number {
   let sum = d % 2 === 1 ? Math.log(half) : 0;
   for (let k = 0; k < Math.floor(d / 2); k++) sum += Math.log((FREEDOM + (d % 2)) / 2 + k);
   return sum - (d / 2) * Math.log(FREEDOM / 2);
-}
-
-/** Scores predictions as if every instrument were so many times less exact. */
-function judgeOf(problem: Problem, coarse: number): Predictor {
-  const { instruments } = problem;
-  const wider = (ranges: Instruments['volts']): Instruments['volts'] =>
-    ranges.map((r) => ({ ...r, relative: r.relative * coarse, absolute: r.absolute * coarse }));
-  return new Predictor({
-    ...problem,
-    instruments: {
-      ...instruments,
-      volts: wider(instruments.volts),
-      ohms: wider(instruments.ohms),
-      displayedK: instruments.displayedK * coarse,
-      bathK: instruments.bathK * coarse,
-    },
-  });
 }
 
 /** Systematic resampling: each particle as often as its weight says, to within one. */

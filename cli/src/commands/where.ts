@@ -1,6 +1,6 @@
 import { posteriorOf } from '@mellow-probe/core/inference/posterior';
 import { outlookOf } from '@mellow-probe/core/job/outlookOf';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { formatMinutes, formatProbability } from '@mellow-probe/core/units/format';
 import {
   lookLines,
   lookText,
@@ -35,14 +35,14 @@ export const whereCommand: Command = {
     const before = first
       ? [
           '',
-          `First: ${lookText(first, loom)}, ${Math.max(1, Math.round(first.minutes))} min`,
+          `First: ${lookText(first, loom)}, ${formatMinutes(first.minutes)}`,
           ...lookLines(first, loom).map((o) => `  ${o.chance.padStart(5)}  ${o.says}: ${o.leaves}`),
         ]
       : [];
     const then = next
       ? [
           '',
-          `Next: ${wayTestName(next, loom)}, ${Math.max(1, Math.round(next.minutes))} min`,
+          `Next: ${wayTestName(next, loom)}, ${formatMinutes(next.minutes)}`,
           ...placeOutcomeLines(next, loom, 'C').map((o) => `  ${o.chance.padStart(5)}  ${o.range}: ${o.leaves}`),
           searchText(next),
         ]

@@ -6,13 +6,10 @@ import type { FaultPosterior } from '../inference/posterior.ts';
  */
 export function mendedApart(faults: readonly FaultPosterior[]): FaultPosterior[] {
   return faults.flatMap((f) => {
-    const ways = new Map<string | undefined, FaultPosterior['draws'][number][]>();
-    for (const d of f.draws) {
-      const { repair } = d.hypothesis.branch;
-      ways.set(repair, [...(ways.get(repair) ?? []), d]);
-    }
-    if (ways.size < 2) return [f];
-    return [...ways.values()].map((own): FaultPosterior => {
+    const repairs = new Set(f.draws.map((d) => d.hypothesis.branch.repair));
+    if (repairs.size < 2) return [f];
+    return [...repairs].map((repair): FaultPosterior => {
+      const own = f.draws.filter((d) => d.hypothesis.branch.repair === repair);
       const share = own.reduce((sum, d) => sum + d.weight, 0);
       const { detail } = own[0].hypothesis.branch;
       return {

@@ -41,6 +41,8 @@ export interface Measurement {
   readonly risky?: true;
   /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */
   readonly ofAnotherSensor?: true;
+  /** Is it taken at another plug than the sensor's own? */
+  readonly atNeighbour?: true;
   /** Is it what another sensor on the same reference or return shows? That one may have a fault of its own. */
   readonly ofNeighbour?: true;
   /** What the circuit must be known to share for it to be proposed; absent: it does not matter. */

@@ -10,6 +10,7 @@ export const referenceAlone: Measurement = {
   repeatMinutes: 5,
   setup: 'scan',
   sharing: ['reference', 'both'],
+  atNeighbour: true,
   atLivePin: true,
   tools: ['meter'],
   needs: [],

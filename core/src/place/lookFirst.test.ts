@@ -4,7 +4,7 @@ import { HINTS, hintFactor } from '../loom/hints.ts';
 import { newLoom, newStop } from '../loom/loomSchema.ts';
 import { genericKit } from '../kit/kitSchema.ts';
 import { after, bestSplit, minutesFor, type SplitTask, startOf } from './halfSplit.ts';
-import { lookFirst } from './lookFirst.ts';
+import { lookFirst as lookBefore } from './lookFirst.ts';
 import { reachOf, usualReach } from './reach.ts';
 
 /** Three stops between module and plug, read on either side: places are the contacts and the runs between. */
@@ -25,6 +25,8 @@ const taskOf = (shares: readonly number[], reach: readonly number[], change: Par
   ...change,
 });
 const { looks } = usualReach(CONNECTORS);
+type Rest = Parameters<typeof lookBefore> extends [unknown, unknown, ...infer R] ? R : never;
+const lookFirst = (task: SplitTask, ...rest: Rest) => lookBefore(task, bestSplit(task).minutes, ...rest);
 const EVEN = new Array<number>(9).fill(1);
 /** The sensor plug is got at in no time, the connectors lie deep in the plant. */
 const DEEP = [20, 20, 20, 20, 3];

@@ -1,6 +1,6 @@
 import type { Strand } from '../circuit/placeWeights.ts';
 import type { HintId } from '../loom/hints.ts';
-import { bestSplit, type SplitTask } from './halfSplit.ts';
+import { bestSplit, type SplitTask, startOf } from './halfSplit.ts';
 import type { Look, LoomReach } from './reach.ts';
 
 /** One outcome of looking or wiggling: its probability, what to note of the stop, and the likeliest place then. */
@@ -29,17 +29,17 @@ const LEAST_SHARE = 0.05;
 /**
  * What to look at or to wiggle before the next reading, where that shortens the search most; null where nothing does. Looking is a reading with two
  * outcomes that errs: how often each comes where the place is bad and where it is not follows from the weights of the hints (Bayes), and each leaves
- * the best order of readings after it. `shares` by element; `weigh` sums them up to the places of the task.
+ * the best order of readings after it. `without`: the expected minutes as it stands; `shares` by element, `weigh` sums them up to the places of the task.
  */
 export function lookFirst(
   task: SplitTask,
+  without: number,
   shares: readonly number[],
   weigh: (shares: readonly number[]) => number[],
   strand: Strand,
   { looks }: Pick<LoomReach, 'looks'>,
 ): LookFirst | null {
   const total = shares.reduce((a, b) => a + b, 0);
-  const without = bestSplit(task).minutes;
   let best: LookFirst | null = null;
   for (const { kind, stop, outcomes } of looks) {
     const own = shares[2 * stop] / total;
@@ -73,8 +73,9 @@ export function lookFirst(
 const WITHIN_SIGHT = 0.3;
 
 /** Minutes of a look at a stop. */
-function minutesAt({ here, open, opening, reach, minutes }: SplitTask, stop: number): number {
+function minutesAt(task: SplitTask, stop: number): number {
+  const { here, opening, reach, minutes } = task;
   if (here === stop) return minutes.beside;
-  const laidOpen = open.some((is, at) => is && opening[at] === opening[stop]);
+  const laidOpen = startOf(task).opened & (1 << opening[stop]);
   return minutes.beside + (laidOpen ? minutes.again : WITHIN_SIGHT * reach[stop]);
 }

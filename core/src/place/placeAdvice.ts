@@ -183,7 +183,7 @@ function withKind(
       middle: expectedMinutes(task, alwaysMiddle),
     },
   };
-  return { known: null, next, first: lookFirst(task, shares, weigh, strand, reach), profile };
+  return { known: null, next, first: lookFirst(task, best.minutes, shares, weigh, strand, reach), profile };
 }
 
 /** Which stops the readings on the way have laid open, and at which one the last of all readings was taken. */

@@ -6,16 +6,7 @@ import { normalQuantile } from '../numeric/normal.ts';
 import { fnv1a } from '../numeric/fnv1a.ts';
 import { seededUniform } from '../numeric/random.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
-import {
-  AT_NEIGHBOUR,
-  bridges,
-  type CavityPair,
-  keyFor,
-  type Mistake,
-  plugFor,
-  type SetUp,
-  waitsFor,
-} from './setUp.ts';
+import { bridges, type CavityPair, keyFor, type Mistake, plugFor, type SetUp, waitsFor } from './setUp.ts';
 import type { TrainingCase } from './trainingCase.ts';
 import { circuitIn } from './trueMachine.ts';
 
@@ -102,8 +93,8 @@ const badContact = ({ quantity }: Measurement, ideal: number, p: number): number
   quantity === 'volts' ? ideal * p : p < 0.5 ? Infinity : ideal / (1 - 0.9 * p);
 
 /** Does it look at the sensor plug, or at the display of the sensor that hangs on it? */
-const touchesPlug = ({ ofNeighbour, id, quantity, setup }: Measurement): boolean =>
-  !ofNeighbour && !AT_NEIGHBOUR.has(id) && !(quantity === 'celsius' && setup === 'scan');
+const touchesPlug = ({ atNeighbour, quantity, setup }: Measurement): boolean =>
+  !atNeighbour && !(quantity === 'celsius' && setup === 'scan');
 
 /** What a perfect instrument would show; null where nothing steady stands on it. */
 function idealOn(

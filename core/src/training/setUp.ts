@@ -56,12 +56,9 @@ export const MISTAKES = [
 ] as const;
 export type Mistake = (typeof MISTAKES)[number];
 
-/** Tests of the reference where a neighbour hangs on it. */
-export const AT_NEIGHBOUR: ReadonlySet<string> = new Set(['neighbour-reference', 'reference-alone']);
-
 /** Which plug a test asks for; null: it does not matter. */
-export function plugFor({ setup, ofNeighbour, id }: Measurement): Plugged | null {
-  if (ofNeighbour || AT_NEIGHBOUR.has(id) || setup === 'taken-off') return null;
+export function plugFor({ setup, atNeighbour, id }: Measurement): Plugged | null {
+  if (atNeighbour || setup === 'taken-off') return null;
   if (id === 'panel-ohms') return 'in';
   if (setup === 'scan' || setup === 'plugged') return 'in';
   return setup === 'bridged' ? 'bridged' : setup === 'substituted' ? 'resistor' : 'out';

@@ -11,6 +11,9 @@ export function shownTemperature(celsius: number, unit: TemperatureUnit): number
 /** A difference of temperatures, K, in the unit shown. */
 export const shownDifference = (kelvin: number, unit: TemperatureUnit): number => (unit === 'F' ? 1.8 : 1) * kelvin;
 
+/** Minutes of work as they are told: whole ones, and never none. */
+export const formatMinutes = (minutes: number): string => `${Math.max(1, Math.round(minutes))} min`;
+
 /** Beyond this a figure is none of the trade, whatever a file says. */
 const LARGEST = 1e15;
 /** What stands for a figure that is none: over the range, or not a number. Null for one that can be written. */

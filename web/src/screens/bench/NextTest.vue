@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
+import { formatMinutes } from '@mellow-probe/core/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { lookText, placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
@@ -42,7 +43,7 @@ const tests = computed(() => {
       title: m.title,
       quantity: m.quantity,
       caution: m.caution,
-      minutesText: `${Math.max(1, Math.round(p.minutes))} min`,
+      minutesText: formatMinutes(p.minutes),
       outcomes,
     };
   };

@@ -2,7 +2,7 @@
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { policyName } from '@mellow-probe/core/training/policies';
 import type { DebriefStep } from '@mellow-probe/core/training/score';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { formatMinutes, formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import {
@@ -102,13 +102,13 @@ const judgement = (step: DebriefStep): string => {
   const { test, best, lost, won } = step;
   if (won === null) return '';
   const parts: string[] = [];
-  if (test) parts.push(`Worth ${test.bits.toFixed(2)} bits in ${Math.max(1, Math.round(test.minutes))} min.`);
+  if (test) parts.push(`Worth ${test.bits.toFixed(2)} bits in ${formatMinutes(test.minutes)}.`);
   else parts.push('Taken before: it tells little more.');
   if (!best) parts.push('Enough was known: the ideal would have acted here.');
   else if (lost < 0.02) parts.push('The ideal would have done the same, or as good.');
   else
     parts.push(
-      `The ideal: ${measurementById(best.measurement).name}, ${best.bits.toFixed(2)} bits in ${Math.max(1, Math.round(best.minutes))} min.`,
+      `The ideal: ${measurementById(best.measurement).name}, ${best.bits.toFixed(2)} bits in ${formatMinutes(best.minutes)}.`,
     );
   parts.push(
     won > 0.02

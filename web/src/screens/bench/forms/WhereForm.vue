@@ -2,6 +2,7 @@
 import type { HintId } from '@mellow-probe/core/loom/hints';
 import { stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
+import { formatMinutes } from '@mellow-probe/core/units/format';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import {
   lookLines,
@@ -59,7 +60,7 @@ function pick(element: number): void {
     </p>
     <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
     <section v-if="first" class="before" data-test="where-first" aria-label="To look at first">
-      <h3>First: {{ lookText(first, job.loom) }} · {{ Math.max(1, Math.round(first.minutes)) }} min</h3>
+      <h3>First: {{ lookText(first, job.loom) }} · {{ formatMinutes(first.minutes) }}</h3>
       <p v-if="first.kind === 'wiggle'" class="small">▲ Hands and sleeves clear of fans, belts and hot parts.</p>
       <div v-for="line in looks" :key="line.hint" class="look">
         <ActButton @click="seen(line.hint)">{{ line.says }}</ActButton>
@@ -67,7 +68,7 @@ function pick(element: number): void {
       </div>
     </section>
     <section v-if="next && about" class="next" data-test="where-next" aria-label="Next place to look">
-      <h3>Next: {{ wayTestName(next, job.loom) }} · {{ Math.max(1, Math.round(next.minutes)) }} min</h3>
+      <h3>Next: {{ wayTestName(next, job.loom) }} · {{ formatMinutes(next.minutes) }}</h3>
       <dl>
         <template v-for="line in lines" :key="line.range">
           <dt class="mono">{{ line.range }}</dt>
