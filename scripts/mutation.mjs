@@ -1,5 +1,5 @@
 // Mutation testing, room by room: `npm run mutation -- session storage` (no names: all of them, hours). Prints the score of each room and leaves the
-// survivors in reports/mutation/ROOM.txt. `--sample 100` changes so many lines of each room only, drawn by a fixed seed: minutes, and a score good to
+// survivors in reports/mutation/ROOM.txt. `--sample 100` changes so many lines of each room only, drawn by a fixed seed (`--seed 7`: others): minutes, and a score good to
 // some ten per cent. Not part of `npm test`.
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -8,9 +8,9 @@ import { ROOMS } from './mutationRooms.mjs';
 
 ensurePackages();
 const told = process.argv.slice(2);
-const sampleAt = told.indexOf('--sample');
-const sample = sampleAt < 0 ? null : Number(told[sampleAt + 1]);
-const names = sampleAt < 0 ? told : told.toSpliced(sampleAt, 2);
+const sample = taken('--sample');
+const seed = taken('--seed') ?? 20261127;
+const names = told;
 const chosen = names.length > 0 ? names : Object.keys(ROOMS);
 const out = path.join(ROOT, 'reports', 'mutation');
 mkdirSync(out, { recursive: true });
@@ -27,6 +27,12 @@ for (const room of chosen) {
   console.log(lines[lines.length - 1]);
 }
 console.log(`\n${lines.join('\n')}`);
+
+/** The number after an option, which is taken out of what was told; null where it is not there. */
+function taken(option) {
+  const at = told.indexOf(option);
+  return at < 0 ? null : Number(told.splice(at, 2)[1]);
+}
 
 /** The same parts with stretches of five lines drawn by a fixed seed in place of whole files, so many lines in all. */
 function sampled(parts, lines) {
@@ -46,7 +52,7 @@ function sampled(parts, lines) {
       });
   });
   // A plain generator (Lehmer 1951): the same stretches on every run.
-  let state = 20261127;
+  let state = seed;
   const next = () => (state = (state * 48271) % 2147483647) / 2147483647;
   for (let i = all.length - 1; i > 0; i--) {
     const j = Math.floor(next() * (i + 1));

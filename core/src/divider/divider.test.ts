@@ -14,7 +14,15 @@ import {
 } from '../judging/judgeResistance.ts';
 import { genericKit } from '../kit/kitSchema.ts';
 import { ownResistors } from '../kit/ownResistors.ts';
-import { bestPullUp, deskCurve, NO_DESK_FAULTS, pullUpFromPair, sensitivityAt, sensorFromVolts } from './divider.ts';
+import {
+  bestPullUp,
+  deskCurve,
+  deskReadings,
+  NO_DESK_FAULTS,
+  pullUpFromPair,
+  sensitivityAt,
+  sensorFromVolts,
+} from './divider.ts';
 import { substitutesFor, sweepSteps } from './substitutes.ts';
 
 describe('uncertainty of the divider', () => {
@@ -49,8 +57,98 @@ describe('uncertainty of the divider', () => {
   });
 });
 
+describe('what each figure contributes, by its own derivative', () => {
+  /** 1σ of `f` at the figures given, each moved by its own: the law of propagation with differences in place of derivatives. */
+  const moved = (f: (x: number[]) => number, at: readonly [number, number][]): number[] =>
+    at.map(([, sigma], i) => {
+      const by = (d: number): number => f(at.map(([v], k) => (k === i ? v + d : v)));
+      return Math.abs(by(sigma / 100) - by(-sigma / 100)) * 50;
+    });
+  const told = ([value, sigma]: readonly [number, number]) => ({ value, sigma });
+  test.each([
+    [
+      sensorFromVolts,
+      ([v, r, p]: number[]) => (p * v) / (r - v),
+      [
+        [1.88, 0.012],
+        [5, 0.05],
+        [8132, 60],
+      ],
+    ],
+    [
+      pullUpFromPair,
+      ([r, v, ref]: number[]) => (r * (ref - v)) / v,
+      [
+        [4900, 40],
+        [1.88, 0.012],
+        [5, 0.05],
+      ],
+    ],
+  ] as [typeof sensorFromVolts, (x: number[]) => number, [number, number][]][])('%o', (derive, f, figures) => {
+    const [a, b, c] = figures.map(told);
+    const d = derive(a, b, c);
+    if (!d.ok) throw new Error(d.reason);
+    const parts = moved(f, figures);
+    expect(d.value).toBeCloseTo(f(figures.map(([v]) => v)), 9);
+    parts.forEach((part, i) => expect(d.parts[i] / part).toBeCloseTo(1, 5));
+    expect(d.sigma).toBeCloseTo(Math.hypot(...d.parts), 9);
+  });
+  test('nothing, and what is at an end of the divider, gives no resistance', () => {
+    const sure = (value: number) => ({ value, sigma: 0.01 });
+    for (const derive of [
+      (v: number, ref: number, ohm: number) => sensorFromVolts(sure(v), sure(ref), sure(ohm)),
+      (v: number, ref: number, ohm: number) => pullUpFromPair(sure(ohm), sure(v), sure(ref)),
+    ]) {
+      expect([derive(0, 5, 100), derive(5, 5, 100), derive(2, 5, 0), derive(NaN, 5, 100)].map((d) => d.ok)).toEqual([
+        false,
+        false,
+        false,
+        false,
+      ]);
+      expect([derive(0.001, 5, 100), derive(4.999, 5, 100), derive(2, 5, 0.001)].map((d) => d.ok)).toEqual([
+        true,
+        true,
+        true,
+      ]);
+    }
+  });
+});
+
 describe('the desk', () => {
   const circuit = coolantCircuit();
+  test('as it would be measured: the same figures as point by point, loaded by the meter; open and bridged at the ends', () => {
+    const faults = { ...NO_DESK_FAULTS, seriesOhm: 300, wireOhm: 2 };
+    const read = deskReadings(circuit, 2490, 20, faults);
+    const [point] = deskCurve(circuit, 2490, [20], faults);
+    expect(read).toMatchObject({ sensorOhm: point.sensorOhm, pinV: point.volts, shownC: point.shownC });
+    expect(read.unpluggedC).toBe(-40);
+    expect(read.bridgedC).toBeCloseTo(circuit.curve.temperatureC(304.02), 1);
+    expect(read.plugV).toBeLessThan(read.pinV);
+    expect(read.openV).toBeGreaterThan(4.98);
+    // 300 Ω in the wire take their share of the current.
+    expect(read.pinV - read.plugV).toBeCloseTo(((5 - read.pinV) / 2490) * 302, 2);
+  });
+  test('sensitivity by its own derivative: mV per K, and K per Ω of wire', () => {
+    const { milliVoltPerK, kelvinPerOhm } = sensitivityAt(circuit, 2490, 20);
+    const volts = (c: number, ohm = 0): number => {
+      const r = 1 / (1 / (circuit.curve.resistanceOhm(c) + ohm) + 1 / Math.sqrt(3e5 * 3e8));
+      return (5 * r) / (r + 2490);
+    };
+    expect(milliVoltPerK).toBeCloseTo(1000 * (volts(20.5) - volts(19.5)), 2);
+    expect(kelvinPerOhm).toBeCloseTo((volts(20, 1) - volts(20)) / (volts(20.5) - volts(19.5)), 4);
+  });
+  test('the best pull-up for a range is found on a grid over both ends and three times beyond; nine temperatures count', () => {
+    const hotter = bestPullUp(circuit, 0, 100);
+    const worst = (ohm: number): number =>
+      Math.min(...Array.from({ length: 9 }, (_, i) => Math.abs(sensitivityAt(circuit, ohm, 12.5 * i).milliVoltPerK)));
+    expect(hotter.worstMilliVoltPerK).toBeCloseTo(worst(hotter.ohm), 9);
+    for (let ohm = 40; ohm < 40_000; ohm *= 1.07)
+      expect(worst(ohm)).toBeLessThanOrEqual(hotter.worstMilliVoltPerK * 1.002);
+    // The same range told from the other end.
+    expect(bestPullUp(circuit, 100, 0).ohm).toBeCloseTo(hotter.ohm, 6);
+    // Over one temperature it is the sensor's own resistance there: V = Vref/2 is the steepest place of a divider.
+    expect(Math.abs(bestPullUp(circuit, 20, 20).ohm / circuit.curve.resistanceOhm(20) - 1)).toBeLessThan(0.02);
+  });
   test('plain divider by hand; wire, joint and leaks move it the right way', () => {
     const [p] = deskCurve(circuit, 2490, [20], NO_DESK_FAULTS);
     // The middle of what a module's input may be: √(0.3 MΩ · 300 MΩ).
@@ -122,6 +220,45 @@ describe('resistors', () => {
       ),
       { seed: 5, numRuns: 60 },
     );
+  });
+  test('one resistor that fits goes before a pair that is no better by more than the resistors are true', () => {
+    const ohm = curve.resistanceOhm(40);
+    const [first, second] = substitutesFor(40, curve, [ohm * 1.001, ohm / 2, 2 * ohm], 0.05);
+    expect(first).toMatchObject({ how: 'one', parts: [ohm * 1.001] });
+    expect(first.toleranceK).toBeCloseTo(0.05 / (3600 / 313.15 ** 2), 2);
+    expect(first.errorK).toBeCloseTo(first.shownC - 40, 12);
+    expect(second.how).not.toBe('one');
+    // No single one near: the pair, either way round, each once.
+    const series = substitutesFor(40, curve, [ohm * 0.7, ohm * 0.3], 0.01)[0];
+    expect(series).toMatchObject({ how: 'series', parts: [ohm * 0.7, ohm * 0.3] });
+    expect(series.ohm).toBeCloseTo(ohm, 9);
+    const parallel = substitutesFor(40, curve, [ohm * 3, ohm * 1.5], 0.01)[0];
+    expect(parallel).toMatchObject({ how: 'parallel', parts: [ohm * 1.5, ohm * 3] });
+    expect(parallel.ohm).toBeCloseTo(ohm, 9);
+    expect(substitutesFor(40, curve, [ohm * 0.5], 0.01)[0]).toMatchObject({
+      how: 'series',
+      parts: [ohm * 0.5, ohm * 0.5],
+    });
+    expect(substitutesFor(40, curve, [ohm * 2], 0.01)[0]).toMatchObject({ how: 'parallel', parts: [ohm * 2, ohm * 2] });
+    const all = substitutesFor(40, curve, [ohm * 0.7, ohm * 0.3, ohm * 3, ohm * 1.5], 0.01, 50);
+    expect(
+      all.filter((s) => s.how === 'series' && s.parts.includes(ohm * 0.3) && s.parts.includes(ohm * 0.7)),
+    ).toHaveLength(1);
+    expect(
+      all.filter((s) => s.how === 'parallel' && s.parts.includes(ohm * 3) && s.parts.includes(ohm * 1.5)),
+    ).toHaveLength(1);
+    expect(substitutesFor(40, curve, [ohm], 0.01).map((s) => s.how)[0]).toBe('one');
+    expect(all).not.toHaveLength(5);
+    expect(substitutesFor(40, curve, seriesBetween('E24', 10, 1e5), 0.01)).toHaveLength(5);
+  });
+  test('a sweep takes no resistor twice and comes in rising order, whichever end is told first', () => {
+    const ohms = [500, 1000, 2000, 4000].map((o) => o * 1);
+    const shown = (steps: { shownC: number }[]): number[] => steps.map((s) => s.shownC);
+    const down = sweepSteps(100, -10, 9, curve, ohms);
+    expect(down.map((s) => s.ohm)).toEqual([4000, 2000, 1000, 500]);
+    expect(shown(down)).toEqual([...shown(down)].sort((a, b) => a - b));
+    expect(sweepSteps(25, 90, 1, curve, ohms).map((s) => s.ohm)).toEqual([2000]);
+    expect(sweepSteps(20, 26, 2, curve, [0, ...ohms]).map((s) => s.ohm)).toEqual([2000]);
   });
   test('steps for a sweep cover the range', () => {
     const steps = sweepSteps(-20, 110, 8, curve, seriesBetween('E12', 10, 1e6));

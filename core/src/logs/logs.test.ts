@@ -1,12 +1,8 @@
 import { execFileSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
-import { exponentialFit, correlationFactor } from '../numeric/exponentialFit.ts';
-import { leastSquares } from '../numeric/leastSquares.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { medianOf, quantileOf } from '../numeric/quantiles.ts';
 import { seededUniform } from '../numeric/random.ts';
-import { runningMedian } from '../numeric/runningMedian.ts';
 import { eventLog, samePlanted } from '../simulation/eventLog.ts';
 import { MACHINE_CASES } from '../simulation/machine/machineCase.ts';
 import { driveBench, type Planned } from '../simulation/standIns/driveBench.ts';
@@ -40,62 +36,7 @@ import { airDips } from './warmUp.ts';
 const normal = (uniform: () => number): number => normalQuantile(uniform());
 const python = (program: string): unknown => JSON.parse(execFileSync('python3', ['-c', program], { encoding: 'utf8' }));
 
-describe('numeric, against scipy and numpy (python3-scapy’s neighbours in Debian, live)', () => {
-  const uniform = seededUniform(12);
-  const t = Array.from({ length: 120 }, (_, i) => i * 0.7);
-  const y = t.map((s) => 88 - 61 * Math.exp(-s / 17) + 0.4 * normal(uniform));
-  test('time constant, end and their 1σ: scipy.optimize.curve_fit on the same series', () => {
-    const [end, drop, tau, sEnd, sTau] = python(
-      `import json,numpy as np
-from scipy.optimize import curve_fit
-t=np.array(${JSON.stringify(t)});y=np.array(${JSON.stringify(y)})
-p,c=curve_fit(lambda t,a,b,k:a+b*np.exp(-t/k),t,y,p0=[80,-50,10])
-print(json.dumps([*p,c[0,0]**.5,c[2,2]**.5]))`,
-    ) as number[];
-    const fit = exponentialFit(t, y)!;
-    expect(fit.end).toBeCloseTo(end, 3);
-    expect(fit.start - fit.end).toBeCloseTo(drop, 3);
-    expect(fit.timeConstantS).toBeCloseTo(tau, 3);
-    const left = t.map((s, i) => y[i] - fit.end - (fit.start - fit.end) * Math.exp(-s / fit.timeConstantS));
-    const wider = Math.sqrt(correlationFactor(left));
-    expect(fit.sigma.end / wider).toBeCloseTo(sEnd, 3);
-    expect(fit.sigma.timeConstantS / wider).toBeCloseTo(sTau, 3);
-  });
-  test('damped Gauss–Newton: scipy’s curve_fit on a divider', () => {
-    const T = [0, 15, 30, 45, 60, 75, 90];
-    const v = [3.6, 2.96, 2.27, 1.63, 1.15, 0.8, 0.56];
-    const [a, b, sa] = python(
-      `import json,numpy as np
-from scipy.optimize import curve_fit
-T=np.array(${JSON.stringify(T)});v=np.array(${JSON.stringify(v)})
-f=lambda T,a,b:(lambda r:a*r/(r+b))(np.exp(3600*(1/(T+273.15)-1/298.15)))
-p,c=curve_fit(f,T,v,p0=[5,1])
-print(json.dumps([*p,c[0,0]**.5]))`,
-    ) as number[];
-    const model = ([p, q]: readonly number[], c: number): number => {
-      const r = Math.exp(3600 * (1 / (c + 273.15) - 1 / 298.15));
-      return (p * r) / (r + q);
-    };
-    const fit = leastSquares((p) => T.map((c, i) => model(p, c) - v[i]), [5, 1])!;
-    expect(fit.parameters[0]).toBeCloseTo(a, 4);
-    expect(fit.parameters[1]).toBeCloseTo(b, 4);
-    expect(Math.sqrt(fit.covariance[0][0])).toBeCloseTo(sa, 4);
-    expect(leastSquares((p) => [p[0] + p[1]], [1, 1])).toBeNull();
-  });
-  test('running median inside: scipy.signal.medfilt; quantiles: numpy', () => {
-    const x = Array.from({ length: 200 }, () => Math.round(10 * normal(uniform)));
-    const [filtered, q] = python(
-      `import json,numpy as np
-from scipy.signal import medfilt
-x=np.array(${JSON.stringify(x)},float)
-print(json.dumps([medfilt(x,9).tolist(),np.quantile(x,[.02,.5,.683,.9]).tolist()]))`,
-    ) as [number[], number[]];
-    const own = runningMedian(Float64Array.from(x), 4);
-    expect([...own.slice(4, 196)].map((v) => v + 0)).toEqual(filtered.slice(4, 196).map((v) => v + 0));
-    expect([own[0], own[199]]).toEqual([x[0], x[199]]);
-    [0.02, 0.5, 0.683, 0.9].forEach((p, k) => expect(quantileOf(x, p)).toBeCloseTo(q[k], 9));
-    expect(medianOf([3, 1, 2, 9], 0, 4)).toBe(2.5);
-  });
+describe('counting marks', () => {
   test('a chance of at least k of n: scipy.stats.binom', () => {
     const own = [binomialAtLeast(12, 0.1, 4), binomialAtLeast(30, 0.02, 1), binomialAtLeast(5, 0.5, 0)];
     const theirs = python(

@@ -1,4 +1,3 @@
-import { METER_INPUT_OHM } from '../circuit/sensorCircuit.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { type Measurement } from './measurement.ts';
 
@@ -22,7 +21,7 @@ export const deadWireVoltage: Measurement = {
   ],
   caution: null,
   predict: ({ state }) => {
-    const drain = state.leakGroundS + 1 / METER_INPUT_OHM;
+    const drain = state.leakGroundS + 1 / state.meterInputOhm;
     return (state.supplyV * state.leakSupplyS) / (state.leakSupplyS + drain);
   },
 };
