@@ -30,6 +30,9 @@ export function celsiusOf(value: number, unit: ColumnUnit): number {
 /** What stands where a table has nothing. */
 export const isEmptyCell = (cell: string): boolean => /^\s*(?:[-–—−.*]+|n\/?a|)\s*$/i.test(cell);
 
+/** `2.5E-01`, as sheets write it: its minus is no dash between two figures. */
+const POWER_OF_TEN = /^[+-]?[\d.,]+e-\d+/i;
+
 const tidy = (cell: string): string =>
   cell
     .replace(/[º˚]/g, '°')
@@ -47,7 +50,9 @@ export function cellFigure(cell: string, decimal: DecimalMark): CellFigure | nul
   const clean = tidy(cell);
   const percent = /^(.*\d.*?)\s*(?:±|\+\/?-)\s*([\d.,]+)\s*%$/.exec(clean);
   if (percent) return around(plainFigure(percent[1], decimal), plainNumber(percent[2], decimal) / 100);
-  const range = /^([\d.,' ]+?)\s*([a-zΩ]*)\s*(?:…|\.{2,3}|-|to|bis|à)\s*(\d[\d.,' ]*)\s*([a-zΩ]*)$/i.exec(clean);
+  const range =
+    !POWER_OF_TEN.test(clean) &&
+    /^([\d.,' ]+?)\s*([a-zΩ]*)\s*(?:…|\.{2,3}|-|to|bis|à)\s*(\d[\d.,' ]*)\s*([a-zΩ]*)$/i.exec(clean);
   if (range) {
     const unit = range[4] || range[2];
     const [low, high] = [plainFigure(range[1] + (range[2] || unit), decimal), plainFigure(range[3] + unit, decimal)];
