@@ -374,7 +374,9 @@ describe('a row that sticks out', () => {
     expect(found.errorK).toBeGreaterThan(2);
     expect(found.errorK).toBeLessThan(2.6);
     expect(findMistyped(table(ntc))).toEqual([]);
-    expect(findMistyped(table(ntc, { 1: 1.2, 5: 0.8 })).map((m) => m.row)).toEqual([1, 5]);
+    const long = Array.from({ length: 15 }, (_, i) => ({ temperatureC: 5 * i, resistanceOhm: ntc(5 * i) }));
+    const twice = long.map((p, i) => ({ ...p, resistanceOhm: p.resistanceOhm * (i === 4 ? 1.1 : i === 10 ? 0.9 : 1) }));
+    expect(findMistyped(twice).map((m) => m.row)).toEqual([4, 10]);
     const platinum = (c: number): number => Number((1000 * (1 + 3.9083e-3 * c)).toFixed(1));
     expect(findMistyped(table(platinum, { 2: 1.02 })).map((m) => m.row)).toEqual([2]);
     expect(findMistyped(table(platinum))).toEqual([]);
