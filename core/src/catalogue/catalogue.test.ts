@@ -6,7 +6,7 @@ import { posteriorOf } from '../inference/posterior.ts';
 import { problemWith } from '../../test/problems.ts';
 import { catalogueCircuit } from './catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from './circuits.ts';
-import { betaBetween, CATALOGUE_CURVES } from './curves.ts';
+import { betaBetween, CATALOGUE_CURVES, otherCommonCurves } from './curves.ts';
 import { FINDINGS } from './findings.ts';
 import { OTHER_CAUSES } from './otherCauses.ts';
 import { seriesBetween } from './resistorSeries.ts';
@@ -150,4 +150,43 @@ describe('thermometers and resistors', () => {
       }
     },
   );
+});
+
+describe('what passes for another part', () => {
+  const names = (curve: Parameters<typeof curveModel>[0]): string[] =>
+    otherCommonCurves(curveModel(curve)).map((c) => c.name);
+  const common = CATALOGUE_CURVES.filter((c) => c.common);
+  test('is every common curve but those that agree within 12 % at 0, 25 and 50 °C all together', () => {
+    for (const own of common) {
+      const model = curveModel(own.curve);
+      const far = (other: (typeof common)[number]): boolean => {
+        const shares = [0, 25, 50].map((t) => curveModel(other.curve).resistanceOhm(t) / model.resistanceOhm(t));
+        return Math.max(...shares) > 1.12 || Math.min(...shares) < 1 / 1.12;
+      };
+      expect(names(own.curve)).toEqual(common.filter(far).map((c) => c.name));
+      expect(names(own.curve)).not.toContain(own.name);
+    }
+    expect(names({ kind: 'unknown' }).length).toBeGreaterThan(5);
+  });
+  test('one that parts from it at one temperature only is another, and 10 % off is not', () => {
+    const own = common.find((c) => c.curve.kind === 'beta')!;
+    if (own.curve.kind !== 'beta') throw new Error('no B curve is common');
+    const { r25Ohm, betaK } = own.curve;
+    expect(names({ ...own.curve, r25Ohm: r25Ohm * 1.1 })).not.toContain(own.name);
+    expect(names({ ...own.curve, r25Ohm: r25Ohm / 1.1 })).not.toContain(own.name);
+    expect(names({ ...own.curve, r25Ohm: r25Ohm * 1.13 })).toContain(own.name);
+    expect(names({ ...own.curve, r25Ohm: r25Ohm / 1.13 })).toContain(own.name);
+    // B alone: the same at 25 °C, 13 % off at 0 °C, less at 50 °C.
+    const steeper = betaK + Math.log(1.13) / (1 / 273.15 - 1 / 298.15);
+    expect(names({ ...own.curve, betaK: Math.min(10_000, steeper) })).toContain(own.name);
+  });
+  test('a circuit that is not in the catalogue is a mistake of the program', () => {
+    expect(() => catalogueCircuit('steam-engine')).toThrow('catalogueCircuit');
+    const [entry] = CATALOGUE_CIRCUITS;
+    expect(catalogueCircuit(entry.id)).toMatchObject({
+      layout: entry.layout,
+      referenceV: entry.referenceV,
+      connectors: 0,
+    });
+  });
 });
