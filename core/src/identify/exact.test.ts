@@ -91,9 +91,9 @@ describe('what is said beside the probabilities', () => {
         points: [0, 20, 40].map((c) => ({ temperatureC: c, resistanceOhm: SHELF[0].model.resistanceOhm(c) })),
       }),
     };
-    const fits = identifySensor([pair(20, SHELF[0].model.resistanceOhm(20))], [SHELF[0], narrow], RANGE);
     const beyond = identifySensor([pair(80, SHELF[0].model.resistanceOhm(80))], [SHELF[0], narrow], RANGE);
-    const of = (found: typeof fits, id: string): number => found.candidates.find((c) => c.id === id)?.probability ?? 0;
+    const of = (found: ReturnType<typeof identifySensor>, id: string): number =>
+      found.candidates.find((c) => c.id === id)?.probability ?? 0;
     expect(of(beyond, 'n')).toBeLessThan(1e-6);
     expect(of(beyond, 'a')).toBeGreaterThan(0.3);
     // Up to its ends it is in.
