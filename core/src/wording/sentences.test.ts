@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { TwoFaults } from '../advice/twoFaults.ts';
-import type { ComparisonView } from '../comparing/comparePairs.ts';
+import type { ComparisonView } from '../comparing/comparisonView.ts';
 import { newJob } from '../job/newJob.ts';
 import type { Finding, Found, LogEvent } from '../logs/finding.ts';
 import type { Log, Mark } from '../logs/log.ts';
@@ -9,7 +9,7 @@ import type { Judged } from '../judging/judgeResistance.ts';
 import { THERMOMETER } from '../model/problem.ts';
 import { TYPED } from '../records/changes.ts';
 import type { PlugMap } from '../rightSensor/identifyPlugs.ts';
-import type { RightSensor } from '../rightSensor/rightSensorSchema.ts';
+import type { RightSensor } from '../job/recordSchemas.ts';
 import type { Happened } from '../training/play.ts';
 import type { TrainingCase } from '../training/trainingCase.ts';
 import type { Assessment } from '../verdict/assessment.ts';
@@ -37,7 +37,7 @@ const entry = (text: string, value: number | null = Number(text)) => ({ text, va
 
 describe('what a step changed', () => {
   const of = (at: string[], before: unknown, after: unknown, patchJob = job()): string =>
-    changeText(patchJob, [{ at, before, after } as never]);
+    changeText(patchJob, [{ at, before, after }]);
   test('the part, what it was and became', () => {
     expect(changeText(job(), [])).toBe('nothing');
     expect(of(['title'], 'old', 'new')).toBe('title old → new');
@@ -594,14 +594,13 @@ describe('live values', () => {
 });
 
 describe('comparing, judging, plugs and the complaint', () => {
-  const view = (own: object, rest: object = {}): ComparisonView =>
-    ({
-      own: { direction: 'open', jumps: [], returned: null, tangent: null, ...own },
-      other: null,
-      slope: 'ntc',
-      pairs: [{ id: 'p', resistanceOhm: 2000, temperatureC: 25 }],
-      ...rest,
-    }) as unknown as ComparisonView;
+  const view = (own: object, rest: object = {}): ComparisonView => ({
+    own: { direction: 'open', jumps: [], returned: null, tangent: null, ...own },
+    other: null,
+    slope: 'ntc',
+    pairs: [{ id: 'p', resistanceOhm: 2000, temperatureC: 25 }],
+    ...rest,
+  });
   const lines = (...args: Parameters<typeof view>) =>
     compareText(view(...args), 'C').map((l) => `${l.odd ? '! ' : ''}${l.text}`);
   test('a comparison', () => {
