@@ -595,10 +595,10 @@ describe('live values', () => {
 
 describe('comparing, judging, plugs and the complaint', () => {
   const view = (own: object, rest: object = {}): ComparisonView => ({
-    own: { direction: 'open', jumps: [], returned: null, tangent: null, ...own },
+    own: { direction: 'open', jumps: [], returned: null, tangent: null, againstCurveK: [], ...own },
     other: null,
     slope: 'ntc',
-    pairs: [{ id: 'p', resistanceOhm: 2000, temperatureC: 25 }],
+    pairs: [{ id: 'p', sensor: 'this', phase: 'heating', resistanceOhm: 2000, temperatureC: 25 }],
     ...rest,
   });
   const lines = (...args: Parameters<typeof view>) =>
