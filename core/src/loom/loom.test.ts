@@ -151,3 +151,26 @@ test('wire colours by word and by code, one or two; words that are no colours ar
   expect(wireColours('unknown 4711')).toEqual([]);
   expect(wireColours('')).toEqual([]);
 });
+
+describe('what people write behind a figure, and colours', () => {
+  const pasted = (cell: string) => pastedLoom(`name;minutes;length\nC1;${cell};2 m`, idOf);
+  test('minutes and metres are taken with their unit, whatever stands before it; no figure is said', () => {
+    for (const cell of ['12', '12 min', '12min', '12 minutes', '12 min.', '12 MIN'])
+      expect(pasted(cell).stops[0].minutes.value, cell).toBe(12);
+    for (const cell of ['2', '2 m', '2m', '2 metres', '2 metre', '2 M'])
+      expect(pastedLoom(`name;minutes;length\nC1;3;${cell}`, idOf).stops[0].run.lengthM.value, cell).toBe(2);
+    for (const cell of ['soon', '0', '-3', 'min']) expect(pasted(cell).problems[0].line, cell).toBe(2);
+    expect(pasted('').problems).toEqual([]);
+    expect(pasted('soon').problems).toEqual([{ line: 2, why: '“soon” is no figure' }]);
+  });
+  test('a colour and its stripe, in words and codes; other words are none', () => {
+    expect(wireColours('black')).toEqual(['#1c1c1c']);
+    expect(wireColours('GN/WH')).toEqual(['#2f8b3a', '#f4f4f0']);
+    expect(wireColours('gnye')).toEqual(['#2f8b3a', '#e6c72e']);
+    expect(wireColours('red-black-white')).toHaveLength(2);
+    expect(wireColours('gnxx')).toEqual([]);
+    expect(wireColours('xxgn')).toEqual([]);
+    expect(wireColours('gnyewh')).toEqual([]);
+    expect(wireColours('')).toEqual([]);
+  });
+});

@@ -60,7 +60,7 @@ export function pastedLoom(text: string, idOf: (index: number) => string): Paste
     ] as const) {
       const typed = at(head).replace(/\s*(min(utes)?|m|metres?)\.?$/i, '');
       const read = entryOf(typed, 'number', 'C');
-      if (typed !== '' && !(read.value !== null && read.value > 0))
+      if (at(head) !== '' && !(read.value !== null && read.value > 0))
         problems.push({ line, why: `“${at(head)}” is no figure` });
       else Object.assign(entry, read);
     }
