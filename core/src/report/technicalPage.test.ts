@@ -281,7 +281,7 @@ describe('the page for the customer, line by line', () => {
     expect(told(() => undefined, all).known[2]).toContain('no connection at all');
     const none = { ...verdict, readings: verdict.readings.map((r) => ({ ...r, verdict: 'inside' })) } as never;
     expect(told(() => undefined, none).known).toEqual(['We took 2 measurements. All were as in a sound circuit.']);
-    expect(told(() => undefined, { ...verdict, readings: [] } as never).known).toBeUndefined();
+    expect(told(() => undefined, { ...verdict, readings: [] }).known).toBeUndefined();
     const four = {
       ...verdict,
       readings: Array.from({ length: 4 }, () => verdict.readings[0]),
@@ -324,7 +324,7 @@ describe('the page for the customer, line by line', () => {
             { measurement: 'sensor-ohms', text: 'OL', value: 'OL' },
             { measurement: 'open-voltage', text: '5', value: 5 },
           ];
-          if (how) j.closed = { at: LATER, how, reason: ' sold ' } as never;
+          if (how) j.closed = { at: LATER, how, reason: ' sold ' };
         },
         null,
         healthy,
