@@ -53,7 +53,7 @@ export const ROOMS = {
     {
       ...all('core/src/verdict'),
       // The yard and whatever is typed are long comparisons.
-      tests: ['assessment', 'chartLines', 'course', 'doubt', 'possibleCurves', 'withoutReading'].map(
+      tests: ['assessment', 'chartLines', 'course', 'details', 'doubt', 'possibleCurves', 'withoutReading'].map(
         (name) => `core/src/verdict/${name}.test.ts`,
       ),
     },

@@ -101,8 +101,11 @@ function readInOtherUnit({ predictor }: Posterior, faults: readonly FaultPosteri
 
 /** Figures that are no air temperature in °C but one in °F. */
 const LIKE_FAHRENHEIT = { from: 40, to: 120 } as const;
-/** Chance from which on the other unit is asked about: generous, for the question costs one tap. */
-const OTHER_UNIT = 0.06;
+/**
+ * Odds of the other unit before any reading, four times what they are, for the question costs one tap: it is asked where one in five would answer yes.
+ * Common practice, no source.
+ */
+const OTHER_UNIT = 0.15;
 
 /** The thermometer's figure taken for °F, °C, where that explains the readings better than all faults together do as it stands; else null. */
 function betterInFahrenheit({ predictor: { problem }, logEvidence }: Posterior): number | null {
