@@ -38,7 +38,11 @@ export const ROOMS = {
   model: [
     {
       mutate: ['core/src/model/*.ts', '!core/src/model/*.test.ts'],
-      tests: ['core/src/model/codeFactors.test.ts', 'core/src/inference/measure.test.ts'],
+      tests: [
+        'core/src/model/byHand.test.ts',
+        'core/src/model/codeFactors.test.ts',
+        'core/src/inference/measure.test.ts',
+      ],
     },
   ],
   inference: [

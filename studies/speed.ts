@@ -14,6 +14,12 @@ import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
 import { FAULTS } from '../core/src/faults/list.ts';
 import { seededCase } from './cases.ts';
 import { curveModel } from '../core/src/curves/curve.ts';
+import { undecidedPairs } from '../core/src/advice/separation.ts';
+import { newJob } from '../core/src/job/newJob.ts';
+import { outlookOf } from '../core/src/job/outlookOf.ts';
+import { newStop } from '../core/src/loom/loomSchema.ts';
+import { cheapestFirst } from '../core/src/plan/cheapestFirst.ts';
+import { optionsOf } from '../core/src/plan/planOf.ts';
 import { pairsOf } from '../core/src/inference/pairs.ts';
 import { narrowed } from './narrow.ts';
 import { yardstick } from './yardstick.ts';
@@ -94,7 +100,46 @@ if (globalThis.gc) {
   );
 }
 
+adviceOnLoom();
 circuits();
+
+/** What the worker works out after the verdict, on a loom of six connectors with two neighbours read; with and without the order by expected cost. */
+function adviceOnLoom(): void {
+  const [six, none] = [6, 0].map((connectors) =>
+    Array.from({ length: 20 }, (_, i): Problem => {
+      const { problem } = seededCase(5000 + i, 3);
+      const circuit = { ...problem.circuit, connectors, shares: 'both' as const };
+      const neighbour = (airC: number, value: number, id: string): Problem['readings'][number] => ({
+        ...{ id, measurement: 'neighbour-displayed', value, conditions: { airC }, state: 'steady' },
+      });
+      return {
+        ...problem,
+        circuit,
+        readings: [...problem.readings, neighbour(20, 21, 'n1'), neighbour(20, -40, 'n2')],
+      };
+    }).filter((p) => p.circuit.layout === 'pull-up'),
+  );
+  const job = newJob('speed', '2026-01-01T00:00:00.000Z');
+  job.loom.stops = Array.from({ length: 6 }, (_, i) => newStop(`c${i}`, 'connector'));
+  const work = (problem: Problem, byCost: boolean): number => {
+    const posterior = posteriorOf(problem);
+    return timed(() => {
+      const { access, costs } = outlookOf(job, posterior);
+      if (byCost)
+        cheapestFirst(proposeTests(problem, posterior, access, Infinity), optionsOf(posterior, access, costs));
+      else proposeTests(problem, posterior, access);
+      undecidedPairs(problem, posterior, access);
+    });
+  };
+  const told = (byCost: boolean): string => {
+    const times = six.map((p) => work(p, byCost));
+    return `median ${median(times).toFixed(0)} ms, slowest ${Math.max(...times).toFixed(0)}`;
+  };
+  console.log(
+    `advice on a loom of 6 connectors with 2 neighbours: ${told(false)}; by expected cost ${told(true)} (bar: 600 ms)`,
+  );
+  console.log(`  its first verdict ${(medianOf(six) / medianOf(none)).toFixed(2)} times that without connectors`);
+}
 
 function circuits(): void {
   const circuit = catalogueCircuit('engine-coolant-2k');
