@@ -48,9 +48,13 @@ export const ROOMS = {
   inference: [
     {
       mutate: ['core/src/inference/*.ts', '!core/src/inference/*.test.ts'],
-      tests: ['inference/evidence', 'inference/measure', 'inference/hardCases', 'advice/twoFaults'].map(
-        (name) => `core/src/${name}.test.ts`,
-      ),
+      tests: [
+        'inference/parts',
+        'inference/evidence',
+        'inference/measure',
+        'inference/hardCases',
+        'advice/twoFaults',
+      ].map((name) => `core/src/${name}.test.ts`),
     },
   ],
   verdict: [
