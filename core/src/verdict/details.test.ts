@@ -115,4 +115,54 @@ describe('who is named', () => {
     expect(chartLines(none, assess(none)).voltage).toBeNull();
     expect(assess(problemWith([['displayed', 12]])).learnedPullUp).toBeNull();
   });
+  test('what each predicts: ohms never below nothing, volts and degrees where they lie', () => {
+    const problem = problemWith([
+      ['sensor-ohms', 0.4],
+      ['displayed', -40],
+      ['return-drop', -0.05],
+    ]);
+    const { suspects } = assess(problem);
+    const short = suspects.find((s) => s.fault === 'sensor-short')!;
+    expect(short.predicts[0].low).toBeGreaterThanOrEqual(0);
+    expect(short.predicts[0].high).toBeLessThan(30);
+    expect(Math.min(...suspects.map((s) => s.predicts[1].low))).toBeLessThan(-39);
+    for (const s of suspects) expect(s.predicts[2].low, s.fault).toBeLessThan(0.01);
+    expect(Math.min(...suspects.map((s) => s.predicts[2].low))).toBeLessThan(-0.005);
+  });
+  test('where and how it is mended are said once four fifths of it agree', () => {
+    const circuit = coolantCircuit({ shares: 'reference' });
+    const read = (alone: number) => {
+      const { suspects } = assess(
+        problemWith(
+          [
+            ['neighbour-reference', 3],
+            ['reference-alone', alone],
+          ],
+          { circuit },
+        ),
+      );
+      return suspects.find((s) => s.fault === 'reference-low')!;
+    };
+    const plain = assess(problemWith([['neighbour-reference', 3]], { circuit })).suspects[0];
+    expect(read(5).repair).toContain('Plug the neighbours in again one by one');
+    expect(read(5).detail).toBe('dragged down by a neighbour');
+    expect(read(3).repair).toMatch(/^No neighbour drags it down/);
+    expect(read(3).detail).toBe('by the module itself');
+    // Seven of ten are no four fifths: the repair of the fault as such.
+    expect(plain.fault).toBe('reference-low');
+    expect(plain.repair).toMatch(/^Unplug the neighbours on this reference one by one/);
+    expect(plain.detail).toBeNull();
+    const hot = assess(
+      problemWith(
+        [
+          ['sensor-ohms', 3460],
+          ['displayed', 12],
+          ['displayed', -40, {}, 'hot'],
+          ['sensor-ohms', Infinity, {}, 'hot'],
+        ],
+        { thermometers: { steady: { readC: 12, sigmaK: 1 }, hot: { readC: 80, sigmaK: 2 } } },
+      ),
+    ).suspects[0];
+    expect([hot.fault, hot.onlyIn]).toEqual(['sensor-open', 'hot']);
+  });
 });
