@@ -153,7 +153,8 @@ function solveWeighted(ws: Workspace): boolean {
 }
 
 /** Precision at the present weights: prior plus the weighted normal equations. Returns ln det. */
-function factorise({ n, m, u, precision, jacobian, weights, factor, predictor }: Workspace): number {
+function factorise(ws: Workspace): number {
+  const { n, m, u, precision, jacobian, weights, factor, predictor } = ws;
   precision.fill(0);
   for (let k = 0; k < n; k++) precision[k * n + k] = predictor.latent.precision(k, u[k]);
   for (let i = 0; i < m; i++) {
@@ -166,7 +167,23 @@ function factorise({ n, m, u, precision, jacobian, weights, factor, predictor }:
       for (let l = 0; l <= k; l++) precision[k * n + l] += part * jacobian[row + l];
     }
   }
-  return choleskyFactor(precision, n, factor);
+  const logDet = choleskyFactor(precision, n, factor);
+  return Number.isNaN(logDet) ? ridgedFactor(ws) : logDet;
+}
+
+/**
+ * The factor where rounding left the precision indefinite: a difference quotient over a jump (an end of the scale) is so large beside the prior that
+ * nothing of it is left. The least ridge that mends it, a hundred times more each time, is added.
+ */
+function ridgedFactor({ n, precision, factor }: Workspace): number {
+  let largest = 0;
+  for (let k = 0; k < n; k++) largest = Math.max(largest, precision[k * n + k]);
+  let logDet = NaN;
+  for (let ridge = 1e-16 * largest; Number.isNaN(logDet) && ridge < n * largest; ridge *= 100) {
+    for (let k = 0; k < n; k++) precision[k * n + k] += ridge;
+    logDet = choleskyFactor(precision, n, factor);
+  }
+  return logDet;
 }
 
 /** Probability that a reading with this deviation (1σ units, variance as given) is no blunder, blunders (1 %) spread over about 300 σ. */

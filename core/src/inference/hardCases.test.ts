@@ -24,6 +24,14 @@ test.each([
   },
 );
 
+test('a fit that leaps over an end of the scale is a figure all the same: its precision was indefinite by rounding, and every probability NaN', () => {
+  const { problem } = yardCase(189, 'all together', 18);
+  const { faults, logEvidence } = posteriorOf(problem);
+  expect(Number.isFinite(logEvidence)).toBe(true);
+  for (const f of faults) expect(f.logEvidence, f.fault.id).not.toBeNaN();
+  expect(faults.reduce((sum, f) => sum + f.probability, 0)).toBeCloseTo(1, 9);
+});
+
 test('a curve not known sets out from the middle one of the resistances read, and from each other that is apart', () => {
   const circuit = coolantCircuit({ curve: curveModel({ kind: 'unknown' }) });
   const starts = (...ohms: number[]) => {
