@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { normalCdf, normalQuantile } from '../numeric/normal.ts';
 import { chooseFit, type PointRow } from './chooseFit.ts';
 import { curveModel, resistanceAt, temperatureOf, typedForm } from './curve.ts';
+import { openCurve } from './ownCurve.ts';
 import { DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
 import { curveCsv, curveTable } from './curveTable.ts';
 import { findMistyped } from './findMistyped.ts';
@@ -392,4 +393,67 @@ describe('a row that sticks out', () => {
       findMistyped(table((c) => 2000 * Math.exp(3600 * (inverse(c) - inverse(25))), { 3: 1.05 })).map((m) => m.row),
     ).toEqual([3]);
   });
+});
+
+test('a function is turned round in few looks: a secant and halving in turn, no closer than the last digits', () => {
+  const looks = (f: (v: number) => number, target: number, low: number, high: number): number => {
+    let count = 0;
+    const found = invertMonotone(
+      (v) => {
+        count++;
+        return f(v);
+      },
+      target,
+      low,
+      high,
+    );
+    expect(Math.abs(f(found) / target - 1)).toBeLessThan(1e-9);
+    return count;
+  };
+  expect(looks((v) => 3 * v + 1, 7, 0, 10)).toBeLessThan(12);
+  expect(looks((v) => v ** 3, 8, 0, 5)).toBeLessThan(50);
+  // Far from nothing the last digits are larger: it stops there.
+  expect(looks((v) => (v / 1e6) ** 3, 8, 0, 5e6)).toBeLessThan(50);
+  expect(looks((v) => Math.exp(-v), Math.exp(-3), -8, 26)).toBeLessThan(75);
+});
+
+test('platinum short of where its parabola turns round; one that bends up has no such place', () => {
+  const of = (b: number) => curveModel({ kind: 'platinum', r0Ohm: 100, a: 4e-3, b });
+  const down = of(-2e-6);
+  // 0.9 · a / 2|b| is 900 °C.
+  expect(down.resistanceOhm(900)).toBeGreaterThan(down.resistanceOhm(899));
+  expect(down.resistanceOhm(1000)).toBeCloseTo(down.resistanceOhm(900), 9);
+  expect(down.temperatureC(down.resistanceOhm(900) * 1.001)).toBe(Infinity);
+  expect(down.temperatureC(down.resistanceOhm(890))).toBeCloseTo(890, 6);
+  for (const b of [0, 1e-6]) {
+    const up = of(b);
+    expect(up.resistanceOhm(3000)).toBeGreaterThan(up.resistanceOhm(2999));
+    expect(up.resistanceOhm(3100)).toBe(up.resistanceOhm(3000));
+    expect(up.temperatureC(up.resistanceOhm(2500))).toBeCloseTo(2500, 6);
+  }
+  // The standard's own never gets there.
+  const iec = curveModel({ kind: 'platinum', r0Ohm: 100 });
+  expect(iec.resistanceOhm(2900)).toBeGreaterThan(iec.resistanceOhm(2800));
+  expect(iec.resistanceOhm(3100)).toBe(iec.resistanceOhm(3000));
+});
+
+test('a curve file: a mark at its front is no matter, what is wrong is told short', () => {
+  const good = {
+    ...{ format: 'mellow-probe/curve', formatVersion: 1, id: 'a', name: 'x', source: '', note: '' },
+    ...{ createdAt: '2026-01-02T03:04:05.000Z', curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 } },
+  };
+  expect(openCurve(`\uFEFF${JSON.stringify(good)}`)).toEqual({ ok: true, curve: good });
+  const broken = openCurve(`{"${'x'.repeat(500)}`);
+  expect(broken.ok).toBe(false);
+  if (broken.ok) return;
+  expect(broken.detail.length).toBeLessThanOrEqual(200);
+  expect(broken.detail.length).toBeGreaterThan(5);
+  expect(openCurve('null')).toEqual({ ok: false, reason: 'not-a-curve', detail: '' });
+  expect(openCurve('7')).toMatchObject({ reason: 'not-a-curve' });
+  expect(openCurve(JSON.stringify({ ...good, curve: { ...good.curve, r25Ohm: 'x' } }))).toMatchObject({
+    reason: 'bad-field',
+    detail: expect.stringMatching(/^curve › r25Ohm: /) as string,
+  });
+  // A mark within is a part of the name.
+  expect(openCurve(JSON.stringify({ ...good, name: 'a\uFEFFb' }))).toMatchObject({ curve: { name: 'a\uFEFFb' } });
 });
