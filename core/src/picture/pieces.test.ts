@@ -265,6 +265,54 @@ describe('rules and cells', () => {
     expect(withoutRules(drawn(220, 120, [[10, 60, 80, 62]]), 12).data[60 * 220 + 40]).toBe(0);
     expect(withoutRules(drawn(220, 120, [[10, 60, 110, 62]]), 12).data[60 * 220 + 40]).toBe(255);
   });
+  describe('what is a rule', () => {
+    /** Is the ink at this place gone? */
+    const gone = (page: GrayPicture, figure: number, x: number, y: number): boolean =>
+      withoutRules(page, figure).data[y * page.width + x] === 255;
+    const across = (left: number, right: number, thick: number) => drawn(300, 80, [[left, 40, right, 40 + thick]]);
+    test('where it is, not its mirror image; across and down', () => {
+      expect(gone(across(5, 150, 2), 12, 20, 41)).toBe(true);
+      expect(gone(across(150, 290, 2), 12, 160, 41)).toBe(true);
+      const down = drawn(80, 300, [[30, 20, 32, 90]]);
+      expect(gone(down, 12, 31, 30)).toBe(true);
+      expect(gone(drawn(80, 300, [[30, 210, 32, 280]]), 12, 31, 220)).toBe(true);
+      // Three figures high and no more: that may be a letter.
+      expect(gone(drawn(80, 300, [[30, 20, 32, 56]]), 12, 31, 30)).toBe(false);
+      // Seven figures long and no more: figures that touch.
+      expect(gone(across(5, 89, 2), 12, 20, 41)).toBe(false);
+      expect(gone(across(5, 91, 2), 12, 20, 41)).toBe(true);
+    });
+    test('so thick as three tenths of a figure, three pixels at least; what lies within two pixels of it goes too', () => {
+      expect(gone(across(5, 250, 4), 12, 100, 42)).toBe(true);
+      expect(gone(across(5, 250, 5), 12, 100, 42)).toBe(false);
+      expect(gone(across(5, 250, 7), 24, 100, 43)).toBe(true);
+      expect(gone(across(5, 250, 8), 24, 100, 43)).toBe(false);
+      expect(gone(across(5, 250, 3), 6, 100, 41)).toBe(true);
+      const pale = picture(300, 80, (x, y) =>
+        x < 5 || x >= 250 ? 255 : y === 40 ? 0 : y === 42 || y === 43 ? 190 : 255,
+      );
+      const clean = withoutRules(pale, 12).data;
+      expect([42, 43].map((y) => clean[y * 300 + 100])).toEqual([255, 190]);
+    });
+    test('a gap of one pixel is bridged, of two only where figures are large', () => {
+      const gapped = (gap: number) =>
+        picture(300, 80, (x, y) => (y === 40 && x > 5 && x < 290 && x % 30 >= gap ? 0 : 255));
+      expect(gone(gapped(1), 12, 100, 40)).toBe(true);
+      expect(gone(gapped(2), 12, 100, 40)).toBe(false);
+      expect(gone(gapped(2), 20, 100, 40)).toBe(false);
+      expect(gone(gapped(2), 21, 100, 40)).toBe(true);
+      expect(gone(gapped(3), 21, 100, 40)).toBe(false);
+    });
+    test('half of it stands free, else it is what figures stand on; where a figure touches it only its own row goes', () => {
+      const feet = (share: number) =>
+        drawn(300, 80, [[10, 40, 210, 42], ...(share > 0 ? [[10, 20, 10 + 200 * share, 40] as const] : [])]);
+      expect(gone(feet(0.4), 12, 180, 41)).toBe(true);
+      expect(gone(feet(0.5), 12, 180, 41)).toBe(true);
+      expect(gone(feet(0.6), 12, 180, 41)).toBe(false);
+      const clean = withoutRules(feet(0.2), 12).data;
+      expect([30, 41].map((y) => clean[y * 300 + 20])).toEqual([0, 255]);
+    });
+  });
   test('rows and columns of a table: cells by their place, an empty cell is none', () => {
     const at = [
       [20, 20],
