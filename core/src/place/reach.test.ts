@@ -1,0 +1,107 @@
+import { describe, expect, test } from 'vitest';
+import { genericKit } from '../kit/kitSchema.ts';
+import { hintFactor } from '../loom/hints.ts';
+import { newLoom, newStop } from '../loom/loomSchema.ts';
+import { figure } from '../units/entry.ts';
+import {
+  after,
+  alwaysMiddle,
+  bestSplit,
+  chanceBeyond,
+  cutsLeft,
+  endToEnd,
+  expectedMinutes,
+  minutesFor,
+  type SplitTask,
+  startOf,
+  USUAL_MINUTES,
+} from './halfSplit.ts';
+import { reachOf, usualReach } from './reach.ts';
+
+describe('how much work a stop is', () => {
+  const loomOf = (...openings: string[]) => ({
+    ...newLoom(),
+    stops: openings.map((opening, i) => ({ ...newStop(`c${i}`, i === 2 ? 'splice' : 'connector'), opening })),
+  });
+  test('what is laid open in one go has one number, however the words are written; no word is an opening of its own', () => {
+    expect(reachOf(loomOf('Left cover', ' left COVER ', ''), genericKit()).opening).toEqual([0, 1, 1, 3, 4]);
+    expect(reachOf(loomOf('', '', ''), genericKit()).opening).toEqual([0, 1, 2, 3, 4]);
+    expect(reachOf(loomOf('a', 'b', 'a'), genericKit()).opening).toEqual([0, 1, 2, 1, 4]);
+    const ends = loomOf('dash', '', '');
+    ends.module.opening = 'Dash';
+    ends.plug.opening = 'dash';
+    expect(reachOf(ends, genericKit()).opening).toEqual([0, 0, 2, 3, 0]);
+  });
+  test('minutes as told, else as usual for its kind, and by how hard module and plug are to reach', () => {
+    const loom = loomOf('', '', '');
+    expect(reachOf(loom, genericKit()).minutes).toEqual([15, 6, 6, 12, 3]);
+    loom.stops[0].minutes = figure(40);
+    loom.stops[1].minutes = figure(0);
+    loom.stops[2].minutes = figure(1e6);
+    expect(reachOf(loom, genericKit()).minutes).toEqual([15, 40, 6, 5000, 3]);
+    const kit = { ...genericKit(), access: { plug: 'hard', module: 'easy', sensor: 'usual' } as const };
+    expect(reachOf(loomOf('', '', ''), kit).minutes).toEqual([9, 6, 6, 12, 9]);
+    expect(usualReach(2)).toMatchObject({ minutes: [15, 6, 6, 3], opening: [0, 1, 2, 3] });
+  });
+  test('what can still be looked at or wiggled: each once, by what its outcomes add to the hints that stand', () => {
+    const loom = loomOf('', '', '');
+    loom.stops[0].hints = ['wiggle-still', 'wet'];
+    loom.stops[1].hints = ['corroded'];
+    const { looks } = reachOf(loom, genericKit());
+    expect(looks.filter((l) => l.stop === 1).map((l) => l.kind)).toEqual(['look']);
+    expect(looks.filter((l) => l.stop === 2).map((l) => l.kind)).toEqual(['wiggle']);
+    expect(looks.filter((l) => l.stop === 3).map((l) => l.kind)).toEqual(['wiggle', 'look']);
+    const [{ outcomes }] = looks.filter((l) => l.stop === 1);
+    expect(outcomes.map((o) => o.hint)).toEqual(['corroded', 'looked']);
+    for (const { hint, series, leak } of outcomes) {
+      const had = loom.stops[0].hints;
+      expect(series).toBeCloseTo(hintFactor([...had, hint], 'series') / hintFactor(had, 'series'), 12);
+      expect(leak).toBeCloseTo(hintFactor([...had, hint], 'leak') / hintFactor(had, 'leak'), 12);
+    }
+  });
+});
+
+describe('plain ways of searching, by hand', () => {
+  const task = (weights: number[], change: Partial<SplitTask> = {}): SplitTask => ({
+    weights,
+    cuts: weights.slice(1).map((_, i) => ({ before: i + 1, stop: i + 1 })),
+    reach: weights.map(() => 10),
+    opening: weights.map((_, i) => i),
+    open: weights.map(() => false),
+    here: -1,
+    minutes: USUAL_MINUTES,
+    sure: 0.9,
+    ...change,
+  });
+  test('from the sensor backwards: the last cut first, then the one before it', () => {
+    const four = task([1, 1, 1, 1]);
+    const start = startOf(four);
+    expect(four.cuts[endToEnd(four, start)].before).toBe(3);
+    const next = after(four, endToEnd(four, start), start, false);
+    expect(four.cuts[endToEnd(four, next)].before).toBe(2);
+    expect(endToEnd(four, after(four, endToEnd(four, start), start, true))).toBe(-1);
+    // Three readings at worst: 12 min each, the last one only where the first two places are left.
+    expect(expectedMinutes(four, endToEnd)).toBeCloseTo(12 + 0.75 * 12 + 0.5 * 12, 12);
+    expect(four.cuts[alwaysMiddle(four, start)].before).toBe(2);
+    expect(expectedMinutes(four, alwaysMiddle)).toBeCloseTo(24, 12);
+    expect(bestSplit(four).minutes).toBeCloseTo(24, 12);
+  });
+  test('a place that cannot be it costs nothing: no search goes on beyond it', () => {
+    const gone = task([1, 1, 0, 0]);
+    expect(expectedMinutes(gone, endToEnd)).toBeCloseTo(12 + 12 + 12, 12);
+    expect(chanceBeyond(gone, 1, startOf(gone))).toBe(0);
+    expect(bestSplit(gone).minutes).toBeCloseTo(12, 12);
+    expect(cutsLeft(task([1, 20, 1]), startOf(task([1, 20, 1])))).toEqual([]);
+    expect(cutsLeft(task([0, 0, 0]), startOf(task([0, 0, 0])))).toEqual([]);
+  });
+  test('minutes of a reading: where one stands, where it is open, and where it is not', () => {
+    const of = (change: Partial<SplitTask>): number => {
+      const one = task([1, 1, 1], change);
+      return minutesFor(one, 0, startOf(one));
+    };
+    expect(of({})).toBe(12);
+    expect(of({ here: 1 })).toBe(1);
+    expect(of({ open: [false, true, false] })).toBe(3);
+    expect(of({ open: [false, false, true], opening: [0, 1, 1] })).toBe(3);
+  });
+});
