@@ -83,7 +83,7 @@ export const ROOMS = {
   identify: [all('core/src/identify')],
   instruments: [all('core/src/instruments')],
   logs: [all('core/src/logs')],
-  simulation: [heldBy('simulation', 'inference/measure')],
+  simulation: [heldBy('simulation', 'simulation/drawn', 'inference/measure')],
   workOrder: [heldBy('workOrder', 'job/workflow')],
   rightSensor: [heldBy('rightSensor', 'rightSensor/identifyPlugs')],
   proof: [heldBy('proof', 'job/workflow')],
