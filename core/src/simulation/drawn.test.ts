@@ -205,9 +205,9 @@ describe('cases of the model', () => {
       if (one.fault === 'healthy') expect(one.size).toBeNaN();
       const test = planned('open-voltage');
       const [first, second] = [one.take(test), one.take(test)];
-      const { sigma } = noiseOf(one.problem, test.measurement, {});
+      const noise = noiseOf(one.problem, test.measurement, {});
       all++;
-      if (Math.abs(first - second) < 6 * sigma(first)) near++;
+      if (Math.abs(first - second) < 6 * noise.sigma(first)) near++;
     }
     expect(near / all).toBeGreaterThan(0.95);
     expect(near / all).toBeLessThan(1);
