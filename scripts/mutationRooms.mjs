@@ -87,7 +87,30 @@ export const ROOMS = {
   workOrder: [heldBy('workOrder', 'job/workflow')],
   rightSensor: [heldBy('rightSensor', 'rightSensor/identifyPlugs')],
   proof: [heldBy('proof', 'job/workflow')],
-  training: [all('core/src/training')],
+  training: [
+    {
+      mutate: ['caseNumber', 'exam', 'handRules', 'playsFile', 'progress', 'schoolFollowed', 'setUp', 'slips'].map(
+        (name) => `core/src/training/${name}.ts`,
+      ),
+      tests: ['core/src/training/rules.test.ts'],
+    },
+  ],
+  // The rest of training, held by whole plays: minutes a mutant.
+  trainingPlays: [
+    {
+      mutate: [
+        'caseMeter',
+        'play',
+        'playRecord',
+        'policies',
+        'ruleOfThumb',
+        'score',
+        'trainingCase',
+        'trueMachine',
+      ].map((name) => `core/src/training/${name}.ts`),
+      tests: ['core/src/training/training.test.ts'],
+    },
+  ],
   wording: [all('core/src/wording')],
   report: [all('core/src/report')],
   picture: [all('core/src/picture')],
