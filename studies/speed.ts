@@ -161,7 +161,7 @@ function circuits(): void {
     const file = path.join(folder, `loop${count}.cir`);
     writeFileSync(
       file,
-      `* loop\n.options gmin=1e-18 reltol=1e-12 vntol=1e-15 abstol=1e-18\nv1 ref 0 dc 5\nr1 ref pin 2490\nr2 pin 0 1e6\nr3 pin sig ${state.signalOhm}\nr4 sig ret 500\nr5 ret 0 ${state.returnOhm}\nr6 sig 0 1e7\n.control\nset numdgt=15\nlet i = 0\ndowhile i < ${count}\nlet r = 500 + i / 100\nalter r4 = r\nop\nlet i = i + 1\nend\nprint v(sig)\nquit\n.endc\n.end\n`,
+      `* loop\n.options gmin=1e-18 reltol=1e-12 vntol=1e-15 abstol=1e-18\nv1 ref 0 dc 5\nr1 ref pin 2490\nr2 pin 0 ${state.inputOhm}\nr3 pin sig ${state.signalOhm}\nr4 sig ret 500\nr5 ret 0 ${state.returnOhm}\nr6 sig 0 1e7\n.control\nset numdgt=15\nlet i = 0\ndowhile i < ${count}\nlet r = 500 + i / 100\nalter r4 = r\nop\nlet i = i + 1\nend\nprint v(sig)\nquit\n.endc\n.end\n`,
     );
     return file;
   };
