@@ -7,11 +7,11 @@ import { ensurePackages, ROOT, run } from './prepare.mjs';
 import { ROOMS } from './mutationRooms.mjs';
 
 ensurePackages();
+// What is told: names of rooms, and options, which are taken out before the names are read.
 const told = process.argv.slice(2);
 const sample = taken('--sample');
 const seed = taken('--seed') ?? 20261127;
-const names = told;
-const chosen = names.length > 0 ? names : Object.keys(ROOMS);
+const chosen = told.length > 0 ? told : Object.keys(ROOMS);
 const out = path.join(ROOT, 'reports', 'mutation');
 mkdirSync(out, { recursive: true });
 

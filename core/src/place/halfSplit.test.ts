@@ -125,3 +125,40 @@ describe('the order of looking', () => {
     );
   });
 });
+
+describe('plain ways of searching, by hand', () => {
+  /** The same row, every stop 10 minutes away and read at the usual pace. */
+  const task = (weights: readonly number[], change: Partial<SplitTask> = {}): SplitTask =>
+    row(weights, { reach: weights.slice(1).map(() => 10), minutes: USUAL_MINUTES, ...change });
+  test('from the sensor backwards: the last cut first, then the one before it', () => {
+    const four = task([1, 1, 1, 1]);
+    const start = startOf(four);
+    expect(four.cuts[endToEnd(four, start)].before).toBe(3);
+    const next = after(four, endToEnd(four, start), start, false);
+    expect(four.cuts[endToEnd(four, next)].before).toBe(2);
+    expect(endToEnd(four, after(four, endToEnd(four, start), start, true))).toBe(-1);
+    // Three readings at worst: 12 min each, the last one only where the first two places are left.
+    expect(expectedMinutes(four, endToEnd)).toBeCloseTo(12 + 0.75 * 12 + 0.5 * 12, 12);
+    expect(four.cuts[alwaysMiddle(four, start)].before).toBe(2);
+    expect(expectedMinutes(four, alwaysMiddle)).toBeCloseTo(24, 12);
+    expect(bestSplit(four).minutes).toBeCloseTo(24, 12);
+  });
+  test('a place that cannot be it costs nothing: no search goes on beyond it', () => {
+    const gone = task([1, 1, 0, 0]);
+    expect(expectedMinutes(gone, endToEnd)).toBeCloseTo(12 + 12 + 12, 12);
+    expect(chanceBeyond(gone, 1, startOf(gone))).toBe(0);
+    expect(bestSplit(gone).minutes).toBeCloseTo(12, 12);
+    expect(cutsLeft(task([1, 20, 1]), startOf(task([1, 20, 1])))).toEqual([]);
+    expect(cutsLeft(task([0, 0, 0]), startOf(task([0, 0, 0])))).toEqual([]);
+  });
+  test('minutes of a reading: where one stands, where it is open, and where it is not', () => {
+    const of = (change: Partial<SplitTask>): number => {
+      const one = task([1, 1, 1], change);
+      return minutesFor(one, 0, startOf(one));
+    };
+    expect(of({})).toBe(12);
+    expect(of({ here: 0 })).toBe(1);
+    expect(of({ open: [true, false] })).toBe(3);
+    expect(of({ open: [false, true], opening: [1, 1] })).toBe(3);
+  });
+});

@@ -3,19 +3,6 @@ import { genericKit } from '../kit/kitSchema.ts';
 import { hintFactor } from '../loom/hints.ts';
 import { newLoom, newStop } from '../loom/loomSchema.ts';
 import { figure } from '../units/entry.ts';
-import {
-  after,
-  alwaysMiddle,
-  bestSplit,
-  chanceBeyond,
-  cutsLeft,
-  endToEnd,
-  expectedMinutes,
-  minutesFor,
-  type SplitTask,
-  startOf,
-  USUAL_MINUTES,
-} from './halfSplit.ts';
 import { reachOf, usualReach } from './reach.ts';
 
 describe('how much work a stop is', () => {
@@ -58,50 +45,5 @@ describe('how much work a stop is', () => {
       expect(series).toBeCloseTo(hintFactor([...had, hint], 'series') / hintFactor(had, 'series'), 12);
       expect(leak).toBeCloseTo(hintFactor([...had, hint], 'leak') / hintFactor(had, 'leak'), 12);
     }
-  });
-});
-
-describe('plain ways of searching, by hand', () => {
-  const task = (weights: number[], change: Partial<SplitTask> = {}): SplitTask => ({
-    weights,
-    cuts: weights.slice(1).map((_, i) => ({ before: i + 1, stop: i + 1 })),
-    reach: weights.map(() => 10),
-    opening: weights.map((_, i) => i),
-    open: weights.map(() => false),
-    here: -1,
-    minutes: USUAL_MINUTES,
-    sure: 0.9,
-    ...change,
-  });
-  test('from the sensor backwards: the last cut first, then the one before it', () => {
-    const four = task([1, 1, 1, 1]);
-    const start = startOf(four);
-    expect(four.cuts[endToEnd(four, start)].before).toBe(3);
-    const next = after(four, endToEnd(four, start), start, false);
-    expect(four.cuts[endToEnd(four, next)].before).toBe(2);
-    expect(endToEnd(four, after(four, endToEnd(four, start), start, true))).toBe(-1);
-    // Three readings at worst: 12 min each, the last one only where the first two places are left.
-    expect(expectedMinutes(four, endToEnd)).toBeCloseTo(12 + 0.75 * 12 + 0.5 * 12, 12);
-    expect(four.cuts[alwaysMiddle(four, start)].before).toBe(2);
-    expect(expectedMinutes(four, alwaysMiddle)).toBeCloseTo(24, 12);
-    expect(bestSplit(four).minutes).toBeCloseTo(24, 12);
-  });
-  test('a place that cannot be it costs nothing: no search goes on beyond it', () => {
-    const gone = task([1, 1, 0, 0]);
-    expect(expectedMinutes(gone, endToEnd)).toBeCloseTo(12 + 12 + 12, 12);
-    expect(chanceBeyond(gone, 1, startOf(gone))).toBe(0);
-    expect(bestSplit(gone).minutes).toBeCloseTo(12, 12);
-    expect(cutsLeft(task([1, 20, 1]), startOf(task([1, 20, 1])))).toEqual([]);
-    expect(cutsLeft(task([0, 0, 0]), startOf(task([0, 0, 0])))).toEqual([]);
-  });
-  test('minutes of a reading: where one stands, where it is open, and where it is not', () => {
-    const of = (change: Partial<SplitTask>): number => {
-      const one = task([1, 1, 1], change);
-      return minutesFor(one, 0, startOf(one));
-    };
-    expect(of({})).toBe(12);
-    expect(of({ here: 1 })).toBe(1);
-    expect(of({ open: [false, true, false] })).toBe(3);
-    expect(of({ open: [false, false, true], opening: [0, 1, 1] })).toBe(3);
   });
 });
