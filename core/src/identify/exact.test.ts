@@ -1,12 +1,11 @@
-import { execFileSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
+import { python } from '../../test/python.ts';
 import { slopeLog } from '../comparing/comparePairs.ts';
 import { curveModel } from '../curves/curve.ts';
 import { pullUpFromPair } from '../divider/divider.ts';
 import { identifySensor, type IdentifyPair } from './identifySensor.ts';
 import { moduleSweep } from './moduleSweep.ts';
 
-const python = (program: string): unknown => JSON.parse(execFileSync('python3', ['-c', program], { encoding: 'utf8' }));
 const pair = (temperatureC: number, resistanceOhm: number, k = 0.5, share = 0.008): IdentifyPair => ({
   temperatureC,
   temperatureSigmaK: k,

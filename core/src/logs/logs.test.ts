@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
+import { python } from '../../test/python.ts';
 import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import { seededUniform } from '../numeric/random.ts';
@@ -34,7 +34,6 @@ import { binomialAtLeast, underMarks, wigglePlaces } from './underMarks.ts';
 import { airDips } from './warmUp.ts';
 
 const normal = (uniform: () => number): number => normalQuantile(uniform());
-const python = (program: string): unknown => JSON.parse(execFileSync('python3', ['-c', program], { encoding: 'utf8' }));
 
 describe('counting marks', () => {
   test('a chance of at least k of n: scipy.stats.binom', () => {

@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
+import { python } from '../../test/python.ts';
 import { correlationFactor, exponentialFit } from './exponentialFit.ts';
 import { inside } from './interval.ts';
 import { leastSquares } from './leastSquares.ts';
@@ -13,7 +13,6 @@ import { runningMedian } from './runningMedian.ts';
 import { weightedQuantile } from './weightedQuantile.ts';
 
 const normal = (uniform: () => number): number => normalQuantile(uniform());
-const python = (program: string): unknown => JSON.parse(execFileSync('python3', ['-c', program], { encoding: 'utf8' }));
 
 describe('fits and quantiles against scipy and numpy (Debian’s python3-scipy, live)', () => {
   const uniform = seededUniform(12);

@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
+import { python } from '../../test/python.ts';
 import { seededUniform } from '../numeric/random.ts';
 import { apart, lookOf, shapesOf } from './glyphs.ts';
 import { cutOut, type GrayPicture, grayOf, graymapFile, noLargerThan, shadeAt } from './grayPicture.ts';
@@ -11,9 +11,6 @@ import { sharpened } from './sharpened.ts';
 import { skewDegrees, turned } from './skew.ts';
 import { onPage, straightened } from './straighten.ts';
 import { tableCells } from './tableCells.ts';
-
-const python = (program: string): unknown =>
-  JSON.parse(execFileSync('python3', ['-c', program], { encoding: 'utf8', maxBuffer: 1e8 }));
 
 const picture = (width: number, height: number, shade: (x: number, y: number) => number): GrayPicture => ({
   width,
