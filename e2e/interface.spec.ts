@@ -98,6 +98,7 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
 
   await openDemo(page, /Beet harvester/);
   const next = page.locator('[data-test="next"]');
+  await expect(next.locator('dt').nth(1)).toBeVisible();
   await expect(next.locator('[data-test="outcome-scale"] .band')).toHaveCount(await next.locator('dt').count());
 });
 

@@ -83,7 +83,10 @@ export const ROOMS = {
   identify: [all('core/src/identify')],
   instruments: [all('core/src/instruments')],
   logs: [all('core/src/logs')],
-  simulation: [heldBy('simulation', 'simulation/drawn', 'inference/measure')],
+  simulation: [
+    heldBy('simulation', 'simulation/drawn', 'simulation/frozen', 'inference/measure'),
+    all('core/src/simulation/machine'),
+  ],
   workOrder: [heldBy('workOrder', 'job/workflow')],
   rightSensor: [heldBy('rightSensor', 'rightSensor/identifyPlugs')],
   proof: [heldBy('proof', 'job/workflow')],
@@ -95,20 +98,17 @@ export const ROOMS = {
       tests: ['core/src/training/rules.test.ts'],
     },
   ],
-  // The rest of training, held by whole plays: minutes a mutant.
+  // The rest of training: the case and what is shown on it, and whole plays, which take half a minute a mutant.
   trainingPlays: [
     {
-      mutate: [
-        'caseMeter',
-        'play',
-        'playRecord',
-        'policies',
-        'ruleOfThumb',
-        'score',
-        'trainingCase',
-        'trueMachine',
-      ].map((name) => `core/src/training/${name}.ts`),
-      tests: ['core/src/training/training.test.ts'],
+      mutate: ['caseMeter', 'play', 'playRecord', 'trainingCase', 'trueMachine'].map(
+        (name) => `core/src/training/${name}.ts`,
+      ),
+      tests: ['core/src/training/frozen.test.ts', 'core/src/training/rules.test.ts'],
+    },
+    {
+      mutate: ['policies', 'ruleOfThumb', 'score'].map((name) => `core/src/training/${name}.ts`),
+      tests: ['core/src/training/score.test.ts', 'core/src/training/rules.test.ts'],
     },
   ],
   wording: [all('core/src/wording')],

@@ -3,7 +3,7 @@
 import { DEFAULT_SHARES, type KnownCase, ownShares, type Shares } from '../core/src/experience/experience.ts';
 import { STRENGTHS } from '../core/src/experience/strengths.ts';
 import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { happens, pick, seededUniform } from '../core/src/numeric/random.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../core/src/units/vocabulary.ts';
 import { groupProbabilities } from '../core/src/verdict/assessment.ts';
 import { seededCase } from './cases.ts';
@@ -38,8 +38,8 @@ for (const [name, rates] of [
       // A workshop of these rates, out of the pool: a check is met as often as its group is.
       const met = (): Judged => {
         for (;;) {
-          const one = pool[Math.floor(uniform() * pool.length)];
-          if (uniform() < rates[one.group] / DEFAULT_SHARES[one.group] / most) return one;
+          const one = pick(pool, uniform);
+          if (happens(rates[one.group] / DEFAULT_SHARES[one.group] / most, uniform)) return one;
         }
       };
       const closed = Array.from({ length: 100 }, (): KnownCase => ({

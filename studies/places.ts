@@ -13,7 +13,7 @@ import { settingOf } from '../core/src/model/hypotheses.ts';
 import { noiseOf, Predictor } from '../core/src/model/predictor.ts';
 import type { Problem } from '../core/src/model/problem.ts';
 import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { drawIndex, seededUniform } from '../core/src/numeric/random.ts';
+import { drawIndex, happens, pick, seededUniform } from '../core/src/numeric/random.ts';
 import { placeAdvice } from '../core/src/place/placeAdvice.ts';
 import type { LoomReach } from '../core/src/place/reach.ts';
 
@@ -52,12 +52,12 @@ console.log(`a place named in ${named}, the right one in ${right} (${((100 * rig
 
 function oneCase(n: number): (Tally & { readings: number; named: boolean; right: boolean }) | null {
   const circuits = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
-  const entry = circuits[Math.floor(uniform() * circuits.length)];
+  const entry = pick(circuits, uniform);
   const { problem: bare } = checkJob(newJob(String(n), '2026-01-01T00:00:00.000Z', entry));
   const connectors = 2 + Math.floor(uniform() * 5);
   const usual = usualWeights(connectors);
   const unequal = (list: readonly number[]): number[] =>
-    list.map((w) => w * Math.exp(2 * (uniform() - 0.5)) * (uniform() < 0.15 ? 6 : 1));
+    list.map((w) => w * Math.exp(2 * (uniform() - 0.5)) * (happens(0.15, uniform) ? 6 : 1));
   const series = unequal(usual.signal);
   const placeWeights = { signal: series, return: series, leak: unequal(usual.leak) };
   const temperatureC = 5 + 60 * uniform();
@@ -68,7 +68,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
   };
   const reach: LoomReach = {
     minutes: Array.from({ length: connectors + 2 }, () => Math.round(2 + 28 * uniform() ** 2)),
-    opening: Array.from({ length: connectors + 2 }, (_, i) => (i > 1 && uniform() < 0.2 ? i - 1 : i)),
+    opening: Array.from({ length: connectors + 2 }, (_, i) => (i > 1 && happens(0.2, uniform) ? i - 1 : i)),
     looks: [],
   };
   const ids = [
@@ -79,7 +79,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
     'signal-to-ground',
     'signal-to-return',
   ];
-  const fault = faultById(ids[Math.floor(uniform() * ids.length)]);
+  const fault = faultById(pick(ids, uniform));
   const strand: Strand = fault.id.startsWith('return') ? 'return' : fault.id.includes('-to-') ? 'leak' : 'signal';
   const element = drawIndex(placeWeights[strand], uniform);
   // The fault itself, its size and the unknowns by the model; its place as drawn.

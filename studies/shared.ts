@@ -14,7 +14,7 @@ import { logSumExp } from '../core/src/numeric/logSumExp.ts';
 import { FAULT_GROUPS } from '../core/src/units/vocabulary.ts';
 import { simulateCase } from '../core/src/simulation/simulateCase.ts';
 import { groupProbabilities } from '../core/src/verdict/assessment.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { pick, seededUniform } from '../core/src/numeric/random.ts';
 import { temperedEvidence } from './tempered.ts';
 
 const [CASES, IDEAL] = [300, 100].map((n, i) => Number(process.argv[2 + i] ?? n));
@@ -58,7 +58,7 @@ const score = { alone: 0, neighbour: 0, groupAlone: 0, groupNeighbour: 0 };
 const found = { alone: 0, neighbour: 0 };
 let [cases, shared] = [0, 0];
 for (let seed = 1; cases < CASES; seed++) {
-  const entry = circuits[Math.floor(uniform() * circuits.length)];
+  const entry = pick(circuits, uniform);
   const circuit = { ...catalogueCircuit(entry.id), shares: 'both' as const, connectors: 2 };
   const one = simulateCase(seed, circuit);
   if (one.group === 'healthy') continue;

@@ -3,7 +3,7 @@ import type { Predictor } from '../core/src/model/predictor.ts';
 import type { Problem } from '../core/src/model/problem.ts';
 import { logSumExp } from '../core/src/numeric/logSumExp.ts';
 import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { happens, pick, seededUniform } from '../core/src/numeric/random.ts';
 import { type Normal, type Particle, Possibilities } from './possibilities.ts';
 
 /** How a fault's evidence is to be had: so many runs of so many particles, each moved so often after every step; then so many draws around them. */
@@ -127,10 +127,9 @@ class Run {
     const logKernel = Math.log((1 - FROM_PRIOR) / CENTRES) - d * Math.log(WIDTH) + logStudentScale(d);
     for (let i = 0; i < count; i++) {
       const centre = centres[Math.floor(uniform() * CENTRES)];
-      const particle =
-        uniform() < FROM_PRIOR
-          ? this.space.drawn(uniform())
-          : this.space.judged(centre.hypothesis, this.space.stepped(centre.x, centre, WIDTH * this.stretch()));
+      const particle = happens(FROM_PRIOR, uniform)
+        ? this.space.drawn(uniform())
+        : this.space.judged(centre.hypothesis, this.space.stepped(centre.x, centre, WIDTH * this.stretch()));
       const { hypothesis, x } = particle;
       const logPrior = this.space.logPrior(particle);
       const terms = [Math.log(FROM_PRIOR / this.space.shares) + logPrior];
@@ -237,8 +236,4 @@ function resampled(
   });
   while (chosen.length < count) chosen.push({ ...chosen[chosen.length - 1] });
   return chosen;
-}
-
-function pick<T>(list: readonly T[], uniform: () => number): T {
-  return list[Math.floor(uniform() * list.length)];
 }

@@ -3,7 +3,7 @@ import { Predictor } from '../core/src/model/predictor.ts';
 import type { Problem } from '../core/src/model/problem.ts';
 import type { Fault } from '../core/src/faults/fault.ts';
 import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { drawIndex, seededUniform } from '../core/src/numeric/random.ts';
 
 /** Evidence of one fault by plain averaging over prior draws. */
 export interface BruteEvidence {
@@ -31,11 +31,11 @@ export function yardstick(
     .map(({ fault, weight }) => {
       const uniform = seededUniform(seed);
       const hypotheses = hypothesesOf(fault, setting, problem);
+      const shares = hypotheses.map((h) => Math.exp(h.logShare));
       let top = -Infinity;
       let [sum, squares] = [0, 0];
       for (let i = 0; i < draws; i++) {
-        let share = uniform();
-        const h = hypotheses.find((x) => (share -= Math.exp(x.logShare)) < 0) ?? hypotheses[hypotheses.length - 1];
+        const h = hypotheses[drawIndex(shares, uniform)];
         latent.draw(() => normalQuantile(uniform()), uniform, u);
         predictor.predict(h, uniform(), u, predictions);
         const log = predictor.logLikelihood(predictions);

@@ -17,6 +17,12 @@ export function seededUniform(seed: number): Uniform {
   };
 }
 
+/** True with this chance, 0 … 1. */
+export const happens = (chance: number, uniform: Uniform): boolean => uniform() < chance;
+
+/** One of a list, any of them alike; the list holds one at least. */
+export const pick = <T>(list: readonly T[], uniform: Uniform): T => list[Math.floor(uniform() * list.length)];
+
 /**
  * Draws a place of a list by its weight; weights of any scale, their sum above 0.
  *

@@ -1,7 +1,7 @@
 import type { EventKind } from '../logs/finding.ts';
 import { USUAL_ENDS } from '../logs/events/ends.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { seededUniform, type Uniform } from '../numeric/random.ts';
+import { happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { afterHeat, coldMachine } from './machine/heat.ts';
 
@@ -40,9 +40,8 @@ const KINDS = ['drop-out', 'step', 'spike', 'stuck', 'noise', 'rate'] as const;
  */
 export function eventLog(seed: number, count: number): EventLog {
   const uniform = seededUniform(seed * 7001 + 3);
-  const pick = <T>(of: readonly T[]): T => of[Math.floor(uniform() * of.length)];
-  const look = pick(LOOKS);
-  const rate = pick(RATES_HZ);
+  const look = pick(LOOKS, uniform);
+  const rate = pick(RATES_HZ, uniform);
   const n = 900 + Math.floor(2600 * uniform());
   const timeS = Float64Array.from({ length: n }, (_, i) => i / rate);
   const course = courseOf(timeS, uniform);
@@ -55,8 +54,8 @@ export function eventLog(seed: number, count: number): EventLog {
   const stuck: PlantedEvent[] = [];
   for (let k = 0; k < count; k++) {
     const from = Math.round(room * (k + 0.6 + 0.6 * uniform()));
-    const kind = pick(KINDS);
-    const size = least * (1 + 4 * uniform() ** 2) * (uniform() < 0.5 ? -1 : 1);
+    const kind = pick(KINDS, uniform);
+    const size = least * (1 + 4 * uniform() ** 2) * (happens(0.5, uniform) ? -1 : 1);
     const brief = 3 + Math.floor(13 * uniform());
     const event = (length: number): PlantedEvent => ({
       kind,
@@ -71,7 +70,7 @@ export function eventLog(seed: number, count: number): EventLog {
         planted.push(event(length));
       }
     } else if (kind === 'drop-out') {
-      const length = uniform() < 0.6 ? brief : Math.round(brief * (2 + 6 * uniform()));
+      const length = happens(0.6, uniform) ? brief : Math.round(brief * (2 + 6 * uniform()));
       const level =
         size < 0 ? ends.low - 0.02 * (ends.high - ends.low) * uniform() : ends.high + 0.02 * (ends.high - ends.low);
       for (let i = from; i < from + length && i < n; i++) shown[i] = level;
@@ -119,7 +118,7 @@ function courseOf(timeS: Float64Array, uniform: Uniform): Float64Array {
   const heat = {
     ambientC: 5 + 20 * uniform(),
     powerW: 5000 + 5000 * uniform(),
-    thermostat: { opensC: 84, spanK: 8, stuckOpen: uniform() < 0.15 },
+    thermostat: { opensC: 84, spanK: 8, stuckOpen: happens(0.15, uniform) },
     fan: { onC: 92, offC: 88 },
     airflow: 0.8 + 0.5 * uniform(),
   };

@@ -2,9 +2,10 @@ import { catalogueCircuit } from '../catalogue/catalogueCircuit.ts';
 import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
 import { placeWeightsOf, putAt } from '../circuit/placeWeights.ts';
 import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
+import type { Fault } from '../faults/fault.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { drawIndex, seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
@@ -37,7 +38,7 @@ export function simulateCase(
 ): SimulatedCase {
   const uniform = seededUniform(seed * 7919 + 13);
   const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
-  const entry = known[Math.floor(uniform() * known.length)];
+  const entry = pick(known, uniform);
   const chosen = circuit ?? catalogueCircuit(entry.id);
   const readC = Math.round(2 + 28 * uniform());
   const problem: Problem = {
@@ -53,7 +54,7 @@ export function simulateCase(
   const u = new Float64Array(predictor.latent.dimension);
   predictor.latent.draw(() => normalQuantile(uniform()), uniform, u);
   // Without display readings the converter kind is not drawn by the list of hypotheses: draw it here.
-  const ratiometric = chosen.display.ratiometric ?? uniform() < 0.5;
+  const ratiometric = chosen.display.ratiometric ?? happens(0.5, uniform);
   const truth: Truth = { predictor, hypothesis: { ...hypothesis, ratiometric }, position, u };
   predictor.solvedAt(truth.hypothesis, position, u, 'steady');
   const blunders = predictor.latent.thermometerBlunder(u) > 0.5 ? ['thermometer'] : [];
@@ -113,14 +114,18 @@ export function taker(
   };
 }
 
+/** Draws a fault by its weight. */
+export function drawFault(problem: Problem, uniform: Uniform): Fault {
+  const faults = weightedFaults(problem);
+  const weights = faults.map(({ weight }) => weight);
+  return faults[drawIndex(weights, uniform)].fault;
+}
+
 /** Draws a way to be wrong by its weight. */
 export function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
-  let rest = uniform();
-  const faults = weightedFaults(problem);
-  const { fault } = faults.find(({ weight }) => (rest -= weight) < 0) ?? faults[faults.length - 1];
-  const hypotheses = hypothesesOf(fault, settingOf(problem), problem);
-  let share = uniform();
-  return hypotheses.find((h) => (share -= Math.exp(h.logShare)) < 0) ?? hypotheses[hypotheses.length - 1];
+  const hypotheses = hypothesesOf(drawFault(problem, uniform), settingOf(problem), problem);
+  const shares = hypotheses.map((h) => Math.exp(h.logShare));
+  return hypotheses[drawIndex(shares, uniform)];
 }
 
 /** A case with the first `count` of these tests taken, as a problem to rank. */

@@ -1,4 +1,4 @@
-import { seededUniform } from '../numeric/random.ts';
+import { happens, seededUniform } from '../numeric/random.ts';
 import { normalQuantile } from '../numeric/normal.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { type Hypothesis, Predictor } from '../model/predictor.ts';
@@ -33,7 +33,7 @@ export function simulatePair(seed: number, testsOf: (problem: Problem) => readon
     const { fault, branch } = b;
     if (!canStandTogether(a.fault, fault)) continue;
     u[latent.secondSize] = 0;
-    const both: Hypothesis = { ...a, ratiometric: uniform() < 0.5, second: { branch, from: q, to: q } };
+    const both: Hypothesis = { ...a, ratiometric: happens(0.5, uniform), second: { branch, from: q, to: q } };
     const onlyFirst: Hypothesis = { ...both, second: undefined };
     const onlySecond: Hypothesis = { ...onlyFirst, fault, branch };
     const predict = (h: Hypothesis, position: number): number[] =>

@@ -10,11 +10,12 @@ import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../kit/instruments.ts'
 import { measurementById, MEASUREMENTS } from '../measurements/list.ts';
 import type { Measurement } from '../measurements/measurement.ts';
 import { codeFactors } from '../model/codeFactors.ts';
-import { settingOfCircuit, weightedFaults } from '../model/hypotheses.ts';
+import { settingOfCircuit } from '../model/hypotheses.ts';
 import { pooled, type PriorFactor } from '../model/priorFactor.ts';
 import type { Problem, ReadingInput, Thermometer } from '../model/problem.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { seededUniform } from '../numeric/random.ts';
+import { drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawFault } from './simulateCase.ts';
 
 /** In which way a yard is wider than the model of §1 to §4; one row each of fault model §6, or all together. */
 export const YARD_ROWS = [
@@ -73,8 +74,6 @@ const SOUND = {
 /** The same where a row is not about them: as exact as the model of §1 to §4 takes them, 1σ. */
 const EXACT = { reference: 0.01, part: 0.01, thermometerK: 1, meter: 0.005, inputOhm: 1e6 } as const;
 
-type Uniform = () => number;
-
 /**
  * One case of a row with `count` readings (1 to 19). What is told is nominal, what is read comes from the real figures by one meter with its own
  * error; one reading in a hundred is a blunder. Same seed, same case.
@@ -83,10 +82,8 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
   const uniform = seededUniform(seed * 6007 + 5);
   const is = (...rows: YardRow[]): boolean => row === 'all together' || rows.includes(row);
   const known = CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null);
-  const circuit = catalogueCircuit(known[Math.floor(uniform() * known.length)].id);
-  const faults = weightedFaults(plainProblem(circuit));
-  let rest = uniform();
-  const { fault } = faults.find(({ weight }) => (rest -= weight) < 0) ?? faults[0];
+  const circuit = catalogueCircuit(pick(known, uniform).id);
+  const fault = drawFault(plainProblem(circuit), uniform);
   const real = realState(circuit, uniform, {
     reference: is('reference'),
     input: is('module input'),
@@ -112,7 +109,7 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
     const state = hot ? 'hot' : 'steady';
     return { id: `r${i}`, measurement: measurement.id, value, conditions: {}, state };
   });
-  if (is('slips') && uniform() < (row === 'slips' ? 1 : 0.3)) slip(readings, uniform);
+  if (is('slips') && happens(row === 'slips' ? 1 : 0.3, uniform)) slip(readings, uniform);
   const told = toldCircuit(circuit, row, uniform);
   const factors = is('codes and findings') ? toldFactors(circuit, at(coldC), fault, coldC, uniform) : {};
   return { fault, problem: { circuit: told, thermometers, readings, instruments: GENERIC_INSTRUMENTS, factors } };
@@ -122,7 +119,7 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
 export function soundCircuit(seed: number, count: number): Problem {
   const uniform = seededUniform(seed * 9241 + 11);
   const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
-  const circuit = catalogueCircuit(known[Math.floor(uniform() * known.length)].id);
+  const circuit = catalogueCircuit(pick(known, uniform).id);
   const real = realState(circuit, uniform, { reference: true, input: true, ends: false, parts: true });
   const realC = 2 + 28 * uniform();
   const gain = 1 + (2 * uniform() - 1) * SOUND.meter;
@@ -168,14 +165,14 @@ function realState(
     state.displayMinC += within(SOUND.endK);
     state.displayMaxC += within(SOUND.endK);
   }
-  state.ratiometric = uniform() < 0.5;
+  state.ratiometric = happens(0.5, uniform);
   return state;
 }
 
 function drawBranch(fault: Fault, circuit: SensorCircuit, uniform: Uniform): ReturnType<Fault['branches']>[number] {
   const branches = fault.branches(settingOfCircuit(circuit));
-  let share = uniform();
-  return branches.find((b) => (share -= b.share) < 0) ?? branches[branches.length - 1];
+  const shares = branches.map((b) => b.share);
+  return branches[drawIndex(shares, uniform)];
 }
 
 /** The temperature as it is told: by a thermometer, or as a range of six to sixteen degrees around the truth. */
@@ -220,7 +217,7 @@ function taken(
 function slip(readings: ReadingInput[], uniform: Uniform): void {
   const open = readings.filter((r) => measurementById(r.measurement).quantity !== 'volts' && Number.isFinite(r.value));
   if (open.length === 0) return;
-  const one = open[Math.floor(uniform() * open.length)];
+  const one = pick(open, uniform);
   const at = readings.indexOf(one);
   const celsius = measurementById(one.measurement).quantity === 'celsius';
   readings[at] = { ...one, value: celsius ? Math.round((one.value * 9) / 5 + 32) : one.value / 1000 };
@@ -248,13 +245,14 @@ function toldFactors(
 ): Record<string, number> {
   const factors: PriorFactor[] = [];
   const share = seen.pinVolts('sensor') / seen.state.nominalReferenceV;
-  const says: CodeMeaning | null = share < 0.04 ? 'low' : share > 0.96 ? 'high' : uniform() < 0.1 ? 'range' : null;
-  if (says && uniform() < 0.9)
+  const says: CodeMeaning | null =
+    share < 0.04 ? 'low' : share > 0.96 ? 'high' : happens(0.1, uniform) ? 'range' : null;
+  if (says && happens(0.9, uniform))
     factors.push({ source: 'code', name: says, ratios: codeFactors(circuit, says, 'present', temperatureC) });
   // Wiring looks bad more often where it is bad, and where it looks bad in one way it does in others.
-  if (uniform() < (fault.group === 'wiring' ? 0.5 : 0.15))
+  if (happens(fault.group === 'wiring' ? 0.5 : 0.15, uniform))
     for (const { id, name, ratios } of FINDINGS)
-      if (['corrosion', 'moisture', 'moves-when-wiggled'].includes(id) && uniform() < 0.6)
+      if (['corrosion', 'moisture', 'moves-when-wiggled'].includes(id) && happens(0.6, uniform))
         factors.push({ source: 'finding', name, ratios });
   return pooled(factors);
 }

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { FORMULA_CELL } from '../records/formulaCell.ts';
-import { seededUniform } from '../numeric/random.ts';
+import { pick, seededUniform } from '../numeric/random.ts';
 import { FIELDS } from '../units/vocabulary.ts';
 import { caseNumberOf, type Difficulty, readCaseNumber } from './caseNumber.ts';
 import type { Ended } from './progress.ts';
@@ -22,7 +22,7 @@ export function examNumbers(seed: number, difficulty: Difficulty, count = EXAM_C
   return themes.map((theme) =>
     caseNumberOf({
       theme,
-      field: FIELDS[Math.floor(uniform() * FIELDS.length)],
+      field: pick(FIELDS, uniform),
       difficulty,
       seed: 2_000_000 + Math.floor(uniform() * 1e6),
     }),

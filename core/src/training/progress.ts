@@ -1,5 +1,5 @@
 import { type ReliabilityBand, reliabilityOf } from '../numeric/reliability.ts';
-import { seededUniform } from '../numeric/random.ts';
+import { drawIndex, pick, seededUniform } from '../numeric/random.ts';
 import { FIELDS } from '../units/vocabulary.ts';
 import { type CaseKey, DIFFICULTIES, type Difficulty, readCaseNumber } from './caseNumber.ts';
 import type { PlayRecord, PlayResult } from './playRecord.ts';
@@ -88,9 +88,7 @@ export function nextCase(ended: readonly Ended[]): CaseKey {
     // Not the same twice in a row.
     return spaced === 0 && ended.length > 0 ? 0 : 1 + spaced / 3 + 2 * wrong;
   });
-  let rest = uniform() * weights.reduce((a, b) => a + b, 0);
-  const at = weights.findIndex((w) => (rest -= w) < 0);
-  const theme = THEME_IDS[at < 0 ? 0 : at];
-  const field = FIELDS[Math.floor(uniform() * FIELDS.length)];
+  const theme = THEME_IDS[drawIndex(weights, uniform)];
+  const field = pick(FIELDS, uniform);
   return { theme, field, difficulty: nextDifficulty(ended), seed: 20_000 + Math.floor(uniform() * 1e6) };
 }

@@ -1,6 +1,6 @@
 import type { CatalogueCircuit } from '../catalogue/circuits.ts';
 import type { CodeMeaning, MachineField } from '../units/vocabulary.ts';
-import type { Uniform } from '../numeric/random.ts';
+import { pick, type Uniform } from '../numeric/random.ts';
 
 /** Who stands in the yard, in words. Invented: no machine, person or brand is meant. */
 
@@ -65,17 +65,15 @@ const WHEN = {
   wiggle: [' “On rough ground it comes and goes.”', ' “Slam the door and it is back, for a while.”'],
 } as const;
 
-const one = <T>(list: readonly T[], uniform: Uniform): T => list[Math.floor(uniform() * list.length)];
-
 /** When it is so, as who complains has it. */
 export type Told = keyof typeof WHEN;
 
 /** The machine of a case. */
-export const machineOf = (field: MachineField, uniform: Uniform): string => one(MACHINES[field], uniform);
+export const machineOf = (field: MachineField, uniform: Uniform): string => pick(MACHINES[field], uniform);
 
 /** What is said when it is brought. `replaced`: a new sensor is in it already. */
 export function complaintOf(looks: Looks, when: Told, replaced: boolean, uniform: Uniform): string {
-  const text = one(SAYS[looks], uniform) + one(WHEN[when], uniform);
+  const text = pick(SAYS[looks], uniform) + pick(WHEN[when], uniform);
   return replaced ? `${text} A new sensor was fitted; it did not help.` : text;
 }
 

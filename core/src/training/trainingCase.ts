@@ -11,7 +11,7 @@ import type { Costs } from '../plan/repairs.ts';
 import { accessOf, type Access } from '../kit/access.ts';
 import { weightedFaults } from '../model/hypotheses.ts';
 import type { Problem } from '../model/problem.ts';
-import { drawIndex, seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
 import { figure } from '../units/entry.ts';
 import { FIELDS, type FaultGroup, type MachineState, type Tool } from '../units/vocabulary.ts';
 import { caseNumberOf, type CaseKey, type Difficulty } from './caseNumber.ts';
@@ -67,12 +67,12 @@ export function trainingCase(key: CaseKey): TrainingCase {
   const { kit, prices } = workshop(key.difficulty, uniform);
   const bare: Job = { ...newJob(`case-${number}`, HANDED_OVER, entry, kit), title: `Case ${number}`, ...prices };
   bare.machine = machineOf(key.field, uniform);
-  const shared = key.theme === 'shared-reference' || uniform() < 0.3;
+  const shared = key.theme === 'shared-reference' || happens(0.3, uniform);
   bare.circuit = { ...bare.circuit, shares: shared ? 'reference' : 'nothing' };
   const [readC, hotC] = temperatures(entry, uniform);
   bare.temperatureC = figure(readC);
   bare.hotTemperatureC = figure(hotC);
-  const replaced = key.theme === 'new-sensor' || (key.difficulty === 3 && uniform() < 0.2);
+  const replaced = key.theme === 'new-sensor' || (key.difficulty === 3 && happens(0.2, uniform));
   if (replaced) bare.complaint = { ...bare.complaint, replaced: ['sensor'] };
   const problem = problemOf(bare);
   const sound = drawMachine(problem, uniform);
@@ -109,7 +109,7 @@ function circuitFor({ field, difficulty }: CaseKey, uniform: Uniform): Catalogue
   const list = CATALOGUE_CIRCUITS.filter(
     (c) => c.field === field && c.pullUpOhm !== null && (difficulty > 1 || c.layout === 'pull-up'),
   );
-  return list[Math.floor(uniform() * list.length)];
+  return pick(list, uniform);
 }
 
 /** Tools by difficulty, and what time and parts cost here. */
@@ -119,7 +119,7 @@ function workshop(difficulty: Difficulty, uniform: Uniform): { kit: Kit; prices:
       ? []
       : difficulty === 2
         ? ['second-sensor', 'bath']
-        : uniform() < 0.5
+        : happens(0.5, uniform)
           ? ['second-sensor', 'bath', 'resistors']
           : ['second-sensor', 'bath', 'module-access'];
   const kit = genericKit();
@@ -174,7 +174,7 @@ function wantedOf({ theme, difficulty }: CaseKey, problem: Problem, uniform: Uni
       return { ...plain, faults: null };
     default: {
       const soundShare = weightedFaults(problem).find((w) => w.fault.group === 'healthy')!.weight;
-      return theme === 'any' && uniform() < soundShare ? { ...plain, count: 0 } : plain;
+      return theme === 'any' && happens(soundShare, uniform) ? { ...plain, count: 0 } : plain;
     }
   }
 }
@@ -202,11 +202,17 @@ function complain(
   const looks: Looks = off < -NOTICED_K ? 'cold' : off > NOTICED_K ? 'hot' : 'plausible';
   const share = seen.pinVolts('sensor') / seen.state.nominalReferenceV;
   const says =
-    share < ENDS[0] ? 'low' : share > ENDS[1] ? 'high' : looks !== 'plausible' && uniform() < 0.4 ? 'range' : null;
+    share < ENDS[0]
+      ? 'low'
+      : share > ENDS[1]
+        ? 'high'
+        : looks !== 'plausible' && happens(0.4, uniform)
+          ? 'range'
+          : null;
   const codes: Job['complaint']['codes'] = [];
-  const code = says && uniform() < 0.9 ? codeOf(entry, says) : null;
+  const code = says && happens(0.9, uniform) ? codeOf(entry, says) : null;
   if (code) codes.push({ id: 'code-1', ...code, state: past ? 'past' : wanted.onlyIn ? 'sporadic' : 'present' });
-  if (machine.faults.some((f) => REFERENCE.includes(f.fault.id)) && uniform() < 0.5) {
+  if (machine.faults.some((f) => REFERENCE.includes(f.fault.id)) && happens(0.5, uniform)) {
     const engine = entry.field === 'engine';
     const own = { what: 'supply of the sensors, out of range', says: 'other' as const };
     codes.push({
@@ -218,7 +224,7 @@ function complain(
   }
   const reads = wanted.onlyIn ? 'either' : looks;
   const fitting = SYMPTOMS.filter((s) => s.field === entry.field && s.reads === reads);
-  const symptoms = fitting.length > 0 && uniform() < 0.7 ? [fitting[Math.floor(uniform() * fitting.length)].id] : [];
+  const symptoms = fitting.length > 0 && happens(0.7, uniform) ? [pick(fitting, uniform).id] : [];
   return {
     text: complaintOf(looks, told, replaced, uniform),
     symptoms: past ? [] : symptoms,
@@ -237,7 +243,7 @@ function looksOf({ faults }: TrueMachine, { difficulty }: CaseKey, uniform: Unif
   return FINDINGS.filter(({ id, kind }) => kind === 'look' || id === 'crash-damage').flatMap(({ id, ratios }) => {
     const ratio = Math.max(1, ...faults.map((f) => ratios[f.fault.id] ?? 1));
     const chance = Math.min(SEEN_AT_MOST, SEEN_ANYHOW * ratio * (ratio > 1 ? 1 : mislead));
-    return uniform() < chance ? [id] : [];
+    return happens(chance, uniform) ? [id] : [];
   });
 }
 

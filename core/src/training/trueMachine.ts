@@ -8,7 +8,7 @@ import { plainTests } from '../model/healthyRanges.ts';
 import type { Problem } from '../model/problem.ts';
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { drawIndex, type Uniform } from '../numeric/random.ts';
+import { drawIndex, happens, type Uniform } from '../numeric/random.ts';
 import { shifts } from '../simulation/shifts.ts';
 import type { FaultGroup, MachineState } from '../units/vocabulary.ts';
 
@@ -48,7 +48,7 @@ export function drawMachine(problem: Problem, uniform: Uniform): TrueMachine {
   const latent = new LatentSpace(withHot(problem));
   const u = new Float64Array(latent.dimension);
   latent.draw(() => normalQuantile(uniform()), uniform, u);
-  return { problem, latent, u, ratiometric: problem.circuit.display.ratiometric ?? uniform() < 0.5, faults: [] };
+  return { problem, latent, u, ratiometric: problem.circuit.display.ratiometric ?? happens(0.5, uniform), faults: [] };
 }
 
 /** Its circuit in a state of the machine, without the faults of groups that were put right. A fresh one: it may be changed. */

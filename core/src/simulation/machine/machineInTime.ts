@@ -11,7 +11,7 @@ import type { Branch } from '../../faults/fault.ts';
 import { faultById } from '../../faults/list.ts';
 import { settingOfCircuit } from '../../model/hypotheses.ts';
 import { normalQuantile } from '../../numeric/normal.ts';
-import { seededUniform, type Uniform } from '../../numeric/random.ts';
+import { happens, seededUniform, type Uniform } from '../../numeric/random.ts';
 import { afterHeat, coldMachine, type HeatSetup, type HeatState } from './heat.ts';
 import { type MachineCase, SITES, type SiteId, type TimedFault } from './machineCase.ts';
 
@@ -160,7 +160,7 @@ export class MachineInTime {
       } else if (f.on) f.on = this.time < f.endsS;
       else {
         const rate = (when.perHour / 3600) * (this.wiggled === when.place ? when.wiggled : 1);
-        f.on = this.uniform() < 1 - Math.exp(-rate * dt);
+        f.on = happens(1 - Math.exp(-rate * dt), this.uniform);
         if (f.on) f.endsS = this.time + when.lastsS * (LEAST_SPELL - (1 - LEAST_SPELL) * Math.log(this.uniform()));
       }
     }
