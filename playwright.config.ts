@@ -15,6 +15,8 @@ export default defineConfig({
     // Parts of the page are taken away in many tests: nothing else may bring them. The tests of working offline say otherwise.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
+    // Days with the year first and points in figures; how others write them is a test of its own.
+    locale: 'en-CA',
     launchOptions: CHROMIUM,
   },
   webServer: {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { choose, kept, startCheck, verdict, openDemo } from './bench.ts';
+import { choose, field, kept, startCheck, verdict, openDemo } from './bench.ts';
 import { FIRST_LOADS, firstLoad, kilobytes } from './firstLoad.ts';
 
 const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> => {
@@ -229,3 +229,28 @@ for (const wanted of FIRST_LOADS)
     expect(kilobytes(scripts)).toBeGreaterThan(150);
     expect(kilobytes(scripts)).toBeLessThanOrEqual(wanted.barKb);
   });
+
+test.describe('a reader who writes 12,5 and 27.11.2026', () => {
+  test.use({ locale: 'de-DE' });
+  test('figures and days are his; figures typed either way are read; the other way is two taps, at once and kept', async ({
+    page,
+  }) => {
+    await page.goto('/demo/');
+    await expect(page.locator('[data-test="job"]').first()).toContainText('21.03.2026 09:40');
+    await openDemo(page, /Pilot boat/);
+    await expect(verdict(page)).toContainText('13,4 … 19,2 kΩ');
+    await field(page, 'Volts, plugged in').fill('4,41');
+    const read = page.locator('[data-test="evidence"]');
+    await expect(read).toContainText('4,41 V');
+    await page.getByRole('button', { name: 'Help and shortcuts' }).click();
+    const help = page.getByRole('dialog', { name: 'Keys and figures' });
+    await help.getByLabel('as this device: 12,5').waitFor();
+    await help.getByLabel('12.5', { exact: true }).check();
+    await help.getByRole('radio', { name: /^\d{4}-\d\d-\d\d$/ }).check();
+    await expect(read).toContainText('4.41 V');
+    await page.reload();
+    await expect(read).toContainText('4.41 V');
+    await page.getByRole('link', { name: 'Checks' }).click();
+    await expect(page.locator('[data-test="job"]', { hasText: 'Village hall' })).toContainText('2026-03-17 09:40');
+  });
+});

@@ -8,7 +8,7 @@ import { THEME_IDS } from '../core/src/training/themes.ts';
 import { trainingCase, type TrainingCase } from '../core/src/training/trainingCase.ts';
 import { FIELDS } from '../core/src/units/vocabulary.ts';
 import { groupName } from '../core/src/wording/groupName.ts';
-import { truthText } from '../core/src/wording/trainingText.ts';
+import { trueStateOf, truthText } from '../core/src/wording/trainingText.ts';
 import { STATIONS } from '../core/src/workOrder/stations.ts';
 import { choose, files } from './bench.ts';
 
@@ -88,7 +88,7 @@ async function play(page: Page, ofCase: TrainingCase, moves: readonly Move[]): P
 }
 
 async function ends(page: Page, ofCase: TrainingCase): Promise<void> {
-  await expect(page.locator('[data-test="truth"] h2')).toHaveText(truthText(ofCase), { timeout: 60_000 });
+  await expect(page.locator('[data-test="truth"] h2')).toHaveText(truthText(trueStateOf(ofCase)), { timeout: 60_000 });
 }
 
 for (const [i, theme] of THEME_IDS.entries())

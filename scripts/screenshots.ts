@@ -8,7 +8,7 @@ import { CHROMIUM, servePage } from './builtPage.ts';
 const root = path.resolve(import.meta.dirname, '..');
 const { url: base, stop } = await servePage(4197);
 const browser = await chromium.launch(CHROMIUM);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-CA' });
 const shoot = async (name: string): Promise<void> => {
   await page.waitForTimeout(1200);
   await page.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
@@ -136,7 +136,7 @@ for (const group of ['sensor', 'wiring']) {
 await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });
 await shoot('training-debrief');
 const phone = await (
-  await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-CA' })
 ).newPage();
 const shootPhone = async (name: string): Promise<void> => {
   await phone.waitForTimeout(1200);

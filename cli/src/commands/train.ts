@@ -4,7 +4,13 @@ import { debrief } from '@mellow-probe/core/training/score';
 import { THEME_IDS, type ThemeId } from '@mellow-probe/core/training/themes';
 import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
 import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
-import { caseNumberFaultText, cameOfText, moveText, truthText } from '@mellow-probe/core/wording/trainingText';
+import {
+  caseNumberFaultText,
+  cameOfText,
+  moveText,
+  trueStateOf,
+  truthText,
+} from '@mellow-probe/core/wording/trainingText';
 import { type Command, parse, toJson, UsageError, wholeNumber } from '../command.ts';
 
 export const trainCommand: Command = {
@@ -64,7 +70,7 @@ function lines(
       (event) =>
         `  ${event.minutes.toFixed(0).padStart(3)} min  ${moveText(event)}${event.shown ? `: ${event.shown.text || 'nothing steady'}` : ''}${cameOfText(event) ? ` — ${cameOfText(event)}` : ''}`,
     ),
-    `Truth: ${truthText(played)}`,
+    `Truth: ${truthText(trueStateOf(played))}`,
     `${policyName(policy)}: ${wasRight(played, own) ? 'right at once' : 'not right at once'}; ${score.minutes.toFixed(0)} min, ${money(score.total)} in all; the ideal ${score.ideal.minutes.toFixed(0)} min, ${money(score.ideal.total)}; ${money(score.regret.total)} above it.`,
   ];
 }

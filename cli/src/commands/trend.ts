@@ -24,9 +24,9 @@ export const trendCommand: Command = {
       `${place.machine} · ${place.circuit} (${place.jobs.length} ${place.jobs.length === 1 ? 'check' : 'checks'})`,
       ...trend.points.map(
         (p) =>
-          `    ${p.at.slice(0, 10)}  ${trendPointText(p)}${p.sensor < trend.changes.length ? ', former sensor' : ''}`,
+          `    ${p.at.slice(0, 10)}  ${trendPointText(p, 'C')}${p.sensor < trend.changes.length ? ', former sensor' : ''}`,
       ),
-      `  ${trendText(trend)}`,
+      `  ${trendText(trend, 'C')}`,
     ]);
     return lines.length > 0 ? `${lines.join('\n')}\n` : 'None of these names its machine.\n';
   },

@@ -128,20 +128,20 @@ describe('a place over the years', () => {
     expect(ohms.sigmaK).toBeGreaterThan(1.4);
     expect(bath.sigmaK).toBeLessThan(0.8);
     expect(volts.sigmaK).toBeGreaterThan(ohms.sigmaK);
-    expect(trendPointText(ohms)).toBe(`Sensor ohms at 20 °C: +1.5 K ± ${(2 * ohms.sigmaK).toFixed(1)}`);
+    expect(trendPointText(ohms, 'C')).toBe(`Sensor ohms at 20 °C: +1.5 K ± ${(2 * ohms.sigmaK).toFixed(1)}`);
   });
   test('a drift is told with the day it is out; a changed sensor begins anew, its proof being its first figure', () => {
     const drifting = trendOf(placesOf(Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.6 * i)))[0]);
     expect(drifting.drift!.perYearK).toBeCloseTo(0.6, 2);
     expect(drifts(drifting.drift!)).toBe(true);
     expect(drifting.outOn).toMatch(/^20\d\d-\d\d-\d\d$/);
-    expect(trendText(drifting)).toMatch(
+    expect(trendText(drifting, 'C')).toMatch(
       /^12 figures: it drifts by \+0\.6 K a year .* It is out of its tolerance of ± \d\.\d K\.$/,
     );
     const slow = trendOf(placesOf(Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.03 * i - 0.3)))[0]);
     const near = { ...drifting, outOn: '2041-05-06' };
-    expect(trendText(near)).toMatch(/Out of its tolerance of ± \d\.\d K about 2041-05-06\.$/);
-    expect(trendText(slow)).toMatch(/no drift to be told/);
+    expect(trendText(near, 'C')).toMatch(/Out of its tolerance of ± \d\.\d K about 2041-05-06\.$/);
+    expect(trendText(slow, 'C')).toMatch(/no drift to be told/);
     const changed = trendOf(
       placesOf([
         check(2010, 9),
@@ -164,7 +164,7 @@ describe('a place over the years', () => {
     );
     expect(changed.points.map((p) => p.sensor)).toEqual([0, 0, 1, 1]);
     expect(changed.changes).toEqual([{ at: '2011-06-02T08:00:00Z', job: 'j2011' }]);
-    expect(trendText(changed)).toBe(
+    expect(trendText(changed, 'C')).toBe(
       '2 figures since the sensor was changed on 2011-06-02: too few, or too near together, to tell a drift.',
     );
   });

@@ -1,5 +1,6 @@
 import type { Interval } from '../numeric/interval.ts';
 import type { Quantity } from './quantity.ts';
+import { fixed, significant } from './writing.ts';
 
 export type TemperatureUnit = 'C' | 'F';
 
@@ -20,11 +21,17 @@ const LARGEST = 1e15;
 const noFigure = (value: number): string | null => (value === Infinity ? 'OL' : Math.abs(value) < LARGEST ? null : '–');
 
 /** A resistance as it is spoken of: `3.60 kΩ`, `245 Ω`, `OL`; three figures. */
-export function formatOhm(ohm: number): string {
+export const formatOhm = (ohm: number): string => inOhms(ohm, threeFigures);
+
+/** A resistance that is an estimate, in two figures at most: `3.6 kΩ`, `15 kΩ`, `240 Ω`. */
+export const formatOhmRoughly = (ohm: number): string =>
+  inOhms(Number(ohm.toPrecision(2)), (value) => significant(value, 2));
+
+function inOhms(ohm: number, written: (value: number) => string): string {
   const none = noFigure(ohm);
   if (none !== null) return none;
   const { factor, unit } = ohmScale(ohm);
-  return `${threeFigures(ohm / factor)} ${unit}`;
+  return `${written(ohm / factor)} ${unit}`;
 }
 
 function ohmScale(ohm: number): { factor: number; unit: string } {
@@ -37,19 +44,15 @@ function ohmScale(ohm: number): { factor: number; unit: string } {
 
 function threeFigures(value: number): string {
   const size = Math.abs(value);
-  return minus(value.toFixed(size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2));
-}
-
-function minus(text: string): string {
-  return (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text).replace('-', '−');
+  return fixed(value, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2);
 }
 
 export function formatVolt(volt: number): string {
-  return noFigure(volt) ?? `${minus(volt.toFixed(2))} V`;
+  return noFigure(volt) ?? `${fixed(volt, 2)} V`;
 }
 
 export function formatTemperature(celsius: number, unit: TemperatureUnit, digits = 0): string {
-  return noFigure(celsius) ?? `${minus(shownTemperature(celsius, unit).toFixed(digits))} °${unit}`;
+  return noFigure(celsius) ?? `${fixed(shownTemperature(celsius, unit), digits)} °${unit}`;
 }
 
 /** One reading in its unit. V, Ω or °C in; text out. */
@@ -65,8 +68,8 @@ export function formatInterval({ low, high }: Interval, quantity: Quantity, unit
     quantity === 'ohms'
       ? ohmPair(low, high)
       : quantity === 'volts'
-        ? [minus(low.toFixed(2)), formatVolt(high)]
-        : [minus(shownTemperature(low, unit).toFixed(0)), formatTemperature(high, unit)];
+        ? [fixed(low, 2), formatVolt(high)]
+        : [fixed(shownTemperature(low, unit), 0), formatTemperature(high, unit)];
   return b.startsWith(`${a} `) ? b : `${a} … ${b}`;
 }
 

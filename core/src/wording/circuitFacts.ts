@@ -1,6 +1,7 @@
 import type { Entry } from '../units/entry.ts';
 import type { JobCircuit } from '../job/jobSchema.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import { fixed } from '../units/writing.ts';
 
 /** What is known of a circuit, in words for a drawing or a report. */
 export interface CircuitFacts {
@@ -16,7 +17,7 @@ export function circuitFacts(circuit: JobCircuit, temperatureC: Entry, unit: Tem
   const { layout, referenceV, pullUpOhm } = circuit;
   const name = layout === 'pull-down' ? 'pull-down' : 'pull-up';
   return {
-    reference: referenceV.value === null ? '? V' : `${referenceV.value.toFixed(2)} V`,
+    reference: referenceV.value === null ? '? V' : `${fixed(referenceV.value, 2)} V`,
     pullUp: `${name} ${pullUpOhm.value === null ? 'not known' : formatOhm(pullUpOhm.value)}`,
     temperature:
       temperatureC.value === null

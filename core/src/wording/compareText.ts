@@ -1,5 +1,6 @@
 import type { ComparisonView } from '../comparing/comparisonView.ts';
 import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import { fixed, significant } from '../units/writing.ts';
 
 /** What a comparison says, line by line; odd lines speak against the sensor. */
 export function compareText(
@@ -23,7 +24,7 @@ export function compareText(
     lines.push({ text: `Out of line: ${where.join(', ')}. Read again; if it stands, the sensor jumps.`, odd: true });
   }
   if (own.returned) {
-    const ratio = own.returned.ratio === Infinity ? 'open' : `× ${own.returned.ratio.toFixed(2)}`;
+    const ratio = own.returned.ratio === Infinity ? 'open' : `× ${fixed(own.returned.ratio, 2)}`;
     lines.push(
       own.returned.ok
         ? { text: 'After the heat cycle it came back to where it was.', odd: false }
@@ -34,7 +35,7 @@ export function compareText(
     );
   }
   if (other) {
-    const percent = `${other.ratio > 1 ? '+' : '−'}${Math.abs(100 * (other.ratio - 1)).toFixed(0)} %`;
+    const percent = `${other.ratio > 1 ? '+' : '−'}${fixed(Math.abs(100 * (other.ratio - 1)), 0)} %`;
     lines.push(
       other.differs
         ? {
@@ -49,7 +50,7 @@ export function compareText(
     const perDegree = unit === 'F' ? ohmPerK / 1.8 : ohmPerK;
     const along = unit === 'F' ? holdsK * 1.8 : holdsK;
     lines.push({
-      text: `Near ${formatTemperature(atC, unit)} it ${perDegree < 0 ? 'falls' : 'rises'} by about ${Number(Math.abs(perDegree).toPrecision(2))} Ω per °${unit}: a tangent, good to a tenth for ${along.toFixed(0)} °${unit} only.`,
+      text: `Near ${formatTemperature(atC, unit)} it ${perDegree < 0 ? 'falls' : 'rises'} by about ${significant(Math.abs(perDegree), 2)} Ω per °${unit}: a tangent, good to a tenth for ${fixed(along, 0)} °${unit} only.`,
       odd: false,
     });
   }

@@ -3,6 +3,7 @@ import type { Log } from '../logs/log.ts';
 import { formatOhm, formatQuantity, type TemperatureUnit } from '../units/format.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { clockText, kelvinText, MARK_NAMES } from './logText.ts';
+import { fixed } from '../units/writing.ts';
 
 /** A finding in words: what was seen, what it means, and whether it wants attention. */
 export interface FindingText {
@@ -132,7 +133,7 @@ export function findingText(finding: Finding, log: Log, unit: TemperatureUnit): 
         : `B ${Math.round(finding.betaK!.value)} ± ${Math.round(finding.betaK!.sigma)} K`;
       const leaves = finding.leaves;
       return {
-        title: `Divider’s curve through the cloud: reference ${finding.referenceV.value.toFixed(2)} ± ${finding.referenceV.sigma.toFixed(2)} V, ${known}`,
+        title: `Divider’s curve through the cloud: reference ${fixed(finding.referenceV.value, 2)} ± ${fixed(finding.referenceV.sigma, 2)} V, ${known}`,
         meaning: leaves
           ? `It leaves the line from ${degrees(leaves.fromC)} to ${degrees(leaves.toC)}, by up to ${kelvinText(Math.abs(leaves.offK), unit)}: something changes there.`
           : 'The voltage follows one curve over the whole range.',
@@ -191,8 +192,7 @@ const MEANING: Record<
   spike: (e, show, of) =>
     `To ${show(e.level, of)} and back: too short for a temperature. Ignition, a contact, or a lost answer.`,
   stuck: () => 'The value stands although it moves elsewhere: an answer that is repeated, or a substituted value.',
-  noise: (e) =>
-    `It scatters ${e.sigmas.toFixed(0)} times as much as elsewhere: a contact that works, or a disturbance.`,
+  noise: (e) => `It scatters ${fixed(e.sigmas, 0)} times as much as elsewhere: a contact that works, or a disturbance.`,
   rate: (e, show, of) =>
     `From ${show(e.before, of)} to ${show(e.level, of)} faster than any mass of metal follows: look at the circuit, not at the heat.`,
 };

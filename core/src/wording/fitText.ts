@@ -1,4 +1,5 @@
 import type { FitForm } from '../curves/fitCurve.ts';
+import { fixed } from '../units/writing.ts';
 
 /** The forms of a fit, as in a list. */
 export const FORM_NAMES: Record<FitForm, string> = {
@@ -13,6 +14,6 @@ export const FORM_NAMES: Record<FitForm, string> = {
 /** What a form misses, short: at its own rows, and at rows that were left out of the fit. */
 export function missText({ worstK, leftOutK }: { worstK: number; leftOutK: number }): string {
   return Number.isNaN(leftOutK)
-    ? `${worstK.toFixed(2)} K at its own rows, none of which can be left out`
-    : `${leftOutK.toFixed(2)} K at left-out rows`;
+    ? `${fixed(worstK, 2)} K at its own rows, none of which can be left out`
+    : `${fixed(leftOutK, 2)} K at left-out rows`;
 }

@@ -2,6 +2,7 @@ import type { FieldIssue } from '../job/fieldIssue.ts';
 import type { OpenFault } from '../job/openJob.ts';
 import { formatTemperature, type TemperatureUnit } from '../units/format.ts';
 import type { FieldQuantity } from '../units/quantity.ts';
+import { counted, fixed, significant } from '../units/writing.ts';
 
 const EXAMPLES: Record<FieldQuantity, string> = {
   volts: '4.40, 1880 mV',
@@ -66,14 +67,14 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
 
 function limit(value: number, quantity: FieldQuantity, unit: TemperatureUnit): string {
   if (quantity === 'celsius' || quantity === 'told-celsius') return formatTemperature(value, unit);
-  return `${value.toLocaleString('en', { maximumFractionDigits: 3 })}${{ volts: ' V', ohms: ' Ω', number: '', 'ohm-band': ' Ω' }[quantity]}`;
+  return `${Number.isInteger(value) ? counted(value) : significant(value, 6)}${{ volts: ' V', ohms: ' Ω', number: '', 'ohm-band': ' Ω' }[quantity]}`;
 }
 
 /** Why a file was not opened, and where. */
 export function openFaultText(fault: OpenFault): string {
   switch (fault.reason) {
     case 'too-large':
-      return `${(fault.bytes / 1e6).toFixed(0)} MB is too large for a check: at most ${(fault.limit / 1e6).toFixed(0)} MB.`;
+      return `${fixed(fault.bytes / 1e6, 0)} MB is too large for a check: at most ${fixed(fault.limit / 1e6, 0)} MB.`;
     case 'empty':
       return 'The file is empty.';
     case 'not-json':

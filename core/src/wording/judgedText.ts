@@ -8,6 +8,7 @@ import {
   type TemperatureUnit,
   shownDifference,
 } from '../units/format.ts';
+import { fixed } from '../units/writing.ts';
 
 /** What a display that is off by so much does to the machine. Common practice, no source. */
 const EFFECT: Record<MachineField, { cold: string; hot: string }> = {
@@ -53,7 +54,7 @@ export function judgedText(j: Judged, field: MachineField, unit: TemperatureUnit
     const way = j.errorK < 0 ? 'cold' : 'hot';
     const sure = Math.abs(j.errorK) > 2 * j.errorSigmaK;
     lines.push({
-      text: `The display reads about ${off.toFixed(1)} °${unit} too ${way}${sure ? '' : ', within what meter and thermometer leave open'}${Math.abs(j.errorK) > 5 ? `: ${EFFECT[field][way]}` : ''}.`,
+      text: `The display reads about ${fixed(off, 1)} °${unit} too ${way}${sure ? '' : ', within what meter and thermometer leave open'}${Math.abs(j.errorK) > 5 ? `: ${EFFECT[field][way]}` : ''}.`,
       odd: sure && Math.abs(j.errorK) > 5,
     });
   }

@@ -4,6 +4,7 @@ import type { CycleVerdict } from '../logs/heatCycle.ts';
 import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { kelvinText } from './logText.ts';
+import { fixed } from '../units/writing.ts';
 
 const LINE_FAULTS: Record<LineFault, string> = {
   silent: 'no answer in time',
@@ -20,7 +21,7 @@ export const lineFaultText = (fault: LineFault, text: string): string =>
 /** Does a value stand still, in words. */
 export function standStillText(s: StandStill, quantity: Quantity, unit: TemperatureUnit): string {
   if (s.still)
-    return `stands: ${s.overS.toFixed(0)} s within ±${quantity === 'celsius' ? kelvinText(s.spread, unit) : quantity === 'volts' ? `${s.spread.toFixed(3)} V` : formatQuantity(s.spread, quantity, unit)}`;
+    return `stands: ${fixed(s.overS, 0)} s within ±${quantity === 'celsius' ? kelvinText(s.spread, unit) : quantity === 'volts' ? `${fixed(s.spread, 3)} V` : formatQuantity(s.spread, quantity, unit)}`;
   if (s.why === 'few') return 'too few values yet';
   const amount =
     quantity === 'celsius' ? kelvinText(Math.abs(s.amount), unit) : formatQuantity(Math.abs(s.amount), quantity, unit);

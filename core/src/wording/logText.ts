@@ -7,6 +7,7 @@ import type { LogRead } from '../logs/logRows.ts';
 import type { LogFault } from '../logs/parseLog.ts';
 import { measurementById } from '../measurements/list.ts';
 import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
+import { counted, fixed } from '../units/writing.ts';
 
 export const MARK_NAMES: Record<MarkKind, string> = {
   unplugged: 'unplugged',
@@ -44,7 +45,7 @@ export const TIME_NAMES: Record<TimeKind, string> = {
 
 /** A time of a log: "1:23", "12.4 s" or "1:02:03". */
 export function clockText(s: number): string {
-  if (s < 60) return `${s < 10 ? s.toFixed(1) : Math.round(s)} s`;
+  if (s < 60) return `${s < 10 ? fixed(s, 1) : Math.round(s)} s`;
   const whole = Math.round(s);
   const [h, m, rest] = [Math.floor(whole / 3600), Math.floor((whole % 3600) / 60), String(whole % 60).padStart(2, '0')];
   return h > 0 ? `${h}:${String(m).padStart(2, '0')}:${rest}` : `${m}:${rest}`;
@@ -52,7 +53,7 @@ export function clockText(s: number): string {
 
 /** A difference of temperature: "2.5 K", in °F its own degrees. */
 export const kelvinText = (k: number, unit: TemperatureUnit): string =>
-  unit === 'F' ? `${((k * 9) / 5).toFixed(1)} °F` : `${k.toFixed(1)} K`;
+  unit === 'F' ? `${fixed((k * 9) / 5, 1)} °F` : `${fixed(k, 1)} K`;
 /** What evidence puts on the check, in words. */
 export function evidenceText(e: LogEvidence, unit: TemperatureUnit): string {
   switch (e.kind) {
@@ -83,7 +84,7 @@ export function logFaultText(fault: LogFault): string {
 
 /** How a log was read, in a line. */
 export function logReadText({ rows, skipped, firstSkipped, setBack }: Omit<LogRead, 'log'>): string {
-  const parts = [`${rows.toLocaleString('en')} rows`];
+  const parts = [`${counted(rows)} rows`];
   if (skipped > 0) parts.push(`${skipped} lines could not be read, the first is line ${firstSkipped}`);
   if (setBack > 0)
     parts.push(`the clock ran back ${setBack === 1 ? 'once' : `${setBack} times`}; the log runs on from there`);

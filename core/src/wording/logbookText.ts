@@ -4,6 +4,7 @@ import type { FittedPart, SharedFault } from '../register/repeats.ts';
 import type { JobLine } from '../job/jobList.ts';
 import { groupName } from './groupName.ts';
 import { countText } from './ledgerText.ts';
+import { dayText } from '../units/writing.ts';
 
 const checks = (n: number): string => countText(n, 'check', 'checks');
 
@@ -17,7 +18,7 @@ export function lineOutcomeText({ state, group, unproved }: JobLine): string {
 /** How often a place was looked at, and what came of it the last time. */
 export function placeLastText({ lines }: PlaceEntry): string {
   const [last] = lines;
-  return `${checks(lines.length)}, last ${last.createdAt.slice(0, 10)}: ${lineOutcomeText(last)}`;
+  return `${checks(lines.length)}, last ${dayText(last.createdAt)}: ${lineOutcomeText(last)}`;
 }
 
 export function sharedFaultText({ group, circuit, machines, lines }: SharedFault): string {

@@ -5,6 +5,7 @@ import type { Spent } from '../plan/repairs.ts';
 import type { TemperatureUnit } from '../units/format.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { conditionsText } from './conditionsText.ts';
+import { fixed } from '../units/writing.ts';
 
 const ACTS: Readonly<Record<FaultGroup, string>> = {
   sensor: 'Change the sensor now',
@@ -45,7 +46,7 @@ export function riskText({ wrong, group }: Option): string {
 export function breakEvenText({ breakEven }: Plan, priced: boolean, assembly: boolean): string {
   if (breakEven === null || !priced) return '';
   const part = assembly ? 'the assembly' : 'the part';
-  return `Testing on pays while ${part} costs more than ${breakEven < 10 ? breakEven.toFixed(1) : whole(breakEven)}.`;
+  return `Testing on pays while ${part} costs more than ${breakEven < 10 ? fixed(breakEven, 1) : whole(breakEven)}.`;
 }
 
 /** What is said over the list, in a sentence. */

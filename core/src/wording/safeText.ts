@@ -1,5 +1,6 @@
 import type { JobLine } from '../job/jobList.ts';
 import { countText } from './ledgerText.ts';
+import { fixed } from '../units/writing.ts';
 
 /** What a backup holds, by kind. */
 export const KIND_NAMES = {
@@ -53,5 +54,5 @@ export function bytesText(bytes: number): string {
   if (bytes < 1000) return countText(bytes, 'byte', 'bytes');
   const step = Math.min(3, Math.floor(Math.log10(bytes) / 3));
   const value = bytes / 1000 ** step;
-  return `${value < 10 ? value.toFixed(1) : Math.round(value)} ${['', 'kB', 'MB', 'GB'][step]}`;
+  return `${value < 10 ? fixed(value, 1) : Math.round(value)} ${['', 'kB', 'MB', 'GB'][step]}`;
 }

@@ -1,4 +1,5 @@
 import type { Settling } from '../baths/settling.ts';
+import { fixed, significant } from '../units/writing.ts';
 
 /** Where a value will settle, in words. */
 export function settlingText(s: Settling): string {
@@ -8,7 +9,7 @@ export function settlingText(s: Settling): string {
       ? 'The readings need three different minutes.'
       : 'It does not settle yet: it still runs almost straight. Wait and read again.';
   }
-  const figure = (v: number): string => Number(v.toPrecision(4)).toString();
-  if (s.settled) return `Settled at ${figure(s.final)} (± ${figure(Number(s.uncertainty.toPrecision(2)))}).`;
-  return `Will settle at about ${figure(s.final)} (± ${figure(Number(s.uncertainty.toPrecision(2)))}), to 1 % at minute ${s.settledAtMin.toFixed(1)}.`;
+  const figure = (v: number): string => significant(v, 4);
+  if (s.settled) return `Settled at ${figure(s.final)} (± ${significant(s.uncertainty, 2)}).`;
+  return `Will settle at about ${figure(s.final)} (± ${significant(s.uncertainty, 2)}), to 1 % at minute ${fixed(s.settledAtMin, 1)}.`;
 }

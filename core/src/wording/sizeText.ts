@@ -1,5 +1,6 @@
 import type { SizeEstimate } from '../verdict/assessment.ts';
-import { formatInterval, formatOhm } from '../units/format.ts';
+import { formatInterval, formatOhmRoughly } from '../units/format.ts';
+import { fixed } from '../units/writing.ts';
 
 /** Above this no meter of the trade tells a resistance from none, Ω. */
 const CLEAN_BREAK = 2e9;
@@ -10,7 +11,7 @@ export function sizeText(size: SizeEstimate): string {
   if (unit === 'ohm') {
     if (low > CLEAN_BREAK) return 'a clean break';
     if (high / low > 30) return `size not known yet (${formatInterval(size, 'ohms', 'C')})`;
-    return `about ${twoFigures(middle)} (${formatInterval(size, 'ohms', 'C')})`;
+    return `about ${formatOhmRoughly(middle)} (${formatInterval(size, 'ohms', 'C')})`;
   }
   if (unit === 'factor') return `about × ${figure(middle)} (× ${figure(low)} … ${figure(high)})`;
   const name = unit === 'volt' ? 'V' : 'K';
@@ -19,17 +20,11 @@ export function sizeText(size: SizeEstimate): string {
 
 /** A size that is known exactly, of a case that was made up: "15 kΩ", "× 0.85", "0.42 V". */
 export function trueSizeText(size: number, unit: SizeEstimate['unit']): string {
-  if (unit === 'ohm') return size > CLEAN_BREAK ? 'a clean break' : twoFigures(size);
+  if (unit === 'ohm') return size > CLEAN_BREAK ? 'a clean break' : formatOhmRoughly(size);
   return unit === 'factor' ? `× ${figure(size)}` : `${figure(size)} ${unit === 'volt' ? 'V' : 'K'}`;
-}
-
-/** Two significant figures: the size of a fault is an estimate. */
-function twoFigures(ohm: number): string {
-  const [value, unit] = formatOhm(Number(ohm.toPrecision(2))).split(' ');
-  return `${Number(value)} ${unit}`;
 }
 
 function figure(value: number): string {
   const size = Math.abs(value);
-  return value.toFixed(size >= 10 ? 0 : size >= 1 ? 1 : 2).replace('-', '−');
+  return fixed(value, size >= 10 ? 0 : size >= 1 ? 1 : 2);
 }

@@ -28,6 +28,10 @@ export function spokenText(
   const figure =
     value === 'OL'
       ? 'Over range, no connection'
-      : SPOKEN.reduce((text, [sign, word]) => text.replace(sign, word), formatQuantity(value, quantity, unit));
+      : SPOKEN.reduce(
+          (text, [sign, word]) => text.replace(sign, word),
+          // The voice is an English one: to it a comma is a pause.
+          formatQuantity(value, quantity, unit).replace(',', '.'),
+        );
   return `${figure}${standing === '' ? '' : `, ${standing}`}.`;
 }

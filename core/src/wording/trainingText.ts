@@ -1,6 +1,8 @@
 import { measurementById } from '../measurements/list.ts';
 import type { CaseNumberFault } from '../training/caseNumber.ts';
-import type { Cavity, TrainingCase } from '../training/trainingCase.ts';
+import type { Cavity, PlugName, TrainingCase } from '../training/trainingCase.ts';
+import type { MachineState } from '../units/vocabulary.ts';
+import type { SizeEstimate } from '../verdict/assessment.ts';
 import type { Expected, Happened } from '../training/play.ts';
 import type { Mistake } from '../training/setUp.ts';
 import type { SlipId } from '../training/slips.ts';
@@ -115,15 +117,30 @@ export const seenText = (ids: readonly string[]): string =>
     .map((f) => f.name)
     .join('; ');
 
-/** What was really wrong. */
-export function truthText({ machine, plug, other }: TrainingCase): string {
-  if (machine.faults.length === 0) return 'Nothing is wrong with it now.';
-  const list = machine.faults.map(({ fault, branch, position, onlyIn }) => {
-    const size = branch.apply(circuitIn({ ...machine, faults: [] }, 'steady'), position);
-    const told = branch.sized && fault.unit ? `, ${trueSizeText(size, fault.unit)}` : '';
+/** What was wrong with a machine, without words: they are written where they are read. */
+export interface TrueState {
+  faults: { name: string; size: { value: number; unit: SizeEstimate['unit'] } | null; onlyIn: MachineState | null }[];
+  /** The plug of the sensor, where there are two. */
+  plug: PlugName | null;
+}
+
+/** What was wrong with the machine of a case. */
+export const trueStateOf = ({ machine, plug, other }: TrainingCase): TrueState => ({
+  faults: machine.faults.map(({ fault, branch, position, onlyIn }) => {
+    const value = branch.apply(circuitIn({ ...machine, faults: [] }, 'steady'), position);
+    return { name: fault.name, size: branch.sized && fault.unit ? { value, unit: fault.unit } : null, onlyIn };
+  }),
+  plug: other ? plug : null,
+});
+
+/** What was wrong, in a sentence. */
+export function truthText({ faults, plug }: TrueState): string {
+  if (faults.length === 0) return 'Nothing is wrong with it now.';
+  const list = faults.map(({ name, size, onlyIn }) => {
+    const told = size ? `, ${trueSizeText(size.value, size.unit)}` : '';
     const only = onlyIn === 'hot' ? ', only when hot' : onlyIn ? ', only while the loom is moved' : '';
-    return `${fault.name}${told}${only}`;
+    return `${name}${told}${only}`;
   });
   const [first, ...rest] = list.join('; and ');
-  return `${first.toUpperCase()}${rest.join('')}.${other ? ` The sensor is the one at plug ${plug}.` : ''}`;
+  return `${first.toUpperCase()}${rest.join('')}.${plug ? ` The sensor is the one at plug ${plug}.` : ''}`;
 }

@@ -37,7 +37,7 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
       <div v-else-if="state?.kind === 'blocked'" role="alert">
         <h1>This check cannot be read now</h1>
         <p>{{ storageFaultText(state.fault) }}</p>
-        <ActButton @click="bench.open(id)">Try again</ActButton>
+        <ActButton icon="reload" @click="bench.open(id)">Try again</ActButton>
       </div>
       <p v-else class="soft">Opening…</p>
       <ActButton to="/">All checks</ActButton>

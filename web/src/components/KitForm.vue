@@ -11,6 +11,7 @@ import { ownResistors } from '@mellow-probe/core/kit/ownResistors';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import type { Entry } from '@mellow-probe/core/units/entry';
 import { blank } from '@mellow-probe/core/units/entry';
+import { fixed, significant } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import EntryField from './EntryField.vue';
 
@@ -35,7 +36,7 @@ const PLACES = [
 const issues = computed(() => new Map(kitIssues(kit.value).map(({ path, issue }) => [path, issue])));
 const instruments = computed(() => instrumentsOf(kit.value));
 const drawer = computed(() => ownResistors(kit.value.resistors));
-const percent = (x: number): string => `${(100 * x).toFixed(2)} %`;
+const percent = (x: number): string => `${fixed(100 * x, 2)} %`;
 function toggle(tool: (typeof TOOLS)[number], on: boolean): void {
   kit.value.tools = on
     ? [...kit.value.tools.filter((t) => t !== tool), tool]
@@ -71,7 +72,7 @@ const single = computed<
   {
     label: 'Thermometer, ± K',
     quantity: 'number',
-    hint: `now 1σ ${thermometerSigmaK(kit.value).toFixed(2)} K`,
+    hint: `now 1σ ${fixed(thermometerSigmaK(kit.value), 2)} K`,
     path: 'thermometerK',
     get: () => kit.value.thermometerK,
     set: (e) => (kit.value.thermometerK = e),
@@ -79,7 +80,7 @@ const single = computed<
   {
     label: 'Displayed value, ± K',
     quantity: 'number',
-    hint: `now 1σ ${instruments.value.displayedK.toFixed(2)} K`,
+    hint: `now 1σ ${fixed(instruments.value.displayedK, 2)} K`,
     path: 'displayedK',
     get: () => kit.value.displayedK,
     set: (e) => (kit.value.displayedK = e),
@@ -202,9 +203,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
         <span class="soft"
           >in use, 1σ:
           {{
-            instruments[key]
-              .map((a) => `${percent(a.relative)} + ${Number(a.absolute.toPrecision(2))} ${unit}`)
-              .join('; ')
+            instruments[key].map((a) => `${percent(a.relative)} + ${significant(a.absolute, 2)} ${unit}`).join('; ')
           }}</span
         >
       </div>

@@ -1,10 +1,25 @@
 <script setup lang="ts">
 import ActButton from './base/ActButton.vue';
+import { usePreferences } from '../stores/preferences.ts';
+import { deviceDecimal, deviceDayPattern } from '../browser/writing.ts';
 import AskSheet from './base/AskSheet.vue';
+import ChoiceRow from './base/ChoiceRow.vue';
+import dayjs from 'dayjs';
 
 /** What the keys do and how figures are typed. Opens with `?`. */
 const open = defineModel<boolean>('open', { required: true });
 const { tour } = defineProps<{ tour?: (() => void) | undefined }>();
+const preferences = usePreferences();
+const now = dayjs();
+const DECIMALS = [
+  { value: 'device', label: `as this device: 12${deviceDecimal()}5` },
+  { value: '.', label: '12.5' },
+  { value: ',', label: '12,5' },
+] as const;
+const DAYS = [
+  { value: 'device', label: `as this device: ${now.format(deviceDayPattern())}` },
+  { value: 'iso', label: now.format('YYYY-MM-DD') },
+] as const;
 function showRound(): void {
   open.value = false;
   tour?.();
@@ -48,6 +63,12 @@ function showRound(): void {
       <span class="mono">64F</span>, <span class="mono">3,28</span>. What can be read in two ways is asked. The unit
       typed wins.
     </p>
+    <div class="written">
+      <span>Figures are written</span>
+      <ChoiceRow v-model="preferences.decimal" label="Figures are written" :options="DECIMALS" />
+      <span>Days are written</span>
+      <ChoiceRow v-model="preferences.days" label="Days are written" :options="DAYS" />
+    </div>
     <p>
       The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep
       clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.
@@ -63,6 +84,16 @@ dl {
 }
 dd {
   margin: 0;
+}
+.written {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  align-items: center;
+}
+@media (max-width: 620px) {
+  .written {
+    grid-template-columns: 1fr;
+  }
 }
 p {
   margin: 10px 0;

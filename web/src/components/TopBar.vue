@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { IconName } from './base/iconSet.ts';
 import ActButton from './base/ActButton.vue';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -11,7 +12,7 @@ import { usePreferences } from '../stores/preferences.ts';
 const props = defineProps<{
   back?: boolean;
   /** What can be done with the thing on the screen; on a phone or an upright tablet it stands behind "⋯" with units, light and help. */
-  actions?: readonly { name: string; run?: () => void; to?: string }[];
+  actions?: readonly { name: string; run?: () => void; to?: string; icon?: IconName }[];
   /** Shows a newcomer round this screen. */
   tour?: () => void;
 }>();
@@ -30,7 +31,11 @@ watch(help, () => (helped.value = true));
 const MoreMenu = defineAsyncComponent(() => import('./base/MenuButton.vue'));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
 const all = computed(() => [
-  ...(props.actions ?? []).map(({ name, to, run }) => ({ name, act: () => (to ? void router.push(to) : run?.()) })),
+  ...(props.actions ?? []).map(({ name, to, run, icon }) => ({
+    name,
+    icon,
+    act: () => (to ? void router.push(to) : run?.()),
+  })),
   { name: `Temperatures in °${unit.value}`, act: () => preferences.toggleUnit() },
   { name: preferences.dark ? 'Light' : 'Dark', act: () => preferences.toggleTheme() },
   { name: 'Help and shortcuts', act: () => void (help.value = true) },
@@ -50,8 +55,8 @@ const all = computed(() => [
     <span v-if="folded" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>
     <span v-else class="right">
       <template v-for="a in actions" :key="a.name">
-        <ActButton v-if="a.to" kind="quiet" :to="a.to">{{ a.name }}</ActButton>
-        <ActButton v-else kind="quiet" @click="a.run?.()">{{ a.name }}</ActButton>
+        <ActButton v-if="a.to" kind="quiet" :icon="a.icon" :to="a.to">{{ a.name }}</ActButton>
+        <ActButton v-else kind="quiet" :icon="a.icon" @click="a.run?.()">{{ a.name }}</ActButton>
       </template>
       <span v-if="actions?.length" class="rule" aria-hidden="true"></span>
       <ActButton
@@ -110,6 +115,12 @@ const all = computed(() => [
 }
 .right .act {
   min-width: 44px;
+}
+/* Where the words alone fill the bar, the title needs the room more. */
+@media (max-width: 1439px) {
+  .right :deep(.icon) {
+    display: none;
+  }
 }
 @media (max-width: 620px) {
   .demo {

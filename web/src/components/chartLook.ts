@@ -1,4 +1,5 @@
 import type { Layout } from 'plotly.js-dist-min';
+import { reader } from '../browser/writing.ts';
 import { palette, type Palette, SHAPE } from './base/tokens.ts';
 import { plainLabel } from './plainLabel.ts';
 
@@ -33,6 +34,7 @@ export function chartLayout(
     plot_bgcolor: 'rgba(0,0,0,0)',
     font: { family: SHAPE.sans, size: 12, color: colour.ink },
     margin,
+    separators: reader.decimal === ',' ? ',\u202F' : '.,',
     showlegend: false,
     hovermode: 'closest',
     xaxis: { ...axis, ...xaxis },

@@ -1,4 +1,5 @@
 import type { Data } from 'plotly.js-dist-min';
+import { significant } from '@mellow-probe/core/units/writing';
 
 /** One point of a chart as a line of its table. */
 export interface ChartRow {
@@ -10,7 +11,7 @@ export interface ChartRow {
 /** Four figures are what a chart shows of a value. */
 function shown(value: unknown): string {
   if (typeof value !== 'number') return typeof value === 'string' ? value : '';
-  return String(Number(value.toPrecision(4)));
+  return significant(value, 4);
 }
 
 /** Every point that a chart draws, line by line; a line without a name is counted. */

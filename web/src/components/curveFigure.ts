@@ -1,4 +1,5 @@
 import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/verdict/chartLines';
+import { significant } from '@mellow-probe/core/units/writing';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from './chartLook.ts';
@@ -67,7 +68,7 @@ function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext:
       if (value >= low * 0.7 && value <= high * 1.4) tickvals.push(value);
     }
   }
-  return { tickvals, ticktext: tickvals.map(String) };
+  return { tickvals, ticktext: tickvals.map((v) => significant(v, 2)) };
 }
 
 function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: ChartColours): Data[] {

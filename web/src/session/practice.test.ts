@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { truthText } from '@mellow-probe/core/wording/trainingText';
 import type { Move } from '@mellow-probe/core/training/play';
 import { UNTOUCHED } from '@mellow-probe/core/training/setUp';
 import { setActivePinia } from 'pinia';
@@ -85,7 +86,7 @@ describe('a training case on the bench', () => {
     const practice = await open(id);
     await practice.make({ kind: 'act', group: 'wiring', reason: '' });
     await until(() => practice.told.value !== null, 'the debrief');
-    expect(practice.told.value!.truth).toBe('Resistance in the signal wire, 150 Ω.');
+    expect(truthText(practice.told.value!.truth)).toBe('Resistance in the signal wire, 150 Ω.');
     await practice.make({ kind: 'look' });
     expect(practice.record.value.moves).toHaveLength(1);
     await practice.record.settled();

@@ -2,6 +2,7 @@ import { STRENGTHS, USUAL_STRENGTH } from '@mellow-probe/core/experience/strengt
 import type { TemperatureUnit } from '@mellow-probe/core/units/format';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
+import { DAY_CHOICES, DECIMAL_CHOICES, writeAsChosen } from '../browser/writing.ts';
 import { readPreference, readWord, writePreference } from '../storage/preferences.ts';
 
 type ThemeChoice = 'light' | 'dark' | 'system';
@@ -16,6 +17,12 @@ export const usePreferences = defineStore('preferences', () => {
   const dark = computed(() => (themeChoice.value === 'system' ? systemIsDark.value : themeChoice.value === 'dark'));
   watch(dark, (on) => (document.documentElement.dataset.theme = on ? 'dark' : 'light'), { immediate: true });
   watch(temperatureUnit, (unit) => writePreference('temperatureUnit', unit));
+  /** How figures and days are written. */
+  const decimal = ref(readPreference('decimal', DECIMAL_CHOICES, 'device'));
+  const days = ref(readPreference('days', DAY_CHOICES, 'device'));
+  watch(decimal, (mark) => writePreference('decimal', mark));
+  watch(days, (way) => writePreference('days', way));
+  watch([decimal, days], () => writeAsChosen(decimal.value, days.value), { immediate: true });
   /** Figures are spoken in the reading mode. */
   const spoken = ref(readPreference('spoken', ['yes', 'no'], 'no') === 'yes');
   watch(spoken, (on) => writePreference('spoken', on ? 'yes' : 'no'));
@@ -31,6 +38,8 @@ export const usePreferences = defineStore('preferences', () => {
   watch(experienceStrength, (n) => writePreference('experienceStrength', String(n)));
   return {
     temperatureUnit,
+    decimal,
+    days,
     experience,
     experienceStrength,
     dark,

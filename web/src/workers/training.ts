@@ -15,7 +15,7 @@ import {
 import { type Cavity, guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
 import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import { cavitiesText, truthText } from '@mellow-probe/core/wording/trainingText';
+import { cavitiesText, type TrueState, trueStateOf } from '@mellow-probe/core/wording/trainingText';
 
 /** A case as it is handed over: nothing of what is hidden. */
 export interface Handed {
@@ -42,7 +42,7 @@ export interface ToolSays {
 
 /** The debrief with what was hidden. */
 export interface Told extends Debrief {
-  truth: string;
+  truth: TrueState;
   guilty: FaultGroup[];
   /** Part of the drawing where it was, and its name; null where nothing was wrong. */
   suspect: { part: string; name: string } | null;
@@ -115,7 +115,7 @@ export const trainingWork: TrainingWork = {
     const [first] = ofCase.machine.faults;
     return {
       ...told,
-      truth: truthText(ofCase),
+      truth: trueStateOf(ofCase),
       guilty: guiltyGroups(ofCase),
       suspect: (first as typeof first | undefined) ? { part: first.fault.part, name: first.fault.name } : null,
       tellable: tellable(played),

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed, ref, useAttrs } from 'vue';
+import ActIcon from './ActIcon.vue';
+import type { IconName } from './iconSet.ts';
 import { type RouteLocationRaw, RouterLink } from 'vue-router';
 
 /** Something to press: an act, or (with `to` or `href`) a way to another place. */
@@ -12,6 +14,8 @@ const props = defineProps<{
   submit?: boolean;
   disabled?: boolean;
   title?: string;
+  /** Of the library's set, before the word: it is never read out, the word says it. */
+  icon?: IconName | undefined;
 }>();
 const emit = defineEmits<{ click: [event: MouseEvent] }>();
 defineOptions({ inheritAttrs: false });
@@ -29,7 +33,9 @@ defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focu
 
 <template>
   <RouterLink v-if="to !== undefined" v-slot="{ href: address, navigate }" custom :to="to">
-    <Button v-bind="{ ...$attrs, ...look }" :href="address" @click="navigate($event as MouseEvent)"><slot /></Button>
+    <Button v-bind="{ ...$attrs, ...look }" :href="address" @click="navigate($event as MouseEvent)"
+      ><ActIcon v-if="icon" :name="icon" /><slot
+    /></Button>
   </RouterLink>
   <Button
     v-else
@@ -39,7 +45,7 @@ defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focu
     :disabled="disabled"
     :html-type="submit ? 'submit' : 'button'"
     @click="emit('click', $event as MouseEvent)"
-    ><slot
+    ><ActIcon v-if="icon" :name="icon" /><slot
   /></Button>
 </template>
 

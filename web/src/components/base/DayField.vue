@@ -2,6 +2,7 @@
 import { DatePicker } from 'ant-design-vue';
 import dayjs, { type Dayjs } from 'dayjs';
 import { computed } from 'vue';
+import { reader } from '../../browser/writing.ts';
 import FieldFrame from './FieldFrame.vue';
 
 /** A day as `YYYY-MM-DD`, within a first and a last one. An emptied field keeps its day. */
@@ -22,7 +23,7 @@ function picked(next: Dayjs | string | null): void {
       :allow-clear="false"
       :disabled-date="outside"
       :aria-label="label"
-      format="YYYY-MM-DD"
+      :format="reader.dayPattern"
       input-read-only
       @change="picked"
     />

@@ -37,7 +37,7 @@ onUpdated(mend);
 <template>
   <span ref="root" :data-files="about ?? label">
     <Upload :accept="accept" :multiple="multiple" :show-upload-list="false" :before-upload="take">
-      <ActButton :kind="kind">{{ label }}</ActButton>
+      <ActButton :kind="kind" icon="folderOpen">{{ label }}</ActButton>
     </Upload>
   </span>
 </template>

@@ -5,6 +5,7 @@ import { type Loom, type Run, type Stop, stopsOf } from '@mellow-probe/core/loom
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
 import { stopName } from '@mellow-probe/core/wording/placeText';
+import { significant } from '@mellow-probe/core/units/writing';
 
 /** One line of the drawing of a loom: a stop or the run after it. */
 export interface LoomRow {
@@ -57,7 +58,7 @@ export function loomRows(loom: Loom, minutes: readonly number[], where: PlaceAdv
   });
 }
 
-const round = (value: number): string => String(Number(value.toPrecision(2)));
+const round = (value: number): string => significant(value, 2);
 const hintNames = (ids: readonly string[]): string[] => HINTS.filter((h) => ids.includes(h.id)).map((h) => h.name);
 
 function pinsText({ pins }: Stop): string {

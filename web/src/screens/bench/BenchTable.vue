@@ -86,13 +86,13 @@ async function exportJson(): Promise<void> {
 function exportCsv(): void {
   saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
 }
-const actions = [
-  { name: 'Read far', run: readFar },
-  { name: 'Live', to: `/check/${job.id}/live` },
-  { name: 'Report', to: `/check/${job.id}/report` },
-  { name: 'CSV', run: exportCsv },
-  { name: 'Share', run: () => (sharing.value = true) },
-  { name: 'Export', run: () => void exportJson() },
+const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
+  { name: 'Read far', icon: 'fullscreen', run: readFar },
+  { name: 'Live', icon: 'dashboard', to: `/check/${job.id}/live` },
+  { name: 'Report', icon: 'fileText', to: `/check/${job.id}/report` },
+  { name: 'CSV', icon: 'table', run: exportCsv },
+  { name: 'Share', icon: 'shareAlt', run: () => (sharing.value = true) },
+  { name: 'Export', icon: 'export', run: () => void exportJson() },
 ];
 </script>
 

@@ -2,6 +2,7 @@
 import { placeCode, placeKey } from '@mellow-probe/core/register/placeKey';
 import { earlierAt } from '@mellow-probe/core/register/register';
 import { lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
+import { dayText } from '@mellow-probe/core/units/writing';
 import { computed, onMounted } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -31,7 +32,7 @@ const MOST = 2;
       >:</span
     >
     <RouterLink v-for="l in earlier.slice(0, MOST)" :key="l.id" :to="`/check/${l.id}`">
-      <span class="mono">{{ l.createdAt.slice(0, 10) }}</span> {{ lineOutcomeText(l) }}
+      <span class="mono">{{ dayText(l.createdAt) }}</span> {{ lineOutcomeText(l) }}
     </RouterLink>
     <ActButton kind="quiet" :to="`/logbook/place/${code}`">Its years</ActButton>
   </section>

@@ -2,6 +2,7 @@
 import ActButton from '../../components/base/ActButton.vue';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
+import { reader } from '../../browser/writing.ts';
 
 /** Keys for a thumb, with the signs of the trade beside the digits. Types at the end of what stands in the field. */
 const props = defineProps<{
@@ -22,7 +23,7 @@ const rows = computed(() => [
   ['4', '5', '6', signs.value[1]],
   ['1', '2', '3', signs.value[2]],
 ]);
-const NAMES: Record<string, string> = { '-': 'minus', k: 'kilo', M: 'mega', OL: 'OL, over range', '.': 'decimal mark' };
+const NAMES: Record<string, string> = { '-': 'minus', k: 'kilo', M: 'mega', OL: 'OL, over range' };
 
 function press(key: string): void {
   // OL stands for the whole reading; a minus goes before it.
@@ -47,7 +48,7 @@ function press(key: string): void {
       </ActButton>
     </template>
     <ActButton kind="bare" aria-label="0" @click="press('0')">0</ActButton>
-    <ActButton kind="bare" :aria-label="NAMES['.']" @click="press('.')">.</ActButton>
+    <ActButton kind="bare" aria-label="decimal mark" @click="press(reader.decimal)">{{ reader.decimal }}</ActButton>
     <ActButton kind="bare" aria-label="delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
     <ActButton v-if="next" kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
     <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">Letters and other signs…</ActButton>

@@ -11,7 +11,7 @@ const { keeping, record } = useSession();
 <template>
   <span v-if="keeping.kind === 'refused'" class="fault" role="alert">
     Not kept. {{ storageFaultText(keeping.fault) }}
-    <ActButton @click="record.keepAgain()">Try again</ActButton>
+    <ActButton icon="reload" @click="record.keepAgain()">Try again</ActButton>
     <ActButton @click="$emit('export')">Export now</ActButton>
   </span>
   <span v-else-if="keeping.kind === 'removed-elsewhere'" class="fault" role="alert">

@@ -2,6 +2,7 @@
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -19,7 +20,7 @@ const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
 const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
 const bits = computed(() =>
-  proposal.value && proposal.value.bits > 0.005 ? `tells ${proposal.value.bits.toFixed(2)} bit` : '',
+  proposal.value && proposal.value.bits > 0.005 ? `tells ${fixed(proposal.value.bits, 2)} bit` : '',
 );
 
 watch(

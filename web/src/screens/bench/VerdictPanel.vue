@@ -93,7 +93,7 @@ const failure = computed(() => {
         <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
         <template v-if="verdict.shown">What stands below is of earlier figures.</template>
       </p>
-      <div><ActButton @click="judging.again()">Compute again</ActButton></div>
+      <div><ActButton icon="reload" @click="judging.again()">Compute again</ActButton></div>
     </div>
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
       Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>

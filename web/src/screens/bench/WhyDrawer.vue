@@ -10,6 +10,7 @@ import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { withoutText } from '@mellow-probe/core/wording/withoutText';
+import { dayText, significant } from '@mellow-probe/core/units/writing';
 import type { Column } from '../../components/base/factTable.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import PlotFigure from '../../components/LazyPlot.ts';
@@ -36,9 +37,9 @@ const rows = computed(() =>
     ...r,
     moved: (verdict.result?.factors ?? [])
       .filter((f) => f.source !== 'by-hand' && Math.abs((f.ratios[r.fault] ?? 1) - 1) > 0.02)
-      .map((f) => `${f.name} × ${Number((f.ratios[r.fault] ?? 1).toPrecision(2))}`)
+      .map((f) => `${f.name} × ${significant(f.ratios[r.fault] ?? 1, 2)}`)
       .join('; '),
-    together: Number((together.value[r.fault] ?? 1).toPrecision(2)),
+    together: significant(together.value[r.fault] ?? 1, 2),
     byHand: job.weightFactors[r.fault],
     plain: FAULTS.find((f) => f.id === r.fault)!.weight,
   })),
@@ -101,7 +102,7 @@ function weigh(fault: string, text: string): void {
       </p>
       <p v-if="job.experience" data-test="experience">
         It starts from this workshop’s own {{ job.experience.checks }} closed checks, as they stood on
-        {{ job.experience.at.slice(0, 10) }}.
+        {{ dayText(job.experience.at) }}.
         <ActButton @click="delete job.experience">Leave them out</ActButton>
       </p>
       <FactTable label="Every fault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">

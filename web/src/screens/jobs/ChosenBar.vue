@@ -24,12 +24,12 @@ const add = (tag: string): unknown => (typed.value = typed.value.trim() === '' ?
   <NoticeBar kind="told" status>
     {{ chosenText(chosen, hidden) }}
     <template #action>
-      <ActButton :disabled="busy" @click="emit('act', 'export')">Export</ActButton>
-      <ActButton :disabled="busy" @click="tagging = true">Tag…</ActButton>
+      <ActButton icon="export" :disabled="busy" @click="emit('act', 'export')">Export</ActButton>
+      <ActButton icon="tag" :disabled="busy" @click="tagging = true">Tag…</ActButton>
       <ActButton :disabled="busy" @click="emit('act', 'archive')">
         {{ archived ? 'Take out of the archive' : 'Archive' }}
       </ActButton>
-      <ActButton kind="grave" :disabled="busy" @click="emit('act', 'remove')">Delete</ActButton>
+      <ActButton icon="delete" kind="grave" :disabled="busy" @click="emit('act', 'remove')">Delete</ActButton>
       <ActButton kind="quiet" @click="emit('none')">None</ActButton>
     </template>
   </NoticeBar>

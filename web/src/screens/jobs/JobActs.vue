@@ -11,20 +11,20 @@ const emit = defineEmits<{ act: [what: JobAct] }>();
 const entries = computed(() =>
   (
     [
-      ['copy', 'Copy'],
-      ['like', 'New check like this'],
-      ...(props.job.state === 'measuring' ? [] : [['again', 'It came back: new check'] as const]),
-      ['export', 'Export'],
-      ['archive', props.job.archived ? 'Take out of the archive' : 'Archive'],
-      ['remove', 'Delete'],
+      ['copy', 'Copy', 'copy'],
+      ['like', 'New check like this', 'plus'],
+      ...(props.job.state === 'measuring' ? [] : [['again', 'It came back: new check', 'rollback'] as const]),
+      ['export', 'Export', 'export'],
+      ['archive', props.job.archived ? 'Take out of the archive' : 'Archive', 'inbox'],
+      ['remove', 'Delete', 'delete'],
     ] as const
-  ).map(([what, name]) => ({ name, grave: what === 'remove', act: () => emit('act', what) })),
+  ).map(([what, name, icon]) => ({ name, icon, grave: what === 'remove', act: () => emit('act', what) })),
 );
 </script>
 
 <template>
   <span class="acts">
-    <ActButton kind="quiet" :to="`/check/${job.id}/report`">Report</ActButton>
+    <ActButton icon="fileText" kind="quiet" :to="`/check/${job.id}/report`">Report</ActButton>
     <MenuButton label="More ▾" :name="`More for ${nameText(job)}`" :entries="entries" />
   </span>
 </template>

@@ -103,26 +103,26 @@ onKeyStroke('c', () => void start());
   <div class="jobs">
     <TopBar
       :actions="[
-        { name: 'Logbook', to: '/logbook' },
-        { name: 'Training', to: '/train' },
-        { name: 'Live values', to: '/live' },
-        { name: 'Logs', to: '/logs' },
+        { name: 'Logbook', to: '/logbook', icon: 'book' },
+        { name: 'Training', to: '/train', icon: 'read' },
+        { name: 'Live values', to: '/live', icon: 'dashboard' },
+        { name: 'Logs', to: '/logs', icon: 'lineChart' },
       ]"
     />
     <main>
       <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
       <div class="tools">
-        <ActButton kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
+        <ActButton icon="plus" kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
         <ImportFiles @told="importNote = $event" />
-        <ActButton kind="quiet" to="/take">Receive…</ActButton>
-        <ActButton to="/shelf">Shelf: curves, dividers, kit</ActButton>
-        <ActButton kind="quiet" to="/safe">Safe-keeping</ActButton>
+        <ActButton icon="qrcode" kind="quiet" to="/take">Receive…</ActButton>
+        <ActButton icon="database" to="/shelf">Shelf: curves, dividers, kit</ActButton>
+        <ActButton icon="safety" kind="quiet" to="/safe">Safe-keeping</ActButton>
         <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
         <ActButton v-else kind="quiet" href="/">My own checks</ActButton>
       </div>
       <NoticeBar v-if="dueText" status>
         {{ dueText }}
-        <template #action><ActButton to="/logbook/due">What is due</ActButton></template>
+        <template #action><ActButton icon="clockCircle" to="/logbook/due">What is due</ActButton></template>
       </NoticeBar>
       <NoticeBar v-if="newVersion" kind="told" status>
         A newer version lies ready. The page opens anew with it; what was typed stays.
@@ -134,7 +134,7 @@ onKeyStroke('c', () => void start());
       <NoticeBar v-if="backupText" status>
         {{ backupText }}
         <template #action>
-          <ActButton to="/safe">Back up</ActButton>
+          <ActButton icon="save" to="/safe">Back up</ActButton>
           <ActButton kind="quiet" @click="later = true">Later</ActButton>
         </template>
       </NoticeBar>
@@ -146,7 +146,7 @@ onKeyStroke('c', () => void start());
             ? 'Delete or export a check first.'
             : 'What you type lives in this window only: export it.'
         }}
-        <template #action><ActButton @click="jobs.load()">Try again</ActButton></template>
+        <template #action><ActButton icon="reload" @click="jobs.load()">Try again</ActButton></template>
       </NoticeBar>
       <NoticeBar v-if="importNote" status>
         <span class="lines">{{ importNote }}</span>
@@ -155,7 +155,7 @@ onKeyStroke('c', () => void start());
       <NoticeBar v-if="jobs.removed.length > 0" status>
         {{ deletedText(jobs.removed.map((line) => line.title)) }}
         <template #action>
-          <ActButton @click="jobs.undoRemove()">Undo</ActButton>
+          <ActButton icon="undo" @click="jobs.undoRemove()">Undo</ActButton>
           <ActButton kind="quiet" @click="jobs.forget()">Close</ActButton>
         </template>
       </NoticeBar>

@@ -25,7 +25,7 @@ const emit = defineEmits<{ start: [query?: Record<string, string>]; all: [] }>()
     </p>
     <p class="soft">Checks are kept in this browser and nowhere else. Export them to keep a copy.</p>
     <div class="tools">
-      <ActButton kind="main" @click="emit('start')">Start the first check</ActButton>
+      <ActButton icon="plus" kind="main" @click="emit('start')">Start the first check</ActButton>
       <ActButton @click="emit('start', { tour: '' })">Start it with a tour of the bench</ActButton>
       <ActButton v-if="workshop === 'own'" href="/demo/">Look round the demo workshop first</ActButton>
     </div>

@@ -1,6 +1,6 @@
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import dayjs from 'dayjs';
+import { momentText } from '@mellow-probe/core/units/writing';
 
 const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
 
@@ -8,7 +8,7 @@ const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '
 export const nameText = ({ title }: JobLine): string => title || 'untitled check';
 export const decidedText = ({ group }: JobLine): string => (group ? groupName(group) : '—');
 export const stateText = ({ state, unproved }: JobLine): string => `${STATES[state]}${unproved ? ', no proof' : ''}`;
-export const changedText = ({ updatedAt }: JobLine): string => dayjs(updatedAt).format('YYYY-MM-DD HH:mm');
+export const changedText = ({ updatedAt }: JobLine): string => momentText(updatedAt);
 
 /** What can be done with a check from the ledger. */
 export type JobAct = 'copy' | 'like' | 'again' | 'export' | 'archive' | 'remove';

@@ -2,6 +2,7 @@
 import type { MarkKind } from '@mellow-probe/core/logs/log';
 import { clockText, MARK_NAMES } from '@mellow-probe/core/wording/logText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { counted } from '@mellow-probe/core/units/writing';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
@@ -99,8 +100,8 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
       <ActButton v-if="!running" kind="main" :disabled="!live.reading" @click="begin">Record <kbd>R</kbd></ActButton>
       <ActButton v-else kind="main" :disabled="ending" @click="end">End and look at it <kbd>R</kbd></ActButton>
       <span v-if="head" class="told" role="status" data-test="recording">
-        <span class="dot" aria-hidden="true"></span> {{ clockText(head.lengthS) }} ·
-        {{ head.samples.toLocaleString('en') }} values, each kept as it comes
+        <span class="dot" aria-hidden="true"></span> {{ clockText(head.lengthS) }} · {{ counted(head.samples) }} values,
+        each kept as it comes
       </span>
       <span v-else class="soft">{{ live.reading ? 'Nothing is recorded yet.' : 'Connect an instrument first.' }}</span>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { formatQuantity } from '@mellow-probe/core/units/format';
 import { standStillText } from '@mellow-probe/core/wording/liveText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import { usePreferences } from '../../stores/preferences.ts';
 import type { LiveChannel } from '../../stores/live.ts';
@@ -23,7 +24,7 @@ const value = computed(() =>
   !last.value
     ? '—'
     : quantity.value === 'volts'
-      ? `${last.value.value.toFixed(3)} V`
+      ? `${fixed(last.value.value, 3)} V`
       : formatQuantity(last.value.value, quantity.value, preferences.temperatureUnit),
 );
 const still = computed(() => (void props.beat, props.own.still));

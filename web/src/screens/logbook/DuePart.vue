@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Due, duesOf } from '@mellow-probe/core/register/dues';
 import { dueText } from '@mellow-probe/core/wording/logbookText';
+import { dayText } from '@mellow-probe/core/units/writing';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
@@ -37,14 +38,14 @@ async function done(due: Due): Promise<void> {
             <b>{{ d.kind === 'stand-in' ? `Stand-in: ${d.text || 'not named'}` : d.text }}</b>
             <RouterLink :to="`/check/${d.line.id}`">{{ d.line.title || 'Untitled check' }}</RouterLink>
             <span class="soft">{{
-              d.kind === 'stand-in' ? 'A stand-in is no repair: it comes out again.' : d.on
+              d.kind === 'stand-in' ? 'A stand-in is no repair: it comes out again.' : dayText(d.on)
             }}</span>
           </span>
           <ActButton v-if="d.kind === 'follow-up'" :aria-label="`Done: ${d.text}`" @click="done(d)">Done</ActButton>
           <ActButton v-else :to="`/check/${d.line.id}`">Open</ActButton>
         </li>
       </ul>
-      <ActButton @click="exportCalendar">Calendar file (ICS)</ActButton>
+      <ActButton icon="calendar" @click="exportCalendar">Calendar file (ICS)</ActButton>
     </template>
     <template v-else>
       <h2>Nothing is due</h2>

@@ -111,7 +111,7 @@ const exportCsv = (): void =>
           planned with {{ Math.round(minutes.planned) }} min.
         </p>
         <p v-else class="soft">No check knows when its readings were taken.</p>
-        <ActButton @click="exportCsv">Export as CSV</ActButton>
+        <ActButton icon="table" @click="exportCsv">Export as CSV</ActButton>
       </div>
     </section>
   </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import { workshopBase } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -19,7 +20,7 @@ const print = (): void => window.print();
   <div>
     <TopBar class="no-print" back>
       <ActButton kind="quiet" :to="`/logbook/place/${code}`">‹ Place</ActButton>
-      <ActButton kind="main" @click="print">Print</ActButton>
+      <ActButton icon="printer" kind="main" @click="print">Print</ActButton>
     </TopBar>
     <main v-if="place" aria-label="Label">
       <PaperLight
@@ -29,7 +30,7 @@ const print = (): void => window.print();
             <h1>{{ place.machine }}</h1>
             <p>{{ place.circuit }}</p>
             <p class="code">{{ place.code }}</p>
-            <p class="soft">Sensor checks: last {{ place.lines[0].createdAt.slice(0, 10) }}</p>
+            <p class="soft">Sensor checks: last {{ dayText(place.lines[0].createdAt) }}</p>
           </div>
         </div></PaperLight
       >

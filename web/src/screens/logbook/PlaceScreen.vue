@@ -2,6 +2,7 @@
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { duesOf } from '@mellow-probe/core/register/dues';
 import { dueText, lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
+import { dayText } from '@mellow-probe/core/units/writing';
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -52,15 +53,17 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
       <section v-if="jobs.loaded && !place" class="sheet part">
         <h2>No place here has the code {{ code }}</h2>
         <p class="soft">Its checks were deleted, renamed, or are in another browser: their backup brings them here.</p>
-        <ActButton to="/logbook/places">All machines</ActButton>
+        <ActButton icon="unorderedList" to="/logbook/places">All machines</ActButton>
       </section>
       <template v-else-if="place">
         <h1>
           {{ place.machine }} <span class="soft circuit">{{ place.circuit }}</span>
         </h1>
         <div class="acts">
-          <ActButton kind="main" @click="beginLike(place.lines[0].id, 'startLike')">Next check here</ActButton>
-          <ActButton :to="`/logbook/place/${place.code}/label`">Label</ActButton>
+          <ActButton icon="plus" kind="main" @click="beginLike(place.lines[0].id, 'startLike')"
+            >Next check here</ActButton
+          >
+          <ActButton icon="qrcode" :to="`/logbook/place/${place.code}/label`">Label</ActButton>
           <span class="code" data-test="code">{{ place.code }}</span>
           <span class="soft small">The next check takes circuit, curve, loom, prices and kit of the last one.</span>
         </div>
@@ -75,7 +78,7 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
           <h2>Checks here</h2>
           <ol>
             <li v-for="{ line, job } in rows" :key="line.id" data-test="place-check">
-              <span class="day">{{ line.createdAt.slice(0, 10) }}</span>
+              <span class="day">{{ dayText(line.createdAt) }}</span>
               <span class="what">
                 <RouterLink :to="`/check/${line.id}`">{{ line.title || 'Untitled check' }}</RouterLink>
                 <b>{{ lineOutcomeText(line) }}</b>

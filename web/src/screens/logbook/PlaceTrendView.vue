@@ -27,7 +27,7 @@ const figure = computed(
 
 <template>
   <template v-if="trend && figure && trend.points.length > 0">
-    <p data-test="trend">{{ trendText(trend) }}</p>
+    <p data-test="trend">{{ trendText(trend, preferences.temperatureUnit) }}</p>
     <div class="chart" data-test="trend-chart">
       <LazyPlot :figure="figure" label="How far the sensor read off, over the years" />
     </div>

@@ -61,7 +61,7 @@ function find(text: string): void {
         placeholder="Machine, circuit, or the code on a label"
         @leave="code && find(words)"
       />
-      <ActButton @click="scanning = true">Scan a label…</ActButton>
+      <ActButton icon="qrcode" @click="scanning = true">Scan a label…</ActButton>
     </div>
     <NoticeBar v-if="told" status>
       {{ told }}

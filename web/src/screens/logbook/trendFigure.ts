@@ -4,6 +4,7 @@ import { trendPointText } from '@mellow-probe/core/wording/trendText';
 import { shownDifference, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
+import { dayText } from '@mellow-probe/core/units/writing';
 
 /** What counts towards the drift, what a wire or module may have falsified, and what was of a sensor that is gone. */
 const KINDS = [
@@ -93,8 +94,9 @@ export function trendFigure(
       y: own.map((p) => p.deviationK * degree),
       error_y: { type: 'data', array: own.map((p) => 2 * p.sigmaK * degree), color: paint, thickness: 1, width: 3 },
       marker: { symbol, size: 10, color: paint, line: { color: paint, width: 1.5 } },
-      text: own.map((p) => trendPointText(p)),
-      hovertemplate: '%{x|%Y-%m-%d}<br>%{text}<extra></extra>',
+      text: own.map((p) => trendPointText(p, unit)),
+      customdata: own.map((p) => dayText(p.at)),
+      hovertemplate: '%{customdata}<br>%{text}<extra></extra>',
     });
   }
   const layout = chartLayout(`Reads off by, ${word}`, colour, { l: 44, r: 12, t: 28, b: 30 }, { type: 'date' }, {});

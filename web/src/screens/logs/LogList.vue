@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { clockText } from '@mellow-probe/core/wording/logText';
-import dayjs from 'dayjs';
+import { momentText } from '@mellow-probe/core/units/writing';
 import { ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
@@ -17,7 +17,7 @@ const route = useRoute();
 const asked = ref<string | null>(null);
 const FROM = { recorded: '', 'stand-ins': ' · made up', file: ' · from a file' } as const;
 const about = (h: RecordingHead): string =>
-  `${dayjs(h.startedAt).format('D MMM YYYY, HH:mm')} · ${clockText(h.lengthS)}${FROM[h.from]}${h.endedAt === null ? ' · not ended' : ''}`;
+  `${momentText(h.startedAt)} · ${clockText(h.lengthS)}${FROM[h.from]}${h.endedAt === null ? ' · not ended' : ''}`;
 </script>
 
 <template>
@@ -41,10 +41,12 @@ const about = (h: RecordingHead): string =>
           <span class="soft small">{{ about(h) }}</span>
         </RouterLink>
         <div v-if="asked === h.id" class="sure">
-          <ActButton kind="grave" @click="emit('remove', h.id)">Delete for good</ActButton>
+          <ActButton icon="delete" kind="grave" @click="emit('remove', h.id)">Delete for good</ActButton>
           <ActButton kind="quiet" @click="asked = null">Keep it</ActButton>
         </div>
-        <ActButton v-else kind="quiet" :aria-label="`Delete ${h.title}`" @click="asked = h.id">Delete…</ActButton>
+        <ActButton icon="delete" v-else kind="quiet" :aria-label="`Delete ${h.title}`" @click="asked = h.id"
+          >Delete…</ActButton
+        >
       </li>
     </ul>
     <p v-if="kept.length === 0 && !fault" class="soft small">

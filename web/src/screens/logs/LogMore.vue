@@ -38,7 +38,7 @@ async function save(): Promise<void> {
           accept=".csv,.txt,.tsv,.log,text/*"
           @files="beside($event, 'course')"
         />
-        <ActButton @click="save">Save as CSV</ActButton>
+        <ActButton icon="table" @click="save">Save as CSV</ActButton>
       </div>
     </FoldOut>
   </div>

@@ -64,9 +64,11 @@ function toggle(id: string): void {
   </div>
   <div class="tools" role="group" aria-label="The range that is shown">
     <ActButton kind="quiet" aria-label="Earlier" @click="pan(-0.5)">◀</ActButton>
-    <ActButton kind="quiet" @click="zoom(0.4)">Closer</ActButton>
-    <ActButton kind="quiet" @click="zoom(2.5)">Wider</ActButton>
-    <ActButton kind="quiet" :disabled="whole" @click="lab.showRange(0, lengthS)">Whole log</ActButton>
+    <ActButton icon="zoomIn" kind="quiet" @click="zoom(0.4)">Closer</ActButton>
+    <ActButton icon="zoomOut" kind="quiet" @click="zoom(2.5)">Wider</ActButton>
+    <ActButton icon="columnWidth" kind="quiet" :disabled="whole" @click="lab.showRange(0, lengthS)"
+      >Whole log</ActButton
+    >
     <ActButton kind="quiet" aria-label="Later" @click="pan(0.5)">▶</ActButton>
     <span class="soft told" data-test="range"
       >{{ clockText(lab.range.value[0]) }} … {{ clockText(lab.range.value[1]) }}:

@@ -4,6 +4,7 @@ import { applyEvidence } from '@mellow-probe/core/job/logEvidence';
 import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
 import { clockText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { counted } from '@mellow-probe/core/units/writing';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
@@ -137,7 +138,7 @@ async function remove(id: string): Promise<void> {
               <div class="what">
                 <h2 class="log">{{ lab.head.value?.title ?? lab.file.value?.name }}</h2>
                 <span class="soft small"
-                  >{{ lab.shape.value.rows.toLocaleString('en') }} rows · {{ clockText(lab.shape.value.lengthS)
+                  >{{ counted(lab.shape.value.rows) }} rows · {{ clockText(lab.shape.value.lengthS)
                   }}<template v-if="lab.fileRead.value">
                     ·
                     {{ logReadText(lab.fileRead.value) }}</template

@@ -7,6 +7,7 @@ import type { Data, Layout, Shape } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
 import { plainLabel } from '../../components/plainLabel.ts';
 import type { ChannelView, LogShape } from '../../workers/logs.ts';
+import { fixed } from '@mellow-probe/core/units/writing';
 
 /** What a chart of a log is drawn from. */
 export interface LogPicture {
@@ -187,6 +188,6 @@ function axisOfTime([from, to]: readonly [number, number]): Partial<Layout['xaxi
   return {
     range: [from, to],
     tickvals: ticks,
-    ticktext: ticks.map((t) => (step < 1 ? `${t.toFixed(1)} s` : clockText(t))),
+    ticktext: ticks.map((t) => (step < 1 ? `${fixed(t, 1)} s` : clockText(t))),
   };
 }

@@ -10,6 +10,7 @@ import { putWholeLog, readRecording, type RecordingHead } from '../../storage/re
 import { toStorageError, type StorageFault } from '../../storage/storageError.ts';
 import { type LogRoom, logRoom, LogStopped } from '../../workers/logClient.ts';
 import type { Analysed, Beside, ChannelView, FileRead, LogShape } from '../../workers/logs.ts';
+import { fixed } from '@mellow-probe/core/units/writing';
 
 /** A log of more values than this is not kept, the file is: handing it to the store would hold up the page. */
 const MOST_KEPT = 600_000;
@@ -194,7 +195,7 @@ export function useLogRoom(job: () => Job | null) {
     if (result === null) return 'The courses do not fit each other anywhere. Lay it over by its clock instead.';
     if (!result.ok) return `${own.name} cannot be read as a log.`;
     await show(result.shape, mine);
-    return `${own.name} lies ${Math.abs(result.offsetS).toFixed(1)} s ${result.offsetS < 0 ? 'earlier' : 'later'}${result.correlation === null ? '' : `, correlation ${result.correlation.toFixed(2)}`}.`;
+    return `${own.name} lies ${fixed(Math.abs(result.offsetS), 1)} s ${result.offsetS < 0 ? 'earlier' : 'later'}${result.correlation === null ? '' : `, correlation ${fixed(result.correlation, 2)}`}.`;
   }
 
   /** Ends the work under way, in the middle. */

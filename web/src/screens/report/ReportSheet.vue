@@ -5,7 +5,7 @@ import { palette } from '../../components/base/tokens.ts';
 import { type Report, reportOf, type ReportPages } from '@mellow-probe/core/report/reportOf';
 import type { ReportPictures } from '@mellow-probe/core/report/reportSection';
 import { reportHtml } from '@mellow-probe/core/report/reportHtml';
-import dayjs from 'dayjs';
+import { dayText, momentText } from '@mellow-probe/core/units/writing';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
@@ -69,8 +69,8 @@ const report = computed(() =>
     unit: preferences.temperatureUnit,
     two: judged.value?.two ?? null,
     where: judged.value?.advice?.where ?? null,
-    when: (iso) => dayjs(iso).format('D MMM YYYY HH:mm'),
-    day: (iso) => dayjs(iso).format('D MMM YYYY'),
+    when: momentText,
+    day: dayText,
     workshop: own.workshop,
     pages: pages.value,
   }),
@@ -136,8 +136,8 @@ const print = (): void => window.print();
       <ActButton :disabled="waiting || making" @click="makePdf">
         {{ making ? 'Making…' : 'PDF' }}
       </ActButton>
-      <ActButton :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
-      <ActButton kind="main" :disabled="waiting" @click="print">Print</ActButton>
+      <ActButton icon="export" :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
+      <ActButton icon="printer" kind="main" :disabled="waiting" @click="print">Print</ActButton>
     </section>
     <p v-if="fault" class="fault no-print" role="alert">
       The file could not be made: {{ fault }}. Print works without it.
@@ -147,7 +147,7 @@ const print = (): void => window.print();
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
       No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.
-      <ActButton @click="judging.again()">Compute again</ActButton>
+      <ActButton icon="reload" @click="judging.again()">Compute again</ActButton>
     </p>
     <ReportPaper
       ref="sheet"

@@ -105,7 +105,7 @@ async function toFolder(): Promise<void> {
     <p v-if="tooShort" class="odd" role="status">At least {{ SHORTEST }} signs: a short one is guessed.</p>
     <p v-else-if="phrase !== ''" class="soft">Without the passphrase nobody opens it again, you neither.</p>
     <div class="row">
-      <ActButton kind="main" :disabled="share !== null || tooShort || chosen.length === 0" @click="toFile"
+      <ActButton icon="save" kind="main" :disabled="share !== null || tooShort || chosen.length === 0" @click="toFile"
         >Write the backup</ActButton
       >
       <ActButton

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BACKUP_FAULTS, bytesText, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
-import dayjs from 'dayjs';
+import { momentText } from '@mellow-probe/core/units/writing';
 import { computed, ref, shallowRef } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
@@ -145,7 +145,7 @@ const takenText = computed(() => {
     <NoticeBar v-if="fault" kind="bad" status>{{ fault }}</NoticeBar>
     <template v-if="backup">
       <p>
-        Written on <b>{{ dayjs(backup.manifest.createdAt).format('D MMMM YYYY, HH:mm') }}</b>,
+        Written on <b>{{ momentText(backup.manifest.createdAt) }}</b>,
         {{ countText(backup.manifest.entries.length, 'record', 'records') }}.
       </p>
       <NoticeBar v-if="damaged.length > 0" kind="bad"

@@ -57,7 +57,7 @@ const print = (): void => window.print();
     <TopBar class="no-print" back>
       <ActButton kind="quiet" to="/shelf/curves">‹ Shelf</ActButton>
       <PickList v-model="circuitId" class="pick" label="in circuit" hide-label :options="circuits" />
-      <ActButton kind="main" @click="print">Print</ActButton>
+      <ActButton icon="printer" kind="main" @click="print">Print</ActButton>
     </TopBar>
     <PaperLight
       ><main class="light card" aria-label="Pocket card">

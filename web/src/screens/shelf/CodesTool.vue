@@ -72,7 +72,7 @@ async function load([file]: readonly File[]): Promise<void> {
   </p>
   <p v-if="own.removed" class="told">
     Deleted {{ own.removed.code }}.
-    <ActButton @click="own.keep([own.removed])">Undo</ActButton>
+    <ActButton icon="undo" @click="own.keep([own.removed])">Undo</ActButton>
   </p>
   <FactTable
     v-if="own.codes.length > 0"
@@ -83,7 +83,9 @@ async function load([file]: readonly File[]): Promise<void> {
     :row-key="(c) => c.code"
   >
     <template #delete="{ row }">
-      <ActButton kind="grave" :aria-label="`Delete ${row.code}`" @click="own.remove(row.code)">Delete</ActButton>
+      <ActButton icon="delete" kind="grave" :aria-label="`Delete ${row.code}`" @click="own.remove(row.code)"
+        >Delete</ActButton
+      >
     </template>
   </FactTable>
   <p v-else class="soft">No codes yet. Add those of the machines you know, or take them from a file.</p>

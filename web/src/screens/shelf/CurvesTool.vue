@@ -6,6 +6,7 @@ import { betaBetween } from '@mellow-probe/core/catalogue/curves';
 import { curveCsv, curveTable } from '@mellow-probe/core/curves/curveTable';
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, ref, watch } from 'vue';
 import { z } from 'zod';
 import type { Column } from '../../components/base/factTable.ts';
@@ -78,14 +79,14 @@ const figure = computed(() => {
 const facts = computed(() => {
   const { minC, maxC, toleranceLog } = curve.value.model;
   const unit = preferences.temperatureUnit;
-  return `${formatTemperature(minC, unit)} … ${formatTemperature(maxC, unit)} · ± ${(100 * Math.sqrt(3) * toleranceLog).toFixed(1)} % · ${curve.value.source}`;
+  return `${formatTemperature(minC, unit)} … ${formatTemperature(maxC, unit)} · ± ${fixed(100 * Math.sqrt(3) * toleranceLog, 1)} % · ${curve.value.source}`;
 });
 /** Makers tell B for two pairs of temperatures and do not always say which: both stand here, or someone buys the wrong part. */
 const namedBy = computed(() => {
   const { model } = curve.value;
   if (model.slope !== 'ntc') return '';
   const b = (low: number, high: number): string =>
-    low >= model.minC && high <= model.maxC ? `${betaBetween(model, low, high).toFixed(0)} K` : 'outside its range';
+    low >= model.minC && high <= model.maxC ? `${fixed(betaBetween(model, low, high), 0)} K` : 'outside its range';
   return `R25 ${formatOhm(model.resistanceOhm(25))} · B25/85 ${b(25, 85)} · B0/50 ${b(0, 50)}`;
 });
 /** The picture of a curve that was read from one. */
@@ -150,19 +151,21 @@ function exportCurve(): void {
     <img class="picture" :src="picture" :alt="`Picture of the table of ${curve.name}`" />
   </FoldOut>
   <div class="row">
-    <ActButton :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</ActButton>
+    <ActButton icon="idcard" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</ActButton>
     <ActButton @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))">
       CSV
     </ActButton>
-    <ActButton @click="exportCurve">JSON</ActButton>
-    <ActButton v-if="curve.own" kind="quiet" @click="curves.remove(curve.id)">Delete this curve</ActButton>
+    <ActButton icon="export" @click="exportCurve">JSON</ActButton>
+    <ActButton icon="delete" v-if="curve.own" kind="quiet" @click="curves.remove(curve.id)"
+      >Delete this curve</ActButton
+    >
     <UseOnJob
       what="Use on this check"
       :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })"
     />
   </div>
   <p v-if="curves.removed" class="told">
-    Deleted “{{ curves.removed.name }}”. <ActButton @click="curves.undoRemove()">Undo</ActButton>
+    Deleted “{{ curves.removed.name }}”. <ActButton icon="undo" @click="curves.undoRemove()">Undo</ActButton>
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import SlideBar from '../../components/base/SlideBar.vue';
 import type { DeskFaults } from '@mellow-probe/core/divider/divider';
 import { computed } from 'vue';
 import { formatOhm } from '@mellow-probe/core/units/format';
+import { fixed } from '@mellow-probe/core/units/writing';
 
 /** What is set on the desk, by slider: wire, a bad joint, leaks, the meter. */
 const props = defineProps<{ faults: DeskFaults }>();
@@ -19,7 +20,7 @@ const slides = computed(() => {
   const share = { low: 0, high: 1, step: 0.01 };
   return [
     { label: 'Wire, one way', at: wireM, text: `${wireM.value} m = ${formatOhm(wireOhm)}`, low: 0, high: 200, step: 1 },
-    { label: 'Its copper', at: wireMm2, text: `${wireMm2.value.toFixed(2)} mm²`, low: 0.1, high: 2.5, step: 0.05 },
+    { label: 'Its copper', at: wireMm2, text: `${fixed(wireMm2.value, 2)} mm²`, low: 0.1, high: 2.5, step: 0.05 },
     { label: 'Joint in the signal', at: series, text: seriesOhm === 0 ? 'none' : formatOhm(seriesOhm), ...share },
     { label: 'Leak to ground', at: leakGround, text: leak(leakGroundOhm), ...share },
     { label: 'Leak across the plug', at: leakAcross, text: leak(leakAcrossOhm), ...share },

@@ -21,6 +21,7 @@ import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { fixed, significant } from '@mellow-probe/core/units/writing';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -183,13 +184,13 @@ const atFacts = computed(() => {
     { name: 'sensor', value: formatOhm(sound.sensorOhm) },
     { name: 'volts, sound → as set', value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
     { name: 'shown, as set', value: formatTemperature(set.shownC, unit.value, 1) },
-    { name: 'sensitivity', value: `${milliVoltPerK.toFixed(1).replace('-', '−')} mV/K` },
-    { name: '1 Ω of wire', value: `${kelvinPerOhm.toPrecision(2).replace('-', '−')} K` },
+    { name: 'sensitivity', value: `${fixed(milliVoltPerK, 1)} mV/K` },
+    { name: '1 Ω of wire', value: `${significant(kelvinPerOhm, 2)} K` },
     ...(best.value
       ? [
           {
             name: 'best pull-up for the range',
-            value: `${formatOhm(best.value.ohm)} (${best.value.worstMilliVoltPerK.toFixed(1)} mV/K at worst)`,
+            value: `${formatOhm(best.value.ohm)} (${fixed(best.value.worstMilliVoltPerK, 1)} mV/K at worst)`,
           },
         ]
       : []),

@@ -8,6 +8,7 @@ import type { PointsRead } from '@mellow-probe/core/pointTable/readPoints';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/units/format';
 import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import type { Column } from '../../components/base/factTable.ts';
 import LazyPlot from '../../components/LazyPlot.ts';
@@ -49,7 +50,7 @@ const words = computed(() => {
   const tolerance =
     props.fit.toleranceShare === null
       ? ''
-      : ` Tolerance from min and max: ± ${(100 * props.fit.toleranceShare).toFixed(1)} %.`;
+      : ` Tolerance from min and max: ± ${fixed(100 * props.fit.toleranceShare, 1)} %.`;
   return `${FORM_NAMES[form]}: misses ${missText(props.fit)}.${tolerance}${tried === '' ? '' : ` Tried: ${tried}.`}`;
 });
 const figure = computed(() => {
@@ -99,8 +100,8 @@ const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
     text: (r) => formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1),
   },
   { key: 'ohm', title: 'resistance', mono: true, text: (r) => formatOhm(r.row.resistanceOhm) },
-  { key: 'k', title: 'left over', mono: true, text: (r) => `${r.k.toFixed(2).replace('-', '−')} K` },
-  { key: 'sigma', title: 'curve', mono: true, text: (r) => (r.sigma > 0 ? `curve ± ${r.sigma.toFixed(2)} K` : '') },
+  { key: 'k', title: 'left over', mono: true, text: (r) => `${fixed(r.k, 2)} K` },
+  { key: 'sigma', title: 'curve', mono: true, text: (r) => (r.sigma > 0 ? `curve ± ${fixed(r.sigma, 2)} K` : '') },
 ];
 </script>
 

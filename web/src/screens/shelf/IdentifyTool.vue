@@ -8,6 +8,7 @@ import { entrySchema } from '@mellow-probe/core/units/entry';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/kit/instrumentsOf';
 import { ohmsNoise } from '@mellow-probe/core/model/noise';
 import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/units/format';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
 import type { Column } from '../../components/base/factTable.ts';
@@ -59,7 +60,7 @@ const OTHER = 'not-on-the-shelf';
 const estimate = computed(() => result.value?.other.estimate ?? null);
 const estimateName = computed(() =>
   estimate.value
-    ? `NTC ${formatOhm(estimate.value.r25Ohm)} at 25 °C, B ${estimate.value.betaK.toFixed(0)}, from these pairs`
+    ? `NTC ${formatOhm(estimate.value.r25Ohm)} at 25 °C, B ${fixed(estimate.value.betaK, 0)}, from these pairs`
     : '',
 );
 const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
@@ -80,7 +81,7 @@ const COLUMNS: readonly Column<(typeof likely.value)[number]>[] = [
     title: 'misses by',
     mono: true,
     text: (c) =>
-      c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${Math.abs(k).toFixed(1)} K` : 'far')).join(', '),
+      c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${fixed(Math.abs(k), 1)} K` : 'far')).join(', '),
   },
 ];
 /** How far the best of the shelf is off, where it is hardly the one. */
@@ -88,7 +89,7 @@ const misses = computed(() => {
   if (!result.value || result.value.other.probability < 0.5) return '';
   const [best] = result.value.candidates;
   const most = Math.max(...best.missK.map(Math.abs));
-  return `Probably none of the shelf. ${best.name} comes nearest and misses by up to ${most < 999 ? `${most.toFixed(1)} K` : 'far'}.`;
+  return `Probably none of the shelf. ${best.name} comes nearest and misses by up to ${most < 999 ? `${fixed(most, 1)} K` : 'far'}.`;
 });
 const separation = computed(() => {
   const s = result.value?.separateAt;

@@ -10,6 +10,7 @@ import { openCurve, type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
 import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/pointTable/columns';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
 import { entrySchema } from '@mellow-probe/core/units/entry';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
@@ -138,7 +139,7 @@ async function keep(): Promise<void> {
 }
 async function openFile(file: File): Promise<void> {
   if (file.size > 2_000_000) {
-    note.value = `${file.name}: ${(file.size / 1e6).toFixed(0)} MB is too large for a table of points.`;
+    note.value = `${file.name}: ${fixed(file.size / 1e6, 0)} MB is too large for a table of points.`;
     return;
   }
   const text = await file.text();
@@ -237,7 +238,7 @@ function leaveOut(line: number): void {
     />
   </div>
   <div v-if="!isFromPicture" class="row">
-    <ActButton kind="main" :disabled="!curve" @click="keep">Put it on the shelf</ActButton>
+    <ActButton icon="database" kind="main" :disabled="!curve" @click="keep">Put it on the shelf</ActButton>
     <UseOnJob
       what="Use on this check"
       :disabled="!curve"

@@ -13,6 +13,7 @@ import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { newId } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
@@ -62,7 +63,7 @@ const steps = computed(() =>
   ),
 );
 const temperature = (c: number, digits = 1): string => formatTemperature(c, preferences.temperatureUnit, digits);
-const kelvin = (k: number): string => `${k >= 0.05 ? '+' : k <= -0.05 ? '−' : ''}${Math.abs(k).toFixed(1)} K`;
+const kelvin = (k: number): string => `${k >= 0.05 ? '+' : k <= -0.05 ? '−' : ''}${fixed(Math.abs(k), 1)} K`;
 const parts = (s: { parts: number[]; how: string }): string =>
   s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
 const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value) => ({
@@ -75,7 +76,7 @@ const COLUMNS: readonly Column<(typeof list.value)[number]>[] = [
   { key: 'ohm', title: 'together', mono: true, text: (s) => formatOhm(s.ohm) },
   { key: 'shown', title: 'shown', mono: true, text: (s) => temperature(s.shownC) },
   { key: 'error', title: 'off by', mono: true, text: (s) => kelvin(s.errorK) },
-  { key: 'tolerance', title: 'tolerance', mono: true, soft: true, text: (s) => `± ${s.toleranceK.toFixed(1)} K` },
+  { key: 'tolerance', title: 'tolerance', mono: true, soft: true, text: (s) => `± ${fixed(s.toleranceK, 1)} K` },
 ];
 const STEP_COLUMNS: readonly Column<(typeof steps.value)[number]>[] = [
   { key: 'ohm', title: 'resistor', mono: true, text: (s) => formatOhm(s.ohm) },

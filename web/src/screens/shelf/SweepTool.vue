@@ -11,6 +11,7 @@ import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { figure as written } from '@mellow-probe/core/units/entry';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { newId } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
@@ -61,7 +62,7 @@ const lines = computed(() => {
     });
   if (v.fit)
     list.push({
-      text: `Own curve through ${v.against.length} rows; shown values good to about ± ${(2 * v.fit.sigmaK).toFixed(1)} K.`,
+      text: `Own curve through ${v.against.length} rows; shown values good to about ± ${fixed(2 * v.fit.sigmaK, 1)} K.`,
       odd: false,
     });
   const [first] = v.expects.candidates;
@@ -78,10 +79,10 @@ const lines = computed(() => {
     list.push(
       Math.abs(worst.errorK) > 5
         ? {
-            text: `With ${sensor.value.name} it shows up to ${worst.errorK.toFixed(0).replace('-', '−')} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`,
+            text: `With ${sensor.value.name} it shows up to ${fixed(worst.errorK, 0)} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`,
             odd: true,
           }
-        : { text: `${sensor.value.name} suits it: at most ${Math.abs(worst.errorK).toFixed(1)} K apart.`, odd: false },
+        : { text: `${sensor.value.name} suits it: at most ${fixed(Math.abs(worst.errorK), 1)} K apart.`, odd: false },
     );
   return list;
 });

@@ -4,6 +4,7 @@ import { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/job/openJob';
 import { type Collected, takeFrame } from '@mellow-probe/core/sharing/frames';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
+import { dayText } from '@mellow-probe/core/units/writing';
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { unpackText } from '../../browser/packedText.ts';
@@ -71,7 +72,7 @@ async function keep(): Promise<void> {
       <h2>{{ job.title || 'Untitled check' }}</h2>
       <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
       <p class="soft">
-        Begun {{ job.createdAt.slice(0, 10) }}, {{ countText(job.readings.length, 'reading', 'readings') }}.
+        Begun {{ dayText(job.createdAt) }}, {{ countText(job.readings.length, 'reading', 'readings') }}.
         {{ job.photos.length > 0 ? 'Its photos stayed on the other device.' : '' }}
       </p>
       <p v-if="known" class="soft">A check of the same origin is here: this one is kept beside it.</p>
@@ -85,7 +86,7 @@ async function keep(): Promise<void> {
         On the other device: open the check, then Share. Scan the pictures there, or open its link here. A file is taken
         with Import on the list of checks.
       </p>
-      <ActButton kind="main" @click="scanning = true">Scan…</ActButton>
+      <ActButton icon="qrcode" kind="main" @click="scanning = true">Scan…</ActButton>
     </section>
     <ScanSheet
       v-if="scanning"

@@ -12,7 +12,9 @@ import {
   MISTAKE_TEXT,
   moveText,
   SLIP_TEXT,
+  truthText,
 } from '@mellow-probe/core/wording/trainingText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
@@ -69,14 +71,14 @@ const remarks = computed(() => {
   const s = score.value;
   const list: string[] = [];
   if (s.knownAt !== null) list.push(`It could have been known after step ${s.knownAt + 1}.`);
-  if (s.tests > 0) list.push(`${s.wonPerMinute.toFixed(2)} bits won for a minute of measuring.`);
+  if (s.tests > 0) list.push(`${fixed(s.wonPerMinute, 2)} bits won for a minute of measuring.`);
   if (s.unneeded.length > 0)
     list.push(`Put right in vain: ${s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')}.`);
   if (s.careless > 0) list.push(`Cautions passed over: ${s.careless}.`);
   if (s.mistakes > 0) list.push(`Readings with the set-up wrong: ${s.mistakes}.`);
   if (s.logScore !== null)
     list.push(
-      `What you said of the odds: ${s.logScore.toFixed(2)} (0 is perfect; six alike groups make 1.79, and who is sure and wrong pays most).`,
+      `What you said of the odds: ${fixed(s.logScore, 2)} (0 is perfect; six alike groups make ${fixed(1.79, 2)}, and who is sure and wrong pays most).`,
     );
   if (s.over.minutes || s.over.money) list.push('It was more than the customer allowed.');
   for (const slip of told.value!.result.did) list.push(`${SLIP_TEXT[slip]}.`);
@@ -102,19 +104,19 @@ const judgement = (step: DebriefStep): string => {
   const { test, best, lost, won } = step;
   if (won === null) return '';
   const parts: string[] = [];
-  if (test) parts.push(`Worth ${test.bits.toFixed(2)} bits in ${formatMinutes(test.minutes)}.`);
+  if (test) parts.push(`Worth ${fixed(test.bits, 2)} bits in ${formatMinutes(test.minutes)}.`);
   else parts.push('Taken before: it tells little more.');
   if (!best) parts.push('Enough was known: the ideal would have acted here.');
   else if (lost < 0.02) parts.push('The ideal would have done the same, or as good.');
   else
     parts.push(
-      `The ideal: ${measurementById(best.measurement).name}, ${best.bits.toFixed(2)} bits in ${formatMinutes(best.minutes)}.`,
+      `The ideal: ${measurementById(best.measurement).name}, ${fixed(best.bits, 2)} bits in ${formatMinutes(best.minutes)}.`,
     );
   parts.push(
     won > 0.02
-      ? `It won ${won.toFixed(2)} bits.`
+      ? `It won ${fixed(won, 2)} bits.`
       : won < -0.02
-        ? `It misled by ${(-won).toFixed(2)} bits.`
+        ? `It misled by ${fixed(-won, 2)} bits.`
         : 'It changed nothing.',
   );
   return parts.join(' ');
@@ -137,7 +139,7 @@ async function nextCase(): Promise<void> {
       <template v-else>
         <section class="sheet part truth" aria-label="The truth" data-test="truth">
           <div>
-            <h2>{{ told.truth }}</h2>
+            <h2>{{ truthText(told.truth) }}</h2>
             <p>{{ ending }} {{ told.tellable ? '' : 'With the tools given the ideal came to no safe verdict.' }}</p>
             <p v-if="school">{{ school }}</p>
             <ul class="remarks" data-test="remarks">

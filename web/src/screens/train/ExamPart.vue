@@ -12,6 +12,7 @@ import {
   readExam,
   readExamCsv,
 } from '@mellow-probe/core/training/exam';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
 import ActButton from '../../components/base/ActButton.vue';
@@ -92,7 +93,7 @@ const CLASS: readonly Column<ClassLine>[] = [
   },
   { key: 'unneeded', title: 'in vain', mono: true, text: (l) => l.unneeded },
   { key: 'cautions', title: 'cautions missed', mono: true, text: (l) => l.cautionsMissed },
-  { key: 'log', title: 'log score', mono: true, text: (l) => (l.logScore === null ? '–' : l.logScore.toFixed(2)) },
+  { key: 'log', title: 'log score', mono: true, text: (l) => (l.logScore === null ? '–' : fixed(l.logScore, 2)) },
 ];
 </script>
 
@@ -133,8 +134,8 @@ const CLASS: readonly Column<ClassLine>[] = [
     <FactTable label="Result" :columns="ROWS" :rows="rows" :row-key="(r) => r.number" />
     <p class="sign">Signed: <span class="rule"></span> Date: <span class="rule"></span></p>
     <div class="acts no-print">
-      <ActButton @click="print">Print the page</ActButton>
-      <ActButton @click="csv">CSV for the instructor</ActButton>
+      <ActButton icon="printer" @click="print">Print the page</ActButton>
+      <ActButton icon="table" @click="csv">CSV for the instructor</ActButton>
     </div>
   </section>
   <section class="sheet part no-print" aria-label="A class">

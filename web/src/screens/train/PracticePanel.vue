@@ -56,13 +56,15 @@ const careless = computed(() => {
     <NoticeBar v-if="careless" kind="odd">{{ careless }}</NoticeBar>
     <section class="sheet part" aria-label="Do">
       <div class="acts">
-        <ActButton :disabled="state.looked" @click="done({ kind: 'look' })"
+        <ActButton icon="eye" :disabled="state.looked" @click="done({ kind: 'look' })"
           >Look at it · {{ MINUTES.look }} min</ActButton
         >
-        <ActButton :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })"
+        <ActButton icon="partition" :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })"
           >Diagram · {{ MINUTES.diagram }} min</ActButton
         >
-        <ActButton :disabled="state.warm" @click="done({ kind: 'warm' })">Warm it · {{ MINUTES.warm }} min</ActButton>
+        <ActButton icon="fire" :disabled="state.warm" @click="done({ kind: 'warm' })"
+          >Warm it · {{ MINUTES.warm }} min</ActButton
+        >
         <template v-if="handed.twoPlugs">
           <ActButton v-for="at in ['A', 'B'] as const" :key="at" @click="done({ kind: 'which-plug', at })"
             >Pull {{ at }}, watch · {{ MINUTES['which-plug'] }} min</ActButton

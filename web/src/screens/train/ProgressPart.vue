@@ -9,6 +9,7 @@ import {
 import { openPlays, savePlays } from '@mellow-probe/core/training/playsFile';
 import { themeById } from '@mellow-probe/core/training/themes';
 import { SLIP_TEXT } from '@mellow-probe/core/wording/trainingText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
@@ -66,7 +67,7 @@ const exportPlays = (): void =>
   <section v-if="ended.length === 0" class="sheet part" aria-label="Progress">
     <h2>Nothing played yet</h2>
     <p class="soft">Begin with the course, or take the next case.</p>
-    <ActButton kind="main" to="/train/course">Course</ActButton>
+    <ActButton icon="read" kind="main" to="/train/course">Course</ActButton>
   </section>
   <template v-else>
     <section class="sheet beside" aria-label="How it goes">
@@ -86,7 +87,7 @@ const exportPlays = (): void =>
         <template v-if="bands.length > 0">
           <ReliabilityChart :bands="bands" />
           <p v-if="log !== null" class="soft">
-            Logarithmic score {{ log.toFixed(2) }}: 0 is perfect, 1.79 is not knowing.
+            Logarithmic score {{ fixed(log, 2) }}: 0 is perfect, {{ fixed(1.79, 2) }} is not knowing.
           </p>
         </template>
         <p v-else class="soft">
@@ -104,7 +105,7 @@ const exportPlays = (): void =>
     </section>
   </template>
   <div class="out">
-    <ActButton v-if="training.plays.length > 0" @click="exportPlays">Export all cases</ActButton>
+    <ActButton icon="export" v-if="training.plays.length > 0" @click="exportPlays">Export all cases</ActButton>
     <FilePick label="Bring cases…" about="Cases from a file" accept=".json,application/json" @files="bring" />
     <span v-if="told" role="status" class="soft">{{ told }}</span>
   </div>

@@ -3,7 +3,7 @@ import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
 import { lacksText } from '@mellow-probe/core/wording/progressText';
-import dayjs from 'dayjs';
+import { momentText } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import { nowIso } from '../../../browser/newId.ts';
 import { useUnsent } from '../../../session/unsent.ts';
@@ -27,10 +27,10 @@ function close(how: 'proved' | 'unproved'): void {
     <h3>Close the job</h3>
     <template v-if="closed">
       <p :class="['told', { odd: closed.how !== 'proved' }]">
-        Closed {{ dayjs(closed.at).format('DD MMM YYYY HH:mm') }}, {{ closed.how }}. {{ closed.reason }}
+        Closed {{ momentText(closed.at) }}, {{ closed.how }}. {{ closed.reason }}
         <ActButton kind="quiet" @click="job.closed = null">Open it again</ActButton>
       </p>
-      <ActButton kind="main" :to="`/check/${job.id}/report`">Report</ActButton>
+      <ActButton icon="fileText" kind="main" :to="`/check/${job.id}/report`">Report</ActButton>
     </template>
     <template v-else-if="state.proved">
       <p class="told">Proved: every value read again is healthy, every step passed or not possible here.</p>

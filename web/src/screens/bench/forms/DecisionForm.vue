@@ -62,7 +62,7 @@ function decide(): void {
       <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }}
       {{ formatProbability(decision.toolProbability) }}).
       {{ decision.reason }}
-      <ActButton kind="quiet" @click="job.decision = null">Undo</ActButton>
+      <ActButton icon="undo" kind="quiet" @click="job.decision = null">Undo</ActButton>
     </div>
     <div>
       <h3>You decide</h3>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { HINTS, type HintId } from '@mellow-probe/core/loom/hints';
+import { significant } from '@mellow-probe/core/units/writing';
 import CheckBox from '../../../components/base/CheckBox.vue';
 
 /** What is known of a place or a run of the loom, each with by how much it makes it likelier. */
@@ -19,7 +20,7 @@ function toggle(id: HintId, on: boolean): void {
       :key="h.id"
       :model-value="hints.includes(h.id)"
       @update:model-value="toggle(h.id, $event)"
-      >{{ h.name }} <span class="soft">× {{ Number(h.series.toFixed(2)) }}</span></CheckBox
+      >{{ h.name }} <span class="soft">× {{ significant(h.series, 3) }}</span></CheckBox
     >
   </div>
 </template>

@@ -4,13 +4,13 @@ import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
-import dayjs from 'dayjs';
 import { computed, ref } from 'vue';
 import { useReadings } from '../../../session/readings.ts';
 import { useUnsent } from '../../../session/unsent.ts';
 import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../stores/preferences.ts';
 import { issueText } from '@mellow-probe/core/wording/issueText';
+import { momentText } from '@mellow-probe/core/units/writing';
 import { useReadingView } from '../../../session/readingView.ts';
 import type { Column } from '../../../components/base/factTable.ts';
 import FormSheet from './FormSheet.vue';
@@ -32,7 +32,7 @@ const rows = computed(() =>
       conditions: readingConditionsText(r, preferences.temperatureUnit, job.loom),
       view: viewOf(r.measurement, r),
       issue: issue ? issueText(issue, m.quantity, preferences.temperatureUnit) : '',
-      when: r.takenAt ? dayjs(r.takenAt).format('DD MMM HH:mm') : '',
+      when: r.takenAt ? momentText(r.takenAt) : '',
     };
   }),
 );

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText, momentText } from '@mellow-probe/core/units/writing';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -53,7 +54,7 @@ function removeStandIn(): void {
       placeholder="seal, contact cleaner, loom routed away, bled …"
     />
     <CheckBox :model-value="repair.doneAt !== null" @update:model-value="repair.doneAt = $event ? nowIso() : null"
-      >Repaired<span v-if="repair.doneAt" class="soft"> · {{ dayjs(repair.doneAt).format('DD MMM YYYY HH:mm') }}</span>
+      >Repaired<span v-if="repair.doneAt" class="soft"> · {{ momentText(repair.doneAt) }}</span>
     </CheckBox>
     <div>
       <h3>Temporary stand-in</h3>
@@ -70,11 +71,9 @@ function removeStandIn(): void {
           placeholder="what stands in"
           :maxlength="400"
         />
-        <span v-if="repair.standIn.removedAt" class="told"
-          >Out since {{ dayjs(repair.standIn.removedAt).format('DD MMM YYYY') }}</span
-        >
+        <span v-if="repair.standIn.removedAt" class="told">Out since {{ dayText(repair.standIn.removedAt) }}</span>
         <template v-else
-          ><span class="told odd">◆ Fitted since {{ dayjs(repair.standIn.fittedAt).format('DD MMM YYYY') }}</span
+          ><span class="told odd">◆ Fitted since {{ dayText(repair.standIn.fittedAt) }}</span
           ><ActButton @click="removeStandIn">It is out</ActButton></template
         >
       </div>

@@ -6,6 +6,7 @@ import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/
 import { entrySchema } from '@mellow-probe/core/units/entry';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
+import { fixed } from '@mellow-probe/core/units/writing';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
 import type { Column } from '../../../components/base/factTable.ts';
@@ -103,7 +104,7 @@ const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
       title: 'the picture tells it to',
       mono: true,
       soft: true,
-      text: (p) => `± ${(100 * Math.expm1(p.halfLog)).toFixed(1)} %`,
+      text: (p) => `± ${fixed(100 * Math.expm1(p.halfLog), 1)} %`,
     },
   ];
 });

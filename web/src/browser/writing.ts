@@ -1,0 +1,50 @@
+import { writeBy, type Writing } from '@mellow-probe/core/units/writing';
+import dayjs from 'dayjs';
+import { reactive } from 'vue';
+
+/** How the reader wants figures: as this device writes them, or with this mark. */
+export const DECIMAL_CHOICES = ['device', '.', ','] as const;
+export type DecimalChoice = (typeof DECIMAL_CHOICES)[number];
+/** How the reader wants days: as this device writes them, or year first. */
+export const DAY_CHOICES = ['device', 'iso'] as const;
+export type DayChoice = (typeof DAY_CHOICES)[number];
+
+/** The decimal mark of this device's language. */
+export function deviceDecimal(languages?: string): '.' | ',' {
+  const part = new Intl.NumberFormat(languages).formatToParts(0.5).find(({ type }) => type === 'decimal');
+  return part?.value === ',' || part?.value === '٫' ? ',' : '.';
+}
+
+const YEAR_FIRST = 'YYYY-MM-DD';
+const TOKENS: Partial<Record<Intl.DateTimeFormatPartTypes, string>> = { year: 'YYYY', month: 'MM', day: 'DD' };
+
+/** Order and marks of a day in this device's language, as a pattern: `DD.MM.YYYY`. Figures are Latin ones whatever the language. */
+export function deviceDayPattern(languages?: string): string {
+  return new Intl.DateTimeFormat(languages, {
+    ...{ year: 'numeric', month: '2-digit', day: '2-digit', calendar: 'gregory', numberingSystem: 'latn' },
+    timeZone: 'UTC',
+  })
+    .formatToParts(new Date(0))
+    .map(({ type, value }) => (type === 'literal' ? value : (TOKENS[type] ?? '')))
+    .join('')
+    .replace(/[\u200E\u200F]/g, '')
+    .trim();
+}
+
+/** The pattern days are written by now, and the mark of figures. Whatever shows a text by them is drawn anew when they change. */
+export const reader = reactive({ decimal: deviceDecimal(), dayPattern: deviceDayPattern() });
+
+const writing: Writing = {
+  get decimal() {
+    return reader.decimal;
+  },
+  day: (iso) => dayjs(iso).format(reader.dayPattern),
+  moment: (iso) => dayjs(iso).format(`${reader.dayPattern} HH:mm`),
+};
+
+/** From here on figures and days are written as was chosen. */
+export function writeAsChosen(decimal: DecimalChoice, days: DayChoice): void {
+  reader.decimal = decimal === 'device' ? deviceDecimal() : decimal;
+  reader.dayPattern = days === 'device' ? deviceDayPattern() : YEAR_FIRST;
+  writeBy(writing);
+}
