@@ -1,3 +1,5 @@
+import { dayText } from '../units/writing.ts';
+
 /** How many, of what: `1 check`, `3 checks`. */
 export function countText(count: number, one: string, many: string): string {
   return `${count} ${count === 1 ? one : many}`;
@@ -5,7 +7,7 @@ export function countText(count: number, one: string, many: string): string {
 
 /** The follow-ups that are not done, in a line. */
 export function followUpsText({ open, next }: { open: number; next: string | null }): string {
-  return `${countText(open, 'follow-up', 'follow-ups')}${next ? `, next ${next}` : ''}`;
+  return `${countText(open, 'follow-up', 'follow-ups')}${next ? `, next ${dayText(next)}` : ''}`;
 }
 
 /** What was deleted and can still be brought back. `titles`: of the checks. */

@@ -73,8 +73,9 @@ export const SHAPE = {
 /**
  * Widths at which the layout folds, in px. A style sheet cannot read them, so a test holds every `@media` to this list.
  * phone: one thing at a time; cards: no tables; portrait: the shelf's columns become one; desk: the bench's three stand side by side.
+ * signs: the bar has room for signs beside its words.
  */
-export const FOLDS = { phone: 620, cards: 700, portrait: 900, desk: 1080 } as const;
+export const FOLDS = { phone: 620, cards: 700, portrait: 900, desk: 1080, signs: 1439 } as const;
 
 /** The style sheet that defines `var(--…)` for both themes; goes into the page's head before anything else. */
 export function cssVariables(): string {

@@ -3,6 +3,7 @@ import { placeCode, placeKey } from '@mellow-probe/core/register/placeKey';
 import { earlierAt } from '@mellow-probe/core/register/register';
 import { lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
 import { dayText } from '@mellow-probe/core/units/writing';
+import { earlierText } from '@mellow-probe/core/wording/noticeText';
 import { computed, onMounted } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -25,12 +26,7 @@ const MOST = 2;
 
 <template>
   <section v-if="earlier.length > 0" class="earlier" aria-label="Earlier checks here" data-test="earlier">
-    <span class="head"
-      >{{ earlier.length }} earlier {{ earlier.length === 1 ? 'check' : 'checks' }} here<template
-        v-if="job.recurrenceOf"
-        >, and it came back</template
-      >:</span
-    >
+    <span class="head">{{ earlierText(earlier.length, Boolean(job.recurrenceOf)) }}</span>
     <RouterLink v-for="l in earlier.slice(0, MOST)" :key="l.id" :to="`/check/${l.id}`">
       <span class="mono">{{ dayText(l.createdAt) }}</span> {{ lineOutcomeText(l) }}
     </RouterLink>

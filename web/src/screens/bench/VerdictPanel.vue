@@ -2,13 +2,14 @@
 import FoldOut from '../../components/base/FoldOut.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
-import { formatInterval, formatOhm, formatProbability } from '@mellow-probe/core/units/format';
+import { formatProbability } from '@mellow-probe/core/units/format';
 import { proofStateOf } from '@mellow-probe/core/proof/proofPlan';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { whereAskedText } from '@mellow-probe/core/wording/placeText';
+import { pullUpLearnedText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
@@ -140,7 +141,7 @@ const failure = computed(() => {
         />
       </div>
       <p v-if="learned" class="learned">
-        Pull-up learned: about {{ formatOhm(learned.middle) }} ({{ formatInterval(learned, 'ohms', 'C') }})
+        {{ pullUpLearnedText(learned) }}
       </p>
       <p v-if="curves" class="learned" data-test="curves">{{ curves }}</p>
       <EvidenceTable

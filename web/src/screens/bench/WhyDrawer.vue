@@ -10,7 +10,8 @@ import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { withoutText } from '@mellow-probe/core/wording/withoutText';
-import { dayText, significant } from '@mellow-probe/core/units/writing';
+import { significant } from '@mellow-probe/core/units/writing';
+import { ownRatesText } from '@mellow-probe/core/wording/noticeText';
 import type { Column } from '../../components/base/factTable.ts';
 import { computed, ref, shallowRef, watch } from 'vue';
 import PlotFigure from '../../components/LazyPlot.ts';
@@ -101,8 +102,7 @@ function weigh(fault: string, text: string): void {
         corrosion, a code and several codes may speak of one drip.
       </p>
       <p v-if="job.experience" data-test="experience">
-        It starts from this workshop’s own {{ job.experience.checks }} closed checks, as they stood on
-        {{ dayText(job.experience.at) }}.
+        {{ ownRatesText(job.experience) }}
         <ActButton @click="delete job.experience">Leave them out</ActButton>
       </p>
       <FactTable label="Every fault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@mellow-probe/core/wording/ledgerText';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -33,7 +34,7 @@ watch(
       </div>
       <div class="soft">{{ job.circuit }}</div>
       <div class="foot soft mono">
-        <span>{{ job.readings }} readings</span><span>{{ changedText(job) }}</span>
+        <span>{{ countText(job.readings, 'reading', 'readings') }}</span><span>{{ changedText(job) }}</span>
       </div>
       <div class="foot">
         <CheckBox

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { MACHINE_CASES } from '@mellow-probe/core/simulation/machine/machineCase';
 import { lineFaultText } from '@mellow-probe/core/wording/liveText';
+import { lineFaultsText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
@@ -69,8 +70,7 @@ function want(id: InstrumentId, on: boolean): void {
           <ActButton kind="quiet" :aria-label="`Close ${l.name}`" @click="live.disconnect(l.id)">Close</ActButton>
         </div>
         <p v-if="l.lastFault" class="odd" data-test="line-fault">
-          {{ l.faults }} {{ l.faults === 1 ? 'fault' : 'faults' }}; last:
-          {{ lineFaultText(l.lastFault.fault, l.lastFault.text) }}. No figure was taken from it.
+          {{ lineFaultsText(l.faults, lineFaultText(l.lastFault.fault, l.lastFault.text)) }}
         </p>
       </li>
     </ul>

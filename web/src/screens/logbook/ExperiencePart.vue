@@ -4,6 +4,7 @@ import { experienceCsv } from '@mellow-probe/core/experience/experienceCsv';
 import { STRENGTHS } from '@mellow-probe/core/experience/strengths';
 import { FAULT_GROUPS, FIELDS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
+import { provedChecksText, measuringMinutesText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -76,7 +77,7 @@ const exportCsv = (): void =>
   </section>
   <template v-else>
     <section class="sheet stacked" aria-label="Base rates">
-      <h2>{{ record.closed }} {{ record.closed === 1 ? 'check' : 'checks' }} closed with proof</h2>
+      <h2>{{ provedChecksText(record.closed) }}</h2>
       <CheckBox v-model="preferences.experience" data-test="use-experience"
         >New checks start from this workshop’s own rates</CheckBox
       >
@@ -106,9 +107,7 @@ const exportCsv = (): void =>
       <div>
         <h2>Minutes at measuring</h2>
         <p v-if="minutes.checks > 0" data-test="minutes">
-          {{ Math.round(minutes.spent) }} min spent in {{ minutes.checks }}
-          {{ minutes.checks === 1 ? 'check' : 'checks' }}, pauses over half an hour left out; the tests taken were
-          planned with {{ Math.round(minutes.planned) }} min.
+          {{ measuringMinutesText(minutes) }}
         </p>
         <p v-else class="soft">No check knows when its readings were taken.</p>
         <ActButton icon="table" @click="exportCsv">Export as CSV</ActButton>

@@ -3,6 +3,7 @@ import { typedPlaceCode } from '@mellow-probe/core/register/placeKey';
 import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/register/register';
 import { failingParts, sharedFaults } from '@mellow-probe/core/register/repeats';
 import { failingPartText, placeLastText, sharedFaultText } from '@mellow-probe/core/wording/logbookText';
+import { namelessText } from '@mellow-probe/core/wording/noticeText';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
@@ -91,8 +92,7 @@ function find(text: string): void {
         >Show all {{ shown.length }} machines</ActButton
       >
       <p v-if="nameless > 0" class="soft small">
-        {{ nameless }} {{ nameless === 1 ? 'check names' : 'checks name' }} no machine and
-        {{ nameless === 1 ? 'is' : 'are' }} not in here.
+        {{ namelessText(nameless) }}
       </p>
     </section>
   </template>

@@ -6,6 +6,7 @@ import { type Report, reportOf, type ReportPages } from '@mellow-probe/core/repo
 import type { ReportPictures } from '@mellow-probe/core/report/reportSection';
 import { reportHtml } from '@mellow-probe/core/report/reportHtml';
 import { dayText, momentText } from '@mellow-probe/core/units/writing';
+import { unreadablePhotosText } from '@mellow-probe/core/wording/noticeText';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
@@ -143,7 +144,7 @@ const print = (): void => window.print();
       The file could not be made: {{ fault }}. Print works without it.
     </p>
     <p v-if="unreadable > 0" class="fault no-print" role="status" data-test="unreadable">
-      {{ unreadable }} {{ unreadable === 1 ? 'photo is' : 'photos are' }} no picture and left out.
+      {{ unreadablePhotosText(unreadable) }}
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
       No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.

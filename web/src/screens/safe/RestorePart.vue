@@ -2,6 +2,7 @@
 import { BACKUP_FAULTS, bytesText, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
 import { momentText } from '@mellow-probe/core/units/writing';
+import { damagedRecordsText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref, shallowRef } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
@@ -148,16 +149,7 @@ const takenText = computed(() => {
         Written on <b>{{ momentText(backup.manifest.createdAt) }}</b>,
         {{ countText(backup.manifest.entries.length, 'record', 'records') }}.
       </p>
-      <NoticeBar v-if="damaged.length > 0" kind="bad"
-        >{{ countText(damaged.length, 'record is', 'records are') }} not as the manifest says and
-        {{ damaged.length === 1 ? 'is' : 'are' }} left out:
-        {{
-          damaged
-            .slice(0, 3)
-            .map((d) => d.path)
-            .join(', ')
-        }}{{ damaged.length > 3 ? ' …' : '' }}</NoticeBar
-      >
+      <NoticeBar v-if="damaged.length > 0" kind="bad">{{ damagedRecordsText(damaged.map((d) => d.path)) }}</NoticeBar>
       <div class="wide">
         <FactTable label="What it would change" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
           <template #kind="{ row }">

@@ -22,6 +22,7 @@ import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { fixed, significant } from '@mellow-probe/core/units/writing';
+import { pullUpOfPairText } from '@mellow-probe/core/wording/noticeText';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../stores/preferences.ts';
@@ -218,10 +219,7 @@ function apply(job: Job): void {
     <EntryField class="short" label="and volts" quantity="volts" v-model="draft.pairV" />
   </div>
   <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
-    <template v-if="learned.ok"
-      >That pair says a pull-up of about {{ formatOhm(learned.value) }} ± {{ formatOhm(2 * learned.sigma) }}. Empty the
-      field to use it.</template
-    >
+    <template v-if="learned.ok">{{ pullUpOfPairText(learned.value, learned.sigma) }}</template>
     <template v-else>Those volts are not between 0 and the reference: no pull-up follows.</template>
   </p>
   <div class="two desk">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { caseCostsText, caseCodeText } from '@mellow-probe/core/wording/noticeText';
 import { computed } from 'vue';
 import { usePractice } from '../../session/practice.ts';
 
@@ -24,11 +25,10 @@ const over = computed(() => ({
     </div>
     <p class="complaint">{{ handed.job.machine }}. {{ handed.job.complaint.text }}</p>
     <p v-for="c in handed.job.complaint.codes" :key="c.id" class="soft code">
-      Code {{ c.code }}, {{ c.state === 'past' ? 'from the past' : c.state }}{{ c.own ? `: ${c.own.what}` : '' }}
+      {{ caseCodeText(c) }}
     </p>
     <p class="soft code">
-      A sensor costs {{ handed.costs.part }} and {{ Math.round(handed.costs.fitMinutes) }} min, a module
-      {{ handed.costs.module }}; coming back in vain {{ handed.costs.back }}.
+      {{ caseCostsText(handed.costs) }}
     </p>
   </section>
 </template>

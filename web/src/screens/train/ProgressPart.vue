@@ -10,6 +10,7 @@ import { openPlays, savePlays } from '@mellow-probe/core/training/playsFile';
 import { themeById } from '@mellow-probe/core/training/themes';
 import { SLIP_TEXT } from '@mellow-probe/core/wording/trainingText';
 import { fixed } from '@mellow-probe/core/units/writing';
+import { rightAtOnceText, beatenText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
@@ -72,9 +73,9 @@ const exportPlays = (): void =>
   <template v-else>
     <section class="sheet beside" aria-label="How it goes">
       <div>
-        <h2>{{ right }} of {{ ended.length }} right at once</h2>
+        <h2>{{ rightAtOnceText(right, ended.length) }}</h2>
         <p>
-          In {{ beaten }} of them at no more than the ideal’s cost. The next ones are of difficulty {{ level }} of 3.
+          {{ beatenText(beaten, level) }}
         </p>
         <h3>What goes wrong most</h3>
         <ul data-test="weak">

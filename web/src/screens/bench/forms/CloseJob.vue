@@ -3,7 +3,7 @@ import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
 import { lacksText } from '@mellow-probe/core/wording/progressText';
-import { momentText } from '@mellow-probe/core/units/writing';
+import { closedText } from '@mellow-probe/core/wording/noticeText';
 import { computed } from 'vue';
 import { nowIso } from '../../../browser/newId.ts';
 import { useUnsent } from '../../../session/unsent.ts';
@@ -27,7 +27,7 @@ function close(how: 'proved' | 'unproved'): void {
     <h3>Close the job</h3>
     <template v-if="closed">
       <p :class="['told', { odd: closed.how !== 'proved' }]">
-        Closed {{ momentText(closed.at) }}, {{ closed.how }}. {{ closed.reason }}
+        {{ closedText(closed) }}
         <ActButton kind="quiet" @click="job.closed = null">Open it again</ActButton>
       </p>
       <ActButton icon="fileText" kind="main" :to="`/check/${job.id}/report`">Report</ActButton>

@@ -6,6 +6,7 @@ import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabula
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { suspectDetail } from '@mellow-probe/core/wording/verdictText';
+import { decidedText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import { nowIso } from '../../../browser/newId.ts';
 import { useUnsent } from '../../../session/unsent.ts';
@@ -59,9 +60,7 @@ function decide(): void {
       </ul>
     </div>
     <div v-if="decision" class="told" data-test="decision">
-      <b>Decided: {{ groupName(decision.group) }}</b> (the tool then: {{ groupName(decision.toolGroup).toLowerCase() }}
-      {{ formatProbability(decision.toolProbability) }}).
-      {{ decision.reason }}
+      <b>{{ decidedText(decision).decided }}</b> {{ decidedText(decision).then }}
       <ActButton icon="undo" kind="quiet" @click="job.decision = null">Undo</ActButton>
     </div>
     <div>

@@ -7,6 +7,7 @@ import { pictureTable } from '@mellow-probe/core/picture/pictureTable';
 import type { Box, GrayPicture } from '@mellow-probe/core/picture/grayPicture';
 import { type Corners, goRound, wholePicture } from '@mellow-probe/core/picture/straighten';
 import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
+import { unsureFiguresText } from '@mellow-probe/core/wording/noticeText';
 import * as Comlink from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
@@ -181,11 +182,7 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
         data-test="picture-figures"
       >
         <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
-          <template v-if="unsure > 0"
-            >{{ unsure }} {{ unsure === 1 ? 'figure' : 'figures' }} to look at: mend it, or tap ✓ where it stands as in
-            the picture.</template
-          >
-          <template v-else>{{ draft.rows.length }} rows, each figure beside its place in the picture.</template>
+          {{ unsureFiguresText(unsure, draft.rows.length) }}
         </p>
         <div class="scroll" tabindex="0" role="region" aria-label="Rows of the table">
           <FactTable label="Rows of the table" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
