@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { axeFinds, serious } from './axe.ts';
 import { field, files, kept, pick, startCheck, verdict } from './bench.ts';
 
 test('from four figures to a verdict, kept, exported, deleted, imported', async ({ page }) => {
@@ -170,9 +170,7 @@ test('any test can be added, under its conditions; keys lead to the proposed one
 
 test('nothing serious for axe, in light and dark, on both screens', async ({ page }) => {
   const scan = async (where: string): Promise<void> => {
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    expect(serious.map((v) => `${where}: ${v.id} ${v.nodes[0].html}`)).toEqual([]);
+    expect(serious(await axeFinds(page)), where).toEqual([]);
   };
   await page.goto('/');
   await scan('empty list');

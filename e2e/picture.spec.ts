@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { type Browser, expect, type Page, test } from '@playwright/test';
+import { axeFinds } from './axe.ts';
 import { choose, files } from './bench.ts';
 import { curveModel } from '../core/src/curves/curve.ts';
 import { dragCorners, type TablePicture, tablePicture } from './tablePictures.ts';
@@ -83,8 +83,7 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   const confirm = figures(page).getByRole('button', { name: /stands as in the picture/ });
   while ((await confirm.count()) > 0) await confirm.first().click();
   await expect(use).toBeEnabled();
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map((v) => v.id)).toEqual([]);
+  expect(await axeFinds(page)).toEqual([]);
   await use.click();
   await expect(page.getByLabel(/Temperature and ohms/)).toHaveValue(/°C\tkΩ\n-30\t44\.407/);
   await expect(page.getByRole('img', { name: 'The picture the figures were read from' })).toBeVisible();

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { axeFinds, serious } from './axe.ts';
 import { SHELF_TOOLS, choose, chosen, files, kept, startCheck } from './bench.ts';
 
 const told = (page: Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
@@ -233,9 +233,7 @@ test('nothing serious for axe on any tool', async ({ page }) => {
     await page.goto(`/shelf/${tool}`);
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    expect(serious.map((v) => `${tool}: ${v.id} ${v.nodes[0].target.join(' ')}`)).toEqual([]);
+    expect(serious(await axeFinds(page)), tool).toEqual([]);
   }
 });
 
@@ -263,7 +261,7 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
   await expect(told(page, 'Deleted E13.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-test="own-codes"] tbody tr')).toHaveCount(2);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await axeFinds(page)).toEqual([]);
 
   await startCheck(page);
   await page.locator('[data-station="complaint"]').click();

@@ -8,7 +8,8 @@ import { THEME_IDS } from '../core/src/training/themes.ts';
 import { trainingCase, type TrainingCase } from '../core/src/training/trainingCase.ts';
 import { FIELDS } from '../core/src/units/vocabulary.ts';
 import { groupName } from '../core/src/wording/groupName.ts';
-import { trueStateOf, truthText } from '../core/src/wording/trainingText.ts';
+import { trueStateOf } from '../core/src/training/trueState.ts';
+import { truthText } from '../core/src/wording/trainingText.ts';
 import { STATIONS } from '../core/src/workOrder/stations.ts';
 import { choose, files } from './bench.ts';
 

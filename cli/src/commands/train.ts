@@ -2,15 +2,10 @@ import { caseNumberOf, DIFFICULTIES, type Difficulty, readCaseNumber } from '@me
 import { playBy, type Played, POLICIES, policyName, wasRight } from '@mellow-probe/core/training/policies';
 import { debrief } from '@mellow-probe/core/training/score';
 import { THEME_IDS, type ThemeId } from '@mellow-probe/core/training/themes';
+import { trueStateOf } from '@mellow-probe/core/training/trueState';
 import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
 import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
-import {
-  caseNumberFaultText,
-  cameOfText,
-  moveText,
-  trueStateOf,
-  truthText,
-} from '@mellow-probe/core/wording/trainingText';
+import { caseNumberFaultText, cameOfText, moveText, truthText } from '@mellow-probe/core/wording/trainingText';
 import { type Command, parse, toJson, UsageError, wholeNumber } from '../command.ts';
 
 export const trainCommand: Command = {

@@ -33,3 +33,11 @@ export function drawIndex(weights: readonly number[], uniform: Uniform): number 
   const found = weights.findIndex((w) => (rest -= w) < 0);
   return found < 0 ? weights.length - 1 : found;
 }
+
+/**
+ * One of a list, each by its weight; weights of any scale, their sum above 0.
+ *
+ * @example drawBy(['a', 'b'], (x) => (x === 'a' ? 0 : 1), () => 0.5) // 'b'
+ */
+export const drawBy = <T>(list: readonly T[], weight: (of: T) => number, uniform: Uniform): T =>
+  list[drawIndex(list.map(weight), uniform)];

@@ -5,7 +5,7 @@ import type { CircuitState, SensorCircuit } from '../circuit/sensorCircuit.ts';
 import type { Fault } from '../faults/fault.ts';
 import type { FaultGroup } from '../units/vocabulary.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawBy, drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
 import type { PlannedTest } from '../model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../model/predictor.ts';
@@ -116,16 +116,13 @@ export function taker(
 
 /** Draws a fault by its weight. */
 export function drawFault(problem: Problem, uniform: Uniform): Fault {
-  const faults = weightedFaults(problem);
-  const weights = faults.map(({ weight }) => weight);
-  return faults[drawIndex(weights, uniform)].fault;
+  return drawBy(weightedFaults(problem), (f) => f.weight, uniform).fault;
 }
 
 /** Draws a way to be wrong by its weight. */
 export function drawHypothesis(problem: Problem, uniform: Uniform): Hypothesis {
   const hypotheses = hypothesesOf(drawFault(problem, uniform), settingOf(problem), problem);
-  const shares = hypotheses.map((h) => Math.exp(h.logShare));
-  return hypotheses[drawIndex(shares, uniform)];
+  return drawBy(hypotheses, (h) => Math.exp(h.logShare), uniform);
 }
 
 /** A case with the first `count` of these tests taken, as a problem to rank. */

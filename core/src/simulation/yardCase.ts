@@ -14,7 +14,7 @@ import { settingOfCircuit } from '../model/hypotheses.ts';
 import { pooled, type PriorFactor } from '../model/priorFactor.ts';
 import type { Problem, ReadingInput, Thermometer } from '../model/problem.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { drawIndex, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
+import { drawBy, happens, pick, seededUniform, type Uniform } from '../numeric/random.ts';
 import { drawFault } from './simulateCase.ts';
 
 /** In which way a yard is wider than the model of §1 to §4; one row each of fault model §6, or all together. */
@@ -170,9 +170,7 @@ function realState(
 }
 
 function drawBranch(fault: Fault, circuit: SensorCircuit, uniform: Uniform): ReturnType<Fault['branches']>[number] {
-  const branches = fault.branches(settingOfCircuit(circuit));
-  const shares = branches.map((b) => b.share);
-  return branches[drawIndex(shares, uniform)];
+  return drawBy(fault.branches(settingOfCircuit(circuit)), (b) => b.share, uniform);
 }
 
 /** The temperature as it is told: by a thermometer, or as a range of six to sixteen degrees around the truth. */

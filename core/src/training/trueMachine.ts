@@ -8,7 +8,7 @@ import { plainTests } from '../model/healthyRanges.ts';
 import type { Problem } from '../model/problem.ts';
 import { SolvedCircuit } from '../circuit/solvedCircuit.ts';
 import { normalQuantile } from '../numeric/normal.ts';
-import { drawIndex, happens, type Uniform } from '../numeric/random.ts';
+import { drawBy, happens, type Uniform } from '../numeric/random.ts';
 import { shifts } from '../simulation/shifts.ts';
 import type { FaultGroup, MachineState } from '../units/vocabulary.ts';
 
@@ -83,21 +83,8 @@ export function drawFaults(machine: TrueMachine, wanted: Wanted, uniform: Unifor
     ({ fault }) => fault !== healthy && (wanted.faults === null || wanted.faults.includes(fault.id)),
   );
   const one = (): TrueFault => {
-    const { fault } =
-      weighted[
-        drawIndex(
-          weighted.map((w) => w.weight),
-          uniform,
-        )
-      ];
-    const ways = hypothesesOf(fault, settingOf(problem), problem);
-    const { branch } =
-      ways[
-        drawIndex(
-          ways.map((h) => Math.exp(h.logShare)),
-          uniform,
-        )
-      ];
+    const { fault } = drawBy(weighted, (w) => w.weight, uniform);
+    const { branch } = drawBy(hypothesesOf(fault, settingOf(problem), problem), (h) => Math.exp(h.logShare), uniform);
     return { fault, branch, position: wanted.from + (1 - wanted.from) * uniform(), onlyIn: wanted.onlyIn };
   };
   if (wanted.count === 0) return [];

@@ -12,6 +12,9 @@ export function shownTemperature(celsius: number, unit: TemperatureUnit): number
 /** A difference of temperatures, K, in the unit shown. */
 export const shownDifference = (kelvin: number, unit: TemperatureUnit): number => (unit === 'F' ? 1.8 : 1) * kelvin;
 
+/** What such a difference is told in. */
+export const differenceUnit = (unit: TemperatureUnit): string => (unit === 'F' ? '°F' : 'K');
+
 /** Minutes of work as they are told: whole ones, and never none. */
 export const formatMinutes = (minutes: number): string => `${Math.max(1, Math.round(minutes))} min`;
 

@@ -6,7 +6,7 @@ import type { TimeKind } from '../logs/logColumns.ts';
 import type { LogRead } from '../logs/logRows.ts';
 import type { LogFault } from '../logs/parseLog.ts';
 import { measurementById } from '../measurements/list.ts';
-import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
+import { differenceUnit, formatQuantity, shownDifference, type TemperatureUnit } from '../units/format.ts';
 import { counted, fixed } from '../units/writing.ts';
 
 export const MARK_NAMES: Record<MarkKind, string> = {
@@ -53,7 +53,8 @@ export function clockText(s: number): string {
 
 /** A difference of temperature: "2.5 K", in °F its own degrees. */
 export const kelvinText = (k: number, unit: TemperatureUnit): string =>
-  unit === 'F' ? `${fixed((k * 9) / 5, 1)} °F` : `${fixed(k, 1)} K`;
+  `${fixed(shownDifference(k, unit), 1)} ${differenceUnit(unit)}`;
+
 /** What evidence puts on the check, in words. */
 export function evidenceText(e: LogEvidence, unit: TemperatureUnit): string {
   switch (e.kind) {

@@ -1,12 +1,10 @@
 import { measurementById } from '../measurements/list.ts';
 import type { CaseNumberFault } from '../training/caseNumber.ts';
-import type { Cavity, PlugName, TrainingCase } from '../training/trainingCase.ts';
-import type { MachineState } from '../units/vocabulary.ts';
-import type { SizeEstimate } from '../verdict/assessment.ts';
+import type { Cavity, TrainingCase } from '../training/trainingCase.ts';
+import type { TrueState } from '../training/trueState.ts';
 import type { Expected, Happened } from '../training/play.ts';
 import type { Mistake } from '../training/setUp.ts';
 import type { SlipId } from '../training/slips.ts';
-import { circuitIn } from '../training/trueMachine.ts';
 import { FINDINGS } from '../catalogue/findings.ts';
 import { groupName } from './groupName.ts';
 import { trueSizeText } from './sizeText.ts';
@@ -116,22 +114,6 @@ export const seenText = (ids: readonly string[]): string =>
   FINDINGS.filter((f) => ids.includes(f.id))
     .map((f) => f.name)
     .join('; ');
-
-/** What was wrong with a machine, without words: they are written where they are read. */
-export interface TrueState {
-  faults: { name: string; size: { value: number; unit: SizeEstimate['unit'] } | null; onlyIn: MachineState | null }[];
-  /** The plug of the sensor, where there are two. */
-  plug: PlugName | null;
-}
-
-/** What was wrong with the machine of a case. */
-export const trueStateOf = ({ machine, plug, other }: TrainingCase): TrueState => ({
-  faults: machine.faults.map(({ fault, branch, position, onlyIn }) => {
-    const value = branch.apply(circuitIn({ ...machine, faults: [] }, 'steady'), position);
-    return { name: fault.name, size: branch.sized && fault.unit ? { value, unit: fault.unit } : null, onlyIn };
-  }),
-  plug: other ? plug : null,
-});
 
 /** What was wrong, in a sentence. */
 export function truthText({ faults, plug }: TrueState): string {

@@ -32,7 +32,7 @@ export function deviceDayPattern(languages?: string): string {
 }
 
 /** The pattern days are written by now, and the mark of figures. Whatever shows a text by them is drawn anew when they change. */
-export const reader = reactive({ decimal: deviceDecimal(), dayPattern: deviceDayPattern() });
+export const reader = reactive<{ decimal: '.' | ','; dayPattern: string }>({ decimal: '.', dayPattern: YEAR_FIRST });
 
 const writing: Writing = {
   get decimal() {

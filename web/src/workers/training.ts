@@ -15,7 +15,8 @@ import {
 import { type Cavity, guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
 import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import { cavitiesText, type TrueState, trueStateOf } from '@mellow-probe/core/wording/trainingText';
+import { type TrueState, trueStateOf } from '@mellow-probe/core/training/trueState';
+import { cavitiesText } from '@mellow-probe/core/wording/trainingText';
 
 /** A case as it is handed over: nothing of what is hidden. */
 export interface Handed {

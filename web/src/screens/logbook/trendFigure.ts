@@ -1,7 +1,7 @@
 import { driftAt, SURE_SIGMAS } from '@mellow-probe/core/trend/drift';
 import { ownPoints, type PlaceTrend, type TrendPoint, yearsOf } from '@mellow-probe/core/trend/placeTrend';
 import { trendPointText } from '@mellow-probe/core/wording/trendText';
-import { shownDifference, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import { differenceUnit, shownDifference, type TemperatureUnit } from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
 import { dayText } from '@mellow-probe/core/units/writing';
@@ -31,7 +31,7 @@ export function trendFigure(
 ): { data: Data[]; layout: Partial<Layout> } {
   const colour = chartColours(dark);
   const degree = shownDifference(1, unit);
-  const word = unit === 'F' ? '°F' : 'K';
+  const word = differenceUnit(unit);
   const { points, changes, drift, toleranceK, outOn } = trend;
   const days = points.map((p) => p.at).sort();
   const [first, last] = [days[0], outOn && outOn > days[days.length - 1] ? outOn : days[days.length - 1]];

@@ -1,19 +1,8 @@
 <script setup lang="ts">
-import { measurementById } from '@mellow-probe/core/measurements/list';
 import { policyName } from '@mellow-probe/core/training/policies';
-import type { DebriefStep } from '@mellow-probe/core/training/score';
-import { formatMinutes, formatProbability } from '@mellow-probe/core/units/format';
+import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
-import {
-  cameOfText,
-  CARELESS_TEXT,
-  EXPECTED_TEXT,
-  MISTAKE_TEXT,
-  moveText,
-  SLIP_TEXT,
-  truthText,
-} from '@mellow-probe/core/wording/trainingText';
+import { cameOfText, moveText, SLIP_TEXT, truthText } from '@mellow-probe/core/wording/trainingText';
 import { fixed } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -22,12 +11,12 @@ import FactTable from '../../components/base/FactTable.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
-import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { usePractice } from '../../session/practice.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { useTraining } from '../../stores/training.ts';
+import DebriefSteps from './DebriefSteps.vue';
 import RefusedBar from './RefusedBar.vue';
 import { useBegin } from './useBegin.ts';
 
@@ -92,35 +81,6 @@ const school = computed(() => {
     ? `You worked “${name}”. Its rule of thumb (${rule.name}) is right in ${rule.right} of ${rule.of} cases like this one.`
     : `You worked “${name}”.`;
 });
-const top = (list: DebriefStep['before']) => list.filter((g, i) => i < 3 && g.probability > 0.01);
-const isGuilty = (group: string): boolean => told.value!.guilty.some((g) => g === group);
-const outcomes = (step: DebriefStep): string =>
-  step.test
-    ? outcomeLines(step.test, preferences.temperatureUnit)
-        .map((o) => `${o.range} (${o.chance.replace(' ', '\u00a0')}): ${o.leaves}`)
-        .join('; ')
-    : '';
-const judgement = (step: DebriefStep): string => {
-  const { test, best, lost, won } = step;
-  if (won === null) return '';
-  const parts: string[] = [];
-  if (test) parts.push(`Worth ${fixed(test.bits, 2)} bits in ${formatMinutes(test.minutes)}.`);
-  else parts.push('Taken before: it tells little more.');
-  if (!best) parts.push('Enough was known: the ideal would have acted here.');
-  else if (lost < 0.02) parts.push('The ideal would have done the same, or as good.');
-  else
-    parts.push(
-      `The ideal: ${measurementById(best.measurement).name}, ${fixed(best.bits, 2)} bits in ${formatMinutes(best.minutes)}.`,
-    );
-  parts.push(
-    won > 0.02
-      ? `It won ${fixed(won, 2)} bits.`
-      : won < -0.02
-        ? `It misled by ${fixed(-won, 2)} bits.`
-        : 'It changed nothing.',
-  );
-  return parts.join(' ');
-};
 async function nextCase(): Promise<void> {
   await training.load();
   await begin(training.next, record.value.mode);
@@ -164,36 +124,7 @@ async function nextCase(): Promise<void> {
         </section>
         <section class="sheet part" aria-label="Step by step">
           <h2>Step by step</h2>
-          <ol class="steps">
-            <li v-for="(s, i) in told.steps" :key="i" :class="{ known: score.knownAt === i }" data-test="step">
-              <div class="what">
-                <b>{{ moveText(s.event) }}</b>
-                <span v-if="s.event.shown" class="mono shown">{{ s.event.shown.text || '– – –' }}</span>
-                <span v-if="s.event.minutes > 0" class="soft spent">{{ Math.round(s.event.minutes) }} min</span>
-                <p v-if="cameOfText(s.event)">{{ cameOfText(s.event) }}</p>
-                <p v-for="m in s.event.shown?.mistakes ?? []" :key="m" class="odd">{{ MISTAKE_TEXT[m] }}</p>
-                <p v-if="s.event.careless" class="odd">{{ CARELESS_TEXT[s.event.careless] }}</p>
-                <p v-if="s.event.move.kind === 'measure' && s.event.move.expects" class="soft">
-                  You expected: {{ EXPECTED_TEXT[s.event.move.expects] }}.
-                </p>
-                <p v-if="outcomes(s)" class="soft">Could show: {{ outcomes(s) }}.</p>
-                <p>{{ judgement(s) }}</p>
-                <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">
-                  “{{ s.event.move.reason }}”
-                </p>
-                <p v-if="score.knownAt === i" class="moment">From here on it could have been known.</p>
-              </div>
-              <div v-if="s.won !== null || s.event.move.kind === 'look'" class="odds">
-                <ProbabilityBar
-                  v-for="g in top(s.after)"
-                  :key="g.group"
-                  :label="groupName(g.group)"
-                  :probability="g.probability"
-                  :leading="isGuilty(g.group)"
-                />
-              </div>
-            </li>
-          </ol>
+          <DebriefSteps :told="told" />
         </section>
         <section class="sheet part" aria-label="The ideal order">
           <h2>What the ideal did</h2>
@@ -254,47 +185,17 @@ p {
   gap: 6px;
   margin-top: 8px;
 }
-.steps {
-  margin: 0;
-  padding-left: 26px;
-}
-.steps li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 300px;
-  gap: 18px;
-  padding: 9px 0;
-  border-top: 1px solid var(--line);
-  --label: 118px;
-}
-.steps .what {
-  display: list-item;
-}
-.steps .known {
-  border-left: 3px solid var(--moss);
-  padding-left: 10px;
-  margin-left: -13px;
-}
-.shown {
-  margin: 0 0 0 8px;
-}
 .spent {
   margin-left: 8px;
 }
 .where {
   max-width: 800px;
 }
-.odd {
-  color: var(--amber-ink);
-}
-.moment {
-  font-weight: 600;
-}
 .ideal li {
   padding: 2px 0;
 }
 @media (max-width: 900px) {
-  .truth,
-  .steps li {
+  .truth {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;
   }

@@ -1,7 +1,12 @@
 import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
 import { curveTable } from '@mellow-probe/core/curves/curveTable';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
-import { shownDifference, shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import {
+  differenceUnit,
+  shownDifference,
+  shownTemperature,
+  type TemperatureUnit,
+} from '@mellow-probe/core/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from '../../../components/chartLook.ts';
 
@@ -89,7 +94,7 @@ export function comparisonFigures(
     ohms: { data: ohms, layout: chartLayout(`Ω over °${unit}`, colour, margin, {}, { type: 'log', dtick: 1 }) },
     off: {
       data: off,
-      layout: chartLayout(`Reads off by, ${unit === 'F' ? '°F' : 'K'}, over °${unit}`, colour, margin, {}, {}),
+      layout: chartLayout(`Reads off by, ${differenceUnit(unit)}, over °${unit}`, colour, margin, {}, {}),
     },
   };
 }
