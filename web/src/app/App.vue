@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { appWords as say } from '@mellow-probe/core/wording/screens/app';
 import ActButton from '../components/base/ActButton.vue';
 import { ConfigProvider } from 'ant-design-vue';
 import { useStill, useTouch } from '../browser/useMedia.ts';
@@ -29,15 +30,14 @@ onErrorCaptured((error) => {
 <template>
   <ConfigProvider :theme="antTheme">
     <div v-if="failure" class="failure" role="alert">
-      <span>Something went wrong: {{ failure }} What you typed is kept.</span>
-      <ActButton @click="failure = ''">Close</ActButton>
+      <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>
+      <ActButton @click="failure = ''">{{ say.close }}</ActButton>
     </div>
     <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
       <span>
-        That part of the page could not be fetched: the server does not answer, or it has a newer version. What you
-        typed is kept.
+        {{ say.thatPartOfThePageCould }}
       </span>
-      <ActButton @click="reload">Load the page again</ActButton>
+      <ActButton @click="reload">{{ say.loadThePageAgain }}</ActButton>
     </div>
     <RouterView />
   </ConfigProvider>

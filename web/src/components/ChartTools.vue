@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chartToolsWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Data } from 'plotly.js-dist-min';
 import { computed, ref } from 'vue';
 import AskSheet from './base/AskSheet.vue';
@@ -13,20 +14,20 @@ const emit = defineEmits<{ save: [format: 'png' | 'svg'] }>();
 const open = ref(false);
 const rows = computed(() => (open.value ? chartRows(props.data) : []));
 const COLUMNS: readonly Column<ChartRow>[] = [
-  { key: 'line', title: 'Line', text: (r) => r.line },
-  { key: 'x', title: 'Across', mono: true, text: (r) => r.x },
-  { key: 'y', title: 'Up', mono: true, text: (r) => r.y },
+  { key: 'line', title: say.line, text: (r) => r.line },
+  { key: 'x', title: say.across, mono: true, text: (r) => r.x },
+  { key: 'y', title: say.up, mono: true, text: (r) => r.y },
 ];
 const entries = [
-  { name: 'Figures of the chart', act: () => void (open.value = true) },
-  { name: 'Picture as PNG', act: () => emit('save', 'png') },
-  { name: 'Picture as SVG', act: () => emit('save', 'svg') },
+  { name: say.figuresOfTheChart, act: () => void (open.value = true) },
+  { name: say.pictureAsPng, act: () => emit('save', 'png') },
+  { name: say.pictureAsSvg, act: () => emit('save', 'svg') },
 ];
 </script>
 
 <template>
   <span class="tools">
-    <MenuButton label="⋯" :name="`More of the chart: ${label}`" :entries="entries" />
+    <MenuButton label="⋯" :name="say.moreOfTheChart(label)" :entries="entries" />
     <AskSheet v-model:open="open" :title="label" :width="560">
       <FactTable :label="label" :columns="COLUMNS" :rows="rows" :row-key="(_, i) => i" :page="50" />
     </AskSheet>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { entryFieldWords as say } from '@mellow-probe/core/wording/screens/components';
 import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import { isUnknown } from '@mellow-probe/core/job/readFigure';
@@ -47,7 +48,7 @@ const readAs = computed(() => toldText(entry.value, props.quantity, preferences.
     :quantity="quantity"
     :issue="issue ?? unread"
     :placeholder="placeholder"
-    :hint="readAs === '' ? hint : `taken as ${readAs}`"
+    :hint="readAs === '' ? hint : say.takenAs(readAs)"
     :meant="meant"
     :about="about"
     :text="entry.text"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figureFieldWords as say } from '@mellow-probe/core/wording/screens/components';
 import ActButton from './base/ActButton.vue';
 import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
@@ -120,18 +121,19 @@ function goOn(event: KeyboardEvent): void {
       <span v-if="message" class="message" role="alert">{{ message }}</span>
       <template v-else>
         <span v-if="healthy" class="range"
-          ><span class="word">healthy </span><span class="mono">{{ healthy }}</span></span
+          ><span class="word">{{ `${say.healthy} ` }}</span
+          ><span class="mono">{{ healthy }}</span></span
         >
         <span v-else-if="hint">{{ hint }}</span>
         <span v-if="predicted" class="second"
-          >suspect <span class="mono">{{ predicted }}</span></span
+          >{{ say.suspect }} <span class="mono">{{ predicted }}</span></span
         >
       </template>
       <div v-if="choices.length > 0 || meant" class="choices">
         <ActButton kind="bare" v-for="choice in choices" :key="choice.text" @click="emit('choose', choice.text)">
           {{ choice.text }}
         </ActButton>
-        <ActButton kind="bare" v-if="meant && !wrong" @click="emit('choose', meant)">Meant {{ meant }}?</ActButton>
+        <ActButton kind="bare" v-if="meant && !wrong" @click="emit('choose', meant)">{{ say.meant(meant) }}</ActButton>
       </div>
     </div>
   </div>

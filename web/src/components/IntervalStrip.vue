@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { intervalStripWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Interval } from '@mellow-probe/core/numeric/interval';
 import type { Quantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
@@ -29,7 +30,7 @@ const place = computed(() => {
     class="strip"
     :class="{ off: place.off }"
     role="img"
-    :aria-label="`predicted ${words}, ${place.off ? 'does not fit' : 'fits'}`"
+    :aria-label="place.off ? say.predictedDoesNotFit(words) : say.predictedFits(words)"
     :title="words"
   >
     <span class="span" :style="{ left: `${place.left}%`, width: `${place.width}%` }"></span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobGateWords as say } from '@mellow-probe/core/wording/screens/components';
 import ActButton from './base/ActButton.vue';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
@@ -27,20 +28,20 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
     <slot name="bar" />
     <main>
       <template v-if="state?.kind === 'missing'">
-        <h1>This check is not here</h1>
-        <p>It was deleted, or it lives in another browser.</p>
+        <h1>{{ say.thisCheckIsNotHere }}</h1>
+        <p>{{ say.itWasDeletedOrItLives }}</p>
       </template>
       <template v-else-if="state?.kind === 'unreadable'">
-        <h1>This check cannot be opened</h1>
-        <p>{{ openFaultText(state.fault) }} It is kept as it is.</p>
+        <h1>{{ say.thisCheckCannotBeOpened }}</h1>
+        <p>{{ say.itIsKeptAsItIs(openFaultText(state.fault)) }}</p>
       </template>
       <div v-else-if="state?.kind === 'blocked'" role="alert">
-        <h1>This check cannot be read now</h1>
+        <h1>{{ say.thisCheckCannotBeReadNow }}</h1>
         <p>{{ storageFaultText(state.fault) }}</p>
-        <ActButton icon="reload" @click="bench.open(id)">Try again</ActButton>
+        <ActButton icon="reload" @click="bench.open(id)">{{ say.tryAgain }}</ActButton>
       </div>
-      <p v-else class="soft">Opening…</p>
-      <ActButton to="/">All checks</ActButton>
+      <p v-else class="soft">{{ say.opening }}</p>
+      <ActButton to="/">{{ say.allChecks }}</ActButton>
     </main>
   </div>
 </template>

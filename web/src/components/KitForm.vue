@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { kitFormWords as say } from '@mellow-probe/core/wording/screens/components';
 import PickList from './base/PickList.vue';
 import CheckBox from './base/CheckBox.vue';
 import TextField from './base/TextField.vue';
@@ -18,19 +19,19 @@ import EntryField from './EntryField.vue';
 /** A kit as a form: tools at hand, meter by ranges, thermometer, resistors, how hard the places are to reach. */
 const kit = defineModel<Kit>({ required: true });
 const NAMES = {
-  meter: 'Meter',
-  thermometer: 'Thermometer',
-  'live-data': 'Scan tool or display',
-  resistors: 'Resistors or decade box',
-  jumper: 'Jumper or test lamp',
-  'module-access': 'Module within reach',
-  bath: 'Pot of water',
-  'second-sensor': 'A second sensor',
+  meter: say.meter,
+  thermometer: say.thermometer,
+  'live-data': say.scanToolOrDisplay,
+  resistors: say.resistorsOrDecadeBox,
+  jumper: say.jumperOrTestLamp,
+  'module-access': say.moduleWithinReach,
+  bath: say.potOfWater,
+  'second-sensor': say.aSecondSensor,
 } as const;
 const PLACES = [
-  ['plug', 'Sensor plug'],
-  ['module', 'Module'],
-  ['sensor', 'Taking the sensor off'],
+  ['plug', say.sensorPlug],
+  ['module', say.module],
+  ['sensor', say.takingTheSensorOff],
 ] as const;
 /** Figures that cannot be, at their fields. */
 const issues = computed(() => new Map(kitIssues(kit.value).map(({ path, issue }) => [path, issue])));
@@ -46,79 +47,79 @@ const single = computed<
   { path: string; label: string; quantity: FieldQuantity; hint: string; get: () => Entry; set: (e: Entry) => void }[]
 >(() => [
   {
-    label: 'Input on volts',
+    label: say.inputOnVolts,
     quantity: 'ohms',
-    hint: 'common: 10 MΩ',
+    hint: say.common10M,
     path: 'meter.inputOhm',
     get: () => kit.value.meter.inputOhm,
     set: (e) => (kit.value.meter.inputOhm = e),
   },
   {
-    label: 'OL above',
+    label: say.olAbove,
     quantity: 'ohms',
-    hint: 'common: 20 MΩ',
+    hint: say.common20M,
     path: 'meter.overloadOhm',
     get: () => kit.value.meter.overloadOhm,
     set: (e) => (kit.value.meter.overloadOhm = e),
   },
   {
-    label: 'Leads (not zeroed)',
+    label: say.leadsNotZeroed,
     quantity: 'ohms',
-    hint: 'common: 0, zeroed',
+    hint: say.common0Zeroed,
     path: 'meter.leadOhm',
     get: () => kit.value.meter.leadOhm,
     set: (e) => (kit.value.meter.leadOhm = e),
   },
   {
-    label: 'Thermometer, ± K',
+    label: say.thermometerK,
     quantity: 'number',
-    hint: `now 1σ ${fixed(thermometerSigmaK(kit.value), 2)} K`,
+    hint: say.now1K(fixed(thermometerSigmaK(kit.value), 2)),
     path: 'thermometerK',
     get: () => kit.value.thermometerK,
     set: (e) => (kit.value.thermometerK = e),
   },
   {
-    label: 'Displayed value, ± K',
+    label: say.displayedValueK,
     quantity: 'number',
-    hint: `now 1σ ${fixed(instruments.value.displayedK, 2)} K`,
+    hint: say.now1K(fixed(instruments.value.displayedK, 2)),
     path: 'displayedK',
     get: () => kit.value.displayedK,
     set: (e) => (kit.value.displayedK = e),
   },
   {
-    label: 'Resistors, ± %',
+    label: say.resistors,
     quantity: 'number',
-    hint: 'common: 1 %',
+    hint: say.common1,
     path: 'resistors.tolerancePercent',
     get: () => kit.value.resistors.tolerancePercent,
     set: (e) => (kit.value.resistors.tolerancePercent = e),
   },
 ]);
 const RANGES = [
-  ['volts', 'Volts', 'V'],
-  ['ohms', 'Ohms', 'Ω'],
+  ['volts', say.volts, 'V'],
+  ['ohms', say.ohms, 'Ω'],
 ] as const;
 const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
-  thermocouple: 'thermocouple, taped on',
-  glass: 'glass',
-  'infra-red': 'infra-red on a dull surface',
-  'infra-red-shiny': 'infra-red on shiny metal',
-  display: 'another display of the machine',
-  hand: 'the hand',
-  other: 'another',
+  thermocouple: say.thermocoupleTapedOn,
+  glass: say.glass,
+  'infra-red': say.infraRedOnADullSurface,
+  'infra-red-shiny': say.infraRedOnShinyMetal,
+  display: say.anotherDisplayOfTheMachine,
+  hand: say.theHand,
+  other: say.another,
 };
 const thermometers = (Object.keys(THERMOMETER_NAMES) as ThermometerKind[]).map((value) => ({
   value,
   label: THERMOMETER_NAMES[value],
 }));
 const REACH = [
-  { value: 'easy', label: 'easy to reach' },
-  { value: 'usual', label: 'usual' },
-  { value: 'hard', label: 'hard to reach' },
+  { value: 'easy', label: say.easyToReach },
+  { value: 'usual', label: say.usual },
+  { value: 'hard', label: say.hardToReach },
 ] as const;
 const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value) => ({
   value,
-  label: value === 'own' ? 'what I own' : value,
+  label: value === 'own' ? say.whatIOwn : value,
 }));
 </script>
 
@@ -126,11 +127,11 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
   <div class="kit">
     <TextField
       v-model="kit.name"
-      label="Name of the kit"
+      :label="say.nameOfTheKit"
       :maxlength="400"
-      placeholder="meter and thermometer, for the report"
+      :placeholder="say.meterAndThermometerForTheReport"
     />
-    <div role="group" aria-label="At hand" class="tools">
+    <div role="group" :aria-label="say.atHand" class="tools">
       <CheckBox
         v-for="t in TOOLS"
         :key="t"
@@ -140,7 +141,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
       >
     </div>
     <div class="fields">
-      <PickList v-model="kit.thermometer" label="Thermometer" :options="thermometers" />
+      <PickList v-model="kit.thermometer" :label="say.thermometer" :options="thermometers" />
       <PickList v-for="[key, name] in PLACES" :key="key" v-model="kit.access[key]" :label="name" :options="REACH" />
       <EntryField
         v-for="f in single"
@@ -152,44 +153,44 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
         :issue="issues.get(`kit.${f.path}`)"
         @update:model-value="f.set"
       />
-      <PickList v-model="kit.resistors.series" label="Drawer" :options="DRAWERS" />
+      <PickList v-model="kit.resistors.series" :label="say.drawer" :options="DRAWERS" />
       <TextField
         v-if="kit.resistors.series === 'own'"
         v-model="kit.resistors.own"
-        label="Resistors I own"
+        :label="say.resistorsIOwn"
         :maxlength="2000"
         placeholder="100, 220, 1k, 4k7"
       />
     </div>
-    <p v-if="drawer.unread.length > 0" class="told odd">Not read: {{ drawer.unread.join(', ') }}.</p>
+    <p v-if="drawer.unread.length > 0" class="told odd">{{ say.notRead(drawer.unread.join(', ')) }}</p>
     <div v-for="[key, name, unit] in RANGES" :key="key">
-      <h2>{{ name }}, by range of the data sheet</h2>
+      <h2>{{ say.byRangeOfTheDataSheet(name) }}</h2>
       <div v-for="(r, i) in kit.meter[key]" :key="i" class="range">
         <EntryField
-          :label="`up to (${unit})`"
+          :label="say.upTo(unit)"
           :quantity="key"
           v-model="r.upTo"
           :issue="issues.get(`kit.meter.${key}.${i}.upTo`)"
         />
         <EntryField
-          label="± % of reading"
+          :label="say.ofReading"
           quantity="number"
           v-model="r.percent"
           :issue="issues.get(`kit.meter.${key}.${i}.percent`)"
         />
         <EntryField
-          label="± digits"
+          :label="say.digits"
           quantity="number"
           v-model="r.digits"
           :issue="issues.get(`kit.meter.${key}.${i}.digits`)"
         />
         <EntryField
-          :label="`one digit (${unit})`"
+          :label="say.oneDigit(unit)"
           :quantity="key"
           v-model="r.digit"
           :issue="issues.get(`kit.meter.${key}.${i}.digit`)"
         />
-        <ActButton kind="quiet" :aria-label="`Remove ${name} range ${i + 1}`" @click="kit.meter[key].splice(i, 1)">
+        <ActButton kind="quiet" :aria-label="say.removeRange(name, i + 1)" @click="kit.meter[key].splice(i, 1)">
           ✕
         </ActButton>
       </div>
@@ -198,14 +199,13 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
           :disabled="kit.meter[key].length >= MOST_RANGES"
           @click="kit.meter[key].push({ upTo: blank(), percent: blank(), digits: blank(), digit: blank() })"
         >
-          Add a range
+          {{ say.addARange }}
         </ActButton>
-        <span class="soft"
-          >in use, 1σ:
-          {{
-            instruments[key].map((a) => `${percent(a.relative)} + ${significant(a.absolute, 2)} ${unit}`).join('; ')
-          }}</span
-        >
+        <span class="soft">{{
+          say.inUse1(
+            instruments[key].map((a) => `${percent(a.relative)} + ${significant(a.absolute, 2)} ${unit}`).join('; '),
+          )
+        }}</span>
       </div>
     </div>
   </div>

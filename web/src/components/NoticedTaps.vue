@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { noticedTapsWords as say } from '@mellow-probe/core/wording/screens/components';
 import ActButton from './base/ActButton.vue';
 import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
 import { NOTICED } from '@mellow-probe/core/units/toldTemperature';
@@ -15,14 +16,14 @@ function take(text: string): void {
 </script>
 
 <template>
-  <TapAside v-model:open="open" title="Noticed already">
-    <ActButton kind="bare" class="none" data-test="noticed" aria-label="None at hand: what was noticed"
-      >none?</ActButton
-    >
+  <TapAside v-model:open="open" :title="say.noticedAlready">
+    <ActButton kind="bare" class="none" data-test="noticed" :aria-label="say.noneAtHandWhatWasNoticed">{{
+      say.none
+    }}</ActButton>
     <template #content>
       <div class="taps">
         <ActButton v-for="n in NOTICED" :key="n.id" :title="n.source" @click="take(n.text)">{{ n.text }}</ActButton>
-        <p class="caution">▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans.</p>
+        <p class="caution">{{ say.onlyWhatYouKnowAlreadyDo }}</p>
       </div>
     </template>
   </TapAside>

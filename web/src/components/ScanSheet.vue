@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scanSheetWords as say } from '@mellow-probe/core/wording/screens/components';
 import jsQR from 'jsqr';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import ActButton from './base/ActButton.vue';
@@ -19,7 +20,7 @@ let last = '';
 async function start(): Promise<void> {
   // Over plain HTTP from another device a browser has no camera to give.
   if (!('mediaDevices' in navigator)) {
-    fault.value = 'This browser gives no camera here: type the code that stands under it.';
+    fault.value = say.thisBrowserGivesNoCameraHere;
     return;
   }
   try {
@@ -29,7 +30,7 @@ async function start(): Promise<void> {
     await video.value.play();
     frame = requestAnimationFrame(look);
   } catch {
-    fault.value = 'The camera does not answer, or was not allowed: type the code that stands under it.';
+    fault.value = say.theCameraDoesNotAnswerOr;
   }
 }
 const canvas = document.createElement('canvas');
@@ -59,11 +60,11 @@ onBeforeUnmount(stop);
   <AskSheet v-model:open="open" :title="title" :width="460" @update:open="$emit('close')">
     <div class="scan">
       <p v-if="fault" role="status" class="soft">{{ fault }}</p>
-      <video v-show="!fault" ref="video" muted playsinline aria-label="What the camera sees"></video>
+      <video v-show="!fault" ref="video" muted playsinline :aria-label="say.whatTheCameraSees"></video>
       <p v-if="progress" role="status">{{ progress }}</p>
       <form class="row" @submit.prevent="typed.trim() && $emit('found', typed)">
-        <TextField v-model="typed" label="Code, typed" mono />
-        <ActButton submit>Take it</ActButton>
+        <TextField v-model="typed" :label="say.codeTyped" mono />
+        <ActButton submit>{{ say.takeIt }}</ActButton>
       </form>
     </div>
   </AskSheet>

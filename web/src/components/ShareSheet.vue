@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shareSheetWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { saveJob } from '@mellow-probe/core/job/openJob';
 import { framesOf } from '@mellow-probe/core/sharing/frames';
@@ -30,32 +31,32 @@ onBeforeUnmount(() => clearInterval(timer));
 async function copy(): Promise<void> {
   try {
     await navigator.clipboard.writeText(link.value);
-    copied.value = 'Copied.';
+    copied.value = say.copied;
   } catch {
-    copied.value = 'This browser does not let it be copied: use Export.';
+    copied.value = say.thisBrowserDoesNotLetIt;
   }
 }
 </script>
 
 <template>
-  <AskSheet v-model:open="open" title="Share this check" :width="480" @update:open="emit('close')">
+  <AskSheet v-model:open="open" :title="say.shareThisCheck" :width="480" @update:open="emit('close')">
     <div class="share">
-      <p v-if="job.photos.length > 0" class="soft">Its photos stay behind: only the file (Export) takes them along.</p>
+      <p v-if="job.photos.length > 0" class="soft">{{ say.itsPhotosStayBehindOnlyThe }}</p>
       <template v-if="frames">
-        <div class="code"><QrCode :text="frames[frame]" :label="`Picture ${frame + 1} of ${frames.length}`" /></div>
+        <div class="code"><QrCode :text="frames[frame]" :label="say.pictureOf(frame + 1, frames.length)" /></div>
         <p class="soft" data-test="frame">
-          Picture {{ frame + 1 }} of {{ frames.length }}. On the other device: Checks, Receive, Scan.
+          {{ say.pictureOfOnTheOtherDevice(frame + 1, frames.length) }}
         </p>
       </template>
-      <p v-else-if="text" class="soft">Too much for pictures: use Export.</p>
+      <p v-else-if="text" class="soft">{{ say.tooMuchForPicturesUseExport }}</p>
       <div v-if="link.length <= LONGEST_LINK && text" class="row">
-        <ActButton kind="main" @click="copy">Copy a link that holds it</ActButton>
+        <ActButton kind="main" @click="copy">{{ say.copyALinkThatHoldsIt }}</ActButton>
         <span role="status" class="soft">{{ copied }}</span>
       </div>
       <p v-if="text && link.length <= LONGEST_LINK" class="soft">
-        The link leads to this address and holds the check itself: whoever has it can read it.
+        {{ say.theLinkLeadsToThisAddress }}
       </p>
-      <p v-else-if="text" class="soft">It holds too much for a link.</p>
+      <p v-else-if="text" class="soft">{{ say.itHoldsTooMuchForALink }}</p>
     </div>
   </AskSheet>
 </template>

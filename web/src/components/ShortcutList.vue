@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { shortcutListWords as say } from '@mellow-probe/core/wording/screens/components';
+import MarkedText from './base/MarkedText.vue';
 import ActButton from './base/ActButton.vue';
 import { usePreferences } from '../stores/preferences.ts';
 import { deviceDecimal, deviceDayPattern } from '../browser/writing.ts';
@@ -12,12 +14,12 @@ const { tour } = defineProps<{ tour?: (() => void) | undefined }>();
 const preferences = usePreferences();
 const now = dayjs();
 const DECIMALS = [
-  { value: 'device', label: `as this device: 12${deviceDecimal()}5` },
+  { value: 'device', label: say.asThisDevice125(deviceDecimal()) },
   { value: '.', label: '12.5' },
   { value: ',', label: '12,5' },
 ] as const;
 const DAYS = [
-  { value: 'device', label: `as this device: ${now.format(deviceDayPattern())}` },
+  { value: 'device', label: say.asThisDevice(now.format(deviceDayPattern())) },
   { value: 'iso', label: now.format('YYYY-MM-DD') },
 ] as const;
 function showRound(): void {
@@ -27,51 +29,53 @@ function showRound(): void {
 </script>
 
 <template>
-  <AskSheet v-model:open="open" title="Keys and figures" :width="560">
+  <AskSheet v-model:open="open" :title="say.keysAndFigures" :width="560">
     <dl>
-      <dt><kbd>Tab</kbd></dt>
-      <dd>next figure</dd>
-      <dt><kbd>Enter</kbd></dt>
-      <dd>on a card: to the next test without a reading</dd>
+      <dt>
+        <kbd>{{ say.tab }}</kbd>
+      </dt>
+      <dd>{{ say.nextFigure }}</dd>
+      <dt>
+        <kbd>{{ say.enter }}</kbd>
+      </dt>
+      <dd>{{ say.onACardToTheNext }}</dd>
       <dt><kbd>N</kbd></dt>
-      <dd>to the proposed test</dd>
+      <dd>{{ say.toTheProposedTest }}</dd>
       <dt><kbd>J</kbd> <kbd>K</kbd></dt>
-      <dd>next, previous station of the order of work</dd>
+      <dd>{{ say.nextPreviousStationOfTheOrder }}</dd>
       <dt><kbd>E</kbd></dt>
-      <dd>into the field of the card</dd>
-      <dt><kbd>Esc</kbd></dt>
-      <dd>out of a field, so that the keys work</dd>
+      <dd>{{ say.intoTheFieldOfTheCard }}</dd>
+      <dt>
+        <kbd>{{ say.esc }}</kbd>
+      </dt>
+      <dd>{{ say.outOfAFieldSoThat }}</dd>
       <dt><kbd>Q</kbd></dt>
-      <dd>quick check</dd>
+      <dd>{{ say.quickCheck }}</dd>
       <dt><kbd>D</kbd></dt>
-      <dd>decision</dd>
+      <dd>{{ say.decision }}</dd>
       <dt><kbd>R</kbd></dt>
-      <dd>read far: for two metres; figures typed there are taken with Enter</dd>
+      <dd>{{ say.readFarForTwoMetresFigures }}</dd>
       <dt><kbd>P</kbd></dt>
-      <dd>report</dd>
+      <dd>{{ say.report }}</dd>
       <dt><kbd>C</kbd></dt>
-      <dd>in the ledger: new check</dd>
+      <dd>{{ say.inTheLedgerNewCheck }}</dd>
       <dt><kbd>U</kbd></dt>
-      <dd>°C or °F</dd>
+      <dd>{{ say.cOrF }}</dd>
       <dt><kbd>?</kbd></dt>
-      <dd>this list</dd>
+      <dd>{{ say.thisList }}</dd>
     </dl>
-    <ActButton v-if="tour" @click="showRound">Show me round the bench</ActButton>
+    <ActButton v-if="tour" @click="showRound">{{ say.showMeRoundTheBench }}</ActButton>
     <p>
-      Figures are typed as they are spoken: <span class="mono">4k7</span>, <span class="mono">2.88k</span>,
-      <span class="mono">11 883</span>, <span class="mono">OL</span>, <span class="mono">1880 mV</span>,
-      <span class="mono">64F</span>, <span class="mono">3,28</span>. What can be read in two ways is asked. The unit
-      typed wins.
+      <MarkedText figures :text="say.figuresAreTypedAsTheyAreSpoken" />
     </p>
     <div class="written">
-      <span>Figures are written</span>
-      <ChoiceRow v-model="preferences.decimal" label="Figures are written" :options="DECIMALS" />
-      <span>Days are written</span>
-      <ChoiceRow v-model="preferences.days" label="Days are written" :options="DAYS" />
+      <span>{{ say.figuresAreWritten }}</span>
+      <ChoiceRow v-model="preferences.decimal" :label="say.figuresAreWritten" :options="DECIMALS" />
+      <span>{{ say.daysAreWritten }}</span>
+      <ChoiceRow v-model="preferences.days" :label="say.daysAreWritten" :options="DAYS" />
     </div>
     <p>
-      The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep
-      clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.
+      {{ say.theToolAdvisesTheMakersData }}
     </p>
   </AskSheet>
 </template>

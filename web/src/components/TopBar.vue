@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { topBarWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { IconName } from './base/iconSet.ts';
 import ActButton from './base/ActButton.vue';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -36,20 +37,21 @@ const all = computed(() => [
     icon,
     act: () => (to ? void router.push(to) : run?.()),
   })),
-  { name: `Temperatures in °${unit.value}`, act: () => preferences.toggleUnit() },
-  { name: preferences.dark ? 'Light' : 'Dark', act: () => preferences.toggleTheme() },
-  { name: 'Help and shortcuts', act: () => void (help.value = true) },
+  { name: say.temperaturesIn(unit.value), act: () => preferences.toggleUnit() },
+  { name: preferences.dark ? say.light : say.dark, act: () => preferences.toggleTheme() },
+  { name: say.helpAndShortcuts, act: () => void (help.value = true) },
 ]);
 </script>
 
 <template>
   <header class="bar">
-    <ActButton v-if="back" kind="quiet" class="back" to="/" aria-label="‹ Checks"
-      >‹ <span class="place">Checks</span></ActButton
+    <ActButton v-if="back" kind="quiet" class="back" to="/" :aria-label="say.backToChecks"
+      >‹ <span class="place">{{ say.checks }}</span></ActButton
     >
-    <b v-else class="name">Mellow Probe</b>
+    <b v-else class="name">{{ say.mellowProbe }}</b>
     <span v-if="workshop === 'demo'" class="demo" :class="{ back }"
-      >Demo workshop<span class="long">: made-up data</span></span
+      ><span class="brief">{{ say.demoWorkshop }}</span
+      ><span class="long">{{ say.demoWorkshopMadeUp }}</span></span
     >
     <slot />
     <span v-if="folded" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>
@@ -61,15 +63,15 @@ const all = computed(() => [
       <span v-if="actions?.length" class="rule" aria-hidden="true"></span>
       <ActButton
         kind="quiet"
-        :aria-label="`Temperatures in °${preferences.temperatureUnit}, switch`"
+        :aria-label="say.temperaturesInSwitch(preferences.temperatureUnit)"
         @click="preferences.toggleUnit()"
       >
         °{{ preferences.temperatureUnit }}
       </ActButton>
       <ActButton kind="quiet" @click="preferences.toggleTheme()">
-        {{ preferences.dark ? 'Light' : 'Dark' }}
+        {{ preferences.dark ? say.light : say.dark }}
       </ActButton>
-      <ActButton kind="quiet" aria-label="Help and shortcuts" @click="help = true">?</ActButton>
+      <ActButton kind="quiet" :aria-label="say.helpAndShortcuts" @click="help = true">?</ActButton>
     </span>
     <ShortcutList v-if="helped" v-model:open="help" :tour="tour" />
   </header>
@@ -98,6 +100,9 @@ const all = computed(() => [
   border-radius: 8px;
   color: var(--amber-ink);
   white-space: nowrap;
+}
+.brief {
+  display: none;
 }
 .more {
   margin-left: auto;
@@ -143,6 +148,9 @@ const all = computed(() => [
 @media (max-width: 900px) {
   .long {
     display: none;
+  }
+  .brief {
+    display: inline;
   }
   .bar {
     flex-wrap: wrap;

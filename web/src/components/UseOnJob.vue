@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useOnJobWords as say } from '@mellow-probe/core/wording/screens/components';
 import PickList from './base/PickList.vue';
 import ActButton from './base/ActButton.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -18,7 +19,7 @@ const router = useRouter();
 const chosen = ref('new');
 const fault = ref(false);
 onMounted(() => void jobs.load());
-const checks = computed(() => [{ value: 'new', label: 'a new check' }, ...openChecks(jobs.lines)]);
+const checks = computed(() => [{ value: 'new', label: say.aNewCheck }, ...openChecks(jobs.lines)]);
 
 async function use(): Promise<void> {
   try {
@@ -36,9 +37,9 @@ async function use(): Promise<void> {
 
 <template>
   <div class="use">
-    <PickList v-model="chosen" class="which" label="Which check" hide-label :options="checks" />
+    <PickList v-model="chosen" class="which" :label="say.whichCheck" hide-label :options="checks" />
     <ActButton kind="main" :disabled="disabled" @click="use">{{ what }}</ActButton>
-    <span v-if="fault" role="alert" class="fault">The browser’s storage does not take it.</span>
+    <span v-if="fault" role="alert" class="fault">{{ say.theBrowsersStorageDoesNotTakeIt }}</span>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { workshopFormWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Workshop } from '@mellow-probe/core/kit/workshopSchema';
 import { ref } from 'vue';
 import { scaledPng } from '../browser/scaledJpeg.ts';
@@ -14,26 +15,26 @@ const fault = ref('');
 
 async function takeLogo([file]: File[]): Promise<void> {
   const image = file ? await scaledPng(file, LOGO_PX) : null;
-  fault.value = image ? '' : 'This file is no picture that the browser can read.';
+  fault.value = image ? '' : say.thisFileIsNoPictureThat;
   if (image) workshop.value.logo = image;
 }
 </script>
 
 <template>
   <div class="workshop">
-    <TextField v-model="workshop.name" label="Workshop" :maxlength="400" />
-    <TextField v-model="workshop.technician" label="Technician" :maxlength="400" />
+    <TextField v-model="workshop.name" :label="say.workshop" :maxlength="400" />
+    <TextField v-model="workshop.technician" :label="say.technician" :maxlength="400" />
     <TextField
       v-model="workshop.contact"
       class="wide"
-      label="Address, telephone, licence"
+      :label="say.addressTelephoneLicence"
       :maxlength="400"
-      placeholder="one line under the name"
+      :placeholder="say.oneLineUnderTheName"
     />
     <div class="wide logo">
-      <img v-if="workshop.logo" :src="workshop.logo" alt="The workshop’s logo" />
-      <FilePick label="Logo…" about="Logo of the workshop" accept="image/*" @files="takeLogo" />
-      <ActButton v-if="workshop.logo" kind="quiet" @click="workshop.logo = null">Remove the logo</ActButton>
+      <img v-if="workshop.logo" :src="workshop.logo" :alt="say.theWorkshopsLogo" />
+      <FilePick :label="say.logo" :about="say.logoOfTheWorkshop" accept="image/*" @files="takeLogo" />
+      <ActButton v-if="workshop.logo" kind="quiet" @click="workshop.logo = null">{{ say.removeTheLogo }}</ActButton>
       <span v-if="fault" role="alert" class="fault">{{ fault }}</span>
     </div>
   </div>

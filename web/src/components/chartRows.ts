@@ -1,3 +1,4 @@
+import { chartRowsWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Data } from 'plotly.js-dist-min';
 import { significant } from '@mellow-probe/core/units/writing';
 
@@ -19,7 +20,7 @@ export function chartRows(data: readonly Data[]): ChartRow[] {
   return data.flatMap((trace, i) => {
     const { x, y, name } = trace as { x?: ArrayLike<unknown>; y?: ArrayLike<unknown>; name?: string };
     const count = Math.min(x?.length ?? 0, y?.length ?? 0);
-    const line = name?.replace(/<[^>]*>/g, '') || `line ${i + 1}`;
+    const line = name?.replace(/<[^>]*>/g, '') || say.line(i + 1);
     return Array.from({ length: count }, (_, k) => ({ line, x: shown(x![k]), y: shown(y![k]) })).filter(
       (row) => row.x !== '' && row.y !== '' && row.y !== 'NaN',
     );

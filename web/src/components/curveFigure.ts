@@ -1,3 +1,4 @@
+import { curveFigureWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/verdict/chartLines';
 import { significant } from '@mellow-probe/core/units/writing';
 import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
@@ -26,7 +27,7 @@ export function curveFigures(
       ...band(lines.resistance, kilo, unit, colour),
       ...(lines.resistancePoint ? [point(lines.resistancePoint, kilo, unit, colour)] : []),
     ],
-    layout: layoutOf(`Sensor, ${inKilo ? 'kΩ' : 'Ω'} over °${unit}`, {
+    layout: layoutOf(say.sensorOver(inKilo ? 'kΩ' : 'Ω', unit), {
       type: 'log',
       ...decades(lines.resistance, kilo),
     }),
@@ -50,7 +51,7 @@ export function curveFigures(
     resistance,
     voltage: {
       data: [...band(lines.voltage, 1, unit, colour), ...suspect, ...measured],
-      layout: layoutOf(`Plugged in, V over °${unit}${suspect.length > 0 ? ' · dashed: suspect' : ''}`, {
+      layout: layoutOf(suspect.length > 0 ? say.pluggedInWithSuspect(unit) : say.pluggedInVOver(unit), {
         rangemode: 'tozero',
       }),
     },
@@ -74,7 +75,7 @@ function decades(line: BandLine, scale: number): { tickvals: number[]; ticktext:
 function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: ChartColours): Data[] {
   const x = line.temperatureC.map((t) => shownTemperature(t, unit));
   const edge = (values: number[], fill: boolean): Data => ({
-    name: fill ? 'highest sound' : 'lowest sound',
+    name: fill ? say.highestSound : say.lowestSound,
     type: 'scatter',
     mode: 'lines',
     x,
@@ -89,7 +90,7 @@ function band(line: BandLine, scale: number, unit: TemperatureUnit, colour: Char
     {
       type: 'scatter',
       mode: 'lines',
-      name: 'expected',
+      name: say.expected,
       x,
       y: line.middle.map((v) => v / scale),
       line: { color: colour.spruce, width: 2 },
@@ -112,7 +113,7 @@ function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Char
   return {
     type: 'scatter',
     mode: 'markers',
-    name: 'measured',
+    name: say.measured,
     x: [shown(p.temperatureC.middle)],
     y: [p.value.middle / scale],
     error_x: bars(shown(p.temperatureC.middle), shown(p.temperatureC.low), shown(p.temperatureC.high)),
@@ -123,6 +124,6 @@ function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Char
       color: p.fits ? colour.spruce : colour.amber,
       line: { color: colour.ink, width: 1.5 },
     },
-    hovertemplate: `measured %{y:.3g} at %{x:.0f} °${unit}<extra></extra>`,
+    hovertemplate: `${say.measured} %{y:.3g}, %{x:.0f} °${unit}<extra></extra>`,
   };
 }

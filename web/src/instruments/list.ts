@@ -1,3 +1,4 @@
+import { listWords as say } from '@mellow-probe/core/wording/screens/instruments';
 import { benchMeter, type MeterFunction } from '@mellow-probe/core/instruments/benchMeter';
 import { busLog } from '@mellow-probe/core/instruments/busLog';
 import { decadeBox } from '@mellow-probe/core/instruments/decadeBox';
@@ -25,17 +26,17 @@ export interface Instrument {
 }
 
 export const INSTRUMENTS: readonly Instrument[] = [
-  { id: 'meter', name: 'Bench meter', about: 'SCPI: volts or ohms', baudRate: 9600, make: benchMeter },
+  { id: 'meter', name: say.benchMeter, about: say.scpiVoltsOrOhms, baudRate: 9600, make: benchMeter },
   {
     id: 'adapter',
-    name: 'Vehicle adapter',
-    about: 'SAE J1979, every temperature',
+    name: say.vehicleAdapter,
+    about: say.everyTemperature,
     baudRate: 115_200,
     make: vehicleAdapter,
   },
-  { id: 'thermometer', name: 'Thermometer', about: 'prints a line a second', baudRate: 9600, make: thermometerLine },
-  { id: 'bus', name: 'Heavy-duty bus', about: 'SAE J1939, listened to', baudRate: 115_200, make: busLog },
-  { id: 'box', name: 'Decade box', about: 'in the sensor’s place', baudRate: 9600, make: decadeBox },
+  { id: 'thermometer', name: say.thermometer, about: say.printsALineASecond, baudRate: 9600, make: thermometerLine },
+  { id: 'bus', name: say.heavyDutyBus, about: say.listenedTo, baudRate: 115_200, make: busLog },
+  { id: 'box', name: say.decadeBox, about: say.inTheSensorsPlace, baudRate: 9600, make: decadeBox },
 ];
 
 /** Throws on an id that is not there. */

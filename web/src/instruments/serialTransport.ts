@@ -1,3 +1,4 @@
+import { serialTransportWords as say } from '@mellow-probe/core/wording/screens/instruments';
 import type { LineEvents, Transport } from './transport.ts';
 
 /** What is needed of a serial port (Web Serial API); the tests hand in others. */
@@ -31,9 +32,9 @@ export function serialTransport(port: Port, baudRate: number): Transport {
         if (done) break;
         events.text(decoder.decode(value, { stream: true }));
       }
-      if (!closing) events.gone('the port was closed');
+      if (!closing) events.gone(say.thePortWasClosed);
     } catch {
-      if (!closing) events.gone('it was pulled out');
+      if (!closing) events.gone(say.itWasPulledOut);
     }
   }
 

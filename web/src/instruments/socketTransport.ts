@@ -1,3 +1,4 @@
+import { socketTransportWords as say } from '@mellow-probe/core/wording/screens/instruments';
 import type { LineEvents, Transport } from './transport.ts';
 
 /** What is needed of a socket; the tests hand in others. */
@@ -5,8 +6,8 @@ export type OpenSocket = (address: string) => WebSocket;
 const openSocket: OpenSocket = (address) => new WebSocket(address);
 
 const GONE: Readonly<Record<number, string>> = {
-  4409: 'another window is using it',
-  4503: 'the server has too many machines running',
+  4409: say.anotherWindowIsUsingIt,
+  4503: say.theServerHasTooManyMachinesRunning,
 };
 /** A server that does not answer in this time is not there, ms. */
 const PATIENCE_MS = 4000;
@@ -23,7 +24,7 @@ export function socketTransport(path: string, make: OpenSocket = openSocket): Tr
         try {
           socket = make(address);
         } catch {
-          reject(new Error('the browser opens no such line'));
+          reject(new Error(say.theBrowserOpensNoSuchLine));
           return;
         }
         const own = socket;
@@ -36,7 +37,7 @@ export function socketTransport(path: string, make: OpenSocket = openSocket): Tr
         own.onmessage = (event) => typeof event.data === 'string' && events.text(event.data);
         own.onclose = (event) => {
           clearTimeout(timer);
-          const why = GONE[event.code] ?? 'the server does not answer';
+          const why = GONE[event.code] ?? say.theServerDoesNotAnswer;
           if (!opened) reject(new Error(why));
           else if (!closing) events.gone(why);
         };

@@ -1,3 +1,4 @@
+import { keptPictureWords as say } from '@mellow-probe/core/wording/screens/session';
 import { onScopeDispose, readonly, type Ref, ref, shallowRef, watch } from 'vue';
 import { blobOf } from '../browser/dataAddress.ts';
 import { scaledJpeg } from '../browser/scaledJpeg.ts';
@@ -53,15 +54,15 @@ export function useKeptPicture(
     if (!address) {
       fault.value =
         file.size > MOST_BYTES
-          ? `${(file.size / 1e6).toFixed(0)} MB are too large for a picture.`
-          : 'This is no picture that the browser can read.';
+          ? say.mbAreTooLargeForAPicture((file.size / 1e6).toFixed(0))
+          : say.thisIsNoPictureThatThe;
       return false;
     }
     await show(address);
     try {
       await putPhoto(SHELF, name, address);
     } catch {
-      fault.value = 'The browser’s storage does not take the picture: it stays until the page is left.';
+      fault.value = say.theBrowsersStorageDoesNotTake;
     }
     return true;
   }

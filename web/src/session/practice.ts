@@ -1,3 +1,4 @@
+import { practiceWords as say } from '@mellow-probe/core/wording/screens/session';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Move } from '@mellow-probe/core/training/play';
 import { MOST_MOVES, type PlayRecord } from '@mellow-probe/core/training/playRecord';
@@ -78,7 +79,7 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
   const { number, mode } = record.now();
   try {
     const begun = await scene.ask(async (r) => await r.begin(number));
-    if (!begun.ok) return failedFor(`This case number cannot be used: ${number}.`);
+    if (!begun.ok) return failedFor(say.thisCaseNumberCannotBeUsed(number));
     const first = await scene.ask(async (r) => await r.stand(number, record.now().moves));
     return { kind: 'open', practice: practiceOf(record, begun.handed, first) };
   } catch (error) {

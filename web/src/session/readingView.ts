@@ -1,3 +1,4 @@
+import { readingViewWords as say } from '@mellow-probe/core/wording/screens/session';
 import type { JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { inside } from '@mellow-probe/core/numeric/interval';
@@ -12,6 +13,8 @@ export interface ReadingView {
   healthy: string;
   standing: 'fits' | 'off' | 'none';
   standingText: string;
+  /** On which side of the healthy range it lies; null inside, or where nothing is judged. */
+  side: 'low' | 'high' | null;
   readAs: string;
   meant: string;
   /** What the leading suspect predicts for it; empty where there is none or it is what is healthy. */
@@ -40,7 +43,8 @@ export function readingView(
   return {
     healthy: range ? formatInterval(range, quantity, unit) : '',
     standing: judged === null ? 'none' : judged === 'inside' ? 'fits' : 'off',
-    standingText: judged === 'low' ? 'Low' : judged === 'high' ? 'High' : '',
+    standingText: judged === 'low' ? say.low : judged === 'high' ? say.high : '',
+    side: judged === 'inside' ? null : judged,
     readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
     meant: meant === null ? '' : formatOhm(meant),
     predicted: predicted && judged !== null && judged !== 'inside' ? formatInterval(predicted, quantity, unit) : '',

@@ -130,6 +130,7 @@ describe('what a field shows of a reading', () => {
       healthy: '3.00 … 4.00 kΩ',
       standing: 'fits',
       standingText: '',
+      side: null,
       readAs: '= 3.60 kΩ',
       meant: '',
       predicted: '',
@@ -137,9 +138,10 @@ describe('what a field shows of a reading', () => {
     expect(view({ ...reading(), value: 6500 })).toMatchObject({
       standing: 'off',
       standingText: 'High',
+      side: 'high',
       predicted: '6.00 … 7.00 kΩ',
     });
-    expect(view({ ...reading(), value: 2500 })).toMatchObject({ standing: 'off', standingText: 'Low' });
+    expect(view({ ...reading(), value: 2500 })).toMatchObject({ standing: 'off', standingText: 'Low', side: 'low' });
     expect(view({ ...reading(), value: 'OL' })).toMatchObject({
       standing: 'off',
       standingText: 'High',

@@ -1,3 +1,4 @@
+import { workerWords as say } from '@mellow-probe/core/wording/screens/workers';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Plan } from '@mellow-probe/core/plan/planOf';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
@@ -47,7 +48,7 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
     const worker = make();
     const stopped = workerFailure(
       worker,
-      'the engine could not be loaded',
+      say.theEngineCouldNotBeLoaded,
       (message) => new EngineError({ why: 'stopped', message }),
     );
     stopped.catch(() => end(worker));
@@ -69,7 +70,7 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
     const beat = (): void => {
       clearTimeout(timer);
       timer = setTimeout(() => {
-        giveUp(new EngineError({ why: 'silent', message: `no answer within ${Math.round(patienceMs / 1000)} s` }));
+        giveUp(new EngineError({ why: 'silent', message: say.noAnswerWithin(Math.round(patienceMs / 1000)) }));
         end(worker);
       }, patienceMs);
     };

@@ -1,3 +1,4 @@
+import { workerWords as say } from '@mellow-probe/core/wording/screens/workers';
 import * as Comlink from 'comlink';
 import type { LogWork } from './logs.ts';
 import { workerFailure } from './workerFailure.ts';
@@ -37,7 +38,7 @@ export function newRoom(spawn: Make): LogRoom {
   const remote = Comlink.wrap<LogWork>(worker);
   let working = 0;
   let broken = false;
-  const failure = workerFailure(worker, 'the reader of logs could not be loaded', (message) => new Error(message));
+  const failure = workerFailure(worker, say.theReaderOfLogsCouldNotBeLoaded, (message) => new Error(message));
   failure.catch(() => (broken = true));
   let stop: () => void = () => undefined;
   const stopped = new Promise<never>((_, reject) => {

@@ -1,3 +1,4 @@
+import { workerWords as say } from '@mellow-probe/core/wording/screens/workers';
 import * as Comlink from 'comlink';
 import type { PictureWork } from './picture.ts';
 import { workerFailure } from './workerFailure.ts';
@@ -17,7 +18,7 @@ export function pictureRun<T>(
   make: () => Worker = () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
 ): PictureRun<T> {
   const worker = make();
-  const failure = workerFailure(worker, 'the reader could not be loaded', (message) => new Error(message));
+  const failure = workerFailure(worker, say.theReaderCouldNotBeLoaded, (message) => new Error(message));
   let stop: () => void = () => undefined;
   const stopped = new Promise<never>((_, reject) => {
     stop = () => reject(new PictureStopped('stopped'));

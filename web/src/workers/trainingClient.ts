@@ -1,3 +1,4 @@
+import { workerWords as say } from '@mellow-probe/core/wording/screens/workers';
 import * as Comlink from 'comlink';
 import type { TrainingWork } from './training.ts';
 import { workerFailure } from './workerFailure.ts';
@@ -14,7 +15,7 @@ function trainingLine(spawn: Make = make): TrainingLine {
   let running: { remote: Comlink.Remote<TrainingWork>; failure: Promise<never> } | null = null;
   function start(): NonNullable<typeof running> {
     const worker = spawn();
-    const failure = workerFailure(worker, 'the training bench could not be loaded', (message) => new Error(message));
+    const failure = workerFailure(worker, say.theTrainingBenchCouldNotBeLoaded, (message) => new Error(message));
     failure.catch(() => {
       worker.terminate();
       running = null;

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="Row extends object">
+import { factTableWords as say } from '@mellow-probe/core/wording/screens/base';
 import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
 import { computed, onMounted, onUpdated, ref } from 'vue';
 import type { Column } from './factTable.ts';
@@ -27,7 +28,7 @@ const selection = computed((): TableProps<Row>['rowSelection'] => {
     ? {
         selectedRowKeys: [...chosen.value],
         onChange: (keys) => (chosen.value = keys.map(String)),
-        getCheckboxProps: (row) => ({ 'aria-label': `Choose ${chooseName(row)}` }) as object,
+        getCheckboxProps: (row) => ({ 'aria-label': say.choose(chooseName(row)) }) as object,
         preserveSelectedRowKeys: true,
       }
     : undefined;

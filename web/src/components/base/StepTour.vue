@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTourWords as say } from '@mellow-probe/core/wording/screens/base';
 import { Tour, type TourProps } from 'ant-design-vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { said } from './said.ts';
@@ -16,7 +17,7 @@ watch(
     requestAnimationFrame(() => {
       const sheet = document.querySelector<HTMLElement>('.ant-tour');
       said(sheet, { role: 'dialog', 'aria-label': props.steps[at.value]?.title ?? '' });
-      said(sheet?.querySelector('.ant-tour-close'), { role: 'button', 'aria-label': 'Close', tabindex: '0' });
+      said(sheet?.querySelector('.ant-tour-close'), { role: 'button', 'aria-label': say.close, tabindex: '0' });
     });
   },
   { immediate: true },
@@ -34,8 +35,8 @@ const steps = computed((): TourProps['steps'] =>
     title,
     description: words,
     target: () => document.querySelector<HTMLElement>(place) as HTMLElement,
-    nextButtonProps: { children: () => (i === props.steps.length - 1 ? 'Begin' : 'Next'), style },
-    prevButtonProps: { children: () => 'Back', style },
+    nextButtonProps: { children: () => (i === props.steps.length - 1 ? say.begin : say.next), style },
+    prevButtonProps: { children: () => say.back, style },
   })),
 );
 </script>

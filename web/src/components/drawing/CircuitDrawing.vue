@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { circuitDrawingWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
 import { computed } from 'vue';
 import DrawingMarks from './DrawingMarks.vue';
@@ -86,8 +87,8 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
 </script>
 
 <template>
-  <section class="sheet drawing" aria-label="The circuit as this test needs it">
-    <svg :viewBox="viewBox" :class="{ upright }" role="img" :aria-label="drawing.suspect?.text ?? 'circuit drawing'">
+  <section class="sheet drawing" :aria-label="say.theCircuitAsThisTestNeedsIt">
+    <svg :viewBox="viewBox" :class="{ upright }" role="img" :aria-label="drawing.suspect?.text ?? say.circuitDrawing">
       <g class="lines">
         <rect x="10" y="8" width="206" height="234" rx="10" class="module" />
         <path d="M40 36V48" :class="mark('reference')" />
@@ -122,30 +123,30 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
         <SensorEnd :plug="drawing.plug" :shift="sensorX" :marked="part === 'sensor' || part === 'place'" />
       </g>
       <g class="words">
-        <text x="206" y="28" text-anchor="end" class="strong">Module</text>
+        <text x="206" y="28" text-anchor="end" class="strong">{{ say.module }}</text>
         <text x="58" y="42" class="figure">{{ drawing.facts.reference }}</text>
         <text x="58" y="78">{{ drawing.facts.pullUp }}</text>
         <text x="226" y="114">{{ drawing.facts.wires[0] }}</text>
         <text v-if="drawing.layout !== 'one-wire'" x="226" y="194">{{ drawing.facts.wires[1] }}</text>
-        <text :x="548 - nearer" y="97" text-anchor="middle">plug</text>
-        <text v-if="drawing.moduleFree" x="226" y="164">module unplugged</text>
+        <text :x="548 - nearer" y="97" text-anchor="middle">{{ say.plug }}</text>
+        <text v-if="drawing.moduleFree" x="226" y="164">{{ say.moduleUnplugged }}</text>
         <text
           v-if="drawing.facts.temperature"
           :x="upright ? 12 : 752"
           :y="upright ? 266 : 252"
           :text-anchor="upright ? 'start' : 'end'"
         >
-          thermometer
+          {{ say.thermometer }}
           <tspan class="figure">{{ drawing.facts.temperature }}</tspan>
         </text>
       </g>
       <g v-if="uses('chassis') && drawing.layout !== 'one-wire'" class="lines">
         <path :transform="`translate(${-nearer},0)`" d="M486 232v6M472 238h28M478 244h16M483 250h6" />
       </g>
-      <text v-if="uses('chassis')" :x="506 - nearer" y="246">battery −</text>
-      <text v-if="uses('supply')" :x="418 - nearer" y="240">battery +</text>
+      <text v-if="uses('chassis')" :x="506 - nearer" y="246">{{ say.batteryMinus }}</text>
+      <text v-if="uses('supply')" :x="418 - nearer" y="240">{{ say.batteryPlus }}</text>
       <g v-if="uses('reference')" class="lines"><path d="M40 40H238" /></g>
-      <text v-if="uses('reference')" x="250" y="44">at the neighbour</text>
+      <text v-if="uses('reference')" x="250" y="44">{{ say.atTheNeighbour }}</text>
       <g v-if="drawing.returnBridged" class="lines bridge" :transform="`translate(${-nearer},0)`">
         <path d="M540 200C520 222 500 224 486 232v6M472 238h28M478 244h16" />
       </g>
@@ -153,11 +154,11 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
       <g v-if="leads" class="leads">
         <g :transform="`translate(${leads.red.x},${leads.red.y})`">
           <circle r="9" class="red" />
-          <text x="-12" y="-10" text-anchor="end" class="strong">red</text>
+          <text x="-12" y="-10" text-anchor="end" class="strong">{{ say.red }}</text>
         </g>
         <g :transform="`translate(${leads.black.x},${leads.black.y})`">
           <path d="M0-10L10 0 0 10-10 0Z" class="black" />
-          <text x="-13" y="16" text-anchor="end" class="strong">black</text>
+          <text x="-13" y="16" text-anchor="end" class="strong">{{ say.black }}</text>
         </g>
       </g>
       <g v-if="drawing.suspect && sign" class="suspicion">

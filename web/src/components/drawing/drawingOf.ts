@@ -1,3 +1,4 @@
+import { drawingOfWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
 import type { Job, JobReading } from '@mellow-probe/core/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/measurements/list';
@@ -99,9 +100,9 @@ function marksOf(readings: readonly JobReading[], verdict: VerdictView, unit: Te
         : `${r.text}${bare ? (quantity === 'volts' ? ' V' : ` °${unit}`) : ''}`;
     const beside =
       view.standing === 'off' && view.predicted
-        ? `suspect ${view.predicted}`
+        ? say.suspect(view.predicted)
         : view.healthy
-          ? `healthy ${view.healthy}`
+          ? say.healthy(view.healthy)
           : '';
     const sign = view.standing === 'fits' ? '●' : view.standing === 'off' ? '◆' : '○';
     list.push({ ...mark, measurement: r.measurement, value, sign, beside });
@@ -117,5 +118,8 @@ function suspectOf(verdict: VerdictView): Drawing['suspect'] {
     return null;
   if (first.probability < 0.5) return null;
   const size = first.size ? sizeText(first.size).replace(/ \(.*/, '') : '';
-  return { part: first.part, text: `suspect: ${first.name}${size && !size.startsWith('size') ? `, ${size}` : ''}` };
+  return {
+    part: first.part,
+    text: size && !size.startsWith('size') ? say.suspectOfSize(first.name, size) : say.suspectIs(first.name),
+  };
 }

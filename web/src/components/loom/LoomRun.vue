@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { loomRunWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
 import { reachOf } from '@mellow-probe/core/place/reach';
@@ -51,7 +52,7 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
 </script>
 
 <template>
-  <ol class="loom" :class="{ earlier }" data-test="loom" aria-label="The loom, from the module to the sensor plug">
+  <ol class="loom" :class="{ earlier }" data-test="loom" :aria-label="say.theLoomFromTheModuleTo">
     <li v-for="(row, i) in rows" :key="row.element" :style="{ minHeight: `${row.height}px` }" :class="{ run: row.run }">
       <span class="rail" aria-hidden="true">
         <span
@@ -63,7 +64,13 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
       <ActButton
         kind="bare"
         class="what"
-        :aria-label="`${placeName(job.loom, row.element)}${row.about ? `, ${row.about}` : ''}${row.share === null ? '' : `: ${formatProbability(row.share)}`}. Change`"
+        :aria-label="
+          say.change(
+            [placeName(job.loom, row.element), row.about, row.share === null ? '' : formatProbability(row.share)]
+              .filter(Boolean)
+              .join(', '),
+          )
+        "
         @click="$emit('pick', row.element)"
       >
         <span class="words">
@@ -72,7 +79,7 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
             <template v-if="row.run">
               <WireSwatch :colours="row.run.colours.signal" /> <WireSwatch :colours="row.run.colours.return" />
             </template>
-            {{ row.about || (row.run ? 'run' : '') }}
+            {{ row.about || (row.run ? say.run : '') }}
           </span>
         </span>
       </ActButton>
@@ -98,8 +105,8 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
     </li>
   </ol>
   <p v-if="profile" class="legend">
-    <span class="key before" aria-hidden="true"></span> volts short of the bad place, {{ voltsText(profile.before) }}
-    <span class="key beyond" aria-hidden="true"></span> beyond it, {{ voltsText(profile.beyond) }}
+    <span class="key before" aria-hidden="true"></span> {{ say.voltsShortOfTheBadPlace(voltsText(profile.before)) }}
+    <span class="key beyond" aria-hidden="true"></span> {{ say.beyondIt(voltsText(profile.beyond)) }}
   </p>
 </template>
 

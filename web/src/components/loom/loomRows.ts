@@ -1,3 +1,4 @@
+import { loomRowsWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import { pointAt, type Side, SIDES } from '@mellow-probe/core/circuit/chain';
 import type { Strand } from '@mellow-probe/core/circuit/placeWeights';
 import { HINTS } from '@mellow-probe/core/loom/hints';
@@ -32,7 +33,7 @@ export function loomRows(loom: Loom, minutes: readonly number[], where: PlaceAdv
       stop,
       run: null,
       name: [stopName(stop, i), pinsText(stop)].filter(Boolean).join(', '),
-      about: [stop.where.trim(), `${round(minutes[i])} min`, ...hintNames(stop.hints)].filter(Boolean).join(' · '),
+      about: [stop.where.trim(), say.min(round(minutes[i])), ...hintNames(stop.hints)].filter(Boolean).join(' · '),
       share: share(2 * i),
       height: 46,
     };
@@ -63,7 +64,7 @@ const hintNames = (ids: readonly string[]): string[] => HINTS.filter((h) => ids.
 
 function pinsText({ pins }: Stop): string {
   const both = [pins.signal, pins.return].map((p) => p.trim()).filter(Boolean);
-  return both.length > 0 ? `pin ${both.join(' · ')}` : '';
+  return both.length > 0 ? say.pin(both.join(' · ')) : '';
 }
 
 /** A voltage measured on the way: at which point, and how much. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { benchTableWords as say } from '@mellow-probe/core/wording/screens/bench';
 import TextField from '../../components/base/TextField.vue';
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
@@ -87,25 +88,25 @@ function exportCsv(): void {
   saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
 }
 const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
-  { name: 'Read far', icon: 'fullscreen', run: readFar },
-  { name: 'Live', icon: 'dashboard', to: `/check/${job.id}/live` },
-  { name: 'Report', icon: 'fileText', to: `/check/${job.id}/report` },
-  { name: 'CSV', icon: 'table', run: exportCsv },
-  { name: 'Share', icon: 'shareAlt', run: () => (sharing.value = true) },
-  { name: 'Export', icon: 'export', run: () => void exportJson() },
+  { name: say.readFar, icon: 'fullscreen', run: readFar },
+  { name: say.live, icon: 'dashboard', to: `/check/${job.id}/live` },
+  { name: say.report, icon: 'fileText', to: `/check/${job.id}/report` },
+  { name: say.csv, icon: 'table', run: exportCsv },
+  { name: say.share, icon: 'shareAlt', run: () => (sharing.value = true) },
+  { name: say.export, icon: 'export', run: () => void exportJson() },
 ];
 </script>
 
 <template>
   <div class="bench">
     <TopBar back v-bind="{ inert: reading }" :actions="actions" :tour="tour">
-      <h1 class="visually-hidden">{{ job.title || 'Untitled check' }}</h1>
+      <h1 class="visually-hidden">{{ job.title || say.untitledCheck }}</h1>
       <TextField
         v-model="job.title"
         class="title"
-        label="Title of this check"
+        :label="say.titleOfThisCheck"
         hide-label
-        placeholder="Machine and sensor"
+        :placeholder="say.machineAndSensor"
         :maxlength="400"
         bare
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cardEntryWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { SIDES } from '@mellow-probe/core/circuit/chain';
 import { wayText } from '@mellow-probe/core/wording/placeText';
 import PickList from '../../components/base/PickList.vue';
@@ -47,8 +48,8 @@ const asks = (what: 'substituteOhm' | 'bathC' | 'airC' | 'position'): boolean =>
 const places = computed(() =>
   (
     [
-      ['bathC', 'water at'],
-      ['airC', about.value.ofNeighbour ? 'it is there' : 'air at'],
+      ['bathC', say.waterAt],
+      ['airC', about.value.ofNeighbour ? say.itIsThere : say.airAt],
     ] as const
   ).filter(([place]) => asks(place)),
 );
@@ -67,9 +68,9 @@ function where(text: string): void {
   if (at) condition(at);
 }
 const STATES = [
-  { value: 'steady', label: 'as found' },
-  { value: 'hot', label: 'hot, after heat' },
-  { value: 'wiggling', label: 'wiggling' },
+  { value: 'steady', label: say.asFound },
+  { value: 'hot', label: say.hotAfterHeat },
+  { value: 'wiggling', label: say.wiggling },
 ] as const;
 /** Readings at a connector that is closed have two sides to be taken on. */
 const twoSided = computed(() => about.value.id === 'connector-voltage');
@@ -109,7 +110,7 @@ const positions = computed(() =>
       v-if="pad"
       :text="reading?.text ?? ''"
       :quantity="about.quantity"
-      next="Next"
+      :next="say.next"
       @type="put"
       @next="work.goNext()"
       @letters="toLetters"
@@ -117,7 +118,7 @@ const positions = computed(() =>
     <div class="row">
       <EntryField
         v-if="asks('substituteOhm')"
-        label="with resistor"
+        :label="say.withResistor"
         quantity="ohms"
         :model-value="conditions.substituteOhm ?? blank()"
         :issue="conditionIssue('substituteOhm')"
@@ -134,27 +135,27 @@ const positions = computed(() =>
       />
       <PickList
         v-if="asks('position')"
-        label="where"
+        :label="say.where"
         :options="positions"
         :model-value="keyOf(conditions)"
         @update:model-value="where"
       />
       <EntryField
         v-if="needsAir && hot"
-        label="Thermometer, hot"
+        :label="say.thermometerHot"
         quantity="told-celsius"
         v-model="job.hotTemperatureC"
         :issue="verdict.issues.get('hotTemperatureC')"
       />
       <EntryField
         v-else-if="needsAir"
-        label="Thermometer"
+        :label="say.thermometer"
         quantity="told-celsius"
         v-model="job.temperatureC"
         :issue="verdict.issues.get('temperatureC')"
-        about="Beside the sensor, by another thermometer"
+        :about="say.besideTheSensorByAnotherThermometer"
       />
-      <PickList v-if="reading" v-model="reading.state" label="while" :options="STATES" />
+      <PickList v-if="reading" v-model="reading.state" :label="say.while" :options="STATES" />
     </div>
   </div>
 </template>

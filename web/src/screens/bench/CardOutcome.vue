@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cardOutcomeWords as say } from '@mellow-probe/core/wording/screens/bench';
 import TextField from '../../components/base/TextField.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
@@ -36,8 +37,8 @@ function voidIt(): void {
 <template>
   <div class="outcome">
     <p v-if="reading?.voided" class="box voided">
-      Voided: {{ reading.voided.reason }}
-      <ActButton kind="quiet" @click="readings.unvoid(reading.id)">Take it back in</ActButton>
+      {{ say.voided(reading.voided.reason) }}
+      <ActButton kind="quiet" @click="readings.unvoid(reading.id)">{{ say.takeItBackIn }}</ActButton>
     </p>
     <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status">
       <b>{{ outcome.title }}</b> {{ outcome.text }}
@@ -56,25 +57,25 @@ function voidIt(): void {
           v-model="reason"
           class="words"
           unsent
-          label="Why it is voided"
+          :label="say.whyItIsVoided"
           hide-label
-          placeholder="Why? bad contact, wrong pin…"
+          :placeholder="say.whyBadContactWrongPin"
           :maxlength="400"
         />
-        <ActButton submit :disabled="reason.trim() === ''">Void</ActButton>
-        <ActButton kind="quiet" @click="voiding = false">Keep</ActButton>
+        <ActButton submit :disabled="reason.trim() === ''">{{ say.void }}</ActButton>
+        <ActButton kind="quiet" @click="voiding = false">{{ say.keep }}</ActButton>
       </form>
       <template v-else>
         <TextField
           v-model="reading.note"
           class="words"
-          label="Note on this reading"
+          :label="say.noteOnThisReading"
           hide-label
-          placeholder="Note"
+          :placeholder="say.note"
           :maxlength="2000"
         />
-        <ActButton kind="quiet" @click="work.again()">Repeat</ActButton>
-        <ActButton kind="quiet" @click="voiding = true">Void…</ActButton>
+        <ActButton kind="quiet" @click="work.again()">{{ say.repeat }}</ActButton>
+        <ActButton kind="quiet" @click="voiding = true">{{ say.voidWhy }}</ActButton>
       </template>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { circuitChoiceWords as say } from '@mellow-probe/core/wording/screens/bench';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
@@ -20,7 +21,7 @@ const { job, verdict } = useSession();
 const preferences = usePreferences();
 const circuit = computed(() => job.circuit);
 
-const fields = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
+const fields = { engine: say.engines, climate: say.climateSystems, boiler: say.boilers } as const;
 const circuits = computed(() =>
   Object.entries(fields).map(([field, label]) => ({
     label,
@@ -42,20 +43,20 @@ function chooseCircuit(id: string): void {
 
 const curves = computed(() => [
   ...(circuit.value.curve.source === 'given'
-    ? [{ label: 'From the file', options: [{ value: 'given', label: circuit.value.curve.name }] }]
+    ? [{ label: say.fromTheFile, options: [{ value: 'given', label: circuit.value.curve.name }] }]
     : []),
   {
-    label: 'Typed',
+    label: say.typed,
     options: [
       ...TYPED_FORMS.map((f) => ({ value: typedId(f.kind, f.id), label: f.name })),
-      { value: 'points', label: 'Points of a table' },
-      { value: 'band', label: 'A line of a specification, NTC' },
-      { value: 'band ptc', label: 'A line of a specification, PTC' },
-      { value: 'unknown', label: 'Not known: learn it from the readings' },
+      { value: 'points', label: say.pointsOfATable },
+      { value: 'band', label: say.aLineOfASpecificationNtc },
+      { value: 'band ptc', label: say.aLineOfASpecificationPtc },
+      { value: 'unknown', label: say.notKnownLearnItFromTheReadings },
     ],
   },
   {
-    label: 'Catalogue',
+    label: say.catalogue,
     options: CATALOGUE_CURVES.map((c) => ({
       value: c.id,
       label: c.name,
@@ -115,14 +116,14 @@ function chooseCurve(id: string): void {
   <div class="choice">
     <PickList
       class="wide"
-      label="Circuit"
+      :label="say.circuit"
       :groups="circuits"
       :model-value="chosenCircuit"
       @update:model-value="chooseCircuit"
     />
     <PickList
       :class="typed || band ? 'short' : 'wide'"
-      label="Sensor curve"
+      :label="say.sensorCurve"
       :groups="curves"
       :model-value="chosenCurve"
       @update:model-value="chooseCurve"
@@ -142,7 +143,7 @@ function chooseCurve(id: string): void {
     <template v-if="band">
       <EntryField
         class="narrow"
-        label="Ohms, from … to"
+        :label="say.ohmsFromTo"
         quantity="ohm-band"
         placeholder="2–3 k"
         v-model="band.resistanceOhm"
@@ -150,13 +151,13 @@ function chooseCurve(id: string): void {
       />
       <EntryField
         class="narrow"
-        label="at"
+        :label="say.at"
         quantity="told-celsius"
         v-model="band.temperatureC"
         :issue="verdict.issues.get('circuit.curve.bands.0.temperatureC')"
       />
     </template>
-    <ActButton class="details" @click="$emit('details')">More…</ActButton>
+    <ActButton class="details" @click="$emit('details')">{{ say.more }}</ActButton>
   </div>
 </template>
 

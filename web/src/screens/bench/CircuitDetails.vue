@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { circuitDetailsWords as say } from '@mellow-probe/core/wording/screens/bench';
 import SideSheet from '../../components/base/SideSheet.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -18,26 +19,26 @@ const { job, verdict } = useSession();
 const circuit = computed(() => job.circuit);
 const bands = computed(() => (circuit.value.curve.source === 'band' ? circuit.value.curve.bands : null));
 const SOURCES = [
-  { value: 'usual', label: 'what is usual for such a circuit' },
-  { value: 'typed', label: 'the maker’s data' },
-  { value: 'board', label: 'read off the board' },
+  { value: 'usual', label: say.whatIsUsualForSuchACircuit },
+  { value: 'typed', label: say.theMakersData },
+  { value: 'board', label: say.readOffTheBoard },
 ] as const;
 const LAYOUTS = [
-  { value: 'pull-up', label: 'Sensor to ground, pull-up in the module' },
-  { value: 'pull-down', label: 'Sensor to the reference, pull-down in the module' },
-  { value: 'one-wire', label: 'One wire, return through the body' },
+  { value: 'pull-up', label: say.sensorToGroundPullUpIn },
+  { value: 'pull-down', label: say.sensorToTheReferencePullDown },
+  { value: 'one-wire', label: say.oneWireReturnThroughTheBody },
 ] as const;
 const COMPARED = [
-  { value: 'null', label: 'not known' },
-  { value: 'true', label: 'the reference that feeds the sensor' },
-  { value: 'false', label: 'a reference of its own' },
+  { value: 'null', label: say.notKnown },
+  { value: 'true', label: say.theReferenceThatFeedsTheSensor },
+  { value: 'false', label: say.aReferenceOfItsOwn },
 ];
 const SHARED = [
-  { value: 'unknown', label: 'not known' },
-  { value: 'nothing', label: 'nothing' },
-  { value: 'reference', label: 'the reference' },
-  { value: 'return', label: 'the return' },
-  { value: 'both', label: 'reference and return' },
+  { value: 'unknown', label: say.notKnown },
+  { value: 'nothing', label: say.nothing },
+  { value: 'reference', label: say.theReference },
+  { value: 'return', label: say.theReturn },
+  { value: 'both', label: say.referenceAndReturn },
 ] as const;
 const points = computed(() => (circuit.value.curve.source === 'points' ? circuit.value.curve.points : null));
 
@@ -53,30 +54,30 @@ const lines = computed<Line[]>(() => {
   const c = circuit.value;
   return [
     {
-      label: 'Supply (battery)',
+      label: say.supplyBattery,
       path: 'circuit.supplyV',
       quantity: 'volts',
       get: () => c.supplyV,
       set: (e) => (c.supplyV = e),
     },
     {
-      label: 'Second pull-up, when hot',
+      label: say.secondPullUpWhenHot,
       path: 'circuit.hotPullUpOhm',
       quantity: 'ohms',
       get: () => c.hotPullUpOhm,
       set: (e) => (c.hotPullUpOhm = e),
-      placeholder: 'none',
+      placeholder: say.none,
     },
     {
-      label: 'Long cable, one way (m)',
+      label: say.longCableOneWayM,
       path: 'circuit.cableM',
       quantity: 'number',
       get: () => c.cableM,
       set: (e) => (c.cableM = e),
-      placeholder: 'no',
+      placeholder: say.no,
     },
     {
-      label: 'Its copper (mm²)',
+      label: say.itsCopperMm,
       path: 'circuit.cableMm2',
       quantity: 'number',
       get: () => c.cableMm2,
@@ -84,26 +85,26 @@ const lines = computed<Line[]>(() => {
       placeholder: '0.75',
     },
     {
-      label: 'Display: coldest',
+      label: say.displayColdest,
       path: 'circuit.display.minC',
       quantity: 'celsius',
       get: () => c.display.minC,
       set: (e) => (c.display.minC = e),
     },
     {
-      label: 'Display: hottest',
+      label: say.displayHottest,
       path: 'circuit.display.maxC',
       quantity: 'celsius',
       get: () => c.display.maxC,
       set: (e) => (c.display.maxC = e),
     },
     {
-      label: 'Default shown at a fault',
+      label: say.defaultShownAtAFault,
       path: 'circuit.display.substituteC',
       quantity: 'celsius',
       get: () => c.display.substituteC,
       set: (e) => (c.display.substituteC = e),
-      placeholder: 'none',
+      placeholder: say.none,
     },
   ];
 });
@@ -114,21 +115,21 @@ const ratiometric = computed({
 </script>
 
 <template>
-  <SideSheet v-model:open="open" title="Circuit and kit in detail" :width="560">
+  <SideSheet v-model:open="open" :title="say.circuitAndKitInDetail" :width="560">
     <div class="form">
-      <PickList v-model="circuit.layout" label="Layout" :options="LAYOUTS" />
-      <PickList v-model="circuit.pullUpSource" label="The pull-up’s figure is" :options="SOURCES" />
+      <PickList v-model="circuit.layout" :label="say.layout" :options="LAYOUTS" />
+      <PickList v-model="circuit.pullUpSource" :label="say.thePullUpsFigureIs" :options="SOURCES" />
       <template v-if="bands">
-        <h3>Lines of the specification</h3>
+        <h3>{{ say.linesOfTheSpecification }}</h3>
         <div v-for="(b, i) in bands" :key="i" class="pair">
           <EntryField
-            :label="`Temperature ${i + 1}`"
+            :label="say.temperature(i + 1)"
             quantity="told-celsius"
             v-model="b.temperatureC"
             :issue="verdict.issues.get(`circuit.curve.bands.${i}.temperatureC`)"
           />
           <EntryField
-            :label="`Ohms ${i + 1}, from … to`"
+            :label="say.ohmsFromTo(i + 1)"
             quantity="ohm-band"
             placeholder="2–3 k"
             v-model="b.resistanceOhm"
@@ -136,34 +137,34 @@ const ratiometric = computed({
           />
         </div>
         <ActButton :disabled="bands.length >= 2" @click="bands.push({ temperatureC: blank(), resistanceOhm: blank() })">
-          A second line
+          {{ say.aSecondLine }}
         </ActButton>
       </template>
       <template v-if="points">
-        <h3>Points of the sensor's table</h3>
+        <h3>{{ say.pointsOfTheSensorSTable }}</h3>
         <div v-for="(p, i) in points" :key="i" class="pair">
           <EntryField
-            :label="`Temperature ${i + 1}`"
+            :label="say.temperature(i + 1)"
             quantity="celsius"
             v-model="p.temperatureC"
             :issue="verdict.issues.get(`circuit.curve.points.${i}.temperatureC`)"
           />
           <EntryField
-            :label="`Resistance ${i + 1}`"
+            :label="say.resistance(i + 1)"
             quantity="ohms"
             v-model="p.resistanceOhm"
             :issue="verdict.issues.get(`circuit.curve.points.${i}.resistanceOhm`)"
           />
         </div>
-        <p v-if="verdict.issues.get('circuit.curve')" class="needed">At least two points are needed.</p>
+        <p v-if="verdict.issues.get('circuit.curve')" class="needed">{{ say.atLeastTwoPointsAreNeeded }}</p>
         <ActButton
           :disabled="points.length >= MOST.points"
           @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })"
         >
-          Another point
+          {{ say.anotherPoint }}
         </ActButton>
       </template>
-      <h3>Supply and display</h3>
+      <h3>{{ say.supplyAndDisplay }}</h3>
       <div class="grid">
         <EntryField
           v-for="l in lines"
@@ -176,9 +177,9 @@ const ratiometric = computed({
           @update:model-value="l.set"
         />
       </div>
-      <PickList v-model="ratiometric" label="The module compares the signal with" :options="COMPARED" />
-      <PickList v-model="circuit.shares" label="Other sensors share with this one" :options="SHARED" />
-      <h3>Kit used on this check</h3>
+      <PickList v-model="ratiometric" :label="say.theModuleComparesTheSignalWith" :options="COMPARED" />
+      <PickList v-model="circuit.shares" :label="say.otherSensorsShareWithThisOne" :options="SHARED" />
+      <h3>{{ say.kitUsedOnThisCheck }}</h3>
       <KitForm v-model="job.kit" />
     </div>
   </SideSheet>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { curveChartsWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { computed, onBeforeUnmount } from 'vue';
 import { curveFigures } from '../../components/curveFigure.ts';
 import PlotFigure from '../../components/LazyPlot.ts';
@@ -15,13 +16,13 @@ const figures = computed(() =>
 </script>
 
 <template>
-  <section class="sheet charts" aria-label="Charts">
+  <section class="sheet charts" :aria-label="say.charts">
     <template v-if="figures">
-      <PlotFigure :figure="figures.resistance" label="Sensor resistance against temperature" />
-      <PlotFigure v-if="figures.voltage" :figure="figures.voltage" label="Divider voltage against temperature" />
+      <PlotFigure :figure="figures.resistance" :label="say.sensorResistanceAgainstTemperature" />
+      <PlotFigure v-if="figures.voltage" :figure="figures.voltage" :label="say.dividerVoltageAgainstTemperature" />
     </template>
-    <p v-else-if="verdict.fault" class="soft">No charts without a computation.</p>
-    <p v-else-if="verdict.shown && !verdict.result" class="soft">The charts appear when the circuit is complete.</p>
+    <p v-else-if="verdict.fault" class="soft">{{ say.noChartsWithoutAComputation }}</p>
+    <p v-else-if="verdict.shown && !verdict.result" class="soft">{{ say.theChartsAppearWhenTheCircuit }}</p>
   </section>
 </template>
 

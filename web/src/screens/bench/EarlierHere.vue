@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { earlierHereWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { placeCode, placeKey } from '@mellow-probe/core/register/placeKey';
 import { earlierAt } from '@mellow-probe/core/register/register';
 import { lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
@@ -25,12 +26,12 @@ const MOST = 2;
 </script>
 
 <template>
-  <section v-if="earlier.length > 0" class="earlier" aria-label="Earlier checks here" data-test="earlier">
+  <section v-if="earlier.length > 0" class="earlier" :aria-label="say.earlierChecksHere" data-test="earlier">
     <span class="head">{{ earlierText(earlier.length, Boolean(job.recurrenceOf)) }}</span>
     <RouterLink v-for="l in earlier.slice(0, MOST)" :key="l.id" :to="`/check/${l.id}`">
       <span class="mono">{{ dayText(l.createdAt) }}</span> {{ lineOutcomeText(l) }}
     </RouterLink>
-    <ActButton kind="quiet" :to="`/logbook/place/${code}`">Its years</ActButton>
+    <ActButton kind="quiet" :to="`/logbook/place/${code}`">{{ say.itsYears }}</ActButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { evidenceTableWords as say } from '@mellow-probe/core/wording/screens/bench';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';
@@ -19,7 +20,7 @@ const columns = computed(() => {
   const { suspects, readings } = props.assessment;
   const named = suspects.slice(0, 2).map((s) => ({ key: s.fault, name: s.name, predicts: s.predicts }));
   if (named.length < 2)
-    named.push({ key: 'prior', name: 'if nothing were wrong', predicts: readings.map((r) => r.healthy) });
+    named.push({ key: 'prior', name: say.ifNothingWereWrong, predicts: readings.map((r) => r.healthy) });
   return named;
 });
 const rows = computed(() =>
@@ -48,18 +49,18 @@ const rows = computed(() =>
   }),
 );
 const heads = computed<readonly Column<(typeof rows.value)[number]>[]>(() => [
-  { key: 'reading', title: 'Reading', quietTitle: true, soft: true },
+  { key: 'reading', title: say.reading, quietTitle: true, soft: true },
   ...columns.value.map((c) => ({ key: c.key, title: c.name })),
 ]);
 </script>
 
 <template>
   <div data-test="evidence">
-    <div class="small-head">Measured ❙ against what each suspect predicts</div>
-    <FactTable label="Measured against what each suspect predicts" :columns="heads" :rows="rows" :row-key="(r) => r.id">
+    <div class="small-head">{{ say.measuredAgainstWhatEachSuspectPredicts }}</div>
+    <FactTable :label="say.tableName" :columns="heads" :rows="rows" :row-key="(r) => r.id">
       <template #reading="{ row }">
         {{ row.name }} <span class="mono shown">{{ row.shown }}</span>
-        <span v-if="row.doubtful" class="doubt">◆ doubtful</span>
+        <span v-if="row.doubtful" class="doubt">{{ say.doubtful }}</span>
       </template>
       <template v-for="(c, k) in columns" :key="c.key" #[c.key]="{ row }">
         <IntervalStrip

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobProgressWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import type { ProgressText } from '@mellow-probe/core/wording/progressText';
 import { useSession } from '../../session/jobSession.ts';
@@ -9,8 +10,8 @@ const { job, work } = useSession();
 </script>
 
 <template>
-  <section data-test="progress" aria-label="Progress of the job">
-    <div class="small-head">{{ job.closed ? 'Done' : 'After the repair' }}</div>
+  <section data-test="progress" :aria-label="say.progressOfTheJob">
+    <div class="small-head">{{ job.closed ? say.done : say.afterTheRepair }}</div>
     <h2>{{ progress.title }}</h2>
     <ul v-if="progress.proved.length > 0">
       <li v-for="line in progress.proved" :key="line"><span class="done" aria-hidden="true">●</span> {{ line }}</li>
@@ -19,7 +20,7 @@ const { job, work } = useSession();
       <li v-for="line in progress.lacking" :key="line"><span class="open" aria-hidden="true">○</span> {{ line }}</li>
     </ul>
     <ActButton :kind="job.closed ? 'plain' : 'main'" @click="work.goStation('proof')">
-      {{ job.closed ? 'See the proof' : 'To the proof' }}
+      {{ job.closed ? say.seeTheProof : say.toTheProof }}
     </ActButton>
   </section>
 </template>

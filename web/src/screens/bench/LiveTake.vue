@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { liveTakeWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { evidenceFigure } from '@mellow-probe/core/job/logEvidence';
 import type { Measurement } from '@mellow-probe/core/measurements/measurement';
 import { standStillText } from '@mellow-probe/core/wording/liveText';
@@ -66,7 +67,7 @@ function onKey(event: KeyboardEvent): void {
 }
 onMounted(() => window.addEventListener('keydown', onKey, true));
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true));
-const keyName = computed(() => (preferences.takeKey === ' ' ? 'Space' : preferences.takeKey));
+const keyName = computed(() => (preferences.takeKey === ' ' ? say.space : preferences.takeKey));
 </script>
 
 <template>
@@ -74,7 +75,7 @@ const keyName = computed(() => (preferences.takeKey === ' ' ? 'Space' : preferen
     <PickList
       v-if="fitting.length > 1"
       :model-value="own.channel.id"
-      label="Live"
+      :label="say.live"
       hide-label
       :options="fitting.map((c) => ({ value: c.channel.id, label: c.channel.name }))"
       @update:model-value="picked = $event"
@@ -85,11 +86,11 @@ const keyName = computed(() => (preferences.takeKey === ' ' ? 'Space' : preferen
       still && standStillText(still, measurement.quantity, preferences.temperatureUnit)
     }}</span>
     <ActButton @click="take"
-      >Take it <kbd>{{ keyName }}</kbd></ActButton
+      >{{ say.takeIt }} <kbd>{{ keyName }}</kbd></ActButton
     >
-    <CheckBox v-model="whenStill">when it stands</CheckBox>
+    <CheckBox v-model="whenStill">{{ say.whenItStands }}</CheckBox>
     <ActButton kind="quiet" @click="learning = !learning">{{
-      learning ? 'Press the key or foot switch…' : 'Other key'
+      learning ? say.pressTheKeyOrFootSwitch : say.otherKey
     }}</ActButton>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nextTestWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatMinutes } from '@mellow-probe/core/units/format';
@@ -67,9 +68,9 @@ const pair = computed(() => {
   const first = props.advice.undecided[0];
   if (!first) return '';
   const how = first.test
-    ? `${nameOf(first.test.measurement, first.test.conditions)} would tell.`
-    : 'No test at hand would tell.';
-  return `Not told apart yet: ${first.names.join(' and ')}. ${how}`;
+    ? say.wouldTell(nameOf(first.test.measurement, first.test.conditions))
+    : say.noTestAtHandWouldTell;
+  return say.notToldApartYet(first.names.join(' and '), how);
 });
 
 /** Below this many bits even the best test changes next to nothing. */
@@ -78,24 +79,24 @@ const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits 
 </script>
 
 <template>
-  <section v-if="enough && !schoolNext" :class="['next', { earlier }]" data-test="next" aria-label="Next test">
-    <h3 class="enough">Enough measured</h3>
+  <section v-if="enough && !schoolNext" :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
+    <h3 class="enough">{{ say.enoughMeasured }}</h3>
     <p>
-      No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.
+      {{ say.noTestLeftWouldTellMuch }}
     </p>
     <p v-if="tests.length > 0" class="others">
-      If you doubt it: {{ tests.map((t) => `${t.name} (${t.minutesText})`).join(', ') }}
+      {{ say.ifYouDoubtIt(tests.map((t) => `${t.name} (${t.minutesText})`).join(', ')) }}
     </p>
   </section>
-  <section v-else :class="['next', { earlier }]" data-test="next" aria-label="Next test">
+  <section v-else :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
     <h3>
       <ActButton kind="bare" @click="$emit('go')">
-        <span>Next: {{ schoolNext || tests[0].name }}</span>
+        <span>{{ say.next(schoolNext || tests[0].name) }}</span>
         <span v-if="!schoolNext" class="minutes">{{ tests[0].minutesText }}</span> <kbd>N</kbd>
       </ActButton>
     </h3>
     <p v-if="schoolNext">
-      By “{{ school!.name }}”. Most telling now: {{ tests[0].name }} ({{ tests[0].minutesText }}).
+      {{ say.byMostTellingNow(school!.name, tests[0].name, tests[0].minutesText) }}
     </p>
     <p v-else>{{ tests[0].title }}.</p>
     <OutcomeScale
@@ -111,12 +112,12 @@ const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits 
         <dd>{{ o.leaves }}</dd>
       </template>
     </dl>
-    <p v-if="first" class="others">First, under “Where”: {{ first }}.</p>
+    <p v-if="first" class="others">{{ say.firstUnderWhere(first) }}</p>
     <p v-if="cost" class="others" data-test="least-cost">{{ cost }}</p>
     <p v-if="pair" class="others">{{ pair }}</p>
     <p v-if="tests[0].caution && !schoolNext" class="caution">▲ {{ tests[0].caution }}</p>
     <p v-if="tests.length > 1" class="others">
-      or
+      {{ say.or }}
       <template v-for="(t, i) in tests.slice(1)" :key="t.name">
         <template v-if="i > 0">, </template>
         <ActButton kind="bare" class="link" @click="work.goTest(t.measurement, t.conditions)">

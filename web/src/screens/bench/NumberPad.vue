@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberPadWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
 import { computed } from 'vue';
@@ -23,7 +24,7 @@ const rows = computed(() => [
   ['4', '5', '6', signs.value[1]],
   ['1', '2', '3', signs.value[2]],
 ]);
-const NAMES: Record<string, string> = { '-': 'minus', k: 'kilo', M: 'mega', OL: 'OL, over range' };
+const NAMES: Record<string, string> = { '-': say.minus, k: say.kilo, M: say.mega, OL: say.olOverRange };
 
 function press(key: string): void {
   // OL stands for the whole reading; a minus goes before it.
@@ -34,7 +35,7 @@ function press(key: string): void {
 </script>
 
 <template>
-  <div class="pad" role="group" aria-label="Number pad">
+  <div class="pad" role="group" :aria-label="say.numberPad">
     <template v-for="(row, r) in rows" :key="r">
       <ActButton
         kind="bare"
@@ -48,10 +49,12 @@ function press(key: string): void {
       </ActButton>
     </template>
     <ActButton kind="bare" aria-label="0" @click="press('0')">0</ActButton>
-    <ActButton kind="bare" aria-label="decimal mark" @click="press(reader.decimal)">{{ reader.decimal }}</ActButton>
-    <ActButton kind="bare" aria-label="delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
+    <ActButton kind="bare" :aria-label="say.decimalMark" @click="press(reader.decimal)">{{ reader.decimal }}</ActButton>
+    <ActButton kind="bare" :aria-label="say.delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
     <ActButton v-if="next" kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
-    <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">Letters and other signs…</ActButton>
+    <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">{{
+      say.lettersAndOtherSigns
+    }}</ActButton>
   </div>
 </template>
 

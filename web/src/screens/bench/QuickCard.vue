@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quickCardWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { formatTemperature } from '@mellow-probe/core/units/format';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
@@ -21,26 +22,26 @@ const thermometerMeant = computed(() => {
 </script>
 
 <template>
-  <section class="sheet quick" aria-label="Quick check">
+  <section class="sheet quick" :aria-label="say.quickCheck">
     <CircuitChoice @details="$emit('details')" />
     <div class="row">
       <EntryField
-        label="Reference"
+        :label="say.reference"
         quantity="volts"
         v-model="job.circuit.referenceV"
         :issue="verdict.issues.get('circuit.referenceV')"
       />
       <EntryField
-        :label="layout === 'pull-down' ? 'Pull-down' : 'Pull-up'"
+        :label="layout === 'pull-down' ? say.pullDown : say.pullUp"
         quantity="ohms"
         v-model="job.circuit.pullUpOhm"
         :issue="verdict.issues.get('circuit.pullUpOhm')"
-        placeholder="unknown"
+        :placeholder="say.unknown"
       />
       <div class="told">
         <EntryField
           class="measured"
-          label="Thermometer"
+          :label="say.thermometer"
           quantity="told-celsius"
           v-model="job.temperatureC"
           :issue="verdict.issues.get('temperatureC')"
@@ -49,16 +50,16 @@ const thermometerMeant = computed(() => {
         />
         <NoticedTaps v-if="job.temperatureC.text.trim() === ''" v-model="job.temperatureC" />
       </div>
-      <ReadingField class="measured" measurement="displayed" label="Displayed" />
+      <ReadingField class="measured" measurement="displayed" :label="say.displayed" />
     </div>
     <div class="row">
-      <ReadingField class="ohms" measurement="sensor-ohms" label="Sensor ohms" />
-      <ReadingField measurement="open-voltage" label="Volts, unplugged" />
-      <ReadingField measurement="loaded-voltage" label="Volts, plugged in" />
+      <ReadingField class="ohms" measurement="sensor-ohms" :label="say.sensorOhms" />
+      <ReadingField measurement="open-voltage" :label="say.voltsUnplugged" />
+      <ReadingField measurement="loaded-voltage" :label="say.voltsPluggedIn" />
       <ReadingField
         v-if="layout !== 'one-wire'"
         measurement="return-drop"
-        :label="layout === 'pull-down' ? 'Feed volts' : 'Return drop'"
+        :label="layout === 'pull-down' ? say.feedVolts : say.returnDrop"
       />
     </div>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readingModeWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import HoldButton from '../../components/base/HoldButton.vue';
@@ -69,7 +70,7 @@ watch(
     if (!preferences.spoken) return;
     const standing = {
       fits: 'as healthy',
-      off: view.value?.standingText === 'Low' ? 'low' : 'high',
+      off: view.value?.side ?? '',
       none: '',
     } as const;
     speak(
@@ -100,27 +101,27 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 </script>
 
 <template>
-  <div ref="root" class="far" role="dialog" aria-modal="true" aria-label="Reading mode" tabindex="-1">
+  <div ref="root" class="far" role="dialog" aria-modal="true" :aria-label="say.readingMode" tabindex="-1">
     <template v-if="about">
       <p class="name">{{ about.title }}</p>
       <p class="figure mono" :class="{ draft: draft !== '' }" data-test="far-figure">{{ figure }}</p>
-      <p v-if="draft !== ''" class="range">not taken yet</p>
+      <p v-if="draft !== ''" class="range">{{ say.notTakenYet }}</p>
       <p v-else-if="view" class="range">
         <b v-if="view.standingText">◆ {{ view.standingText }}. </b
         ><span v-if="view.healthy"
-          >healthy <span class="mono">{{ view.healthy }}</span></span
+          >{{ say.healthy }} <span class="mono">{{ view.healthy }}</span></span
         >
       </p>
     </template>
     <template v-if="draft === ''">
-      <p v-if="words" class="verdict">{{ verdict.earlier ? `On earlier figures: ${words.title}` : words.title }}</p>
+      <p v-if="words" class="verdict">{{ verdict.earlier ? say.onEarlierFigures(words.title) : words.title }}</p>
       <p v-if="words" class="detail">{{ words.detail }}</p>
     </template>
     <NumberPad v-if="touch && about" class="pad" :text="draft" :quantity="about.quantity" @type="draft = $event" />
     <div class="acts">
-      <HoldButton v-if="about" :disabled="draft.trim() === ''" @held="take">Hold to take</HoldButton>
-      <ActButton @click="leave">Back to the bench</ActButton>
-      <CheckBox v-if="canSpeak()" v-model="preferences.spoken">speak it</CheckBox>
+      <HoldButton v-if="about" :disabled="draft.trim() === ''" @held="take">{{ say.holdToTake }}</HoldButton>
+      <ActButton @click="leave">{{ say.backToTheBench }}</ActButton>
+      <CheckBox v-if="canSpeak()" v-model="preferences.spoken">{{ say.speakIt }}</CheckBox>
     </div>
   </div>
 </template>

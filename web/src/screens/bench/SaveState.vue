@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { saveStateWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { useSession } from '../../session/jobSession.ts';
@@ -10,15 +11,15 @@ const { keeping, record } = useSession();
 
 <template>
   <span v-if="keeping.kind === 'refused'" class="fault" role="alert">
-    Not kept. {{ storageFaultText(keeping.fault) }}
-    <ActButton icon="reload" @click="record.keepAgain()">Try again</ActButton>
-    <ActButton @click="$emit('export')">Export now</ActButton>
+    {{ say.notKept(storageFaultText(keeping.fault)) }}
+    <ActButton icon="reload" @click="record.keepAgain()">{{ say.tryAgain }}</ActButton>
+    <ActButton @click="$emit('export')">{{ say.exportNow }}</ActButton>
   </span>
   <span v-else-if="keeping.kind === 'removed-elsewhere'" class="fault" role="alert">
-    Deleted in another window.
-    <ActButton @click="record.keepAgain()">Keep it</ActButton>
+    {{ say.deletedInAnotherWindow }}
+    <ActButton @click="record.keepAgain()">{{ say.keepIt }}</ActButton>
   </span>
-  <span v-else class="soft" data-test="save-state">{{ keeping.kind === 'kept' ? 'kept' : 'keeping…' }}</span>
+  <span v-else class="soft" data-test="save-state">{{ keeping.kind === 'kept' ? say.kept : say.keeping }}</span>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { schoolChoiceWords as say } from '@mellow-probe/core/wording/screens/bench';
 import PickList from '../../components/base/PickList.vue';
 import { SCHOOLS } from '@mellow-probe/core/advice/schools';
 import { LEAST_COST } from '@mellow-probe/core/plan/cheapestFirst';
@@ -10,13 +11,13 @@ import { useSession } from '../../session/jobSession.ts';
 const { job } = useSession();
 const groups = [
   {
-    label: 'By the tool',
+    label: say.byTheTool,
     options: [
-      { value: 'proposal', label: 'Most telling first' },
-      { value: LEAST_COST, label: 'Least expected cost' },
+      { value: 'proposal', label: say.mostTellingFirst },
+      { value: LEAST_COST, label: say.leastExpectedCost },
     ],
   },
-  { label: 'Schools', options: SCHOOLS.map((s) => ({ value: s.id, label: s.name })) },
+  { label: say.schools, options: SCHOOLS.map((s) => ({ value: s.id, label: s.name })) },
 ];
 const value = computed(() =>
   job.school === LEAST_COST || SCHOOLS.some((s) => s.id === job.school) ? job.school : 'proposal',
@@ -26,7 +27,7 @@ const value = computed(() =>
 <template>
   <PickList
     class="school"
-    label="Way of working"
+    :label="say.wayOfWorking"
     hide-label
     :groups="groups"
     :model-value="value"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { testCardWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
@@ -20,7 +21,7 @@ const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
 const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
 const bits = computed(() =>
-  proposal.value && proposal.value.bits > 0.005 ? `tells ${fixed(proposal.value.bits, 2)} bit` : '',
+  proposal.value && proposal.value.bits > 0.005 ? say.tellsBit(fixed(proposal.value.bits, 2)) : '',
 );
 
 watch(
@@ -37,9 +38,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
 </script>
 
 <template>
-  <section ref="root" class="sheet card" aria-label="The test on the card" :data-card="work.test">
+  <section ref="root" class="sheet card" :aria-label="say.theTestOnTheCard" :data-card="work.test">
     <div class="how">
-      <div v-if="siblings.length > 1" class="siblings" role="group" aria-label="Tests of this station">
+      <div v-if="siblings.length > 1" class="siblings" role="group" :aria-label="say.testsOfThisStation">
         <ActButton
           kind="bare"
           v-for="id in siblings"
@@ -50,7 +51,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           {{ measurementById(id).name }}
         </ActButton>
       </div>
-      <div class="small-head">{{ about.name }} · {{ about.minutes }} min{{ bits ? ` · ${bits}` : '' }}</div>
+      <div class="small-head">{{ [say.min(about.name, about.minutes), bits].filter(Boolean).join(' · ') }}</div>
       <h2>{{ about.title }}</h2>
       <ol>
         <li v-for="step in about.steps" :key="step">{{ step }}</li>
@@ -62,7 +63,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
         v-if="taken.length > 1 || about.needs.length > 0 || taken.some((r) => r.voided)"
         class="taken"
         role="group"
-        aria-label="Readings of this test"
+        :aria-label="say.readingsOfThisTest"
       >
         <ActButton
           kind="bare"
@@ -77,7 +78,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           }}</span>
         </ActButton>
         <ActButton kind="bare" :class="{ on: work.readingId === null }" @click="work.again()">
-          {{ taken.length === 0 ? 'First' : 'Another' }}
+          {{ taken.length === 0 ? say.first : say.another }}
         </ActButton>
       </div>
       <slot>

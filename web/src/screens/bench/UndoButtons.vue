@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { undoButtonsWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { changeText } from '@mellow-probe/core/wording/changeText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
@@ -9,8 +10,8 @@ const { history, record } = useSession();
 const told = ref('');
 let timer: ReturnType<typeof setTimeout> | undefined;
 const WAYS = [
-  { way: 'undo', name: 'Undo', verb: 'Take back', done: 'Taken back' },
-  { way: 'redo', name: 'Redo', verb: 'Do again', done: 'Done again' },
+  { way: 'undo', name: say.undo, would: say.takeBack, nothing: say.nothingToTakeBack, done: say.takenBack },
+  { way: 'redo', name: say.redo, would: say.doAgain, nothing: say.nothingToDoAgain, done: say.doneAgain },
 ] as const;
 /** Both ways, each with what it would change; empty where there is nothing. */
 const ways = computed(() =>
@@ -24,8 +25,7 @@ function move(way: 'undo' | 'redo'): void {
   const { done, words } = ways.value.find((w) => w.way === way)!;
   const moved = history[way]();
   if (!moved) return;
-  const rest = moved.left > 0 ? ' What was changed again elsewhere stays.' : '';
-  told.value = `${done}: ${words}.${rest}`;
+  told.value = moved.left > 0 ? `${done(words)} ${say.whatWasChangedAgainElsewhereStays}` : done(words);
   clearTimeout(timer);
   timer = setTimeout(() => (told.value = ''), 6000);
 }
@@ -55,12 +55,12 @@ onBeforeUnmount(() => {
 <template>
   <span class="undo">
     <ActButton
-      v-for="{ way, name, verb, words } in ways"
+      v-for="{ way, name, would, nothing, words } in ways"
       :key="way"
       kind="quiet"
       :data-sign="way === 'undo' ? '↶' : '↷'"
       :disabled="!history.next[way]"
-      :title="words ? `${verb}: ${words}` : `Nothing to ${verb.toLowerCase()}`"
+      :title="words ? would(words) : nothing"
       @click="move(way)"
     >
       <span class="name">{{ name }}</span><span v-if="words" class="visually-hidden">: {{ words }}</span>

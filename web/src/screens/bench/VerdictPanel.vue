@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictPanelWords as say } from '@mellow-probe/core/wording/screens/bench';
 import FoldOut from '../../components/base/FoldOut.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';
@@ -38,11 +39,11 @@ const words = computed(() =>
 );
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆' } as const;
 const STATES = {
-  'nothing-yet': 'before any reading',
-  open: 'open',
-  likely: 'likely',
-  firm: 'firm',
-  doubt: 'in doubt',
+  'nothing-yet': say.beforeAnyReading,
+  open: say.open,
+  likely: say.likely,
+  firm: say.firm,
+  doubt: say.inDoubt,
 } as const;
 const leader = computed(() => {
   const first = assessment.value?.suspects[0];
@@ -57,8 +58,8 @@ const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {
   const possible = assessment.value?.possibleCurves;
   if (!possible) return '';
-  if (possible.length === 0) return 'Curve not known: none of the shelf lies near these readings.';
-  return `Curve not known. Still possible: ${possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', ')}.`;
+  if (possible.length === 0) return say.curveNotKnownNoneOfThe;
+  return say.curveNotKnownStillPossible(possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', '));
 });
 const decision = computed(() => job.decision ?? null);
 /** After the repair the panel says what is proved; what was suspected before stands folded under it. */
@@ -68,68 +69,77 @@ const failure = computed(() => {
     case undefined:
       return '';
     case 'silent':
-      return `The computation did not end (${verdict.fault.message}) and was stopped.`;
+      return say.theComputationDidNotEndAnd(verdict.fault.message);
     case 'stopped':
-      return `The computation could not be started or broke off: ${verdict.fault.message}.`;
+      return say.theComputationCouldNotBeStarted(verdict.fault.message);
     case 'threw':
-      return `The computation failed: ${verdict.fault.message}.`;
+      return say.theComputationFailed(verdict.fault.message);
   }
 });
 </script>
 
 <template>
-  <aside class="verdict" :class="{ up: pulledUp, earlier: verdict.earlier }" aria-label="Verdict" aria-live="polite">
+  <aside
+    class="verdict"
+    :class="{ up: pulledUp, earlier: verdict.earlier }"
+    :aria-label="say.verdict"
+    aria-live="polite"
+  >
     <ActButton class="pull" :aria-expanded="pulledUp" @click="pulledUp = !pulledUp">
       <span class="short">{{
         progress
           ? progress.title
           : words
-            ? `${verdict.earlier ? 'Earlier: ' : ''}${SIGNS[words.state]} ${words.title}`
-            : 'Verdict'
+            ? verdict.earlier
+              ? say.earlier(`${SIGNS[words.state]} ${words.title}`)
+              : `${SIGNS[words.state]} ${words.title}`
+            : say.verdict
       }}</span>
-      <span class="way">{{ pulledUp ? 'down ▾' : 'why ▴' }}</span>
+      <span class="way">{{ pulledUp ? say.down : say.why }}</span>
     </ActButton>
     <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
       <p>
-        <b>No verdict on these figures.</b> {{ failure }} What you typed is kept.
-        <template v-if="verdict.shown">What stands below is of earlier figures.</template>
+        <b>{{ say.noVerdictOnTheseFigures }}</b> {{ say.whatYouTypedIsKept(failure) }}
+        <template v-if="verdict.shown">{{ say.whatStandsBelowIsOfEarlierFigures }}</template>
       </p>
-      <div><ActButton icon="reload" @click="judging.again()">Compute again</ActButton></div>
+      <div>
+        <ActButton icon="reload" @click="judging.again()">{{ say.computeAgain }}</ActButton>
+      </div>
     </div>
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
-      Computing…<template v-if="verdict.shown"> What stands below is of earlier figures.</template>
+      {{ say.computing }} {{ verdict.shown ? say.whatStandsBelowIsOfEarlierFigures : '' }}
     </p>
     <JobProgress v-if="progress" :progress="progress" />
     <component
       :is="progress ? FoldOut : 'div'"
       class="suspicion"
-      v-bind="progress ? { title: 'What was suspected before the repair' } : {}"
+      v-bind="progress ? { title: say.whatWasSuspectedBeforeTheRepair } : {}"
     >
       <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
         <div class="small-head top">
           <span
-            >{{ verdict.earlier ? 'Verdict on earlier figures' : 'Verdict so far' }} ·
+            >{{ verdict.earlier ? say.verdictOnEarlierFigures : say.verdictSoFar }} ·
             <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
           >
-          <ActButton kind="bare" class="why" @click="why = true">Why, in figures</ActButton>
+          <ActButton kind="bare" class="why" @click="why = true">{{ say.whyInFigures }}</ActButton>
         </div>
         <h2>{{ words.title }}</h2>
         <p class="detail">{{ words.detail }}</p>
         <p v-if="leader" class="repair">{{ leader.repair }}</p>
         <p v-if="where" class="repair" data-test="where-line">
-          <b>Where:</b> {{ where }}
-          <ActButton kind="bare" class="why" @click="work.goStation('where')">The loom</ActButton>
+          <b>{{ say.where }}</b> {{ where }}
+          <ActButton kind="bare" class="why" @click="work.goStation('where')">{{ say.theLoom }}</ActButton>
         </p>
         <p v-if="decision" class="repair">
-          <b>Decided: {{ groupName(decision.group) }}.</b> {{ decision.reason }}
+          <b>{{ say.decided(groupName(decision.group)) }}</b> {{ decision.reason }}
         </p>
       </div>
       <div v-else-if="verdict.shown" data-test="incomplete" :data-earlier="verdict.earlier">
-        <div class="small-head">Verdict so far</div>
-        <h2>The circuit is not complete</h2>
-        <p class="detail">Fill in the fields marked ✕ in the quick check or under More…; the readings are kept.</p>
+        <div class="small-head">{{ say.verdictSoFar }}</div>
+        <h2>{{ say.theCircuitIsNotComplete }}</h2>
+        <p class="detail">{{ say.fillInTheFieldsMarkedIn }}</p>
       </div>
-      <div v-else-if="!verdict.fault && !verdict.slow" class="soft">Computing…</div>
+      <div v-else-if="!verdict.fault && !verdict.slow" class="soft">{{ say.computing }}</div>
 
       <div v-if="assessment" class="groups">
         <ProbabilityBar

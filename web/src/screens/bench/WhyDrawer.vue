@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whyDrawerWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import SideSheet from '../../components/base/SideSheet.vue';
 import TextField from '../../components/base/TextField.vue';
@@ -64,10 +65,10 @@ watch(
   { immediate: true },
 );
 const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
-  { key: 'fault', title: 'Fault' },
-  { key: 'before', title: 'before', mono: true, text: (row) => formatProbability(row.prior) },
-  { key: 'now', title: 'now', mono: true },
-  { key: 'factor', title: 'your factor' },
+  { key: 'fault', title: say.fault },
+  { key: 'before', title: say.before, mono: true, text: (row) => formatProbability(row.prior) },
+  { key: 'now', title: say.now, mono: true },
+  { key: 'factor', title: say.yourFactor },
 ];
 function weigh(fault: string, text: string): void {
   const value = Number(text.replace(',', '.'));
@@ -79,11 +80,11 @@ function weigh(fault: string, text: string): void {
 </script>
 
 <template>
-  <SideSheet v-model:open="open" title="The verdict in figures" :width="640">
+  <SideSheet v-model:open="open" :title="say.theVerdictInFigures" :width="640">
     <template v-if="assessment">
-      <h3>How much hangs on each reading</h3>
+      <h3>{{ say.howMuchHangsOnEachReading }}</h3>
       <p v-if="hangs.length === 0" class="soft">
-        {{ assessment.readings.length === 0 ? 'No reading yet.' : 'Ranking again without each reading…' }}
+        {{ assessment.readings.length === 0 ? say.noReadingYet : say.rankingAgainWithoutEachReading }}
       </p>
       <ul v-else>
         <li v-for="h in hangs" :key="h.id">
@@ -91,24 +92,23 @@ function weigh(fault: string, text: string): void {
         </li>
       </ul>
       <template v-if="course.length > 1">
-        <h3>How it moved, reading by reading</h3>
+        <h3>{{ say.howItMovedReadingByReading }}</h3>
         <div class="course" data-test="course">
-          <PlotFigure :figure="courseChart" label="How the verdict moved, reading by reading" />
+          <PlotFigure :figure="courseChart" :label="say.howTheVerdictMovedReadingByReading" />
         </div>
       </template>
-      <h3>Every fault</h3>
+      <h3>{{ say.everyFault }}</h3>
       <p class="soft">
-        What is seen and told is pooled: all of it together weighs at most as one careful measurement (30 to 1), for
-        corrosion, a code and several codes may speak of one drip.
+        {{ say.whatIsSeenAndToldIs }}
       </p>
       <p v-if="job.experience" data-test="experience">
         {{ ownRatesText(job.experience) }}
-        <ActButton @click="delete job.experience">Leave them out</ActButton>
+        <ActButton @click="delete job.experience">{{ say.leaveThemOut }}</ActButton>
       </p>
-      <FactTable label="Every fault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">
+      <FactTable :label="say.everyFault" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.fault">
         <template #fault="{ row }">
           {{ row.name }}
-          <div v-if="row.moved" class="soft">{{ row.moved }}; together × {{ row.together }}</div>
+          <div v-if="row.moved" class="soft">{{ say.together(row.moved, row.together) }}</div>
         </template>
         <template #now="{ row }">
           <b>{{ formatProbability(row.probability) }}</b>
@@ -119,7 +119,7 @@ function weigh(fault: string, text: string): void {
             mono
             :model-value="String(row.byHand ?? '')"
             placeholder="× 1"
-            :label="`Your factor on ${row.name}`"
+            :label="say.yourFactorOn(row.name)"
             hide-label
             figure
             lazy
@@ -128,11 +128,10 @@ function weigh(fault: string, text: string): void {
         </template>
       </FactTable>
       <p class="soft">
-        “before” is the default weight with codes, complaint, history and findings; those factors are common practice
-        without a source. “now” adds every reading.
+        {{ say.beforeIsTheDefaultWeightWith }}
       </p>
     </template>
-    <p v-else class="soft">The circuit is not complete.</p>
+    <p v-else class="soft">{{ say.theCircuitIsNotComplete }}</p>
   </SideSheet>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { workOrderWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Station } from '@mellow-probe/core/workOrder/stations';
@@ -13,7 +14,7 @@ const { job, work } = useSession();
 const viewOf = useReadingView();
 const stateOf = useStationState();
 const SIGNS = { settled: '●', odd: '◆', todo: '○' } as const;
-const WORDS = { settled: 'settled', odd: 'odd', todo: 'to do' } as const;
+const WORDS = { settled: say.settled, odd: say.odd, todo: say.toDo } as const;
 
 interface TestRow {
   id: string;
@@ -44,9 +45,9 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <nav class="order" aria-label="Order of work">
+  <nav class="order" :aria-label="say.orderOfWork">
     <div class="head">
-      <span class="small-head">Order of work</span>
+      <span class="small-head">{{ say.orderOfWork }}</span>
       <SchoolChoice v-if="job" />
     </div>
     <ol>

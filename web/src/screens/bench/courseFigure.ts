@@ -1,3 +1,4 @@
+import { courseFigureWords as say } from '@mellow-probe/core/wording/screens/bench';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import type { Data } from 'plotly.js-dist-min';
@@ -36,11 +37,11 @@ export function courseFigure(course: readonly CourseStep[], nameOf: (id: string)
       },
     ];
   });
-  const label = (step: CourseStep): string => plainLabel(step.after === null ? 'before' : nameOf(step.after));
+  const label = (step: CourseStep): string => plainLabel(step.after === null ? say.before : nameOf(step.after));
   return {
     data,
     layout: chartLayout(
-      'Probability, %',
+      say.probabilityPercent,
       colour,
       { l: 36, r: 24, t: 24, b: 96 },
       {

@@ -1,3 +1,4 @@
+import { useStationStateWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { directionOf } from '@mellow-probe/core/catalogue/symptoms';
 import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
 import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
@@ -36,21 +37,21 @@ export function useStationState(): (station: Station) => StationState {
       const record = job.rightSensor;
       if (record.trials.length === 0) return todo;
       const { wrongPlug, conflicts } = identifyPlugs(record);
-      return { state: wrongPlug || conflicts.length > 0 ? 'odd' : 'settled', last: wrongPlug ? 'wrong plug' : '' };
+      return { state: wrongPlug || conflicts.length > 0 ? 'odd' : 'settled', last: wrongPlug ? say.wrongPlug : '' };
     },
     look: () => {
       const seen = job.findings.length + job.photos.length;
-      return seen > 0 ? { state: 'settled', last: `${seen} noted` } : todo;
+      return seen > 0 ? { state: 'settled', last: say.noted(seen) } : todo;
     },
     compare: () => {
       const view = comparePairsOf(job);
       if (!view) return todo;
       const odd = compareText(view, 'C').some((l) => l.odd);
-      return { state: odd ? 'odd' : 'settled', last: `${view.pairs.length} pairs` };
+      return { state: odd ? 'odd' : 'settled', last: say.pairs(view.pairs.length) };
     },
     readings: () => {
       const voided = job.readings.filter((r) => r.voided).length;
-      return { state: job.readings.length > 0 ? 'settled' : 'todo', last: voided > 0 ? `${voided} voided` : '' };
+      return { state: job.readings.length > 0 ? 'settled' : 'todo', last: voided > 0 ? say.voided(voided) : '' };
     },
     decision: () => {
       const { decision } = job;
@@ -66,12 +67,12 @@ export function useStationState(): (station: Station) => StationState {
     repair: () => {
       const { doneAt, standIn } = job.repair;
       if (standIn && !standIn.removedAt) return { state: 'odd', last: 'stand-in' };
-      return doneAt ? { state: 'settled', last: 'done' } : todo;
+      return doneAt ? { state: 'settled', last: say.done } : todo;
     },
     proof: () => {
       const { closed, proof } = job;
       if (closed) return { state: closed.how === 'proved' ? 'settled' : 'odd', last: closed.how };
-      return Object.keys(proof.steps).length > 0 ? { state: 'todo', last: 'begun' } : todo;
+      return Object.keys(proof.steps).length > 0 ? { state: 'todo', last: say.begun } : todo;
     },
   };
 

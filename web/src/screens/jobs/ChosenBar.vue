@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chosenBarWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { MOST } from '@mellow-probe/core/job/most';
 import { chosenText } from '@mellow-probe/core/wording/ledgerText';
 import { ref } from 'vue';
@@ -24,23 +25,23 @@ const add = (tag: string): unknown => (typed.value = typed.value.trim() === '' ?
   <NoticeBar kind="told" status>
     {{ chosenText(chosen, hidden) }}
     <template #action>
-      <ActButton icon="export" :disabled="busy" @click="emit('act', 'export')">Export</ActButton>
-      <ActButton icon="tag" :disabled="busy" @click="tagging = true">Tag…</ActButton>
+      <ActButton icon="export" :disabled="busy" @click="emit('act', 'export')">{{ say.export }}</ActButton>
+      <ActButton icon="tag" :disabled="busy" @click="tagging = true">{{ say.tag }}</ActButton>
       <ActButton :disabled="busy" @click="emit('act', 'archive')">
-        {{ archived ? 'Take out of the archive' : 'Archive' }}
+        {{ archived ? say.takeOutOfTheArchive : say.archive }}
       </ActButton>
-      <ActButton icon="delete" kind="grave" :disabled="busy" @click="emit('act', 'remove')">Delete</ActButton>
-      <ActButton kind="quiet" @click="emit('none')">None</ActButton>
+      <ActButton icon="delete" kind="grave" :disabled="busy" @click="emit('act', 'remove')">{{ say.delete }}</ActButton>
+      <ActButton kind="quiet" @click="emit('none')">{{ say.none }}</ActButton>
     </template>
   </NoticeBar>
-  <AskSheet v-model:open="tagging" title="Tags" :width="460">
+  <AskSheet v-model:open="tagging" :title="say.tags" :width="460">
     <form @submit.prevent="setTags">
-      <TextField v-model="typed" label="Tags, apart by commas" :maxlength="400" placeholder="harbour, fleet 2" />
-      <p class="soft">They go beside those the checks have, {{ MOST.tags }} at most. “-harbour” takes a tag off.</p>
+      <TextField v-model="typed" :label="say.tagsApartByCommas" :maxlength="400" :placeholder="say.harbourFleet2" />
+      <p class="soft">{{ say.theyGoBesideThoseTheChecks(MOST.tags) }}</p>
       <div v-if="tags.length > 0" class="known">
         <ActButton v-for="tag in tags" :key="tag" kind="quiet" @click="add(tag)">{{ tag }}</ActButton>
       </div>
-      <ActButton kind="main" submit :disabled="typed.trim() === ''">Set tags</ActButton>
+      <ActButton kind="main" submit :disabled="typed.trim() === ''">{{ say.setTags }}</ActButton>
     </form>
   </AskSheet>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { importFilesWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { shallowRef } from 'vue';
 import { rested } from '../../browser/rested.ts';
@@ -22,9 +23,9 @@ async function take(files: readonly File[]): Promise<void> {
   const lines: string[] = [];
   for (const file of files) {
     const result = await jobs.importFile(file);
-    if (result.ok) lines.push(`${file.name}: added.`);
-    else if (result.reason === 'not-kept') lines.push(`${file.name}: the browser’s storage does not take it.`);
-    else lines.push(`${file.name}: not opened. ${openFaultText(result)}`);
+    if (result.ok) lines.push(say.added(file.name));
+    else if (result.reason === 'not-kept') lines.push(say.theBrowsersStorageDoesNotTakeIt(file.name));
+    else lines.push(say.notOpened(file.name, openFaultText(result)));
   }
   emit('told', lines.join('\n'));
 }
@@ -34,11 +35,11 @@ async function take(files: readonly File[]): Promise<void> {
   <component
     :is="FilePick"
     v-if="FilePick"
-    label="Import file…"
-    about="Import check files"
+    :label="say.importFile"
+    :about="say.importCheckFiles"
     accept=".json,application/json"
     multiple
     @files="take"
   />
-  <ActButton v-else disabled>Import file…</ActButton>
+  <ActButton v-else disabled>{{ say.importFile }}</ActButton>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobActsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed } from 'vue';
 import { type JobAct, nameText } from './jobFacts.ts';
@@ -11,12 +12,12 @@ const emit = defineEmits<{ act: [what: JobAct] }>();
 const entries = computed(() =>
   (
     [
-      ['copy', 'Copy', 'copy'],
-      ['like', 'New check like this', 'plus'],
-      ...(props.job.state === 'measuring' ? [] : [['again', 'It came back: new check', 'rollback'] as const]),
-      ['export', 'Export', 'export'],
-      ['archive', props.job.archived ? 'Take out of the archive' : 'Archive', 'inbox'],
-      ['remove', 'Delete', 'delete'],
+      ['copy', say.copy, 'copy'],
+      ['like', say.newCheckLikeThis, 'plus'],
+      ...(props.job.state === 'measuring' ? [] : [['again', say.itCameBackNewCheck, 'rollback'] as const]),
+      ['export', say.export, 'export'],
+      ['archive', props.job.archived ? say.takeOutOfTheArchive : say.archive, 'inbox'],
+      ['remove', say.delete, 'delete'],
     ] as const
   ).map(([what, name, icon]) => ({ name, icon, grave: what === 'remove', act: () => emit('act', what) })),
 );
@@ -24,8 +25,8 @@ const entries = computed(() =>
 
 <template>
   <span class="acts">
-    <ActButton icon="fileText" kind="quiet" :to="`/check/${job.id}/report`">Report</ActButton>
-    <MenuButton label="More ▾" :name="`More for ${nameText(job)}`" :entries="entries" />
+    <ActButton icon="fileText" kind="quiet" :to="`/check/${job.id}/report`">{{ say.report }}</ActButton>
+    <MenuButton :label="say.more" :name="say.moreFor(nameText(job))" :entries="entries" />
   </span>
 </template>
 

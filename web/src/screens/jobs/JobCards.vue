@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobCardsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { computed, ref, watch } from 'vue';
@@ -39,15 +40,15 @@ watch(
       <div class="foot">
         <CheckBox
           :model-value="chosen.includes(job.id)"
-          :aria-label="`Choose ${nameText(job)}`"
+          :aria-label="say.chooseCheck(nameText(job))"
           @update:model-value="choose(job.id, $event)"
-          >choose</CheckBox
+          >{{ say.choose }}</CheckBox
         >
         <JobActs :job="job" @act="$emit('act', job, $event)" />
       </div>
     </article>
     <ActButton v-if="jobs.length > shown.length" @click="most += JOBS_A_PAGE">
-      {{ jobs.length - shown.length }} more
+      {{ say.more(jobs.length - shown.length) }}
     </ActButton>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobFiltersWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { type JobFilter, NO_FILTER } from '@mellow-probe/core/job/jobList';
 import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -21,7 +22,7 @@ function part<K extends keyof JobFilter>(key: K): WritableComputedRef<JobFilter[
 }
 const [words, field, state, group, tag] = [part('words'), part('field'), part('state'), part('group'), part('tag')];
 const tagOptions = computed(() => [
-  { value: '', label: 'every tag' },
+  { value: '', label: say.everyTag },
   ...tags.map((value) => ({ value, label: value })),
 ]);
 const [dueOnly, archived] = [part('dueOnly'), part('archived')];
@@ -34,18 +35,18 @@ const narrowing = computed(
       .length,
 );
 const FIELDS = [
-  { value: '', label: 'every field' },
-  { value: 'engine', label: 'engines' },
-  { value: 'climate', label: 'climate' },
-  { value: 'boiler', label: 'boilers' },
+  { value: '', label: say.everyField },
+  { value: 'engine', label: say.engines },
+  { value: 'climate', label: say.climate },
+  { value: 'boiler', label: say.boilers },
 ] as const;
 const STATES: PickOption<JobFilter['state']>[] = [
-  { value: '', label: 'every state' },
+  { value: '', label: say.everyState },
   ...JOB_STATES.map((value) => ({ value, label: value })),
 ];
 const GROUPS = [
-  { value: '' as const, label: 'every decision' },
-  { value: 'undecided' as const, label: 'undecided' },
+  { value: '' as const, label: say.everyDecision },
+  { value: 'undecided' as const, label: say.undecided },
   ...FAULT_GROUPS.map((value) => ({ value, label: groupName(value).toLowerCase() })),
 ];
 </script>
@@ -56,20 +57,20 @@ const GROUPS = [
       v-model="words"
       class="search"
       search
-      label="Search checks"
+      :label="say.searchChecks"
       hide-label
-      placeholder="Machine, sensor, code, part"
+      :placeholder="say.machineSensorCodePart"
     />
     <ActButton v-if="narrow" kind="quiet" :aria-expanded="open" @click="open = !open">
-      {{ open ? 'Fewer' : 'Narrow' }}{{ !open && narrowing > 0 ? ` (${narrowing})` : '' }}
+      {{ open ? say.fewer : say.narrow }}{{ !open && narrowing > 0 ? ` (${narrowing})` : '' }}
     </ActButton>
     <template v-if="!narrow || open">
-      <PickList v-model="field" class="list" label="Field" hide-label :options="FIELDS" />
-      <PickList v-model="state" class="list" label="State" hide-label :options="STATES" />
-      <PickList v-model="group" class="list" label="Decided" hide-label :options="GROUPS" />
-      <PickList v-if="tags.length > 0" v-model="tag" class="list" label="Tag" hide-label :options="tagOptions" />
-      <CheckBox v-model="dueOnly">due</CheckBox>
-      <CheckBox v-model="archived">archive</CheckBox>
+      <PickList v-model="field" class="list" :label="say.field" hide-label :options="FIELDS" />
+      <PickList v-model="state" class="list" :label="say.state" hide-label :options="STATES" />
+      <PickList v-model="group" class="list" :label="say.decided" hide-label :options="GROUPS" />
+      <PickList v-if="tags.length > 0" v-model="tag" class="list" :label="say.tag" hide-label :options="tagOptions" />
+      <CheckBox v-model="dueOnly">{{ say.due }}</CheckBox>
+      <CheckBox v-model="archived">{{ say.archive }}</CheckBox>
     </template>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobTableWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
@@ -17,18 +18,18 @@ const by = (of: (job: JobLine) => string | number) => (a: JobLine, b: JobLine) =
   return typeof x === 'number' ? x - Number(y) : NAMES.compare(x, String(y));
 };
 const COLUMNS: readonly Column<JobLine>[] = [
-  { key: 'what', title: 'Machine and sensor', order: by((j) => j.title) },
-  { key: 'decided', title: 'Decided', order: by((j) => decidedText(j)) },
-  { key: 'circuit', title: 'Circuit', soft: true, text: (j) => j.circuit, order: by((j) => j.circuit) },
+  { key: 'what', title: say.machineAndSensor, order: by((j) => j.title) },
+  { key: 'decided', title: say.decided, order: by((j) => decidedText(j)) },
+  { key: 'circuit', title: say.circuit, soft: true, text: (j) => j.circuit, order: by((j) => j.circuit) },
   {
     key: 'readings',
-    title: 'Readings',
+    title: say.readings,
     mono: true,
     text: (j) => j.readings,
     order: by((j) => j.readings),
   },
-  { key: 'changed', title: 'Changed', mono: true, text: (j) => changedText(j), order: by((j) => j.updatedAt) },
-  { key: 'acts', title: 'Actions', quietTitle: true },
+  { key: 'changed', title: say.changed, mono: true, text: (j) => changedText(j), order: by((j) => j.updatedAt) },
+  { key: 'acts', title: say.actions, quietTitle: true },
 ];
 </script>
 
@@ -36,7 +37,7 @@ const COLUMNS: readonly Column<JobLine>[] = [
   <FactTable
     v-model:chosen="chosen"
     class="sheet ledger"
-    label="Checks"
+    :label="say.checks"
     :columns="COLUMNS"
     :rows="jobs"
     :row-key="(j) => j.id"

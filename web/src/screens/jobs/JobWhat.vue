@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobWhatWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { dueOf, type JobLine } from '@mellow-probe/core/job/jobList';
 import { followUpsText } from '@mellow-probe/core/wording/ledgerText';
 import { computed } from 'vue';
@@ -6,19 +7,19 @@ import TagMark from '../../components/base/TagMark.vue';
 
 /** What a check is about: its title as the way to it, the complaint, and what must not be forgotten. */
 const props = defineProps<{ job: JobLine; today: string; homeless: boolean }>();
-const FIELDS = { engine: 'Engine', climate: 'Climate', boiler: 'Boiler' } as const;
+const FIELDS = { engine: say.engine, climate: say.climate, boiler: say.boiler } as const;
 const due = computed(() => dueOf(props.job, props.today));
 </script>
 
 <template>
   <div>
-    <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || 'Untitled check' }}</RouterLink>
+    <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || say.untitledCheck }}</RouterLink>
     <div class="soft">
       {{ FIELDS[job.field] }}<template v-if="job.about"> · {{ job.about }}</template>
       <TagMark v-for="tag in job.tags" :key="tag">{{ tag }}</TagMark>
     </div>
-    <div v-if="homeless" class="due">◆ not kept: only in this window</div>
-    <div v-if="job.standIn" class="due">◆ temporary stand-in still fitted</div>
+    <div v-if="homeless" class="due">{{ say.notKeptOnlyInThisWindow }}</div>
+    <div v-if="job.standIn" class="due">{{ say.temporaryStandInStillFitted }}</div>
     <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
       {{ due.due > 0 ? '◆' : '○' }} {{ followUpsText(due) }}
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jobsScreenWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
@@ -103,60 +104,62 @@ onKeyStroke('c', () => void start());
   <div class="jobs">
     <TopBar
       :actions="[
-        { name: 'Logbook', to: '/logbook', icon: 'book' },
-        { name: 'Training', to: '/train', icon: 'read' },
-        { name: 'Live values', to: '/live', icon: 'dashboard' },
-        { name: 'Logs', to: '/logs', icon: 'lineChart' },
+        { name: say.logbook, to: '/logbook', icon: 'book' },
+        { name: say.training, to: '/train', icon: 'read' },
+        { name: say.liveValues, to: '/live', icon: 'dashboard' },
+        { name: say.logs, to: '/logs', icon: 'lineChart' },
       ]"
     />
     <main>
-      <h1 v-if="shown.length > 0" class="visually-hidden">Checks</h1>
+      <h1 v-if="shown.length > 0" class="visually-hidden">{{ say.checks }}</h1>
       <div class="tools">
-        <ActButton icon="plus" kind="main" @click="start()">New check <kbd>C</kbd></ActButton>
+        <ActButton icon="plus" kind="main" @click="start()">{{ say.newCheck }} <kbd>C</kbd></ActButton>
         <ImportFiles @told="importNote = $event" />
-        <ActButton icon="qrcode" kind="quiet" to="/take">Receive…</ActButton>
-        <ActButton icon="database" to="/shelf">Shelf: curves, dividers, kit</ActButton>
-        <ActButton icon="safety" kind="quiet" to="/safe">Safe-keeping</ActButton>
-        <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">Demo workshop</ActButton>
-        <ActButton v-else kind="quiet" href="/">My own checks</ActButton>
+        <ActButton icon="qrcode" kind="quiet" to="/take">{{ say.receive }}</ActButton>
+        <ActButton icon="database" to="/shelf">{{ say.shelfCurvesDividersKit }}</ActButton>
+        <ActButton icon="safety" kind="quiet" to="/safe">{{ say.safeKeeping }}</ActButton>
+        <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">{{ say.demoWorkshop }}</ActButton>
+        <ActButton v-else kind="quiet" href="/">{{ say.myOwnChecks }}</ActButton>
       </div>
       <NoticeBar v-if="dueText" status>
         {{ dueText }}
-        <template #action><ActButton icon="clockCircle" to="/logbook/due">What is due</ActButton></template>
+        <template #action
+          ><ActButton icon="clockCircle" to="/logbook/due">{{ say.whatIsDue }}</ActButton></template
+        >
       </NoticeBar>
       <NoticeBar v-if="newVersion" kind="told" status>
-        A newer version lies ready. The page opens anew with it; what was typed stays.
+        {{ say.aNewerVersionLiesReadyThe }}
         <template #action>
-          <ActButton @click="takeNewVersion">Take it now</ActButton>
-          <ActButton kind="quiet" @click="newVersion = false">Later</ActButton>
+          <ActButton @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
+          <ActButton kind="quiet" @click="newVersion = false">{{ say.later }}</ActButton>
         </template>
       </NoticeBar>
       <NoticeBar v-if="backupText" status>
         {{ backupText }}
         <template #action>
-          <ActButton icon="save" to="/safe">Back up</ActButton>
-          <ActButton kind="quiet" @click="later = true">Later</ActButton>
+          <ActButton icon="save" to="/safe">{{ say.backUp }}</ActButton>
+          <ActButton kind="quiet" @click="later = true">{{ say.later }}</ActButton>
         </template>
       </NoticeBar>
       <JobFilters v-if="jobs.lines.length > 0" v-model="filter" :tags="tags" />
       <NoticeBar v-if="jobs.fault" kind="bad">
         {{ storageFaultText(jobs.fault) }}
-        {{
-          jobs.fault === 'full'
-            ? 'Delete or export a check first.'
-            : 'What you type lives in this window only: export it.'
-        }}
-        <template #action><ActButton icon="reload" @click="jobs.load()">Try again</ActButton></template>
+        {{ jobs.fault === 'full' ? say.deleteOrExportACheckFirst : say.whatYouTypeLivesInThis }}
+        <template #action
+          ><ActButton icon="reload" @click="jobs.load()">{{ say.tryAgain }}</ActButton></template
+        >
       </NoticeBar>
       <NoticeBar v-if="importNote" status>
         <span class="lines">{{ importNote }}</span>
-        <template #action><ActButton @click="importNote = ''">Close</ActButton></template>
+        <template #action
+          ><ActButton @click="importNote = ''">{{ say.close }}</ActButton></template
+        >
       </NoticeBar>
       <NoticeBar v-if="jobs.removed.length > 0" status>
         {{ deletedText(jobs.removed.map((line) => line.title)) }}
         <template #action>
-          <ActButton icon="undo" @click="jobs.undoRemove()">Undo</ActButton>
-          <ActButton kind="quiet" @click="jobs.forget()">Close</ActButton>
+          <ActButton icon="undo" @click="jobs.undoRemove()">{{ say.undo }}</ActButton>
+          <ActButton kind="quiet" @click="jobs.forget()">{{ say.close }}</ActButton>
         </template>
       </NoticeBar>
 
@@ -188,11 +191,11 @@ onKeyStroke('c', () => void start());
       />
 
       <section v-if="jobs.damaged.length > 0" class="sheet damaged">
-        <h2>Kept, but cannot be opened</h2>
+        <h2>{{ say.keptButCannotBeOpened }}</h2>
         <p v-for="d in jobs.damaged" :key="d.key">
           {{ openFaultText(d.fault) }}
           <ActButton @click="saveFile(`${d.key}.json`, 'application/json', JSON.stringify(d.data, null, 2))">
-            Export as it is
+            {{ say.exportAsItIs }}
           </ActButton>
         </p>
       </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { noJobsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { workshop } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
 
@@ -9,25 +10,27 @@ const emit = defineEmits<{ start: [query?: Record<string, string>]; all: [] }>()
 
 <template>
   <section v-if="filtered" class="empty">
-    <p>No check is like this. <ActButton @click="emit('all')">Show all</ActButton></p>
+    <p>
+      {{ say.noCheckIsLikeThis }} <ActButton @click="emit('all')">{{ say.showAll }}</ActButton>
+    </p>
   </section>
   <section v-else class="empty sheet">
-    <h1>Sensor, supply or wiring?</h1>
-    <p>Four figures are enough for a verdict:</p>
+    <h1>{{ say.sensorSupplyOrWiring }}</h1>
+    <p>{{ say.fourFiguresAreEnoughForAVerdict }}</p>
     <ol>
-      <li>the temperature beside the sensor, by another thermometer</li>
-      <li>the sensor’s ohms, unplugged</li>
-      <li>the volts at the plug, unplugged</li>
-      <li>the volts at the plug, plugged in</li>
+      <li>{{ say.theTemperatureBesideTheSensorBy }}</li>
+      <li>{{ say.theSensorsOhmsUnplugged }}</li>
+      <li>{{ say.theVoltsAtThePlugUnplugged }}</li>
+      <li>{{ say.theVoltsAtThePlugPluggedIn }}</li>
     </ol>
     <p>
-      Type them in any order. After each one the verdict says what is suspect, how surely, and what to measure next.
+      {{ say.typeThemInAnyOrderAfter }}
     </p>
-    <p class="soft">Checks are kept in this browser and nowhere else. Export them to keep a copy.</p>
+    <p class="soft">{{ say.checksAreKeptInThisBrowser }}</p>
     <div class="tools">
-      <ActButton icon="plus" kind="main" @click="emit('start')">Start the first check</ActButton>
-      <ActButton @click="emit('start', { tour: '' })">Start it with a tour of the bench</ActButton>
-      <ActButton v-if="workshop === 'own'" href="/demo/">Look round the demo workshop first</ActButton>
+      <ActButton icon="plus" kind="main" @click="emit('start')">{{ say.startTheFirstCheck }}</ActButton>
+      <ActButton @click="emit('start', { tour: '' })">{{ say.startItWithATourOf }}</ActButton>
+      <ActButton v-if="workshop === 'own'" href="/demo/">{{ say.lookRoundTheDemoWorkshopFirst }}</ActButton>
     </div>
   </section>
 </template>

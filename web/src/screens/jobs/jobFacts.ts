@@ -1,3 +1,4 @@
+import { jobFactsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { momentText } from '@mellow-probe/core/units/writing';
@@ -5,9 +6,10 @@ import { momentText } from '@mellow-probe/core/units/writing';
 const STATES = { measuring: '○ measuring', decided: '◐ decided', repaired: '◐ repaired', closed: '● closed' } as const;
 
 // What the ledger shows of a check beside its title, as table and as card. Apart, because sorting asks for one of them thousands of times.
-export const nameText = ({ title }: JobLine): string => title || 'untitled check';
+export const nameText = ({ title }: JobLine): string => title || say.untitledCheck;
 export const decidedText = ({ group }: JobLine): string => (group ? groupName(group) : '—');
-export const stateText = ({ state, unproved }: JobLine): string => `${STATES[state]}${unproved ? ', no proof' : ''}`;
+export const stateText = ({ state, unproved }: JobLine): string =>
+  unproved ? say.withoutProof(STATES[state]) : STATES[state];
 export const changedText = ({ updatedAt }: JobLine): string => momentText(updatedAt);
 
 /** What can be done with a check from the ledger. */

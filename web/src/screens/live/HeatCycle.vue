@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { heatCycleWords as say } from '@mellow-probe/core/wording/screens/live';
 import { CYCLE, type CycleLook, judgeCycle } from '@mellow-probe/core/logs/heatCycle';
 import { formatQuantity } from '@mellow-probe/core/units/format';
 import { cycleText } from '@mellow-probe/core/wording/liveText';
@@ -23,15 +24,15 @@ const sensorId = computed(
 const STEPS = [
   {
     id: 'before',
-    name: 'Cold',
-    what: 'Cold machine, sensor in its place or in the hand’s reach with the thermometer beside it.',
+    name: say.cold,
+    what: say.coldMachineSensorInItsPlace,
   },
   {
     id: 'hot',
-    name: 'Hot',
-    what: 'Warm it by 25 K or more: engine, hot water or air. No flame; hot water burns. Let it settle.',
+    name: say.hot,
+    what: say.warmItBy25KOr,
   },
-  { id: 'after', name: 'After', what: 'Let it cool, wait ten minutes from the heat, then read it again.' },
+  { id: 'after', name: say.after, what: say.letItCoolWaitTenMinutes },
 ] as const;
 const looks = ref<Record<(typeof STEPS)[number]['id'], CycleLook | null>>({ before: null, hot: null, after: null });
 const verdict = computed(() => judgeCycle(looks.value));
@@ -59,11 +60,7 @@ const show = (c: number | null): string =>
 function take(): void {
   if (!next.value || now.value.sensor === null) return;
   looks.value[next.value.id] = { sensorC: now.value.sensor, besideC: now.value.beside, atS: live.clockS() };
-  live.mark(
-    'note',
-    '',
-    `heat cycle, ${next.value?.name ?? 'end'}: ${show(now.value.sensor)} beside ${show(now.value.beside)}`,
-  );
+  live.mark('note', '', say.heatCycleBeside(next.value?.name ?? 'end', show(now.value.sensor), show(now.value.beside)));
 }
 function tell(): void {
   const v = verdict.value.verdict;
@@ -79,13 +76,13 @@ const told = computed(() => verdict.value.verdict !== 'unfinished');
 <template>
   <div class="cycle">
     <p v-if="temperatures.length === 0" class="soft">
-      Connect what shows the sensor’s temperature (adapter, bus), and a thermometer beside it.
+      {{ say.connectWhatShowsTheSensorsTemperature }}
     </p>
     <template v-else>
       <ChoiceRow
         v-if="temperatures.length > 1"
         :model-value="sensorId"
-        label="The sensor in doubt"
+        :label="say.theSensorInDoubt"
         :options="
           temperatures
             .filter((c) => c.instrument !== 'thermometer')
@@ -97,20 +94,20 @@ const told = computed(() => verdict.value.verdict !== 'unfinished');
         <li v-for="s in STEPS" :key="s.id" :class="{ now: next?.id === s.id, done: looks[s.id] }">
           <b>{{ s.name }}</b>
           <span v-if="looks[s.id]" class="mono">
-            {{ show(looks[s.id]!.sensorC) }} beside {{ show(looks[s.id]!.besideC) }}
+            {{ say.beside(show(looks[s.id]!.sensorC), show(looks[s.id]!.besideC)) }}
           </span>
           <span v-else>{{ s.what }}</span>
         </li>
       </ol>
       <p class="mono now-line">
-        now {{ show(now.sensor) }} beside {{ show(now.beside) }} · {{ stands ? 'stands' : 'still moving' }}
-        <template v-if="waitS > 0"> · wait {{ clockText(waitS) }} more</template>
+        {{ say.nowBeside(show(now.sensor), show(now.beside), stands ? say.stands : say.stillMoving) }}
+        <template v-if="waitS > 0"> {{ say.waitMore(clockText(waitS)) }}</template>
       </p>
-      <ActButton v-if="next" kind="main" :disabled="now.sensor === null" @click="take"
-        >Read it: {{ next.name.toLowerCase() }}</ActButton
-      >
+      <ActButton v-if="next" kind="main" :disabled="now.sensor === null" @click="take">{{
+        say.readIt(next.name.toLowerCase())
+      }}</ActButton>
       <p class="verdict" role="status" data-test="cycle">{{ cycleText(verdict, preferences.temperatureUnit) }}</p>
-      <ActButton v-if="told" @click="tell">Put it on the check</ActButton>
+      <ActButton v-if="told" @click="tell">{{ say.putItOnTheCheck }}</ActButton>
     </template>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { instrumentPanelWords as say } from '@mellow-probe/core/wording/screens/live';
 import { MACHINE_CASES } from '@mellow-probe/core/simulation/machine/machineCase';
 import { lineFaultText } from '@mellow-probe/core/wording/liveText';
 import { lineFaultsText } from '@mellow-probe/core/wording/noticeText';
@@ -24,16 +25,16 @@ const fault = ref('');
 const busy = ref(false);
 const cases = MACHINE_CASES.map((c) => ({ value: c.id, label: c.name, about: c.complaint }));
 const SPEEDS = [
-  { value: 1, label: 'as life' },
-  { value: 10, label: '10 times' },
-  { value: 60, label: '60 times' },
+  { value: 1, label: say.asLife },
+  { value: 10, label: say.n10Times },
+  { value: 60, label: say.n60Times },
 ];
 const RATES = [
-  { value: 5, label: 'every 5 s' },
-  { value: 1, label: 'once a second' },
-  { value: 0.25, label: '4 a second' },
-  { value: 0.1, label: '10 a second' },
-  { value: 0.05, label: '20 a second' },
+  { value: 5, label: say.every5S },
+  { value: 1, label: say.onceASecond },
+  { value: 0.25, label: say.n4ASecond },
+  { value: 0.1, label: say.n10ASecond },
+  { value: 0.05, label: say.n20ASecond },
 ];
 const seedNumber = computed(() => (/^\d{1,9}$/.test(seed.value.trim()) ? Number(seed.value) : null));
 
@@ -58,16 +59,18 @@ function want(id: InstrumentId, on: boolean): void {
 </script>
 
 <template>
-  <section class="panel sheet" aria-label="Instruments">
-    <h2>Instruments</h2>
+  <section class="panel sheet" :aria-label="say.instruments">
+    <h2>{{ say.instruments }}</h2>
     <ul v-if="live.lines.length > 0" class="lines">
       <li v-for="l in live.lines" :key="l.id" :data-line="l.id">
         <div class="top">
           <b>{{ l.name }}</b>
           <span class="state" :class="l.state">{{
-            l.state === 'open' ? 'connected' : l.state === 'opening' ? 'opening…' : `not connected: ${l.why}`
+            l.state === 'open' ? say.connected : l.state === 'opening' ? say.opening : say.notConnected(l.why)
           }}</span>
-          <ActButton kind="quiet" :aria-label="`Close ${l.name}`" @click="live.disconnect(l.id)">Close</ActButton>
+          <ActButton kind="quiet" :aria-label="say.closeLine(l.name)" @click="live.disconnect(l.id)">{{
+            say.close
+          }}</ActButton>
         </div>
         <p v-if="l.lastFault" class="odd" data-test="line-fault">
           {{ lineFaultsText(l.faults, lineFaultText(l.lastFault.fault, l.lastFault.text)) }}
@@ -75,30 +78,34 @@ function want(id: InstrumentId, on: boolean): void {
       </li>
     </ul>
     <p v-if="live.standIn" class="made-up" data-test="stand-in">
-      Made-up machine “{{ MACHINE_CASES.find((c) => c.id === live.standIn!.case)!.name }}”,
-      {{ live.standIn.where === 'server' ? 'on the server' : 'in this page, without the server'
-      }}{{ live.standIn.speed > 1 ? `, ${live.standIn.speed} times as fast as life` : '' }}.
-      <ActButton kind="quiet" @click="live.leaveStandIn()">Put it away</ActButton>
+      {{
+        say.madeUpMachine(
+          MACHINE_CASES.find((c) => c.id === live.standIn!.case)!.name,
+          live.standIn.where === 'server' ? say.onTheServer : say.inThisPageWithoutTheServer,
+          live.standIn.speed > 1 ? say.timesAsFastAsLife(live.standIn.speed) : '',
+        )
+      }}
+      <ActButton kind="quiet" @click="live.leaveStandIn()">{{ say.putItAway }}</ActButton>
     </p>
-    <PickList v-model="live.everyS" label="How often they are asked" :options="RATES" />
+    <PickList v-model="live.everyS" :label="say.howOftenTheyAreAsked" :options="RATES" />
     <ChoiceRow
       v-if="live.lines.some((l) => l.id === 'meter')"
       :model-value="live.measures"
-      label="The meter measures"
+      :label="say.theMeterMeasures"
       :options="[
-        { value: 'volts', label: 'volts' },
-        { value: 'ohms', label: 'ohms' },
+        { value: 'volts', label: say.volts },
+        { value: 'ohms', label: say.ohms },
       ]"
       @update:model-value="$event && live.measure($event)"
     />
-    <FoldOut v-if="!live.standIn" title="A made-up machine, to try and to learn">
+    <FoldOut v-if="!live.standIn" :title="say.aMadeUpMachineToTry">
       <div class="fold">
-        <PickList v-model="chosenCase" label="Machine" :options="cases" />
+        <PickList v-model="chosenCase" :label="say.machine" :options="cases" />
         <div class="pair">
-          <TextField v-model="seed" label="Number (same number, same machine)" figure />
-          <PickList v-model="speed" label="Its time runs" :options="SPEEDS" />
+          <TextField v-model="seed" :label="say.numberSameNumberSameMachine" figure />
+          <PickList v-model="speed" :label="say.itsTimeRuns" :options="SPEEDS" />
         </div>
-        <div class="wants" role="group" aria-label="Instruments around it">
+        <div class="wants" role="group" :aria-label="say.instrumentsAroundIt">
           <CheckBox
             v-for="i in INSTRUMENTS"
             :key="i.id"
@@ -107,17 +114,19 @@ function want(id: InstrumentId, on: boolean): void {
             >{{ i.name }}</CheckBox
           >
         </div>
-        <p v-if="seedNumber === null" class="odd" role="alert">The number is a whole one, up to nine digits.</p>
-        <ActButton kind="main" :disabled="busy || seedNumber === null" @click="standIns">Start the machine</ActButton>
+        <p v-if="seedNumber === null" class="odd" role="alert">{{ say.theNumberIsAWholeOne }}</p>
+        <ActButton kind="main" :disabled="busy || seedNumber === null" @click="standIns">{{
+          say.startTheMachine
+        }}</ActButton>
       </div>
     </FoldOut>
-    <FoldOut title="Instruments on a serial port">
+    <FoldOut :title="say.instrumentsOnASerialPort">
       <div v-if="serial" class="fold">
         <ActButton v-for="i in INSTRUMENTS" :key="i.id" @click="connect(i.id)">{{ i.name }} · {{ i.about }}</ActButton>
         <p v-if="fault" class="odd" role="alert">{{ fault }}</p>
       </div>
       <p v-else class="soft">
-        This browser opens no serial ports here. A browser that does needs this device itself or HTTPS.
+        {{ say.thisBrowserOpensNoSerialPorts }}
       </p>
     </FoldOut>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { liveDeskWords as say } from '@mellow-probe/core/wording/screens/live';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed, onMounted, ref } from 'vue';
@@ -31,27 +32,25 @@ const places = computed(() => {
 const told = ref('');
 function cycleDone(text: string, id: string | null): void {
   if (props.job) emit('cycle', text, id);
-  told.value = props.job
-    ? 'It stands in the check’s note.'
-    : 'Open a check and come here from its bench: then it goes on that check.';
+  told.value = props.job ? say.itStandsInTheChecksNote : say.openACheckAndComeHere;
 }
 const actions = computed(() => [
-  ...(props.job ? [{ name: 'To the bench', to: `/check/${props.job.id}` }] : []),
-  { name: 'Logs', to: props.job ? `/logs?check=${props.job.id}` : '/logs' },
+  ...(props.job ? [{ name: say.toTheBench, to: `/check/${props.job.id}` }] : []),
+  { name: say.logs, to: props.job ? `/logs?check=${props.job.id}` : '/logs' },
 ]);
 </script>
 
 <template>
   <div class="live">
     <TopBar back :actions="actions"
-      ><h1 class="title">{{ job?.title ? `Live · ${job.title}` : 'Live values' }}</h1></TopBar
+      ><h1 class="title">{{ job?.title ? say.live(job.title) : say.liveValues }}</h1></TopBar
     >
     <main>
       <div class="side">
         <InstrumentPanel />
         <MachinePanel v-if="live.standIn" :key="live.standIn.bench" />
-        <section class="sheet fold" aria-label="Heat cycle">
-          <FoldOut title="Heat-cycle test, step by step"><HeatCycle @done="cycleDone" /></FoldOut>
+        <section class="sheet fold" :aria-label="say.heatCycle">
+          <FoldOut :title="say.heatCycleTestStepByStep"><HeatCycle @done="cycleDone" /></FoldOut>
           <NoticeBar v-if="told" kind="told" status>{{ told }}</NoticeBar>
         </section>
       </div>
@@ -66,14 +65,12 @@ const actions = computed(() => [
           :fresh-s="live.freshS()"
         />
         <section v-if="channels.length === 0" class="empty sheet">
-          <h2>Nothing is read yet</h2>
+          <h2>{{ say.nothingIsReadYet }}</h2>
           <p>
-            Connect an instrument, or start a made-up machine: it has a meter, a vehicle adapter and a thermometer, and
-            one fault that you can find.
+            {{ say.connectAnInstrumentOrStartA }}
           </p>
           <p class="soft">
-            Values come with a line each: whether they stand, and their last minute. Pull a plug and see which of them
-            moves.
+            {{ say.valuesComeWithALineEach }}
           </p>
         </section>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { machinePanelWords as say } from '@mellow-probe/core/wording/screens/live';
 import { machineCase } from '@mellow-probe/core/simulation/machine/machineCase';
 import { parseReading } from '@mellow-probe/core/units/parseReading';
 import { computed, ref } from 'vue';
@@ -15,15 +16,15 @@ const key = ref<'off' | 'on' | 'running'>('on');
 const leads = ref('signal');
 const box = ref('1000');
 const KEYS = [
-  { value: 'off', label: 'Key off' },
-  { value: 'on', label: 'Key on' },
-  { value: 'running', label: 'Engine runs' },
+  { value: 'off', label: say.keyOff },
+  { value: 'on', label: say.keyOn },
+  { value: 'running', label: say.engineRuns },
 ] as const;
 const LEADS = [
-  { value: 'signal', label: 'signal pin to chassis' },
-  { value: 'across', label: 'signal to return' },
-  { value: 'return', label: 'return to chassis' },
-  { value: 'sensor', label: 'on the sensor’s own pins' },
+  { value: 'signal', label: say.signalPinToChassis },
+  { value: 'across', label: say.signalToReturn },
+  { value: 'return', label: say.returnToChassis },
+  { value: 'sensor', label: say.onTheSensorsOwnPins },
 ];
 function turn(to: 'off' | 'on' | 'running'): void {
   key.value = to;
@@ -43,12 +44,12 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
 </script>
 
 <template>
-  <section class="machine sheet" aria-label="The made-up machine">
+  <section class="machine sheet" :aria-label="say.theMadeUpMachine">
     <div class="head">
       <h2>{{ about.name }}</h2>
       <p class="soft">“{{ about.complaint }}”</p>
     </div>
-    <div class="row" role="group" aria-label="Key">
+    <div class="row" role="group" :aria-label="say.key">
       <ActButton
         v-for="k in KEYS"
         :key="k.value"
@@ -58,23 +59,23 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
         >{{ k.label }}</ActButton
       >
     </div>
-    <PickList :model-value="leads" label="The meter’s leads" :options="LEADS" @update:model-value="lead" />
-    <FoldOut title="Plug, decade box, heat">
+    <PickList :model-value="leads" :label="say.theMetersLeads" :options="LEADS" @update:model-value="lead" />
+    <FoldOut :title="say.plugDecadeBoxHeat">
       <div class="more">
-        <div class="row" role="group" aria-label="In the plug">
-          <ActButton @click="live.act('plug sensor')">Sensor in</ActButton>
-          <ActButton @click="live.act('plug open')">Pull the plug</ActButton>
-          <ActButton @click="live.act('plug bridge')">Bridge it</ActButton>
+        <div class="row" role="group" :aria-label="say.inThePlug">
+          <ActButton @click="live.act('plug sensor')">{{ say.sensorIn }}</ActButton>
+          <ActButton @click="live.act('plug open')">{{ say.pullThePlug }}</ActButton>
+          <ActButton @click="live.act('plug bridge')">{{ say.bridgeIt }}</ActButton>
         </div>
         <div v-if="hasBox" class="box">
-          <TextField v-model="box" label="Decade box, ohms" figure />
-          <ActButton :disabled="boxOhm === null" @click="live.setBox(boxOhm)">Set</ActButton>
-          <ActButton @click="live.setBox(null)">Open</ActButton>
+          <TextField v-model="box" :label="say.decadeBoxOhms" figure />
+          <ActButton :disabled="boxOhm === null" @click="live.setBox(boxOhm)">{{ say.set }}</ActButton>
+          <ActButton @click="live.setBox(null)">{{ say.open }}</ActButton>
         </div>
-        <div class="row" role="group" aria-label="The sensor by itself">
-          <ActButton @click="live.act('sensor-at 90')">Into hot water, 90 °C</ActButton>
-          <ActButton @click="live.act('sensor-at 5')">Cold spray</ActButton>
-          <ActButton @click="live.act('sensor-at place')">Back in its place</ActButton>
+        <div class="row" role="group" :aria-label="say.theSensorByItself">
+          <ActButton @click="live.act('sensor-at 90')">{{ say.intoHotWater90C }}</ActButton>
+          <ActButton @click="live.act('sensor-at 5')">{{ say.coldSpray }}</ActButton>
+          <ActButton @click="live.act('sensor-at place')">{{ say.backInItsPlace }}</ActButton>
         </div>
       </div>
     </FoldOut>

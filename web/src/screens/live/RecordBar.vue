@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { recordBarWords as say } from '@mellow-probe/core/wording/screens/live';
 import type { MarkKind } from '@mellow-probe/core/logs/log';
 import { clockText, MARK_NAMES } from '@mellow-probe/core/wording/logText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
@@ -66,21 +67,21 @@ async function end(): Promise<void> {
   if (id) await router.push({ path: `/logs/${id}`, query: props.job ? { check: props.job.id } : {} });
 }
 function begin(): void {
-  live.startRecording(props.job?.title || 'Recording', props.job && { ...props.job });
+  live.startRecording(props.job?.title || say.recording, props.job && { ...props.job });
 }
 /** The marks as they are pressed: what is done, and where it is wiggled, by number. */
 const groups = computed(
   (): { label: string; marks: { kind: MarkKind; place: string; name: string; key: string }[] }[] => [
     {
-      label: 'Marks: tap when it begins, and again when it ends',
+      label: say.marksTapWhenItBeginsAnd,
       marks: KEYS.map(([kind, key]) => ({ kind, place: '', name: MARK_NAMES[kind], key })),
     },
     {
-      label: 'Wiggling here',
+      label: say.wigglingHere,
       marks: props.places.map((place, n) => ({
         kind: 'wiggling',
         place,
-        name: `wiggle ${place}`,
+        name: say.wiggle(place),
         key: n < 9 ? String(n + 1) : '',
       })),
     },
@@ -95,18 +96,20 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
 </script>
 
 <template>
-  <section class="bar sheet" aria-label="Recording" :class="{ running }">
+  <section class="bar sheet" :aria-label="say.recording" :class="{ running }">
     <div class="ends">
-      <ActButton v-if="!running" kind="main" :disabled="!live.reading" @click="begin">Record <kbd>R</kbd></ActButton>
-      <ActButton v-else kind="main" :disabled="ending" @click="end">End and look at it <kbd>R</kbd></ActButton>
+      <ActButton v-if="!running" kind="main" :disabled="!live.reading" @click="begin"
+        >{{ say.record }} <kbd>R</kbd></ActButton
+      >
+      <ActButton v-else kind="main" :disabled="ending" @click="end">{{ say.endAndLookAtIt }} <kbd>R</kbd></ActButton>
       <span v-if="head" class="told" role="status" data-test="recording">
-        <span class="dot" aria-hidden="true"></span> {{ clockText(head.lengthS) }} · {{ counted(head.samples) }} values,
-        each kept as it comes
+        <span class="dot" aria-hidden="true"></span>
+        {{ say.valuesEachKeptAsItComes(clockText(head.lengthS), counted(head.samples)) }}
       </span>
-      <span v-else class="soft">{{ live.reading ? 'Nothing is recorded yet.' : 'Connect an instrument first.' }}</span>
+      <span v-else class="soft">{{ live.reading ? say.nothingIsRecordedYet : say.connectAnInstrumentFirst }}</span>
     </div>
     <NoticeBar v-if="live.recordFault" kind="bad">
-      {{ storageFaultText(live.recordFault) }} What is recorded now is held in this window and tried again.
+      {{ say.whatIsRecordedNowIsHeld(storageFaultText(live.recordFault)) }}
     </NoticeBar>
     <template v-if="running">
       <div v-for="g in groups" :key="g.label" class="marks" role="group" :aria-label="g.label">
@@ -120,11 +123,11 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
         >
           {{ m.name }} <kbd v-if="m.key">{{ m.key }}</kbd>
         </ActButton>
-        <span v-if="g.marks.length === 0" class="soft">Places to wiggle come from the check’s loom.</span>
+        <span v-if="g.marks.length === 0" class="soft">{{ say.placesToWiggleComeFromThe }}</span>
       </div>
       <form class="note" @submit.prevent="tell">
-        <TextField v-model="note" label="Note at this moment" hide-label placeholder="a note at this moment" />
-        <ActButton submit>Note</ActButton>
+        <TextField v-model="note" :label="say.noteAtThisMoment" hide-label :placeholder="say.aNoteAtThisMoment" />
+        <ActButton submit>{{ say.note }}</ActButton>
       </form>
       <p v-if="lastMarks.length > 0" class="last">
         <span v-for="(m, k) in lastMarks" :key="k" class="mono">
@@ -132,10 +135,7 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
           <b>{{ m.kind === 'note' ? m.text : `${MARK_NAMES[m.kind]}${m.place ? ` ${m.place}` : ''}` }}</b>
         </span>
       </p>
-      <p class="caution">
-        <span aria-hidden="true">▲</span> Hands and leads clear of fans and belts. Bridge no pin you have not
-        identified. No airbag or high-voltage plug.
-      </p>
+      <p class="caution"><span aria-hidden="true">▲</span> {{ say.handsAndLeadsClearOfFans }}</p>
     </template>
   </section>
 </template>

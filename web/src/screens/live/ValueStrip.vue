@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueStripWords as say } from '@mellow-probe/core/wording/screens/live';
 import { formatQuantity } from '@mellow-probe/core/units/format';
 import { standStillText } from '@mellow-probe/core/wording/liveText';
 import { fixed } from '@mellow-probe/core/units/writing';
@@ -29,7 +30,7 @@ const value = computed(() =>
 );
 const still = computed(() => (void props.beat, props.own.still));
 const says = computed(() =>
-  stale.value ? 'nothing comes' : standStillText(still.value, quantity.value, preferences.temperatureUnit),
+  stale.value ? say.nothingComes : standStillText(still.value, quantity.value, preferences.temperatureUnit),
 );
 /** The last minute as a line; its scale is that of what it shows, at least some steps of the display. */
 const strip = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { duePartWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { type Due, duesOf } from '@mellow-probe/core/register/dues';
 import { dueText } from '@mellow-probe/core/wording/logbookText';
 import { dayText } from '@mellow-probe/core/units/writing';
@@ -18,7 +19,7 @@ const late = (d: Due): boolean => d.kind === 'stand-in' || d.on <= today;
 async function exportCalendar(): Promise<void> {
   const { calendarText } = await import('./calendar.ts');
   const address = (id: string): string => `${window.location.origin}${workshopBase}check/${id}`;
-  saveFile(fileName('follow ups', 'ics'), 'text/calendar;charset=utf-8', calendarText(dues.value, today, address));
+  saveFile(fileName(say.followUps, 'ics'), 'text/calendar;charset=utf-8', calendarText(dues.value, today, address));
 }
 /** A follow-up that was looked at. A stand-in is taken out on the bench, with its proof. */
 async function done(due: Due): Promise<void> {
@@ -29,27 +30,27 @@ async function done(due: Due): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Due">
+  <section class="sheet part" :aria-label="say.due">
     <template v-if="dues.length > 0">
       <ul>
         <li v-for="d in dues" :key="`${d.line.id} ${d.id}`" data-test="due">
           <span :class="late(d) ? 'late' : 'soft'">{{ late(d) ? '◆' : '○' }} {{ dueText(d, today) }}</span>
           <span class="what">
-            <b>{{ d.kind === 'stand-in' ? `Stand-in: ${d.text || 'not named'}` : d.text }}</b>
-            <RouterLink :to="`/check/${d.line.id}`">{{ d.line.title || 'Untitled check' }}</RouterLink>
-            <span class="soft">{{
-              d.kind === 'stand-in' ? 'A stand-in is no repair: it comes out again.' : dayText(d.on)
-            }}</span>
+            <b>{{ d.kind === 'stand-in' ? say.standIn(d.text || say.notNamed) : d.text }}</b>
+            <RouterLink :to="`/check/${d.line.id}`">{{ d.line.title || say.untitledCheck }}</RouterLink>
+            <span class="soft">{{ d.kind === 'stand-in' ? say.aStandInIsNoRepair : dayText(d.on) }}</span>
           </span>
-          <ActButton v-if="d.kind === 'follow-up'" :aria-label="`Done: ${d.text}`" @click="done(d)">Done</ActButton>
-          <ActButton v-else :to="`/check/${d.line.id}`">Open</ActButton>
+          <ActButton v-if="d.kind === 'follow-up'" :aria-label="say.doneWith(d.text)" @click="done(d)">{{
+            say.done
+          }}</ActButton>
+          <ActButton v-else :to="`/check/${d.line.id}`">{{ say.open }}</ActButton>
         </li>
       </ul>
-      <ActButton icon="calendar" @click="exportCalendar">Calendar file (ICS)</ActButton>
+      <ActButton icon="calendar" @click="exportCalendar">{{ say.calendarFileIcs }}</ActButton>
     </template>
     <template v-else>
-      <h2>Nothing is due</h2>
-      <p class="soft">Follow-ups that a check asks for stand here by their day, and stand-ins until they are out.</p>
+      <h2>{{ say.nothingIsDue }}</h2>
+      <p class="soft">{{ say.followUpsThatACheckAsks }}</p>
     </template>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { experiencePartWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { DEFAULT_SHARES, knownCases, ownShares, trackRecord } from '@mellow-probe/core/experience/experience';
 import { experienceCsv } from '@mellow-probe/core/experience/experienceCsv';
 import { STRENGTHS } from '@mellow-probe/core/experience/strengths';
@@ -23,7 +24,7 @@ const preferences = usePreferences();
 const record = computed(() => trackRecord(jobs.lines));
 const cases = computed(() => knownCases(jobs.lines));
 const field = ref<(typeof FIELDS)[number]>('engine');
-const FIELD_NAMES = { engine: 'Engines', climate: 'Climate systems', boiler: 'Boilers' } as const;
+const FIELD_NAMES = { engine: say.engines, climate: say.climateSystems, boiler: say.boilers } as const;
 const fields = FIELDS.map((value) => ({ value, label: FIELD_NAMES[value] }));
 const strengths = STRENGTHS.map((value) => ({ value, label: String(value) }));
 const percent = (p: number): string => `${Math.round(100 * p)} %`;
@@ -46,14 +47,14 @@ const rows = computed((): Row[] => {
   });
 });
 const COLUMNS: readonly Column<Row>[] = [
-  { key: 'group', title: 'fault', text: (r) => groupName(r.group) },
-  { key: 'usual', title: 'default', mono: true, text: (r) => percent(r.usual) },
-  { key: 'own', title: 'yours', mono: true, text: (r) => percent(r.own) },
-  { key: 'decided', title: 'proved', mono: true, text: (r) => r.decided },
-  { key: 'back', title: 'back', mono: true, text: (r) => r.cameBack || '–' },
+  { key: 'group', title: say.fault, text: (r) => groupName(r.group) },
+  { key: 'usual', title: say.default, mono: true, text: (r) => percent(r.usual) },
+  { key: 'own', title: say.yours, mono: true, text: (r) => percent(r.own) },
+  { key: 'decided', title: say.proved, mono: true, text: (r) => r.decided },
+  { key: 'back', title: say.back, mono: true, text: (r) => r.cameBack || '–' },
   {
     key: 'tool',
-    title: 'tool said so',
+    title: say.toolSaidSo,
     mono: true,
     text: (r) => (r.decided > r.cameBack ? `${r.toolSaid}/${r.decided - r.cameBack}` : '–'),
   },
@@ -68,49 +69,46 @@ const exportCsv = (): void =>
 </script>
 
 <template>
-  <section v-if="record.closed === 0" class="sheet stacked" aria-label="Experience">
-    <h2>Nothing learned yet</h2>
+  <section v-if="record.closed === 0" class="sheet stacked" :aria-label="say.experience">
+    <h2>{{ say.nothingLearnedYet }}</h2>
     <p class="soft">
-      Every check that is closed with its proof teaches how often which fault is found here, and how often the verdict
-      was right.
+      {{ say.everyCheckThatIsClosedWith }}
     </p>
   </section>
   <template v-else>
-    <section class="sheet stacked" aria-label="Base rates">
+    <section class="sheet stacked" :aria-label="say.baseRates">
       <h2>{{ provedChecksText(record.closed) }}</h2>
-      <CheckBox v-model="preferences.experience" data-test="use-experience"
-        >New checks start from this workshop’s own rates</CheckBox
-      >
+      <CheckBox v-model="preferences.experience" data-test="use-experience">{{
+        say.newChecksStartFromThisWorkshops
+      }}</CheckBox>
       <p class="soft small">
-        A check takes them with its first reading and keeps them: they stand among what moved its odds, can be left out
-        there, and no older verdict changes.
+        {{ say.aCheckTakesThemWithIts }}
       </p>
       <div class="choices">
-        <PickList v-model="field" class="field" label="Rates for" :options="fields" />
+        <PickList v-model="field" class="field" :label="say.ratesFor" :options="fields" />
         <ChoiceRow
           v-model="preferences.experienceStrength"
-          label="The default weights count for so many checks"
+          :label="say.theDefaultWeightsCountForSo"
           :options="strengths"
         />
       </div>
-      <FactTable label="Base rates" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.group" />
+      <FactTable :label="say.baseRates" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.group" />
       <p class="soft small">
-        “back”: the fault came back, so it was decided wrongly and teaches no rate. What other fields tell is the start
-        for this one; a circuit’s own checks weigh most in its next check.
+        {{ say.backTheFaultCameBackSo }}
       </p>
     </section>
-    <section class="sheet beside" aria-label="How often it was right">
+    <section class="sheet beside" :aria-label="say.howOftenItWasRight">
       <div>
-        <h2>The tool’s word, on your checks</h2>
+        <h2>{{ say.theToolsWordOnYourChecks }}</h2>
         <ReliabilityChart :bands="record.reliability" />
       </div>
       <div>
-        <h2>Minutes at measuring</h2>
+        <h2>{{ say.minutesAtMeasuring }}</h2>
         <p v-if="minutes.checks > 0" data-test="minutes">
           {{ measuringMinutesText(minutes) }}
         </p>
-        <p v-else class="soft">No check knows when its readings were taken.</p>
-        <ActButton icon="table" @click="exportCsv">Export as CSV</ActButton>
+        <p v-else class="soft">{{ say.noCheckKnowsWhenItsReadings }}</p>
+        <ActButton icon="table" @click="exportCsv">{{ say.exportAsCsv }}</ActButton>
       </div>
     </section>
   </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { logbookScreenWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
@@ -11,9 +12,9 @@ import PlacesPart from './PlacesPart.vue';
 
 /** The workshop's years: machines and places, what is still to be done, and what its own checks have taught. */
 const PARTS: readonly { id: string; name: string; component: Component }[] = [
-  { id: 'places', name: 'Machines', component: PlacesPart },
-  { id: 'due', name: 'Due', component: DuePart },
-  { id: 'experience', name: 'Experience', component: ExperiencePart },
+  { id: 'places', name: say.machines, component: PlacesPart },
+  { id: 'due', name: say.due, component: DuePart },
+  { id: 'experience', name: say.experience, component: ExperiencePart },
 ];
 const route = useRoute();
 const jobs = useJobs();
@@ -23,11 +24,11 @@ onMounted(() => void jobs.load());
 
 <template>
   <PageFrame
-    title="Logbook"
-    :tabs="{ label: 'Parts of the logbook', base: '/logbook', parts: PARTS, current: current.id }"
+    :title="say.logbook"
+    :tabs="{ label: say.partsOfTheLogbook, base: '/logbook', parts: PARTS, current: current.id }"
   >
     <NoticeBar v-if="jobs.fault" kind="bad">{{ storageFaultText(jobs.fault) }}</NoticeBar>
     <component :is="current.component" v-if="jobs.loaded" />
-    <p v-else class="soft">Reading the checks …</p>
+    <p v-else class="soft">{{ say.readingTheChecks }}</p>
   </PageFrame>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeLabelWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { dayText } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
 import { workshopBase } from '../../browser/workshop.ts';
@@ -19,28 +20,27 @@ const print = (): void => window.print();
 <template>
   <div>
     <TopBar class="no-print" back>
-      <ActButton kind="quiet" :to="`/logbook/place/${code}`">‹ Place</ActButton>
-      <ActButton icon="printer" kind="main" @click="print">Print</ActButton>
+      <ActButton kind="quiet" :to="`/logbook/place/${code}`">{{ say.place }}</ActButton>
+      <ActButton icon="printer" kind="main" @click="print">{{ say.print }}</ActButton>
     </TopBar>
-    <main v-if="place" aria-label="Label">
+    <main v-if="place" :aria-label="say.label">
       <PaperLight
         ><div class="light label">
-          <QrCode :text="address" :label="`QR code: ${address}`" />
+          <QrCode :text="address" :label="say.qrCode(address)" />
           <div class="words">
             <h1>{{ place.machine }}</h1>
             <p>{{ place.circuit }}</p>
             <p class="code">{{ place.code }}</p>
-            <p class="soft">Sensor checks: last {{ dayText(place.lines[0].createdAt) }}</p>
+            <p class="soft">{{ say.sensorChecksLast(dayText(place.lines[0].createdAt)) }}</p>
           </div>
         </div></PaperLight
       >
       <p class="soft no-print note">
-        Scan it in the logbook, or type the seven signs: they are made from the names of machine and circuit and lead to
-        this place on every device that has its checks. The address in the QR code leads here:
+        {{ say.scanItInTheLogbookOr }}
         <span class="mono">{{ address }}</span>
       </p>
     </main>
-    <main v-else-if="jobs.loaded" class="soft">No place here has the code {{ code }}.</main>
+    <main v-else-if="jobs.loaded" class="soft">{{ say.noPlaceHereHasTheCode(code) }}</main>
   </div>
 </template>
 

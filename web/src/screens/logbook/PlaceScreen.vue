@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeScreenWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { duesOf } from '@mellow-probe/core/register/dues';
 import { dueText, lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
@@ -47,61 +48,61 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
 <template>
   <div>
     <TopBar back>
-      <ActButton kind="quiet" to="/logbook/places">‹ Logbook</ActButton>
+      <ActButton kind="quiet" to="/logbook/places">{{ say.logbook }}</ActButton>
     </TopBar>
     <main>
       <section v-if="jobs.loaded && !place" class="sheet part">
-        <h2>No place here has the code {{ code }}</h2>
-        <p class="soft">Its checks were deleted, renamed, or are in another browser: their backup brings them here.</p>
-        <ActButton icon="unorderedList" to="/logbook/places">All machines</ActButton>
+        <h2>{{ say.noPlaceHereHasTheCode(code) }}</h2>
+        <p class="soft">{{ say.itsChecksWereDeletedRenamedOr }}</p>
+        <ActButton icon="unorderedList" to="/logbook/places">{{ say.allMachines }}</ActButton>
       </section>
       <template v-else-if="place">
         <h1>
           {{ place.machine }} <span class="soft circuit">{{ place.circuit }}</span>
         </h1>
         <div class="acts">
-          <ActButton icon="plus" kind="main" @click="beginLike(place.lines[0].id, 'startLike')"
-            >Next check here</ActButton
-          >
-          <ActButton icon="qrcode" :to="`/logbook/place/${place.code}/label`">Label</ActButton>
+          <ActButton icon="plus" kind="main" @click="beginLike(place.lines[0].id, 'startLike')">{{
+            say.nextCheckHere
+          }}</ActButton>
+          <ActButton icon="qrcode" :to="`/logbook/place/${place.code}/label`">{{ say.label }}</ActButton>
           <span class="code" data-test="code">{{ place.code }}</span>
-          <span class="soft small">The next check takes circuit, curve, loom, prices and kit of the last one.</span>
+          <span class="soft small">{{ say.theNextCheckTakesCircuitCurve }}</span>
         </div>
         <NoticeBar v-for="d in dues" :key="`${d.line.id} ${d.id}`" :kind="d.kind === 'stand-in' ? 'bad' : 'odd'">
-          {{ d.kind === 'stand-in' ? `Stand-in still in: ${d.text || 'not named'}` : d.text }}, {{ dueText(d, today) }}
+          {{ d.kind === 'stand-in' ? say.standInStillIn(d.text || say.notNamed) : d.text }}, {{ dueText(d, today) }}
         </NoticeBar>
-        <section class="sheet part" aria-label="Over the years">
-          <h2>Over the years</h2>
+        <section class="sheet part" :aria-label="say.overTheYears">
+          <h2>{{ say.overTheYears }}</h2>
           <PlaceTrendView v-if="whole.length > 0" :jobs="whole" />
         </section>
-        <section class="sheet part" aria-label="Checks here">
-          <h2>Checks here</h2>
+        <section class="sheet part" :aria-label="say.checksHere">
+          <h2>{{ say.checksHere }}</h2>
           <ol>
             <li v-for="{ line, job } in rows" :key="line.id" data-test="place-check">
               <span class="day">{{ dayText(line.createdAt) }}</span>
               <span class="what">
-                <RouterLink :to="`/check/${line.id}`">{{ line.title || 'Untitled check' }}</RouterLink>
+                <RouterLink :to="`/check/${line.id}`">{{ line.title || say.untitledCheck }}</RouterLink>
                 <b>{{ lineOutcomeText(line) }}</b>
-                <span v-if="line.recurrenceOf" class="back">◆ came back after an earlier repair</span>
+                <span v-if="line.recurrenceOf" class="back">{{ say.cameBackAfterAnEarlierRepair }}</span>
                 <span v-if="line.about" class="soft">{{ line.about }}</span>
-                <span v-if="job?.repair.done" class="soft">Done: {{ job.repair.done }}</span>
-                <span v-if="job?.note" class="soft">Note: {{ job.note }}</span>
+                <span v-if="job?.repair.done" class="soft">{{ say.done(job.repair.done) }}</span>
+                <span v-if="job?.note" class="soft">{{ say.note(job.note) }}</span>
               </span>
               <ActButton
                 v-if="line.state !== 'measuring'"
                 kind="quiet"
                 class="again"
                 @click="beginLike(line.id, 'startAgain')"
-                >It came back…</ActButton
+                >{{ say.itCameBack }}</ActButton
               >
             </li>
           </ol>
         </section>
-        <section v-if="photos.length > 0" class="sheet part" aria-label="Photos from here">
-          <h2>Photos from here</h2>
+        <section v-if="photos.length > 0" class="sheet part" :aria-label="say.photosFromHere">
+          <h2>{{ say.photosFromHere }}</h2>
           <div class="photos">
             <figure v-for="p in photos" :key="`${p.job} ${p.id}`">
-              <img :src="p.image" :alt="p.caption || 'photo without a caption'" />
+              <img :src="p.image" :alt="p.caption || say.photoWithoutACaption" />
               <figcaption class="soft">{{ p.caption }}</figcaption>
             </figure>
           </div>

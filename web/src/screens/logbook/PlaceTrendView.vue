@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeTrendViewWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { placesOf, trendOf } from '@mellow-probe/core/trend/placeTrend';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -16,7 +17,7 @@ const trend = computed(() => place.value && trendOf(place.value));
 const repairs = computed(() =>
   props.jobs.flatMap(({ repair, decision }) =>
     repair.doneAt && decision && !['sensor', 'healthy'].includes(decision.group)
-      ? [{ at: repair.doneAt, what: `${groupName(decision.group).toLowerCase()} mended` }]
+      ? [{ at: repair.doneAt, what: say.mended(groupName(decision.group).toLowerCase()) }]
       : [],
   ),
 );
@@ -29,15 +30,14 @@ const figure = computed(
   <template v-if="trend && figure && trend.points.length > 0">
     <p data-test="trend">{{ trendText(trend, preferences.temperatureUnit) }}</p>
     <div class="chart" data-test="trend-chart">
-      <LazyPlot :figure="figure" label="How far the sensor read off, over the years" />
+      <LazyPlot :figure="figure" :label="say.howFarTheSensorReadOff" />
     </div>
     <p class="soft small">
-      ● this sensor by itself, or proved · ○ through wiring and module, not part of the drift · ✕ a former sensor. Bars:
-      95 %.
+      {{ say.thisSensorByItselfOrProved }}
     </p>
   </template>
   <p v-else class="soft">
-    No figure here can be held to a curve: a trend needs a known curve, and the temperature beside the sensor.
+    {{ say.noFigureHereCanBeHeld }}
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placesPartWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { typedPlaceCode } from '@mellow-probe/core/register/placeKey';
 import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/register/register';
 import { failingParts, sharedFaults } from '@mellow-probe/core/register/repeats';
@@ -38,18 +39,17 @@ function find(text: string): void {
   const asked = typedPlaceCode(text);
   const place = placeByCode(places.value, asked);
   if (place) void router.push(`/logbook/place/${place.code}`);
-  else told.value = asked ? `No place here has the code ${asked}.` : 'That is no label of this program.';
+  else told.value = asked ? say.noPlaceHereHasTheCode(asked) : say.thatIsNoLabelOfThisProgram;
 }
 </script>
 
 <template>
-  <section v-if="places.length === 0" class="sheet part" aria-label="Machines">
-    <h2>No machines yet</h2>
+  <section v-if="places.length === 0" class="sheet part" :aria-label="say.machines">
+    <h2>{{ say.noMachinesYet }}</h2>
     <p class="soft">
-      Name the machine in a check’s complaint: it then stands here with its circuits, and its next check begins with
-      what is known of it.
+      {{ say.nameTheMachineInAChecks }}
     </p>
-    <ActButton kind="main" to="/">Checks</ActButton>
+    <ActButton kind="main" to="/">{{ say.checks }}</ActButton>
   </section>
   <template v-else>
     <div class="find" role="search">
@@ -57,16 +57,18 @@ function find(text: string): void {
         v-model="words"
         class="search"
         search
-        label="Search machines"
+        :label="say.searchMachines"
         hide-label
-        placeholder="Machine, circuit, or the code on a label"
+        :placeholder="say.machineCircuitOrTheCodeOn"
         @leave="code && find(words)"
       />
-      <ActButton icon="qrcode" @click="scanning = true">Scan a label…</ActButton>
+      <ActButton icon="qrcode" @click="scanning = true">{{ say.scanALabel }}</ActButton>
     </div>
     <NoticeBar v-if="told" status>
       {{ told }}
-      <template #action><ActButton @click="told = ''">Close</ActButton></template>
+      <template #action
+        ><ActButton @click="told = ''">{{ say.close }}</ActButton></template
+      >
     </NoticeBar>
     <NoticeBar v-for="f in faults" :key="`${f.group} ${f.circuit}`" kind="odd" data-test="shared-fault">{{
       sharedFaultText(f)
@@ -74,23 +76,23 @@ function find(text: string): void {
     <NoticeBar v-for="p in parts" :key="p.partNumber" kind="odd" data-test="failing-part">{{
       failingPartText(p)
     }}</NoticeBar>
-    <section class="sheet part" aria-label="Machines">
-      <p v-if="shown.length === 0" class="soft">No machine is like this.</p>
+    <section class="sheet part" :aria-label="say.machines">
+      <p v-if="shown.length === 0" class="soft">{{ say.noMachineIsLikeThis }}</p>
       <div v-for="m in all ? shown : shown.slice(0, MOST)" :key="m.name" class="machine" data-test="machine">
         <h2>{{ m.name }}</h2>
         <ul>
           <li v-for="p in m.places" :key="p.key">
             <RouterLink :to="`/logbook/place/${p.code}`">
-              <b>{{ p.circuit || 'circuit without a name' }}</b>
+              <b>{{ p.circuit || say.circuitWithoutAName }}</b>
               <span class="code">{{ p.code }}</span>
               <span class="soft last">{{ placeLastText(p) }}</span>
             </RouterLink>
           </li>
         </ul>
       </div>
-      <ActButton v-if="!all && shown.length > MOST" kind="quiet" @click="all = true"
-        >Show all {{ shown.length }} machines</ActButton
-      >
+      <ActButton v-if="!all && shown.length > MOST" kind="quiet" @click="all = true">{{
+        say.showAllMachines(shown.length)
+      }}</ActButton>
       <p v-if="nameless > 0" class="soft small">
         {{ namelessText(nameless) }}
       </p>
@@ -98,7 +100,7 @@ function find(text: string): void {
   </template>
   <ScanSheet
     v-if="scanning"
-    title="Scan a label"
+    :title="say.scanALabelTitle"
     @found="((scanning = false), find($event))"
     @close="scanning = false"
   />

@@ -1,3 +1,4 @@
+import { trendFigureWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { driftAt, SURE_SIGMAS } from '@mellow-probe/core/trend/drift';
 import { ownPoints, type PlaceTrend, type TrendPoint, yearsOf } from '@mellow-probe/core/trend/placeTrend';
 import { trendPointText } from '@mellow-probe/core/wording/trendText';
@@ -8,13 +9,13 @@ import { dayText } from '@mellow-probe/core/units/writing';
 
 /** What counts towards the drift, what a wire or module may have falsified, and what was of a sensor that is gone. */
 const KINDS = [
-  { name: 'this sensor', of: (p: TrendPoint, now: number) => p.sensor === now && p.counts, symbol: 'circle' },
+  { name: say.thisSensor, of: (p: TrendPoint, now: number) => p.sensor === now && p.counts, symbol: 'circle' },
   {
-    name: 'this sensor, through the wiring',
+    name: say.thisSensorThroughTheWiring,
     of: (p: TrendPoint, now: number) => p.sensor === now && !p.counts,
     symbol: 'circle-open',
   },
-  { name: 'former sensor', of: (p: TrendPoint, now: number) => p.sensor < now, symbol: 'x-thin-open' },
+  { name: say.formerSensor, of: (p: TrendPoint, now: number) => p.sensor < now, symbol: 'x-thin-open' },
 ] as const;
 
 /**
@@ -42,8 +43,8 @@ export function trendFigure(
   const data: Data[] = [];
   if (toleranceK > 0)
     data.push(
-      flat(-toleranceK * degree, { name: 'tolerance, low' }),
-      flat(toleranceK * degree, { name: 'tolerance, high', fill: 'tonexty', fillcolor: colour.band }),
+      flat(-toleranceK * degree, { name: say.toleranceLow }),
+      flat(toleranceK * degree, { name: say.toleranceHigh, fill: 'tonexty', fillcolor: colour.band }),
     );
   if (drift) {
     const from = ownPoints(trend)
@@ -71,13 +72,13 @@ export function trendFigure(
         2,
       ),
       line(
-        'drift, 95 % low',
+        say.drift95Low,
         course.map((c) => (c.k - SURE_SIGMAS * c.sigmaK) * degree),
         'dot',
         1,
       ),
       line(
-        'drift, 95 % high',
+        say.drift95High,
         course.map((c) => (c.k + SURE_SIGMAS * c.sigmaK) * degree),
         'dot',
         1,
@@ -87,7 +88,7 @@ export function trendFigure(
   for (const { name, of, symbol } of KINDS) {
     const own = points.filter((p) => of(p, changes.length));
     if (own.length === 0) continue;
-    const paint = name === 'former sensor' ? colour.soft : colour.amber;
+    const paint = name === say.formerSensor ? colour.soft : colour.amber;
     data.push({
       ...{ type: 'scatter', mode: 'markers', name },
       x: own.map((p) => p.at),
@@ -99,9 +100,9 @@ export function trendFigure(
       hovertemplate: '%{customdata}<br>%{text}<extra></extra>',
     });
   }
-  const layout = chartLayout(`Reads off by, ${word}`, colour, { l: 44, r: 12, t: 28, b: 30 }, { type: 'date' }, {});
+  const layout = chartLayout(say.readsOffBy(word), colour, { l: 44, r: 12, t: 28, b: 30 }, { type: 'date' }, {});
   const marks = [
-    ...changes.map((c) => ({ at: c.at, what: 'sensor changed', line: colour.spruce })),
+    ...changes.map((c) => ({ at: c.at, what: say.sensorChanged, line: colour.spruce })),
     ...repairs.map((r) => ({ ...r, line: colour.soft })),
   ];
   return {

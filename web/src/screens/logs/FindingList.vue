@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingListWords as say } from '@mellow-probe/core/wording/screens/logs';
 import type { Finding } from '@mellow-probe/core/logs/finding';
 import type { LogEvidence } from '@mellow-probe/core/job/logEvidence';
 import type { Log } from '@mellow-probe/core/logs/log';
@@ -38,7 +39,7 @@ const rows = computed(() =>
     .sort((a, b) => WEIGHT[a.tone] - WEIGHT[b.tone] || a.index - b.index),
 );
 const WEIGHT = { odd: 0, told: 1, good: 2 } as const;
-const TONES = { odd: 'look at this', told: 'told', good: 'as it should be' } as const;
+const TONES = { odd: say.lookAtThis, told: say.told, good: say.asItShouldBe } as const;
 
 /** Where on the chart it is; null where it is the whole log. */
 function spanOf(f: Finding): [number, number] | null {
@@ -72,13 +73,13 @@ function show([from, to]: [number, number]): void {
           {{ r.title }} <span class="tone">{{ TONES[r.tone] }}</span>
         </h3>
         <p>{{ r.meaning }}</p>
-        <p v-if="r.evidence.length > 0" class="soft puts">On the check: {{ r.evidence.join(' · ') }}</p>
+        <p v-if="r.evidence.length > 0" class="soft puts">{{ say.standsOnTheCheck(r.evidence.join(' · ')) }}</p>
       </div>
       <div class="acts">
-        <ActButton v-if="r.span" kind="quiet" @click="show(r.span!)">Show</ActButton>
+        <ActButton v-if="r.span" kind="quiet" @click="show(r.span!)">{{ say.show }}</ActButton>
         <template v-if="r.evidence.length > 0 && toCheck">
-          <span v-if="put.has(r.index)" class="put" role="status">on the check</span>
-          <ActButton v-else @click="emit('use', r.index)">Put on the check</ActButton>
+          <span v-if="put.has(r.index)" class="put" role="status">{{ say.onTheCheck }}</span>
+          <ActButton v-else @click="emit('use', r.index)">{{ say.putOnTheCheck }}</ActButton>
         </template>
       </div>
     </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { logColumnsWords as say } from '@mellow-probe/core/wording/screens/logs';
 import {
   LOG_COLUMN_USES,
   LOG_UNITS,
@@ -18,47 +19,52 @@ import PickList from '../../components/base/PickList.vue';
 const props = defineProps<{ columns: readonly LogColumn[]; asked: boolean }>();
 const emit = defineEmits<{ read: [choices: LogChoices] }>();
 const said = ref<Record<string, { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }>>({});
-const USE_NAMES: Record<LogColumnUse, string> = { time: 'time', values: 'values', mark: 'marks', other: 'not read' };
+const USE_NAMES: Record<LogColumnUse, string> = {
+  time: say.time,
+  values: say.values,
+  mark: say.marks,
+  other: say.notRead,
+};
 const USES = LOG_COLUMN_USES.map((value) => ({ value, label: USE_NAMES[value] }));
 const UNITS = LOG_UNITS.map((value) => ({ value, label: value }));
 const TIMES = TIME_KINDS.map((value) => ({ value, label: TIME_NAMES[value] }));
 const useOf = (k: number): LogColumnUse => said.value[k]?.use ?? props.columns[k].use;
-function say(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }): void {
+function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }): void {
   said.value = { ...said.value, [k]: { ...said.value[k], ...what } };
 }
 </script>
 
 <template>
-  <section class="columns" aria-label="How the columns were read" data-test="log-columns">
+  <section class="columns" :aria-label="say.howTheColumnsWereRead" data-test="log-columns">
     <div v-for="(c, k) in columns" :key="k" class="column" :class="{ unread: useOf(k) === 'other' }">
-      <span class="name">{{ c.head || `Column ${k + 1}` }}</span>
+      <span class="name">{{ c.head || say.column(k + 1) }}</span>
       <PickList
         :model-value="useOf(k)"
-        :label="`Column ${k + 1} holds`"
+        :label="say.columnHolds(k + 1)"
         hide-label
         :options="USES"
-        @update:model-value="say(k, { use: $event })"
+        @update:model-value="choose(k, { use: $event })"
       />
       <PickList
         v-if="useOf(k) === 'values'"
         :model-value="said[k]?.unit ?? c.unit ?? undefined"
-        :label="`Unit of column ${k + 1}`"
+        :label="say.unitOfColumn(k + 1)"
         hide-label
-        prompt="unit?"
+        :prompt="say.unit"
         :asked="(said[k]?.unit ?? c.unit) === null"
         :options="UNITS"
-        @update:model-value="say(k, { unit: $event })"
+        @update:model-value="choose(k, { unit: $event })"
       />
       <PickList
         v-else-if="useOf(k) === 'time'"
         :model-value="said[k]?.time ?? c.time ?? undefined"
-        :label="`Time of column ${k + 1} in`"
+        :label="say.timeOfColumnIn(k + 1)"
         hide-label
         :options="TIMES"
-        @update:model-value="say(k, { time: $event })"
+        @update:model-value="choose(k, { time: $event })"
       />
     </div>
-    <ActButton :kind="asked ? 'main' : 'plain'" @click="emit('read', said)">Read it so</ActButton>
+    <ActButton :kind="asked ? 'main' : 'plain'" @click="emit('read', said)">{{ say.readItSo }}</ActButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { logListWords as say } from '@mellow-probe/core/wording/screens/logs';
 import { clockText } from '@mellow-probe/core/wording/logText';
 import { momentText } from '@mellow-probe/core/units/writing';
 import { ref } from 'vue';
@@ -15,25 +16,26 @@ const emit = defineEmits<{ open: [files: File[]]; remove: [id: string] }>();
 const route = useRoute();
 /** A recording is not made twice: what is deleted is asked for once more. */
 const asked = ref<string | null>(null);
-const FROM = { recorded: '', 'stand-ins': ' · made up', file: ' · from a file' } as const;
+const FROM = { recorded: '', 'stand-ins': say.madeUp, file: say.fromAFile } as const;
 const about = (h: RecordingHead): string =>
-  `${momentText(h.startedAt)} · ${clockText(h.lengthS)}${FROM[h.from]}${h.endedAt === null ? ' · not ended' : ''}`;
+  [momentText(h.startedAt), clockText(h.lengthS), FROM[h.from], h.endedAt === null ? say.notEnded : '']
+    .filter(Boolean)
+    .join(' · ');
 </script>
 
 <template>
-  <nav class="list sheet" aria-label="Logs">
+  <nav class="list sheet" :aria-label="say.logs">
     <FilePick
-      label="Open a log file"
-      about="a log file"
+      :label="say.openALogFile"
+      :about="say.aLogFile"
       accept=".csv,.txt,.tsv,.log,text/*"
       kind="main"
       @files="emit('open', $event)"
     />
     <p class="soft small">
-      Tables of meters, scan tools and loggers, any separator and heading, up to some million rows. Nothing leaves this
-      device.
+      {{ say.tablesOfMetersScanToolsAnd }}
     </p>
-    <NoticeBar v-if="fault" kind="bad">The browser’s storage does not answer: recordings cannot be listed.</NoticeBar>
+    <NoticeBar v-if="fault" kind="bad">{{ say.theBrowsersStorageDoesNotAnswer }}</NoticeBar>
     <ul>
       <li v-for="h in kept" :key="h.id" :class="{ on: h.id === current }">
         <RouterLink :to="{ path: `/logs/${h.id}`, query: route.query }">
@@ -41,16 +43,16 @@ const about = (h: RecordingHead): string =>
           <span class="soft small">{{ about(h) }}</span>
         </RouterLink>
         <div v-if="asked === h.id" class="sure">
-          <ActButton icon="delete" kind="grave" @click="emit('remove', h.id)">Delete for good</ActButton>
-          <ActButton kind="quiet" @click="asked = null">Keep it</ActButton>
+          <ActButton icon="delete" kind="grave" @click="emit('remove', h.id)">{{ say.deleteForGood }}</ActButton>
+          <ActButton kind="quiet" @click="asked = null">{{ say.keepIt }}</ActButton>
         </div>
-        <ActButton icon="delete" v-else kind="quiet" :aria-label="`Delete ${h.title}`" @click="asked = h.id"
-          >Delete…</ActButton
-        >
+        <ActButton icon="delete" v-else kind="quiet" :aria-label="say.deleteRecording(h.title)" @click="asked = h.id">{{
+          say.delete
+        }}</ActButton>
       </li>
     </ul>
     <p v-if="kept.length === 0 && !fault" class="soft small">
-      No recordings yet. <RouterLink to="/live">Live values</RouterLink> records them.
+      {{ say.noRecordingsYet }} <RouterLink to="/live">{{ say.recordLiveValues }}</RouterLink>
     </p>
   </nav>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { logMoreWords as say } from '@mellow-probe/core/wording/screens/logs';
 import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -21,24 +22,24 @@ async function save(): Promise<void> {
 
 <template>
   <div>
-    <FoldOut v-if="lab.fileRead.value" title="How the file was read">
+    <FoldOut v-if="lab.fileRead.value" :title="say.howTheFileWasRead">
       <LogColumns :columns="lab.fileRead.value.columns" :asked="false" @read="emit('read', $event)" />
     </FoldOut>
-    <FoldOut title="Lay a second log over it, save it">
+    <FoldOut :title="say.layASecondLogOverIt">
       <div class="row">
         <FilePick
-          label="By its clock"
-          about="a second log by its clock"
+          :label="say.byItsClock"
+          :about="say.aSecondLogByItsClock"
           accept=".csv,.txt,.tsv,.log,text/*"
           @files="beside($event, 'clock')"
         />
         <FilePick
-          label="By its course"
-          about="a second log by its course"
+          :label="say.byItsCourse"
+          :about="say.aSecondLogByItsCourse"
           accept=".csv,.txt,.tsv,.log,text/*"
           @files="beside($event, 'course')"
         />
-        <ActButton icon="table" @click="save">Save as CSV</ActButton>
+        <ActButton icon="table" @click="save">{{ say.saveAsCsv }}</ActButton>
       </div>
     </FoldOut>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { logViewWords as say } from '@mellow-probe/core/wording/screens/logs';
 import { CHANNEL_ROLES } from '@mellow-probe/core/logs/channelRoles';
 import { clockText, ROLE_NAMES } from '@mellow-probe/core/wording/logText';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -56,39 +57,39 @@ function toggle(id: string): void {
     <LogChart
       v-if="figure"
       :figure="figure"
-      :label="`Course of ${channels.map((c) => c.name).join(', ')}`"
+      :label="say.courseOf(channels.map((c) => c.name).join(', '))"
       @range="lab.showRange"
       @whole="lab.showRange(0, lengthS)"
       @width="lab.setWidth"
     />
   </div>
-  <div class="tools" role="group" aria-label="The range that is shown">
-    <ActButton kind="quiet" aria-label="Earlier" @click="pan(-0.5)">◀</ActButton>
-    <ActButton icon="zoomIn" kind="quiet" @click="zoom(0.4)">Closer</ActButton>
-    <ActButton icon="zoomOut" kind="quiet" @click="zoom(2.5)">Wider</ActButton>
-    <ActButton icon="columnWidth" kind="quiet" :disabled="whole" @click="lab.showRange(0, lengthS)"
-      >Whole log</ActButton
-    >
-    <ActButton kind="quiet" aria-label="Later" @click="pan(0.5)">▶</ActButton>
+  <div class="tools" role="group" :aria-label="say.theRangeThatIsShown">
+    <ActButton kind="quiet" :aria-label="say.earlier" @click="pan(-0.5)">◀</ActButton>
+    <ActButton icon="zoomIn" kind="quiet" @click="zoom(0.4)">{{ say.closer }}</ActButton>
+    <ActButton icon="zoomOut" kind="quiet" @click="zoom(2.5)">{{ say.wider }}</ActButton>
+    <ActButton icon="columnWidth" kind="quiet" :disabled="whole" @click="lab.showRange(0, lengthS)">{{
+      say.wholeLog
+    }}</ActButton>
+    <ActButton kind="quiet" :aria-label="say.later" @click="pan(0.5)">▶</ActButton>
     <span class="soft told" data-test="range"
       >{{ clockText(lab.range.value[0]) }} … {{ clockText(lab.range.value[1]) }}:
-      {{ dense ? 'highest and lowest of each column are drawn, no spike is left out' : 'every sample is drawn' }}</span
+      {{ dense ? say.highestAndLowestOfEachColumn : say.everySampleIsDrawn }}</span
     >
   </div>
-  <ul class="channels" aria-label="Channels">
+  <ul class="channels" :aria-label="say.channels">
     <li v-for="(c, n) in channels" :key="c.id" :class="{ off: hidden.has(c.id) }">
       <ActButton
         kind="bare"
         class="swatch"
         :aria-pressed="!hidden.has(c.id)"
-        :aria-label="`Show ${c.name}`"
+        :aria-label="say.show(c.name)"
         @click="toggle(c.id)"
         ><i :style="{ background: channelColour(n, preferences.dark) }"></i
       ></ActButton>
       <span class="name">{{ c.name }}</span>
       <PickList
         :model-value="lab.roles.value[c.id]"
-        :label="`${c.name} is`"
+        :label="say.is(c.name)"
         hide-label
         :options="roles"
         @update:model-value="lab.setRole(c.id, $event)"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { logsScreenWords as say } from '@mellow-probe/core/wording/screens/logs';
+import { countText } from '@mellow-probe/core/wording/ledgerText';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { applyEvidence } from '@mellow-probe/core/job/logEvidence';
 import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
@@ -72,14 +74,14 @@ watch(
 );
 watch(lab.analysis, () => (put.value = new Set()));
 
-const checks = computed(() => [{ value: '', label: 'no check' }, ...openChecks(jobs.lines)]);
+const checks = computed(() => [{ value: '', label: say.noCheck }, ...openChecks(jobs.lines)]);
 function open(files: readonly File[], choices: LogChoices = {}): void {
   told.value = '';
   if (files[0]) void lab.openFile(files[0], choices);
 }
 async function use(index: number): Promise<void> {
   const { evidence } = lab.analysis.value!;
-  const note = `Log “${lab.head.value?.title ?? lab.file.value?.name ?? ''}”`;
+  const note = say.log(lab.head.value?.title ?? lab.file.value?.name ?? '');
   let taken = 0;
   try {
     await bench.changeJob(checkId.value, (own) => {
@@ -88,10 +90,10 @@ async function use(index: number): Promise<void> {
     put.value = new Set([...put.value, index]);
     told.value =
       taken === 0
-        ? 'It stood there already.'
-        : `${taken} ${taken === 1 ? 'thing' : 'things'} put on “${job.value?.title ?? ''}”.`;
+        ? say.itStoodThereAlready
+        : say.putOnTheCheck(countText(taken, 'thing', 'things'), job.value?.title ?? '');
   } catch {
-    told.value = 'The browser’s storage does not take it.';
+    told.value = say.theBrowsersStorageDoesNotTakeIt;
   }
 }
 async function remove(id: string): Promise<void> {
@@ -109,18 +111,18 @@ async function remove(id: string): Promise<void> {
     <TopBar
       back
       :actions="[
-        { name: 'Live values', to: checkId ? `/check/${checkId}/live` : '/live' },
-        ...(checkId ? [{ name: 'To the bench', to: `/check/${checkId}` }] : []),
+        { name: say.liveValues, to: checkId ? `/check/${checkId}/live` : '/live' },
+        ...(checkId ? [{ name: say.toTheBench, to: `/check/${checkId}` }] : []),
       ]"
-      ><h1 class="title">Log laboratory</h1></TopBar
+      ><h1 class="title">{{ say.logLaboratory }}</h1></TopBar
     >
     <main>
       <LogList :kept="kept" :fault="listFault" :current="lab.head.value?.id ?? null" @open="open" @remove="remove" />
       <div class="lab">
         <section v-if="lab.busy.value" class="sheet busy" role="status">
-          <span>{{ lab.state.value.at === 'reading' ? 'Reading the log' : 'Looking for what it tells' }}</span>
-          <ProgressBar :share="'share' in lab.state.value ? lab.state.value.share : 0" label="Progress" />
-          <ActButton v-if="lab.state.value.at === 'reading'" @click="lab.cancel()">Stop</ActButton>
+          <span>{{ lab.state.value.at === 'reading' ? say.readingTheLog : say.lookingForWhatItTells }}</span>
+          <ProgressBar :share="'share' in lab.state.value ? lab.state.value.share : 0" :label="say.progress" />
+          <ActButton v-if="lab.state.value.at === 'reading'" @click="lab.cancel()">{{ say.stop }}</ActButton>
         </section>
         <NoticeBar v-if="lab.state.value.at === 'failed'" kind="bad">{{ lab.state.value.why }}</NoticeBar>
         <section v-if="lab.state.value.at === 'asked'" class="sheet part">
@@ -138,31 +140,27 @@ async function remove(id: string): Promise<void> {
               <div class="what">
                 <h2 class="log">{{ lab.head.value?.title ?? lab.file.value?.name }}</h2>
                 <span class="soft small"
-                  >{{ counted(lab.shape.value.rows) }} rows · {{ clockText(lab.shape.value.lengthS)
+                  >{{ say.rows(counted(lab.shape.value.rows), clockText(lab.shape.value.lengthS))
                   }}<template v-if="lab.fileRead.value">
                     ·
                     {{ logReadText(lab.fileRead.value) }}</template
                   ></span
                 >
               </div>
-              <PickList v-model="checkId" class="check" label="For the check" :options="checks" />
+              <PickList v-model="checkId" class="check" :label="say.forTheCheck" :options="checks" />
             </div>
-            <NoticeBar v-if="lab.notKept.value === 'too-large'" kind="told"
-              >Too large to be kept in the browser: keep the file.</NoticeBar
-            >
-            <NoticeBar v-else-if="lab.notKept.value" kind="odd"
-              >Not kept: {{ storageFaultText(lab.notKept.value) }}</NoticeBar
-            >
-            <NoticeBar v-if="lab.lost.value > 0"
-              >{{ lab.lost.value }} pieces of it could not be read; the rest is here.</NoticeBar
-            >
+            <NoticeBar v-if="lab.notKept.value === 'too-large'" kind="told">{{ say.tooLargeToBeKeptIn }}</NoticeBar>
+            <NoticeBar v-else-if="lab.notKept.value" kind="odd">{{
+              say.notKept(storageFaultText(lab.notKept.value))
+            }}</NoticeBar>
+            <NoticeBar v-if="lab.lost.value > 0">{{ say.piecesOfItCouldNotBe(lab.lost.value) }}</NoticeBar>
             <LogView :lab="lab" />
             <LogMore :lab="lab" @read="open([lab.file.value!], $event)" @told="told = $event" />
           </section>
-          <section v-if="lab.analysis.value" class="sheet part" aria-label="What was found">
-            <h2>{{ lab.analysis.value.findings.length === 0 ? 'Nothing stands out' : 'What it tells' }}</h2>
+          <section v-if="lab.analysis.value" class="sheet part" :aria-label="say.whatWasFound">
+            <h2>{{ lab.analysis.value.findings.length === 0 ? say.nothingStandsOut : say.whatItTells }}</h2>
             <p v-if="!checkId" class="soft small">
-              Choose a check above: then its circuit is used, and what is found can be put on it.
+              {{ say.chooseACheckAboveThenIts }}
             </p>
             <NoticeBar v-if="told" kind="told" status>{{ told }}</NoticeBar>
             <FindingList
@@ -177,10 +175,9 @@ async function remove(id: string): Promise<void> {
           </section>
         </template>
         <section v-else-if="lab.state.value.at === 'nothing'" class="sheet empty">
-          <h2>Open a log, or a recording</h2>
+          <h2>{{ say.openALogOrARecording }}</h2>
           <p>
-            Drop-outs, steps, warm-up, settling, two sensors against each other, the divider’s curve: what stands in a
-            log is found, shown on the chart, and put on a check as evidence.
+            {{ say.dropOutsStepsWarmUpSettling }}
           </p>
         </section>
       </div>

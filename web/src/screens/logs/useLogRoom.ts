@@ -1,3 +1,4 @@
+import { useLogRoomWords as say } from '@mellow-probe/core/wording/screens/logs';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { ChannelRole } from '@mellow-probe/core/logs/channelRoles';
 import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
@@ -120,7 +121,7 @@ export function useLogRoom(job: () => Job | null) {
       const read = await readRecording(id);
       if (mine !== asked) return;
       if (!read) {
-        state.value = { at: 'failed', why: 'This recording is not in this browser.' };
+        state.value = { at: 'failed', why: say.thisRecordingIsNotInThisBrowser };
         return;
       }
       head.value = read.head;
@@ -192,10 +193,14 @@ export function useLogRoom(job: () => Job | null) {
     if (!room) return '';
     const mine = asked;
     const result = await room.ask<Beside>(async (r) => await r.beside(own, by));
-    if (result === null) return 'The courses do not fit each other anywhere. Lay it over by its clock instead.';
-    if (!result.ok) return `${own.name} cannot be read as a log.`;
+    if (result === null) return say.theCoursesDoNotFitEach;
+    if (!result.ok) return say.cannotBeReadAsALog(own.name);
     await show(result.shape, mine);
-    return `${own.name} lies ${fixed(Math.abs(result.offsetS), 1)} s ${result.offsetS < 0 ? 'earlier' : 'later'}${result.correlation === null ? '' : `, correlation ${fixed(result.correlation, 2)}`}.`;
+    const earlier = result.offsetS < 0;
+    const seconds = fixed(Math.abs(result.offsetS), 1);
+    if (result.correlation === null) return (earlier ? say.liesEarlier : say.liesLater)(own.name, seconds);
+    const byCourse = earlier ? say.liesEarlierByCourse : say.liesLaterByCourse;
+    return byCourse(own.name, seconds, fixed(result.correlation, 2));
   }
 
   /** Ends the work under way, in the middle. */

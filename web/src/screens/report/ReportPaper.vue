@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { reportPaperWords as say } from '@mellow-probe/core/wording/screens/report';
 import { ref } from 'vue';
 import type { Report } from '@mellow-probe/core/report/reportOf';
 import PaperLight from '../../components/base/PaperLight.vue';
@@ -24,7 +25,7 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
 
 <template>
   <PaperLight>
-    <main ref="paper" class="light paper" aria-label="Report">
+    <main ref="paper" class="light paper" :aria-label="say.report">
       <div v-if="report.head.workshop || logo" class="head" data-test="report-head">
         <img v-if="logo" class="logo" :src="logo" alt="" />
         <div>
@@ -35,11 +36,11 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
       <h1>{{ report.title }}</h1>
       <p class="soft">{{ report.subtitle }}</p>
       <template v-if="report.customer.length > 0">
-        <h2>In plain words</h2>
+        <h2>{{ say.inPlainWords }}</h2>
         <SectionPart v-for="s in report.customer" :key="s.id" class="plain" :section="s" />
       </template>
       <h2 v-if="report.sections.length > 0" :class="{ 'next-page': report.customer.length > 0 }">
-        The check in detail
+        {{ say.theCheckInDetail }}
       </h2>
       <SectionPart v-for="s in report.sections" :key="s.id" :section="s">
         <CircuitDrawing v-if="s.id === 'circuit'" class="picture" :drawing="drawing" />
@@ -48,7 +49,7 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
         </div>
       </SectionPart>
       <section v-if="photos.length > 0">
-        <h3>Photos</h3>
+        <h3>{{ say.photos }}</h3>
         <div class="photos">
           <figure v-for="p in photos" :key="p.image">
             <img :src="p.image" :alt="p.caption" />
@@ -57,7 +58,7 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
         </div>
       </section>
       <section class="cautions">
-        <h3>Cautions</h3>
+        <h3>{{ say.cautions }}</h3>
         <ul>
           <li v-for="c in report.cautions" :key="c">{{ c }}</li>
         </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { reportSheetWords as say } from '@mellow-probe/core/wording/screens/report';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { palette } from '../../components/base/tokens.ts';
@@ -27,13 +28,13 @@ const preferences = usePreferences();
 const paper = ref<'A4' | 'LETTER'>('A4');
 const PAPERS = [
   { value: 'A4', label: 'A4' },
-  { value: 'LETTER', label: 'Letter' },
+  { value: 'LETTER', label: say.letter },
 ] as const;
 const pages = ref<ReportPages>('both');
 const PAGES = [
-  { value: 'both', label: 'both pages' },
-  { value: 'customer', label: 'for the customer' },
-  { value: 'technical', label: 'technical' },
+  { value: 'both', label: say.bothPages },
+  { value: 'customer', label: say.forTheCustomer },
+  { value: 'technical', label: say.technical },
 ] as const;
 const own = useOwnWorkshop();
 const making = ref(false);
@@ -81,8 +82,8 @@ const charts = computed(() => {
   if (!lines) return [];
   const { resistance, voltage } = curveFigures(lines, preferences.temperatureUnit, false);
   return [
-    { figure: resistance, about: 'Resistance against temperature' },
-    ...(voltage ? [{ figure: voltage, about: 'Voltage against temperature' }] : []),
+    { figure: resistance, about: say.resistanceAgainstTemperature },
+    ...(voltage ? [{ figure: voltage, about: say.voltageAgainstTemperature }] : []),
   ];
 });
 const measured = computed(() => job.readings.some((r) => r.value !== null));
@@ -129,26 +130,26 @@ const print = (): void => window.print();
 <template>
   <div class="screen">
     <TopBar class="no-print" back>
-      <ActButton kind="quiet" :to="`/check/${job.id}`">‹ Bench</ActButton>
+      <ActButton kind="quiet" :to="`/check/${job.id}`">{{ say.bench }}</ActButton>
     </TopBar>
-    <section class="tools no-print" aria-label="The report as a file">
-      <PickList v-model="pages" class="pages" label="Pages" hide-label :options="PAGES" />
-      <PickList v-model="paper" class="paper-size" label="Paper" hide-label :options="PAPERS" />
+    <section class="tools no-print" :aria-label="say.theReportAsAFile">
+      <PickList v-model="pages" class="pages" :label="say.pages" hide-label :options="PAGES" />
+      <PickList v-model="paper" class="paper-size" :label="say.paper" hide-label :options="PAPERS" />
       <ActButton :disabled="waiting || making" @click="makePdf">
-        {{ making ? 'Making…' : 'PDF' }}
+        {{ making ? say.making : say.pdf }}
       </ActButton>
-      <ActButton icon="export" :disabled="waiting || making" @click="makeHtml">HTML</ActButton>
-      <ActButton icon="printer" kind="main" :disabled="waiting" @click="print">Print</ActButton>
+      <ActButton icon="export" :disabled="waiting || making" @click="makeHtml">{{ say.html }}</ActButton>
+      <ActButton icon="printer" kind="main" :disabled="waiting" @click="print">{{ say.print }}</ActButton>
     </section>
     <p v-if="fault" class="fault no-print" role="alert">
-      The file could not be made: {{ fault }}. Print works without it.
+      {{ say.theFileCouldNotBeMade(fault) }}
     </p>
     <p v-if="unreadable > 0" class="fault no-print" role="status" data-test="unreadable">
       {{ unreadablePhotosText(unreadable) }}
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
-      No verdict on these figures: {{ verdict.fault.message }}. The report goes without one.
-      <ActButton icon="reload" @click="judging.again()">Compute again</ActButton>
+      {{ say.noVerdictOnTheseFiguresThe(verdict.fault.message) }}
+      <ActButton icon="reload" @click="judging.again()">{{ say.computeAgain }}</ActButton>
     </p>
     <ReportPaper
       ref="sheet"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { backupPartWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
 import dayjs from 'dayjs';
@@ -48,7 +49,7 @@ async function writeTo(sink: WritableStream<Uint8Array>): Promise<number> {
   return manifest.entries.length;
 }
 function done(count: number, where: string): void {
-  told.value = `${countText(count, 'record', 'records')} in ${where}. Put it where this device is not: another disk, another house.`;
+  told.value = say.inPutItWhereThisDevice(countText(count, 'record', 'records'), where);
   if (chosen.value.includes('job')) noteBackup();
 }
 async function toFile(): Promise<void> {
@@ -75,13 +76,12 @@ async function toFolder(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet stacked" aria-label="Backup">
-    <h2>Backup</h2>
+  <section class="sheet stacked" :aria-label="say.backup">
+    <h2>{{ say.backup }}</h2>
     <p class="soft">
-      One ZIP of the exported files with their sums. It opens here on any device; without this program it is plain JSON
-      and JPEG.
+      {{ say.oneZipOfTheExportedFiles }}
     </p>
-    <div class="row" role="group" aria-label="What goes into it">
+    <div class="row" role="group" :aria-label="say.whatGoesIntoIt">
       <CheckBox
         v-for="kind in KIND_LIST"
         :key="kind"
@@ -94,29 +94,32 @@ async function toFolder(): Promise<void> {
       v-if="canSeal()"
       v-model="phrase"
       class="phrase"
-      label="Passphrase, if it is to be sealed"
-      placeholder="none"
+      :label="say.passphraseIfItIsToBeSealed"
+      :placeholder="say.none"
       :maxlength="200"
     />
     <p v-else class="soft">
-      Over plain HTTP this browser gives no cryptography: a backup is not sealed here. docs/keeping.md says how the
-      server speaks HTTPS.
+      {{ say.overPlainHttpThisBrowserGives }}
     </p>
-    <p v-if="tooShort" class="odd" role="status">At least {{ SHORTEST }} signs: a short one is guessed.</p>
-    <p v-else-if="phrase !== ''" class="soft">Without the passphrase nobody opens it again, you neither.</p>
+    <p v-if="tooShort" class="odd" role="status">{{ say.atLeastSignsAShortOne(SHORTEST) }}</p>
+    <p v-else-if="phrase !== ''" class="soft">{{ say.withoutThePassphraseNobodyOpensIt }}</p>
     <div class="row">
-      <ActButton icon="save" kind="main" :disabled="share !== null || tooShort || chosen.length === 0" @click="toFile"
-        >Write the backup</ActButton
+      <ActButton
+        icon="save"
+        kind="main"
+        :disabled="share !== null || tooShort || chosen.length === 0"
+        @click="toFile"
+        >{{ say.writeTheBackup }}</ActButton
       >
       <ActButton
         v-if="knowsFolders()"
         :disabled="share !== null || tooShort || chosen.length === 0"
         @click="toFolder"
-        >{{ folder ? `To the folder “${folder.name}”` : 'To a folder…' }}</ActButton
+        >{{ folder ? say.toTheFolder(folder.name) : say.toAFolder }}</ActButton
       >
       <template v-if="share !== null">
-        <ProgressBar :share="share" label="Backup" />
-        <ActButton kind="quiet" @click="stop.abort()">Break off</ActButton>
+        <ProgressBar :share="share" :label="say.backup" />
+        <ActButton kind="quiet" @click="stop.abort()">{{ say.breakOff }}</ActButton>
       </template>
     </div>
     <NoticeBar v-if="fault" kind="bad" status>{{ fault }}</NoticeBar>

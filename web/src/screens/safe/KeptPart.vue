@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keptPartWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
 import { NEWEST_VERSION } from '@mellow-probe/core/job/migrations/list';
 import { onMounted, ref } from 'vue';
@@ -18,11 +19,10 @@ const asked = ref(false);
 const version = import.meta.env.VITE_VERSION as string | undefined;
 
 const OFFLINE = {
-  'not-here':
-    'Not kept for use without the server: over plain HTTP from another device a browser does not do that, nor does it give camera, wake lock, serial ports or locks. docs/keeping.md says how the server speaks HTTPS.',
-  fetching: 'Being fetched for use without the server …',
-  ready: 'Works without the server: every part is kept on this device.',
-  failed: 'Could not be kept for use without the server.',
+  'not-here': say.notKeptForUseWithoutThe,
+  fetching: say.beingFetchedForUseWithoutTheServer,
+  ready: say.worksWithoutTheServerEveryPart,
+  failed: say.couldNotBeKeptForUse,
 } as const;
 onMounted(async () => {
   void askForNewVersion();
@@ -50,24 +50,22 @@ async function measure(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet stacked" aria-label="What is kept">
-    <h2>What is kept here</h2>
+  <section class="sheet stacked" :aria-label="say.whatIsKept">
+    <h2>{{ say.whatIsKeptHere }}</h2>
     <p v-if="usage" data-test="usage">
-      {{ bytesText(usage.used) }} in this browser, of {{ bytesText(usage.of) }} that it would give.
+      {{ say.inThisBrowserOfThatIt(bytesText(usage.used), bytesText(usage.of)) }}
     </p>
-    <p v-if="persisted">The browser promises not to throw it away when the disk is short.</p>
+    <p v-if="persisted">{{ say.theBrowserPromisesNotToThrow }}</p>
     <p v-else-if="persisted === false" class="row">
-      The browser may throw it away when the disk is short<template v-if="asked"
-        >: it was asked and did not promise</template
-      >.
-      <ActButton v-if="!asked" @click="ask">Ask it to keep everything</ActButton>
+      {{ asked ? say.theBrowserDidNotPromise : say.theBrowserMayThrowItAway }}
+      <ActButton v-if="!asked" @click="ask">{{ say.askItToKeepEverything }}</ActButton>
     </p>
     <p v-else class="soft">
-      This browser does not say whether it keeps everything when the disk is short: keep backups.
+      {{ say.thisBrowserDoesNotSayWhether }}
     </p>
     <div class="row">
-      <ActButton :disabled="share !== null" @click="measure">What takes the room</ActButton>
-      <ProgressBar v-if="share !== null" :share="share" label="Measuring" />
+      <ActButton :disabled="share !== null" @click="measure">{{ say.whatTakesTheRoom }}</ActButton>
+      <ProgressBar v-if="share !== null" :share="share" :label="say.measuring" />
     </div>
     <ul v-if="sizes.length > 0" data-test="sizes">
       <li v-for="s in sizes" :key="s.kind">{{ KIND_NAMES[s.kind] }}: {{ bytesText(s.bytes) }}</li>
@@ -75,11 +73,15 @@ async function measure(): Promise<void> {
     <p v-if="fault" role="status">{{ fault }}</p>
     <p data-test="offline">{{ OFFLINE[offline] }}</p>
     <p v-if="newVersion" class="row">
-      A newer version lies ready.
-      <ActButton kind="main" @click="takeNewVersion">Take it now</ActButton>
+      {{ say.aNewerVersionLiesReady }}
+      <ActButton kind="main" @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
     </p>
     <p class="soft" data-test="versions">
-      Program {{ version ?? 'of the workbench' }}, files of format {{ NEWEST_VERSION }}.
+      {{
+        version === undefined
+          ? say.programOfTheWorkbench(NEWEST_VERSION)
+          : say.programFilesOfFormat(version, NEWEST_VERSION)
+      }}
     </p>
   </section>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { restorePartWords as say } from '@mellow-probe/core/wording/screens/safe';
+import MarkedText from '../../components/base/MarkedText.vue';
 import { BACKUP_FAULTS, bytesText, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
 import { momentText } from '@mellow-probe/core/units/writing';
@@ -51,9 +53,7 @@ async function unseal(): Promise<void> {
   if (result.ok) {
     sealedFile.value = null;
     await look(result.file);
-  } else
-    why.value =
-      result.reason === 'damaged' ? 'This file is damaged: nothing was taken from it.' : 'This is not its passphrase.';
+  } else why.value = result.reason === 'damaged' ? say.thisFileIsDamagedNothingWas : say.thisIsNotItsPassphrase;
 }
 async function look(file: Blob): Promise<void> {
   await run(async () => {
@@ -90,14 +90,14 @@ const rows = computed((): Row[] =>
   }),
 );
 const COLUMNS: readonly Column<Row>[] = [
-  { key: 'kind', title: 'what' },
+  { key: 'kind', title: say.what },
   ...STANDINGS.map((s): Column<Row> => ({
     key: s,
     title: STANDING_NAMES[s],
     mono: true,
     text: (r) => r.counts[s] || '–',
   })),
-  { key: 'size', title: 'size', mono: true, text: (r) => bytesText(r.bytes) },
+  { key: 'size', title: say.size, mono: true, text: (r) => bytesText(r.bytes) },
 ];
 const chosen = computed(() =>
   [...found.value]
@@ -122,36 +122,41 @@ const takenText = computed(() => {
   const r = restored.value;
   if (!r) return '';
   const list = STANDINGS.filter((s) => r[s] > 0).map((s) => `${r[s]} ${STANDING_NAMES[s]}`);
-  const left = refused.value > 0 ? ` Left out, for they are none of this program: ${refused.value}.` : '';
-  return (list.length > 0 ? `Taken in: ${list.join(', ')}.` : 'Nothing was taken in.') + left;
+  const left = refused.value > 0 ? say.leftOutForTheyAreNone(refused.value) : '';
+  return [list.length > 0 ? say.takenIn(list.join(', ')) : say.nothingWasTakenIn, left].filter(Boolean).join(' ');
 });
 </script>
 
 <template>
-  <section class="sheet stacked" aria-label="Bring back">
-    <h2>Bring back</h2>
+  <section class="sheet stacked" :aria-label="say.bringBack">
+    <h2>{{ say.bringBack }}</h2>
     <p class="soft">
-      A backup of this or another device: what it would change is shown first. What is newer here stays; what was
-      changed on both sides is merged field by field.
+      {{ say.aBackupOfThisOrAnother }}
     </p>
     <div class="row">
-      <FilePick label="Open a backup…" about="a backup" accept=".zip,.sealed,application/zip" @files="take" />
-      <ProgressBar v-if="share !== null" :share="share" label="Reading the backup" />
+      <FilePick :label="say.openABackup" :about="say.aBackup" accept=".zip,.sealed,application/zip" @files="take" />
+      <ProgressBar v-if="share !== null" :share="share" :label="say.readingTheBackup" />
     </div>
     <form v-if="sealedFile" class="row" @submit.prevent="unseal">
-      <TextField v-model="phrase" label="Its passphrase" :maxlength="200" />
-      <ActButton submit :disabled="phrase === '' || share !== null">Open it</ActButton>
+      <TextField v-model="phrase" :label="say.itsPassphrase" :maxlength="200" />
+      <ActButton submit :disabled="phrase === '' || share !== null">{{ say.openIt }}</ActButton>
     </form>
     <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
     <NoticeBar v-if="fault" kind="bad" status>{{ fault }}</NoticeBar>
     <template v-if="backup">
       <p>
-        Written on <b>{{ momentText(backup.manifest.createdAt) }}</b>,
-        {{ countText(backup.manifest.entries.length, 'record', 'records') }}.
+        <MarkedText
+          :text="
+            say.writtenOn(
+              momentText(backup.manifest.createdAt),
+              countText(backup.manifest.entries.length, 'record', 'records'),
+            )
+          "
+        />
       </p>
       <NoticeBar v-if="damaged.length > 0" kind="bad">{{ damagedRecordsText(damaged.map((d) => d.path)) }}</NoticeBar>
       <div class="wide">
-        <FactTable label="What it would change" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
+        <FactTable :label="say.whatItWouldChange" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
           <template #kind="{ row }">
             <CheckBox
               :model-value="kinds.includes(row.kind)"
@@ -162,14 +167,16 @@ const takenText = computed(() => {
         </FactTable>
       </div>
       <div class="row">
-        <ActButton kind="main" :disabled="share !== null || chosen.length === 0" @click="takeIn"
-          >Take in {{ countText(chosen.length, 'record', 'records') }}</ActButton
-        >
-        <ActButton kind="quiet" :disabled="share !== null" @click="clear">Leave it</ActButton>
-        <span v-if="chosen.length === 0" class="soft">Everything in it is here already.</span>
+        <ActButton kind="main" :disabled="share !== null || chosen.length === 0" @click="takeIn">{{
+          say.takeIn(countText(chosen.length, 'record', 'records'))
+        }}</ActButton>
+        <ActButton kind="quiet" :disabled="share !== null" @click="clear">{{ say.leaveIt }}</ActButton>
+        <span v-if="chosen.length === 0" class="soft">{{ say.everythingInItIsHereAlready }}</span>
       </div>
     </template>
-    <p v-if="takenText" role="status" data-test="taken">{{ takenText }} <RouterLink to="/">Checks</RouterLink></p>
+    <p v-if="takenText" role="status" data-test="taken">
+      {{ takenText }} <RouterLink to="/">{{ say.checks }}</RouterLink>
+    </p>
   </section>
 </template>
 

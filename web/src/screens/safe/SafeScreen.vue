@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { safeScreenWords as say } from '@mellow-probe/core/wording/screens/safe';
 import PageFrame from '../../components/PageFrame.vue';
 import BackupPart from './BackupPart.vue';
 import KeptPart from './KeptPart.vue';
@@ -8,7 +9,7 @@ import RestorePart from './RestorePart.vue';
 </script>
 
 <template>
-  <PageFrame title="Safe-keeping" narrow class="safe">
+  <PageFrame :title="say.safeKeeping" narrow class="safe">
     <BackupPart />
     <RestorePart />
     <KeptPart />

@@ -1,9 +1,10 @@
+import { useWorkWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { ref, type Ref } from 'vue';
 import { StorageError } from '../../storage/storageError.ts';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 
 function wordsOf(error: unknown): string {
-  if (error instanceof DOMException && error.name === 'AbortError') return 'Broken off.';
+  if (error instanceof DOMException && error.name === 'AbortError') return say.brokenOff;
   if (error instanceof StorageError) return storageFaultText(error.fault);
   return error instanceof Error ? error.message : String(error);
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { bathsToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import MarkedText from '../../components/base/MarkedText.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { boilingPointC, pressureAtAltitudeKPa } from '@mellow-probe/core/baths/boilingPoint';
@@ -22,9 +24,9 @@ const preferences = usePreferences();
 const blank = { text: '', value: null };
 const timed = () => ({ id: newId(), minute: blank, value: blank });
 const COLUMNS: readonly Column<(typeof THERMOMETERS)[number]>[] = [
-  { key: 'name', title: 'thermometer', text: (t) => t.name },
-  { key: 'limit', title: 'good to', mono: true, text: (t) => `± ${t.limitK} K` },
-  { key: 'mind', title: 'mind', text: (t) => t.mind },
+  { key: 'name', title: say.thermometer, text: (t) => t.name },
+  { key: 'limit', title: say.goodTo, mono: true, text: (t) => `± ${t.limitK} K` },
+  { key: 'mind', title: say.mind, text: (t) => t.mind },
 ];
 const schema = z.strictObject({
   altitudeM: entrySchema,
@@ -71,55 +73,54 @@ function addBath(celsius: number): (job: Job) => void {
 <template>
   <div class="two">
     <div>
-      <h2>Ice bath</h2>
+      <h2>{{ say.iceBath }}</h2>
       <p>
-        Crushed ice, just covered with water, stirred, in an insulated cup: <b>{{ temperature(0) }}</b> within a tenth.
-        Salt or pure water without ice is no bath. Wait until the reading stands still, two minutes at least.
+        <MarkedText :text="say.crushedIce(temperature(0))" />
       </p>
-      <UseOnJob what="Ice bath as a pair on a check" :change="addBath(0)" />
-      <h2>Boiling water</h2>
+      <UseOnJob :what="say.iceBathAsAPairOn" :change="addBath(0)" />
+      <h2>{{ say.boilingWater }}</h2>
       <div class="fields">
-        <EntryField label="Altitude (m)" quantity="number" v-model="draft.altitudeM" />
+        <EntryField :label="say.altitudeM" quantity="number" v-model="draft.altitudeM" />
         <EntryField
-          label="or pressure today (hPa)"
+          :label="say.orPressureTodayHPa"
           quantity="number"
-          placeholder="at the place"
+          :placeholder="say.atThePlace"
           v-model="draft.pressureHPa"
         />
       </div>
-      <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">Altitude from −500 to 11 000 m.</p>
+      <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">{{ say.altitudeFrom500To11000M }}</p>
       <p v-else-if="Number.isNaN(boils)" class="told odd">
-        Water does not boil at that pressure: 7 hPa to 220 640 hPa.
+        {{ say.waterDoesNotBoilAtThat }}
       </p>
       <p v-else class="told" data-test="boils">
-        Water boils at <b>{{ temperature(boils) }}</b> ({{ (10 * pressureKPa).toFixed(0) }} hPa). Not 100 °C, unless the
-        sea is near and the weather plain.
+        <MarkedText :text="say.waterBoilsAt(temperature(boils), (10 * pressureKPa).toFixed(0))" />
       </p>
       <p class="soft">
-        The pressure must be the one at the place, not the one reduced to sea level of a weather report.
+        {{ say.thePressureMustBeTheOne }}
       </p>
-      <UseOnJob what="Boiling water as a pair on a check" :disabled="Number.isNaN(boils)" :change="addBath(boils)" />
+      <UseOnJob :what="say.boilingWaterAsAPairOn" :disabled="Number.isNaN(boils)" :change="addBath(boils)" />
       <p class="caution">
-        ▲ Boiling water and steam burn. Eye protection; tongs; no naked flame on a sensor; never a pressurised cooling
-        system.
+        {{ say.boilingWaterAndSteamBurnEye }}
       </p>
     </div>
     <div>
-      <h2>What thermometers are good for</h2>
+      <h2>{{ say.whatThermometersAreGoodFor }}</h2>
       <FactTable
-        label="What thermometers are good for"
+        :label="say.whatThermometersAreGoodFor"
         headless
         :columns="COLUMNS"
         :rows="THERMOMETERS"
         :row-key="(t) => t.name"
       />
-      <p class="soft">Common practice, no source.</p>
-      <h2>Where will it settle?</h2>
+      <p class="soft">{{ say.commonPracticeNoSource }}</p>
+      <h2>{{ say.whereWillItSettle }}</h2>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="timed">
-        <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
-        <EntryField :label="`Reading ${i + 1}`" quantity="number" v-model="r.value" />
+        <EntryField :label="say.minute(i + 1)" quantity="number" v-model="r.minute" />
+        <EntryField :label="say.reading(i + 1)" quantity="number" v-model="r.value" />
       </div>
-      <ActButton :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())"> Another reading </ActButton>
+      <ActButton :disabled="draft.rows.length >= 40" @click="draft.rows.push(timed())">
+        {{ say.anotherReading }}
+      </ActButton>
       <p v-if="settled" class="told" data-test="settled">{{ settled }}</p>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cardScreenWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import PaperLight from '../../components/base/PaperLight.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
@@ -44,10 +45,10 @@ const lines = computed(() => {
 const COLUMNS: readonly Column<(typeof lines.value)[number]>[] = [
   { key: 'c', title: '°C', text: (l) => formatTemperature(l.temperatureC, 'C').replace(' °C', '') },
   { key: 'f', title: '°F', text: (l) => formatTemperature(l.temperatureC, 'F').replace(' °F', '') },
-  { key: 'ohm', title: 'ohms' },
-  { key: 'band', title: 'low … high', soft: true, text: (l) => `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}` },
-  { key: 'volts', title: 'volts, plugged in', text: (l) => formatVolt(l.volts) },
-  { key: 'shown', title: 'shown', text: (l) => formatTemperature(l.shownC, preferences.temperatureUnit) },
+  { key: 'ohm', title: say.ohms },
+  { key: 'band', title: say.lowHigh, soft: true, text: (l) => `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}` },
+  { key: 'volts', title: say.voltsPluggedIn, text: (l) => formatVolt(l.volts) },
+  { key: 'shown', title: say.shown, text: (l) => formatTemperature(l.shownC, preferences.temperatureUnit) },
 ];
 const print = (): void => window.print();
 </script>
@@ -55,16 +56,16 @@ const print = (): void => window.print();
 <template>
   <div>
     <TopBar class="no-print" back>
-      <ActButton kind="quiet" to="/shelf/curves">‹ Shelf</ActButton>
-      <PickList v-model="circuitId" class="pick" label="in circuit" hide-label :options="circuits" />
-      <ActButton icon="printer" kind="main" @click="print">Print</ActButton>
+      <ActButton kind="quiet" to="/shelf/curves">{{ say.shelf }}</ActButton>
+      <PickList v-model="circuitId" class="pick" :label="say.inCircuit" hide-label :options="circuits" />
+      <ActButton icon="printer" kind="main" @click="print">{{ say.print }}</ActButton>
     </TopBar>
     <PaperLight
-      ><main class="light card" aria-label="Pocket card">
+      ><main class="light card" :aria-label="say.pocketCard">
         <h1>{{ curve.name }}</h1>
         <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
         <FactTable
-          label="Temperature, ohms and volts"
+          :label="say.temperatureOhmsAndVolts"
           :columns="COLUMNS"
           :rows="lines"
           :row-key="(l) => l.temperatureC"
@@ -74,7 +75,7 @@ const print = (): void => window.print();
           </template>
         </FactTable>
         <p class="soft foot">
-          Unplugged: the open end of the scale. A substitute resistor comes out again. The maker’s data decide.
+          {{ say.unpluggedTheOpenEndOfThe }}
         </p>
       </main></PaperLight
     >

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { codesToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { countText } from '@mellow-probe/core/wording/ledgerText';
 import FactTable from '../../components/base/FactTable.vue';
 import TextField from '../../components/base/TextField.vue';
 import FilePick from '../../components/base/FilePick.vue';
@@ -24,10 +26,10 @@ const { draft } = useDraft('codes', schema, blank);
 const MOST_BYTES = 500_000;
 const MEANINGS = CODE_MEANINGS.map((value) => ({ value, label: MEANING_NAMES[value] }));
 const COLUMNS: readonly Column<OwnCode>[] = [
-  { key: 'code', title: 'Code', mono: true, text: (c) => c.code },
-  { key: 'what', title: 'Circuit', text: (c) => c.what },
-  { key: 'says', title: 'Meaning', text: (c) => MEANING_NAMES[c.says] },
-  { key: 'delete', title: 'Delete', quietTitle: true },
+  { key: 'code', title: say.code, mono: true, text: (c) => c.code },
+  { key: 'what', title: say.circuit, text: (c) => c.what },
+  { key: 'says', title: say.meaning, text: (c) => MEANING_NAMES[c.says] },
+  { key: 'delete', title: say.delete, quietTitle: true },
 ];
 const notes = ref<string[]>([]);
 const ready = computed(() => draft.value.code.trim() !== '' && draft.value.what.trim() !== '');
@@ -37,18 +39,18 @@ const known = computed(() => (draft.value.code.trim() === '' ? null : decodeCode
 function add(): void {
   if (!ready.value) return;
   const code: OwnCode = { code: draft.value.code.trim(), what: draft.value.what.trim(), says: draft.value.says };
-  notes.value = own.keep([code]) > 0 ? ['No room for more codes: the shelf is full.'] : [];
+  notes.value = own.keep([code]) > 0 ? [say.noRoomForMoreCodesThe] : [];
   if (notes.value.length === 0) draft.value = blank();
 }
 async function load([file]: readonly File[]): Promise<void> {
-  if (file.size > MOST_BYTES) notes.value = [`${file.name} is too large for a list of codes.`];
+  if (file.size > MOST_BYTES) notes.value = [say.isTooLargeForAList(file.name)];
   else {
     const { codes, faults } = readOwnCodes(await file.text());
     const left = own.keep(codes);
     notes.value = [
-      `${file.name}: ${codes.length - left} ${codes.length - left === 1 ? 'code' : 'codes'} taken.`,
+      say.taken(file.name, countText(codes.length - left, 'code', 'codes')),
       ...faults.slice(0, 20).map(ownCodeFaultText),
-      ...(left > 0 ? [`${left} found no room.`] : []),
+      ...(left > 0 ? [say.foundNoRoom(left)] : []),
     ];
   }
 }
@@ -56,46 +58,51 @@ async function load([file]: readonly File[]): Promise<void> {
 
 <template>
   <p class="soft">
-    Codes of machines that follow no standard: what stands here is understood on every check, and goes into its verdict.
-    A check keeps the meaning that the code had when it was added.
+    {{ say.codesOfMachinesThatFollowNo }}
   </p>
   <form class="row add" @submit.prevent="add">
-    <TextField v-model="draft.code" mono label="Code" :maxlength="80" placeholder="E12" />
-    <TextField v-model="draft.what" class="wide" label="Circuit" :maxlength="200" placeholder="flue gas temperature" />
-    <PickList v-model="draft.says" class="meaning" label="Meaning" :options="MEANINGS" />
-    <ActButton kind="main" submit :disabled="!ready">Add the code</ActButton>
+    <TextField v-model="draft.code" mono :label="say.code" :maxlength="80" placeholder="E12" />
+    <TextField
+      v-model="draft.what"
+      class="wide"
+      :label="say.circuit"
+      :maxlength="200"
+      :placeholder="say.flueGasTemperature"
+    />
+    <PickList v-model="draft.says" class="meaning" :label="say.meaning" :options="MEANINGS" />
+    <ActButton kind="main" submit :disabled="!ready">{{ say.addTheCode }}</ActButton>
   </form>
-  <p v-if="known" class="told">{{ known.code }} is known already: {{ known.what }}. Your own meaning goes before it.</p>
+  <p v-if="known" class="told">{{ say.isKnownAlreadyYourOwnMeaning(known.code, known.what) }}</p>
   <p v-for="note in notes" :key="note" class="told" role="status">{{ note }}</p>
   <p v-if="own.fault" class="told odd" role="alert">
-    The codes are not kept: the browser’s storage is {{ own.fault }}.
+    {{ say.theCodesAreNotKeptThe(own.fault) }}
   </p>
   <p v-if="own.removed" class="told">
-    Deleted {{ own.removed.code }}.
-    <ActButton icon="undo" @click="own.keep([own.removed])">Undo</ActButton>
+    {{ say.deleted(own.removed.code) }}
+    <ActButton icon="undo" @click="own.keep([own.removed])">{{ say.undo }}</ActButton>
   </p>
   <FactTable
     v-if="own.codes.length > 0"
     data-test="own-codes"
-    label="Own codes"
+    :label="say.ownCodes"
     :columns="COLUMNS"
     :rows="own.codes"
     :row-key="(c) => c.code"
   >
     <template #delete="{ row }">
-      <ActButton icon="delete" kind="grave" :aria-label="`Delete ${row.code}`" @click="own.remove(row.code)"
-        >Delete</ActButton
-      >
+      <ActButton icon="delete" kind="grave" :aria-label="say.deleteCode(row.code)" @click="own.remove(row.code)">{{
+        say.delete
+      }}</ActButton>
     </template>
   </FactTable>
-  <p v-else class="soft">No codes yet. Add those of the machines you know, or take them from a file.</p>
+  <p v-else class="soft">{{ say.noCodesYetAddThoseOf }}</p>
   <div class="row">
-    <FilePick label="From a file…" about="Code file" accept=".csv,.txt,text/csv" @files="load" />
+    <FilePick :label="say.fromAFile" :about="say.codeFile" accept=".csv,.txt,text/csv" @files="load" />
     <ActButton
       :disabled="own.codes.length === 0"
       @click="saveFile('own-codes.csv', 'text/csv;charset=utf-8', ownCodesCsv(own.codes))"
     >
-      CSV
+      {{ say.csv }}
     </ActButton>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { curvePickWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import PickList from '../../components/base/PickList.vue';
 import { computed } from 'vue';
 
@@ -8,7 +9,7 @@ import { useCurves } from '../../session/curves.ts';
 
 /** A curve of the shelf, the user's own first. */
 const chosen = defineModel<string>({ required: true });
-withDefaults(defineProps<{ label?: string }>(), { label: 'Curve' });
+withDefaults(defineProps<{ label?: string }>(), { label: say.curve });
 const curves = useCurves();
 const preferences = usePreferences();
 const groups = computed(() => {
@@ -17,8 +18,8 @@ const groups = computed(() => {
       .filter((c) => c.own === own)
       .map((c) => ({ value: c.id, label: c.name, about: curveLine(c.model, preferences.temperatureUnit) }));
   return [
-    { label: 'Own', options: of(true) },
-    { label: 'Generic', options: of(false) },
+    { label: say.own, options: of(true) },
+    { label: say.generic, options: of(false) },
   ].filter((g) => g.options.length > 0);
 });
 const shown = computed({ get: () => curves.byId(chosen.value).id, set: (id) => (chosen.value = id) });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { curvesToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import FoldOut from '../../components/base/FoldOut.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -48,10 +49,10 @@ const columns = computed((): readonly Column<(typeof lines.value)[number]>[] => 
       mono: true,
       text: (l) => formatTemperature(l.temperatureC, unit, digits(l.temperatureC)),
     },
-    { key: 'nominal', title: 'nominal', mono: true, text: (l) => formatOhm(l.resistanceOhm) },
+    { key: 'nominal', title: say.nominal, mono: true, text: (l) => formatOhm(l.resistanceOhm) },
     {
       key: 'band',
-      title: 'low … high',
+      title: say.lowHigh,
       mono: true,
       soft: true,
       text: (l) => `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}`,
@@ -66,10 +67,10 @@ const smooth = computed(() => {
 const figure = computed(() => {
   const x = smooth.value.map((l) => shownTemperature(l.temperatureC, preferences.temperatureUnit));
   return lineFigure(
-    `Ω over °${preferences.temperatureUnit}, with tolerance`,
+    say.overWithTolerance(preferences.temperatureUnit),
     [
-      { name: 'low', x, y: smooth.value.map((l) => l.lowOhm), kind: 'band-low' },
-      { name: 'high', x, y: smooth.value.map((l) => l.highOhm), kind: 'band-high' },
+      { name: say.low, x, y: smooth.value.map((l) => l.lowOhm), kind: 'band-low' },
+      { name: say.high, x, y: smooth.value.map((l) => l.highOhm), kind: 'band-high' },
       { name: curve.value.name, x, y: smooth.value.map((l) => l.resistanceOhm) },
     ],
     preferences.dark,
@@ -86,7 +87,7 @@ const namedBy = computed(() => {
   const { model } = curve.value;
   if (model.slope !== 'ntc') return '';
   const b = (low: number, high: number): string =>
-    low >= model.minC && high <= model.maxC ? `${fixed(betaBetween(model, low, high), 0)} K` : 'outside its range';
+    low >= model.minC && high <= model.maxC ? `${fixed(betaBetween(model, low, high), 0)} K` : say.outsideItsRange;
   return `R25 ${formatOhm(model.resistanceOhm(25))} · B25/85 ${b(25, 85)} · B0/50 ${b(0, 50)}`;
 });
 /** The picture of a curve that was read from one. */
@@ -122,8 +123,8 @@ function exportCurve(): void {
     <CurvePick v-model="draft.curve" class="pick-curve" />
     <EntryField
       v-for="[key, label] in [
-        ['from', 'From'],
-        ['to', 'To'],
+        ['from', say.from],
+        ['to', say.to],
       ] as const"
       :key="key"
       class="short"
@@ -131,41 +132,42 @@ function exportCurve(): void {
       quantity="celsius"
       v-model="draft[key]"
     />
-    <EntryField class="short" :label="`Step, °${preferences.temperatureUnit}`" quantity="number" v-model="draft.step" />
+    <EntryField class="short" :label="say.step(preferences.temperatureUnit)" quantity="number" v-model="draft.step" />
   </div>
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
   <p v-if="namedBy" class="soft mono" data-test="curve-names">{{ namedBy }}</p>
   <div class="two">
-    <div class="chart"><LazyPlot :figure="figure" :label="`Resistance of ${curve.name} over temperature`" /></div>
-    <div class="scroll" tabindex="0" role="region" aria-label="Table of the curve">
+    <div class="chart"><LazyPlot :figure="figure" :label="say.resistanceOfOverTemperature(curve.name)" /></div>
+    <div class="scroll" tabindex="0" role="region" :aria-label="say.tableOfTheCurve">
       <FactTable
         data-test="curve-table"
-        label="Table of the curve"
+        :label="say.tableOfTheCurve"
         :columns="columns"
         :rows="lines"
         :row-key="(l) => l.temperatureC"
       />
     </div>
   </div>
-  <FoldOut v-if="picture" title="The picture it was read from">
-    <img class="picture" :src="picture" :alt="`Picture of the table of ${curve.name}`" />
+  <FoldOut v-if="picture" :title="say.thePictureItWasReadFrom">
+    <img class="picture" :src="picture" :alt="say.pictureOfTheTableOf(curve.name)" />
   </FoldOut>
   <div class="row">
-    <ActButton icon="idcard" :to="{ path: '/shelf/card', query: { curve: curve.id } }">Pocket card</ActButton>
+    <ActButton icon="idcard" :to="{ path: '/shelf/card', query: { curve: curve.id } }">{{ say.pocketCard }}</ActButton>
     <ActButton @click="saveFile(fileName(curve.name, 'csv'), 'text/csv;charset=utf-8', curveCsv(lines))">
-      CSV
+      {{ say.csv }}
     </ActButton>
-    <ActButton icon="export" @click="exportCurve">JSON</ActButton>
-    <ActButton icon="delete" v-if="curve.own" kind="quiet" @click="curves.remove(curve.id)"
-      >Delete this curve</ActButton
-    >
+    <ActButton icon="export" @click="exportCurve">{{ say.json }}</ActButton>
+    <ActButton icon="delete" v-if="curve.own" kind="quiet" @click="curves.remove(curve.id)">{{
+      say.deleteThisCurve
+    }}</ActButton>
     <UseOnJob
-      what="Use on this check"
+      :what="say.useOnThisCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })"
     />
   </div>
   <p v-if="curves.removed" class="told">
-    Deleted “{{ curves.removed.name }}”. <ActButton icon="undo" @click="curves.undoRemove()">Undo</ActButton>
+    {{ say.deleted(curves.removed.name) }}
+    <ActButton icon="undo" @click="curves.undoRemove()">{{ say.undo }}</ActButton>
   </p>
 </template>
 

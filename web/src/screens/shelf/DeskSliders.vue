@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deskSlidersWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import CheckBox from '../../components/base/CheckBox.vue';
 import SlideBar from '../../components/base/SlideBar.vue';
 import type { DeskFaults } from '@mellow-probe/core/divider/divider';
@@ -14,16 +15,16 @@ const series = defineModel<number>('series', { required: true });
 const leakGround = defineModel<number>('leakGround', { required: true });
 const leakAcross = defineModel<number>('leakAcross', { required: true });
 const meterOn = defineModel<boolean>('meterOn', { required: true });
-const leak = (ohm: number): string => (ohm === Infinity ? 'none' : formatOhm(ohm));
+const leak = (ohm: number): string => (ohm === Infinity ? say.none : formatOhm(ohm));
 const slides = computed(() => {
   const { wireOhm, seriesOhm, leakGroundOhm, leakAcrossOhm } = props.faults;
   const share = { low: 0, high: 1, step: 0.01 };
   return [
-    { label: 'Wire, one way', at: wireM, text: `${wireM.value} m = ${formatOhm(wireOhm)}`, low: 0, high: 200, step: 1 },
-    { label: 'Its copper', at: wireMm2, text: `${fixed(wireMm2.value, 2)} mm²`, low: 0.1, high: 2.5, step: 0.05 },
-    { label: 'Joint in the signal', at: series, text: seriesOhm === 0 ? 'none' : formatOhm(seriesOhm), ...share },
-    { label: 'Leak to ground', at: leakGround, text: leak(leakGroundOhm), ...share },
-    { label: 'Leak across the plug', at: leakAcross, text: leak(leakAcrossOhm), ...share },
+    { label: say.wireOneWay, at: wireM, text: `${wireM.value} m = ${formatOhm(wireOhm)}`, low: 0, high: 200, step: 1 },
+    { label: say.itsCopper, at: wireMm2, text: say.mm(fixed(wireMm2.value, 2)), low: 0.1, high: 2.5, step: 0.05 },
+    { label: say.jointInTheSignal, at: series, text: seriesOhm === 0 ? say.none : formatOhm(seriesOhm), ...share },
+    { label: say.leakToGround, at: leakGround, text: leak(leakGroundOhm), ...share },
+    { label: say.leakAcrossThePlug, at: leakAcross, text: leak(leakAcrossOhm), ...share },
   ];
 });
 </script>
@@ -37,6 +38,6 @@ const slides = computed(() => {
       v-bind="{ label: slide.label, text: slide.text, low: slide.low, high: slide.high, step: slide.step }"
       @update:model-value="slide.at.value = $event"
     />
-    <CheckBox v-model="meterOn">meter on the pin (10 MΩ)</CheckBox>
+    <CheckBox v-model="meterOn">{{ say.meterOnThePin10M }}</CheckBox>
   </div>
 </template>

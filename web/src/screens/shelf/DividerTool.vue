@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dividerToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -35,8 +36,8 @@ const curves = useCurves();
 const preferences = usePreferences();
 const blank = { text: '', value: null };
 const LAYOUTS = [
-  { value: 'pull-up', label: 'pull-up' },
-  { value: 'pull-down', label: 'mirrored' },
+  { value: 'pull-up', label: say.resistor },
+  { value: 'pull-down', label: say.mirrored },
 ] as const;
 const schema = z.strictObject({
   curve: z.string(),
@@ -138,8 +139,8 @@ const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.
 const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
 const voltChart = computed(() =>
   lineFigure(
-    `V at the pin over °${unit.value}, dashed: as set`,
-    [{ name: 'sound', x: x.value, y: healthy.value.map((p) => p.volts) }],
+    say.vAtThePinOverDashed(unit.value),
+    [{ name: say.sound, x: x.value, y: healthy.value.map((p) => p.volts) }],
     preferences.dark,
     false,
     {
@@ -156,8 +157,8 @@ const errorHeight = computed(() => {
 });
 const errorChart = computed(() =>
   lineFigure(
-    `Shown minus true, K, over °${unit.value}`,
-    [{ name: 'none', x: ends.value, y: [0, 0] }],
+    say.shownMinusTrueKOver(unit.value),
+    [{ name: say.none, x: ends.value, y: [0, 0] }],
     preferences.dark,
     false,
     { x: ends.value, y: [-errorHeight.value, errorHeight.value] },
@@ -175,23 +176,23 @@ const at = computed(() => {
 });
 const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
 const FACTS: readonly Column<{ name: string; value: string }>[] = [
-  { key: 'name', title: 'fact', mono: true, text: (f) => f.name },
-  { key: 'value', title: 'value', mono: true, text: (f) => f.value },
+  { key: 'name', title: say.fact, mono: true, text: (f) => f.name },
+  { key: 'value', title: say.value, mono: true, text: (f) => f.value },
 ];
 const atFacts = computed(() => {
   if (!at.value) return [];
   const { sound, set, milliVoltPerK, kelvinPerOhm } = at.value;
   return [
-    { name: 'sensor', value: formatOhm(sound.sensorOhm) },
-    { name: 'volts, sound → as set', value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
-    { name: 'shown, as set', value: formatTemperature(set.shownC, unit.value, 1) },
-    { name: 'sensitivity', value: `${fixed(milliVoltPerK, 1)} mV/K` },
-    { name: '1 Ω of wire', value: `${significant(kelvinPerOhm, 2)} K` },
+    { name: say.sensor, value: formatOhm(sound.sensorOhm) },
+    { name: say.voltsSoundAsSet, value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
+    { name: say.shownAsSet, value: formatTemperature(set.shownC, unit.value, 1) },
+    { name: say.sensitivity, value: say.mVK(fixed(milliVoltPerK, 1)) },
+    { name: say.n1OfWire, value: `${significant(kelvinPerOhm, 2)} K` },
     ...(best.value
       ? [
           {
-            name: 'best pull-up for the range',
-            value: `${formatOhm(best.value.ohm)} (${fixed(best.value.worstMilliVoltPerK, 1)} mV/K at worst)`,
+            name: say.bestPullUpForTheRange,
+            value: say.mVKAtWorst(formatOhm(best.value.ohm), fixed(best.value.worstMilliVoltPerK, 1)),
           },
         ]
       : []),
@@ -212,23 +213,33 @@ function apply(job: Job): void {
 <template>
   <div class="row top">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <PickList v-model="draft.layout" class="layout" label="Layout" :options="LAYOUTS" />
-    <EntryField class="short" label="Reference" quantity="volts" v-model="draft.referenceV" />
-    <EntryField class="short" label="Pull-up" quantity="ohms" placeholder="learn it" v-model="draft.pullUpOhm" />
-    <EntryField class="short" label="Good pair: ohms" quantity="ohms" v-model="draft.pairOhm" />
-    <EntryField class="short" label="and volts" quantity="volts" v-model="draft.pairV" />
+    <PickList v-model="draft.layout" class="layout" :label="say.layout" :options="LAYOUTS" />
+    <EntryField class="short" :label="say.reference" quantity="volts" v-model="draft.referenceV" />
+    <EntryField
+      class="short"
+      :label="say.pullUp"
+      quantity="ohms"
+      :placeholder="say.learnIt"
+      v-model="draft.pullUpOhm"
+    />
+    <EntryField class="short" :label="say.goodPairOhms" quantity="ohms" v-model="draft.pairOhm" />
+    <EntryField class="short" :label="say.andVolts" quantity="volts" v-model="draft.pairV" />
   </div>
   <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
     <template v-if="learned.ok">{{ pullUpOfPairText(learned.value, learned.sigma) }}</template>
-    <template v-else>Those volts are not between 0 and the reference: no pull-up follows.</template>
+    <template v-else>{{ say.thoseVoltsAreNotBetween0 }}</template>
   </p>
   <div class="two desk">
     <div>
       <div class="chart">
-        <LazyPlot :figure="voltChart" :overlay="overlayOf(faulty.map((p) => p.volts))" label="Volts over temperature" />
+        <LazyPlot
+          :figure="voltChart"
+          :overlay="overlayOf(faulty.map((p) => p.volts))"
+          :label="say.voltsOverTemperature"
+        />
       </div>
       <div class="chart small">
-        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" label="Error of the shown value" />
+        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" :label="say.errorOfTheShownValue" />
       </div>
     </div>
     <div>
@@ -241,13 +252,13 @@ function apply(job: Job): void {
         v-model:meter-on="draft.meterOn"
         :faults="faults"
       />
-      <ActButton @click="unset">All sound again</ActButton>
+      <ActButton @click="unset">{{ say.allSoundAgain }}</ActButton>
       <div class="fields">
         <EntryField
           v-for="[key, label] in [
-            ['at', 'At'],
-            ['from', 'Range from'],
-            ['to', 'to'],
+            ['at', say.at],
+            ['from', say.rangeFrom],
+            ['to', say.to],
           ] as const"
           :key="key"
           :label="label"
@@ -258,16 +269,16 @@ function apply(job: Job): void {
       <FactTable
         v-if="atFacts.length > 0"
         data-test="desk-at"
-        label="At this temperature"
+        :label="say.atThisTemperature"
         headless
         :columns="FACTS"
         :rows="atFacts"
         :row-key="(f) => f.name"
       />
-      <p v-else class="soft">Reference and pull-up are needed.</p>
+      <p v-else class="soft">{{ say.referenceAndPullUpAreNeeded }}</p>
     </div>
   </div>
-  <UseOnJob what="Use this circuit on a check" :disabled="!circuit" :change="apply" />
+  <UseOnJob :what="say.useThisCircuitOnACheck" :disabled="!circuit" :change="apply" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fitViewWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import FoldOut from '../../components/base/FoldOut.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -29,16 +30,21 @@ const mistyped = computed(() =>
     const row = props.read.rows[m.row];
     return {
       line: row.line,
-      text: `Line ${row.line}: ${formatOhm(row.resistanceOhm)} at ${formatTemperature(row.temperatureC, preferences.temperatureUnit, 1)} sticks out; its neighbours say about ${formatOhm(m.meantOhm)}. Mistyped?`,
+      text: say.lineAtSticksOutItsNeighbours(
+        row.line,
+        formatOhm(row.resistanceOhm),
+        formatTemperature(row.temperatureC, preferences.temperatureUnit, 1),
+        formatOhm(m.meantOhm),
+      ),
     };
   }),
 );
 const refusal = computed(() => {
   if (!props.fit || props.fit.ok) return '';
-  if (props.fit.reason === 'too-few-points') return 'Two points at least make a curve.';
+  if (props.fit.reason === 'too-few-points') return say.twoPointsAtLeastMakeACurve;
   return props.fit.row === null
-    ? 'The resistance turns round: no sensor does.'
-    : `Line ${props.read.rows[props.fit.row].line}: the resistance turns round here: no sensor does. Correct it or leave it out.`;
+    ? say.theResistanceTurnsRoundNoSensorDoes
+    : say.lineTheResistanceTurnsRoundHere(props.read.rows[props.fit.row].line);
 });
 const words = computed(() => {
   if (!props.fit?.ok) return '';
@@ -48,10 +54,10 @@ const words = computed(() => {
     .map((t) => `${FORM_NAMES[t.form]} ${missText(t)}`)
     .join('; ');
   const tolerance =
-    props.fit.toleranceShare === null
-      ? ''
-      : ` Tolerance from min and max: ± ${fixed(100 * props.fit.toleranceShare, 1)} %.`;
-  return `${FORM_NAMES[form]}: misses ${missText(props.fit)}.${tolerance}${tried === '' ? '' : ` Tried: ${tried}.`}`;
+    props.fit.toleranceShare === null ? '' : say.toleranceFromMinAndMax(fixed(100 * props.fit.toleranceShare, 1));
+  return [say.misses(FORM_NAMES[form], missText(props.fit)), tolerance, tried === '' ? '' : say.tried(tried)]
+    .filter(Boolean)
+    .join(' ');
 });
 const figure = computed(() => {
   if (!props.curve) return null;
@@ -65,13 +71,13 @@ const figure = computed(() => {
   const t = Array.from({ length: 100 }, (_, i) => low + ((high - low) * i) / 99);
   const shown = (x: number): number => shownTemperature(x, unit);
   return lineFigure(
-    `Ω over °${unit}`,
+    say.over(unit),
     [
-      { name: 'curve', x: t.map(shown), y: t.map((x) => model.resistanceOhm(x)) },
+      { name: say.curve, x: t.map(shown), y: t.map((x) => model.resistanceOhm(x)) },
       ...(props.isTable
         ? [
             {
-              name: 'points',
+              name: say.points,
               x: rows.map((r) => shown(r.temperatureC)),
               y: rows.map((r) => r.resistanceOhm),
               kind: 'points' as const,
@@ -95,30 +101,30 @@ const residuals = computed(() =>
 const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
   {
     key: 't',
-    title: 'temperature',
+    title: say.temperature,
     mono: true,
     text: (r) => formatTemperature(r.row.temperatureC, preferences.temperatureUnit, 1),
   },
-  { key: 'ohm', title: 'resistance', mono: true, text: (r) => formatOhm(r.row.resistanceOhm) },
-  { key: 'k', title: 'left over', mono: true, text: (r) => `${fixed(r.k, 2)} K` },
-  { key: 'sigma', title: 'curve', mono: true, text: (r) => (r.sigma > 0 ? `curve ± ${fixed(r.sigma, 2)} K` : '') },
+  { key: 'ohm', title: say.resistance, mono: true, text: (r) => formatOhm(r.row.resistanceOhm) },
+  { key: 'k', title: say.leftOver, mono: true, text: (r) => `${fixed(r.k, 2)} K` },
+  { key: 'sigma', title: say.curve, mono: true, text: (r) => (r.sigma > 0 ? say.curveK(fixed(r.sigma, 2)) : '') },
 ];
 </script>
 
 <template>
   <div class="view">
     <p v-for="f in faults" :key="`${f.line}${f.reason}`" class="told odd" data-test="point-fault">
-      Line {{ f.line }}: {{ pointFaultText(f) }}
+      {{ say.line(f.line, pointFaultText(f)) }}
     </p>
     <p v-for="m in mistyped" :key="m.line" class="told odd" data-test="mistyped">
-      {{ m.text }} <ActButton @click="$emit('leaveOut', m.line)">Leave it out</ActButton>
+      {{ m.text }} <ActButton @click="$emit('leaveOut', m.line)">{{ say.leaveItOut }}</ActButton>
     </p>
     <p v-if="refusal" class="told odd" role="alert">{{ refusal }}</p>
     <p v-if="words" class="told" data-test="fit">{{ words }}</p>
-    <div v-if="figure" class="chart"><LazyPlot :figure="figure" label="The curve through its points" /></div>
-    <FoldOut v-if="residuals.length > 0" title="What is left over at each point">
+    <div v-if="figure" class="chart"><LazyPlot :figure="figure" :label="say.theCurveThroughItsPoints" /></div>
+    <FoldOut v-if="residuals.length > 0" :title="say.whatIsLeftOverAtEachPoint">
       <FactTable
-        label="What is left over at each point"
+        :label="say.whatIsLeftOverAtEachPoint"
         headless
         :columns="COLUMNS"
         :rows="residuals"
@@ -126,8 +132,7 @@ const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
       />
     </FoldOut>
     <p v-if="!figure && faults.length === 0 && !refusal" class="soft">
-      The curve appears with the second point. Commas and points, °C and °F, kΩ and Ω may be mixed; what can be read in
-      two ways is asked.
+      {{ say.theCurveAppearsWithTheSecond }}
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { identifyToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import CheckBox from '../../components/base/CheckBox.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
@@ -59,9 +60,7 @@ const likely = computed(() => result.value?.candidates.filter((c) => c.probabili
 const OTHER = 'not-on-the-shelf';
 const estimate = computed(() => result.value?.other.estimate ?? null);
 const estimateName = computed(() =>
-  estimate.value
-    ? `NTC ${formatOhm(estimate.value.r25Ohm)} at 25 °C, B ${fixed(estimate.value.betaK, 0)}, from these pairs`
-    : '',
+  estimate.value ? say.ntcAt25CBFrom(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
 );
 const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
 const use = computed(() =>
@@ -75,13 +74,13 @@ const usable = computed(() => [
   ...likely.value.slice(1).map((c) => ({ value: c.id, label: c.name })),
 ]);
 const COLUMNS: readonly Column<(typeof likely.value)[number]>[] = [
-  { key: 'curve', title: 'curve' },
+  { key: 'curve', title: say.curve },
   {
     key: 'miss',
-    title: 'misses by',
+    title: say.missesBy,
     mono: true,
     text: (c) =>
-      c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${fixed(Math.abs(k), 1)} K` : 'far')).join(', '),
+      c.missK.map((k) => (Math.abs(k) < 999 ? `${k > 0 ? '+' : '−'}${fixed(Math.abs(k), 1)} K` : say.far)).join(', '),
   },
 ];
 /** How far the best of the shelf is off, where it is hardly the one. */
@@ -89,13 +88,19 @@ const misses = computed(() => {
   if (!result.value || result.value.other.probability < 0.5) return '';
   const [best] = result.value.candidates;
   const most = Math.max(...best.missK.map(Math.abs));
-  return `Probably none of the shelf. ${best.name} comes nearest and misses by up to ${most < 999 ? `${fixed(most, 1)} K` : 'far'}.`;
+  return most < 999 ? say.probablyNoneNearestMisses(best.name, fixed(most, 1)) : say.probablyNoneNearestFar(best.name);
 });
 const separation = computed(() => {
   const s = result.value?.separateAt;
   if (!s || !result.value || result.value.candidates[1].probability < 0.005) return '';
   const [a, b] = result.value.candidates;
-  return `One more pair near ${formatTemperature(s.temperatureC, preferences.temperatureUnit)} tells most: ${a.name} has ${formatOhm(s.firstOhm)} there, ${b.name} ${formatOhm(s.secondOhm)}.`;
+  return say.oneMorePairNearTellsMost(
+    formatTemperature(s.temperatureC, preferences.temperatureUnit),
+    a.name,
+    formatOhm(s.firstOhm),
+    b.name,
+    formatOhm(s.secondOhm),
+  );
 });
 </script>
 
@@ -103,11 +108,11 @@ const separation = computed(() => {
   <div class="two">
     <div>
       <div v-for="(p, i) in draft.pairs" :key="p.id" class="pair">
-        <EntryField :label="`Temperature ${i + 1}`" quantity="celsius" v-model="p.temperatureC" />
-        <EntryField :label="`Ohms ${i + 1}`" quantity="ohms" v-model="p.resistanceOhm" />
+        <EntryField :label="say.temperature(i + 1)" quantity="celsius" v-model="p.temperatureC" />
+        <EntryField :label="say.ohms(i + 1)" quantity="ohms" v-model="p.resistanceOhm" />
         <ActButton
           kind="quiet"
-          :aria-label="`Remove pair ${i + 1}`"
+          :aria-label="say.removePair(i + 1)"
           @click="draft.pairs = draft.pairs.filter((x) => x.id !== p.id)"
         >
           ✕
@@ -115,20 +120,20 @@ const separation = computed(() => {
       </div>
       <div class="row">
         <ActButton :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">
-          Another pair
+          {{ say.anotherPair }}
         </ActButton>
-        <CheckBox v-model="draft.bath">in a stirred bath</CheckBox>
+        <CheckBox v-model="draft.bath">{{ say.inAStirredBath }}</CheckBox>
       </div>
-      <p class="soft">Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.</p>
+      <p class="soft">{{ say.meterAndThermometerAreThoseOf }}</p>
     </div>
     <div aria-live="polite" class="answers">
       <template v-if="result">
         <p v-if="misses || result.noneFits" class="told odd" data-test="none-fits">
-          {{ misses || 'None of the shelf fits these pairs: another part, or a pair was read wrong.' }}
+          {{ misses || say.noneOfTheShelfFitsThese }}
         </p>
         <ProbabilityBar
           v-if="result.other.probability > 0.005"
-          label="a curve that is not on the shelf"
+          :label="say.aCurveThatIsNotOn"
           :probability="result.other.probability"
           :leading="result.other.probability > (likely[0]?.probability ?? 0)"
           data-test="other-curve"
@@ -143,25 +148,25 @@ const separation = computed(() => {
         />
         <FactTable
           v-if="likely.length > 0"
-          label="How far each curve misses"
+          :label="say.howFarEachCurveMisses"
           :columns="COLUMNS"
           :rows="likely"
           :row-key="(c) => c.id"
         >
           <template #curve="{ row }">
-            {{ row.name }}<template v-if="row.also.length > 0"> (also {{ row.also.join(', ') }})</template>{{ ' '
-            }}<span class="soft">{{ formatProbability(row.probability) }}</span>
+            {{ row.name }}<template v-if="row.also.length > 0"> {{ say.also(row.also.join(', ')) }}</template
+            >{{ ' ' }}<span class="soft">{{ formatProbability(row.probability) }}</span>
           </template>
         </FactTable>
         <p v-if="separation" class="told" data-test="separate">{{ separation }}</p>
       </template>
-      <p v-else class="soft">Type a temperature and the ohms at it: the shelf answers at once.</p>
+      <p v-else class="soft">{{ say.typeATemperatureAndTheOhms }}</p>
     </div>
   </div>
   <div v-if="result" class="row">
-    <PickList v-model="chosen" class="which" label="Curve to use" hide-label :options="usable" />
+    <PickList v-model="chosen" class="which" :label="say.curveToUse" hide-label :options="usable" />
     <UseOnJob
-      what="Use on this check"
+      :what="say.useOnThisCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"
     />
   </div>

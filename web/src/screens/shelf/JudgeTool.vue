@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { judgeToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import PickList from '../../components/base/PickList.vue';
 import { ohmsNoise } from '@mellow-probe/core/model/noise';
 import { entrySchema } from '@mellow-probe/core/units/entry';
@@ -38,17 +39,17 @@ const { draft } = useDraft('judge', schema, () => ({
   field: 'engine' as const,
 }));
 const TAKEN = [
-  { value: 'bath', label: 'in a stirred bath' },
-  { value: 'machine', label: 'at the machine' },
+  { value: 'bath', label: say.inAStirredBath },
+  { value: 'machine', label: say.atTheMachine },
 ];
 const where = computed({
   get: () => (draft.value.bath ? 'bath' : 'machine'),
   set: (place) => (draft.value.bath = place === 'bath'),
 });
 const FIELD_OPTIONS = [
-  { value: 'engine', label: 'an engine' },
-  { value: 'climate', label: 'a climate system' },
-  { value: 'boiler', label: 'a boiler' },
+  { value: 'engine', label: say.anEngine },
+  { value: 'climate', label: say.aClimateSystem },
+  { value: 'boiler', label: say.aBoiler },
 ] as const;
 const judged = computed(() => {
   const { temperatureC, ohm, tolerancePercent, bath } = draft.value;
@@ -81,18 +82,17 @@ function put(job: Job): void {
 <template>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <EntryField class="short" label="Temperature" quantity="celsius" v-model="draft.temperatureC" />
-    <EntryField class="short" label="Ohms" quantity="ohms" v-model="draft.ohm" />
-    <EntryField class="short" label="Tolerance ± %" quantity="number" v-model="draft.tolerancePercent" />
-    <PickList v-model="where" class="choice" label="taken" :options="TAKEN" />
-    <PickList v-model="draft.field" class="choice" label="in" :options="FIELD_OPTIONS" />
+    <EntryField class="short" :label="say.temperature" quantity="celsius" v-model="draft.temperatureC" />
+    <EntryField class="short" :label="say.ohms" quantity="ohms" v-model="draft.ohm" />
+    <EntryField class="short" :label="say.tolerance" quantity="number" v-model="draft.tolerancePercent" />
+    <PickList v-model="where" class="choice" :label="say.taken" :options="TAKEN" />
+    <PickList v-model="draft.field" class="choice" :label="say.in" :options="FIELD_OPTIONS" />
   </div>
   <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="judged">{{ l.text }}</p>
   <p v-if="lines.length === 0" class="soft">
-    Temperature, ohms and the part’s tolerance: the answer says how surely it is inside. A limit is only passed or
-    failed where meter and thermometer are good enough for it (decision rule with guard band, after JCGM 106).
+    {{ say.temperatureOhmsAndThePartsTolerance }}
   </p>
-  <UseOnJob what="Add as a pair to a check" :disabled="!judged?.ok" :change="put" />
+  <UseOnJob :what="say.addAsAPairToACheck" :disabled="!judged?.ok" :change="put" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { kitToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import KitForm from '../../components/KitForm.vue';
 import WorkshopForm from '../../components/WorkshopForm.vue';
@@ -12,13 +13,12 @@ const own = useOwnWorkshop();
 
 <template>
   <p class="soft">
-    Nobody has to fill this in: an empty field means a common instrument. New checks start with a copy; a check keeps
-    the kit it was measured with.
+    {{ say.nobodyHasToFillThisIn }}
   </p>
   <p v-if="kit.fault ?? own.fault" class="told odd" role="alert">{{ storageFaultText((kit.fault ?? own.fault)!) }}</p>
   <KitForm v-model="kit.kit" />
-  <h2>Workshop</h2>
-  <p class="soft">On the head of every report, and under the line to be signed on.</p>
+  <h2>{{ say.workshop }}</h2>
+  <p class="soft">{{ say.onTheHeadOfEveryReport }}</p>
   <WorkshopForm v-model="own.workshop" />
 </template>
 

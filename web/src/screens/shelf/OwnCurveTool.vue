@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ownCurveToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import TextField from '../../components/base/TextField.vue';
 import FilePick from '../../components/base/FilePick.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
@@ -60,11 +61,11 @@ const { draft, fault } = useDraft('own', schema, () => ({
   c: blank,
 }));
 const WAYS = [
-  { value: 'table', label: 'Table of points' },
-  { value: 'picture', label: 'From a picture' },
-  { value: 'diagram', label: 'Off a diagram' },
-  { value: 'r25b', label: 'R25 and B' },
-  { value: 'coefficients', label: 'Steinhart–Hart coefficients' },
+  { value: 'table', label: say.tableOfPoints },
+  { value: 'picture', label: say.fromAPicture },
+  { value: 'diagram', label: say.offADiagram },
+  { value: 'r25b', label: say.r25AndB },
+  { value: 'coefficients', label: say.steinhartHartCoefficients },
 ] as const;
 /** The pictures the points are read from, one each way; they are large and loaded only where they are looked at. */
 const pictures = {
@@ -123,7 +124,7 @@ function record(): OwnCurve {
     format: 'mellow-probe/curve',
     formatVersion: 1,
     id: newId(),
-    name: draft.value.name.trim() || 'Own curve',
+    name: draft.value.name.trim() || say.ownCurve,
     source: draft.value.source,
     note: '',
     createdAt: nowIso(),
@@ -135,11 +136,11 @@ async function keep(): Promise<void> {
   if (await curves.keep(own, shown.value?.address ?? null)) {
     draft.value = { ...draft.value, text: '', columns: {}, name: '', source: '', from: undefined };
     await router.push('/shelf/curves');
-  } else note.value = 'The browser’s storage does not take it: what you typed stays here.';
+  } else note.value = say.theBrowsersStorageDoesNotTake;
 }
 async function openFile(file: File): Promise<void> {
   if (file.size > 2_000_000) {
-    note.value = `${file.name}: ${fixed(file.size / 1e6, 0)} MB is too large for a table of points.`;
+    note.value = say.mbIsTooLargeForA(file.name, fixed(file.size / 1e6, 0));
     return;
   }
   const text = await file.text();
@@ -147,13 +148,13 @@ async function openFile(file: File): Promise<void> {
     const opened = openCurve(text);
     note.value = opened.ok
       ? (await curves.keep({ ...opened.curve, id: newId() }))
-        ? `“${opened.curve.name}” stands on the shelf now.`
-        : 'The browser’s storage does not take it.'
-      : `Not opened: ${opened.reason.replaceAll('-', ' ')}. ${opened.detail}`;
+        ? say.standsOnTheShelfNow(opened.curve.name)
+        : say.theBrowsersStorageDoesNotTakeIt
+      : say.notOpened(opened.reason.replaceAll('-', ' '), opened.detail);
     return;
   }
   const why = tooLongText(text);
-  if (why !== null) note.value = `${file.name} is left as it is. ${why}`;
+  if (why !== null) note.value = say.isLeftAsItIs(file.name, why);
   else
     draft.value = {
       ...draft.value,
@@ -174,17 +175,17 @@ function leaveOut(line: number): void {
 
 <template>
   <div class="row">
-    <ChoiceRow v-model="draft.way" label="How the curve is given" :options="WAYS" />
+    <ChoiceRow v-model="draft.way" :label="say.howTheCurveIsGiven" :options="WAYS" />
     <FilePick
       v-if="!isFromPicture"
-      label="From a file…"
-      about="Curve file"
+      :label="say.fromAFile"
+      :about="say.curveFile"
       accept=".csv,.txt,.json,text/csv,application/json"
       @files="openFile($event[0])"
     />
   </div>
   <p v-if="note" class="told" role="status">{{ note }}</p>
-  <p v-if="fault" class="told odd" role="alert">What you type is not kept: the browser’s storage is {{ fault }}.</p>
+  <p v-if="fault" class="told odd" role="alert">{{ say.whatYouTypeIsNotKept(fault) }}</p>
   <FromPicture v-if="draft.way === 'picture'" :kept="pictures.table" @use="useText($event, 'table')" />
   <FromDiagram v-else-if="draft.way === 'diagram'" :kept="pictures.diagram" @use="useText($event, 'diagram')" />
   <div v-else class="two">
@@ -209,10 +210,10 @@ function leaveOut(line: number): void {
           quantity="number"
           v-model="draft[k]"
         />
-        <p class="soft">1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.</p>
+        <p class="soft">{{ say.n1TABLnR }}</p>
       </div>
       <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">
-        These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.
+        {{ say.theseFiguresGiveNoSensorYet }}
       </p>
     </div>
     <div class="outcome">
@@ -228,19 +229,25 @@ function leaveOut(line: number): void {
     </div>
   </div>
   <div v-if="!isFromPicture" class="row">
-    <TextField v-model="draft.name" class="name" label="Name" :maxlength="400" placeholder="machine, part number" />
+    <TextField
+      v-model="draft.name"
+      class="name"
+      :label="say.name"
+      :maxlength="400"
+      :placeholder="say.machinePartNumber"
+    />
     <TextField
       v-model="draft.source"
       class="name"
-      label="Where the figures are from"
+      :label="say.whereTheFiguresAreFrom"
       :maxlength="400"
-      placeholder="manual, page"
+      :placeholder="say.manualPage"
     />
   </div>
   <div v-if="!isFromPicture" class="row">
-    <ActButton icon="database" kind="main" :disabled="!curve" @click="keep">Put it on the shelf</ActButton>
+    <ActButton icon="database" kind="main" :disabled="!curve" @click="keep">{{ say.putItOnTheShelf }}</ActButton>
     <UseOnJob
-      what="Use on this check"
+      :what="say.useOnThisCheck"
       :disabled="!curve"
       :change="(job) => (job.circuit.curve = { source: 'given', name: record().name, curve: curve! })"
     />

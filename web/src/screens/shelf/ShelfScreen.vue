@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shelfScreenWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
@@ -15,9 +16,11 @@ onKeyStroke('u', () => preferences.toggleUnit());
 
 <template>
   <div class="shelf">
-    <TopBar back><b class="title">Shelf</b></TopBar>
+    <TopBar back
+      ><b class="title">{{ say.shelf }}</b></TopBar
+    >
     <main>
-      <nav aria-label="Tools of the shelf">
+      <nav :aria-label="say.toolsOfTheShelf">
         <RouterLink
           v-for="t in TOOLS"
           :key="t.id"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { substitutesToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import FactTable from '../../components/base/FactTable.vue';
 import TextField from '../../components/base/TextField.vue';
 import PickList from '../../components/base/PickList.vue';
@@ -68,19 +69,19 @@ const parts = (s: { parts: number[]; how: string }): string =>
   s.parts.map(formatOhm).join(s.how === 'series' ? ' + ' : ' ∥ ');
 const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value) => ({
   value,
-  label: value === 'own' ? 'what I own' : `${value}, 10 Ω … 1 MΩ`,
+  label: value === 'own' ? say.whatIOwn : `${value}, 10 Ω … 1 MΩ`,
 }));
 const COUNTS = [4, 6, 8, 10, 12, 16].map((value) => ({ value, label: String(value) }));
 const COLUMNS: readonly Column<(typeof list.value)[number]>[] = [
-  { key: 'parts', title: 'resistors', mono: true, text: parts },
-  { key: 'ohm', title: 'together', mono: true, text: (s) => formatOhm(s.ohm) },
-  { key: 'shown', title: 'shown', mono: true, text: (s) => temperature(s.shownC) },
-  { key: 'error', title: 'off by', mono: true, text: (s) => kelvin(s.errorK) },
-  { key: 'tolerance', title: 'tolerance', mono: true, soft: true, text: (s) => `± ${fixed(s.toleranceK, 1)} K` },
+  { key: 'parts', title: say.resistors, mono: true, text: parts },
+  { key: 'ohm', title: say.together, mono: true, text: (s) => formatOhm(s.ohm) },
+  { key: 'shown', title: say.shown, mono: true, text: (s) => temperature(s.shownC) },
+  { key: 'error', title: say.offBy, mono: true, text: (s) => kelvin(s.errorK) },
+  { key: 'tolerance', title: say.tolerance, mono: true, soft: true, text: (s) => `± ${fixed(s.toleranceK, 1)} K` },
 ];
 const STEP_COLUMNS: readonly Column<(typeof steps.value)[number]>[] = [
-  { key: 'ohm', title: 'resistor', mono: true, text: (s) => formatOhm(s.ohm) },
-  { key: 'shown', title: 'should show', mono: true, text: (s) => temperature(s.shownC, 0) },
+  { key: 'ohm', title: say.resistor, mono: true, text: (s) => formatOhm(s.ohm) },
+  { key: 'shown', title: say.shouldShow, mono: true, text: (s) => temperature(s.shownC, 0) },
 ];
 function addReading(job: Job): void {
   const [best] = list.value;
@@ -96,50 +97,53 @@ function addReading(job: Job): void {
 
 <template>
   <p class="caution">
-    ▲ A substitute resistor must come out again: left in, it disables frost, overheat or icing protection. Never a
-    repair.
+    {{ say.aSubstituteResistorMustComeOut }}
   </p>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
-    <EntryField class="short" label="To be shown" quantity="celsius" v-model="draft.wanted" />
-    <PickList v-model="kit.kit.resistors.series" class="drawer" label="My drawer" :options="DRAWERS" />
+    <EntryField class="short" :label="say.toBeShown" quantity="celsius" v-model="draft.wanted" />
+    <PickList v-model="kit.kit.resistors.series" class="drawer" :label="say.myDrawer" :options="DRAWERS" />
     <TextField
       v-if="kit.kit.resistors.series === 'own'"
       v-model="kit.kit.resistors.own"
       class="own"
-      label="Resistors I own"
+      :label="say.resistorsIOwn"
       :maxlength="2000"
       placeholder="100, 220, 1k, 4k7, 10k"
     />
   </div>
   <p v-if="drawer.unread.length > 0" class="told odd">
-    Not read: {{ drawer.unread.join(', ') }}. Type like 4k7, 220, 1.5k.
+    {{ say.notReadTypeLike4k7220(drawer.unread.join(', ')) }}
   </p>
   <p v-if="!inside" class="told odd">
-    Outside this curve ({{ temperature(model.minC, 0) }} … {{ temperature(model.maxC, 0) }}).
+    {{ say.outsideThisCurve(temperature(model.minC, 0), temperature(model.maxC, 0)) }}
   </p>
   <div class="two">
     <div>
       <h2>
-        For {{ draft.wanted.value === null ? '?' : temperature(draft.wanted.value) }} the sensor has
-        {{ inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?' }}
+        {{
+          say.forTheSensorHas(
+            draft.wanted.value === null ? '?' : temperature(draft.wanted.value),
+            inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?',
+          )
+        }}
       </h2>
       <FactTable
         data-test="substitutes"
-        label="Resistors for that temperature"
+        :label="say.resistorsForThatTemperature"
         :columns="COLUMNS"
         :rows="list"
         :row-key="(s) => `${s.how}${s.parts.join()}`"
       />
-      <UseOnJob what="Put the best on a check as a test" :disabled="list.length === 0" :change="addReading" />
+      <UseOnJob :what="say.putTheBestOnACheck" :disabled="list.length === 0" :change="addReading" />
     </div>
     <div>
-      <h2>Steps for a sweep</h2>
+      <h2>{{ say.stepsForASweep }}</h2>
       <div class="row">
         <EntryField
           v-for="[key, label] in [
-            ['from', 'From'],
-            ['to', 'To'],
+            ['from', say.from],
+            ['to', say.to],
           ] as const"
           :key="key"
           class="short"
@@ -147,11 +151,11 @@ function addReading(job: Job): void {
           quantity="celsius"
           v-model="draft[key]"
         />
-        <PickList v-model="draft.steps" class="count" label="Steps" :options="COUNTS" />
+        <PickList v-model="draft.steps" class="count" :label="say.steps" :options="COUNTS" />
       </div>
       <FactTable
         data-test="steps"
-        label="Steps for a sweep"
+        :label="say.stepsForASweep"
         :columns="STEP_COLUMNS"
         :rows="steps"
         :row-key="(s) => s.ohm"

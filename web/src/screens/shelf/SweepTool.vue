@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { sweepToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { countText } from '@mellow-probe/core/wording/ledgerText';
 import ActButton from '../../components/base/ActButton.vue';
 import { curveModel } from '@mellow-probe/core/curves/curve';
 import { moduleSweep } from '@mellow-probe/core/identify/moduleSweep';
@@ -53,24 +55,28 @@ const lines = computed(() => {
   const v = view.value;
   if (!v) return [];
   const list: { text: string; odd: boolean }[] = [];
-  if (v.minC !== null) list.push({ text: `Cold end of the scale: ${temperature(v.minC)}.`, odd: false });
-  if (v.maxC !== null) list.push({ text: `Hot end of the scale: ${temperature(v.maxC)}.`, odd: false });
+  if (v.minC !== null) list.push({ text: say.coldEndOfTheScale(temperature(v.minC)), odd: false });
+  if (v.maxC !== null) list.push({ text: say.hotEndOfTheScale(temperature(v.maxC)), odd: false });
   if (v.pullUp)
     list.push({
-      text: `Pull-up about ${formatOhm(v.pullUp.value)} ± ${formatOhm(2 * v.pullUp.sigma)}, from ${v.pullUp.rows} row${v.pullUp.rows > 1 ? 's' : ''} with volts.`,
+      text: say.pullUpAbout(
+        formatOhm(v.pullUp.value),
+        formatOhm(2 * v.pullUp.sigma),
+        countText(v.pullUp.rows, 'row', 'rows'),
+      ),
       odd: false,
     });
   if (v.fit)
     list.push({
-      text: `Own curve through ${v.against.length} rows; shown values good to about ± ${fixed(2 * v.fit.sigmaK, 1)} K.`,
+      text: say.ownCurveThroughRowsShownValues(v.against.length, fixed(2 * v.fit.sigmaK, 1)),
       odd: false,
     });
   const [first] = v.expects.candidates;
   if (rows.value.length > 1)
     list.push({
       text: v.expects.noneFits
-        ? 'No curve of the shelf is what this module expects: use its own.'
-        : `The module expects ${first.name} (${formatProbability(first.probability)}).`,
+        ? say.noCurveOfTheShelfIs
+        : say.theModuleExpects(first.name, formatProbability(first.probability)),
       odd: v.expects.noneFits,
     });
   const worst =
@@ -79,10 +85,10 @@ const lines = computed(() => {
     list.push(
       Math.abs(worst.errorK) > 5
         ? {
-            text: `With ${sensor.value.name} it shows up to ${fixed(worst.errorK, 0)} K wrong (at ${temperature(worst.temperatureC)}): wrong part fitted, or wrong sensor set in the module.`,
+            text: say.withItShowsUpToK(sensor.value.name, fixed(worst.errorK, 0), temperature(worst.temperatureC)),
             odd: true,
           }
-        : { text: `${sensor.value.name} suits it: at most ${fixed(Math.abs(worst.errorK), 1)} K apart.`, odd: false },
+        : { text: say.suitsItAtMostKApart(sensor.value.name, fixed(Math.abs(worst.errorK), 1)), odd: false },
     );
   return list;
 });
@@ -94,9 +100,9 @@ const chart = computed(() => {
   const t = Array.from({ length: 80 }, (_, i) => low + ((high - low) * i) / 79);
   const x = t.map((c) => shownTemperature(c, unit.value));
   return lineFigure(
-    `Ω over °${unit.value}: module, dashed: ${sensor.value.name}`,
+    say.overModuleDashed(unit.value, sensor.value.name),
     [
-      { name: 'module', x, y: t.map((c) => model.resistanceOhm(c)) },
+      { name: say.module, x, y: t.map((c) => model.resistanceOhm(c)) },
       { name: sensor.value.name, x, y: t.map((c) => sensor.value.model.resistanceOhm(c)), kind: 'dashed' },
       {
         name: 'rows',
@@ -111,7 +117,7 @@ const chart = computed(() => {
 });
 function apply(job: Job): void {
   const v = view.value!;
-  if (v.fit) job.circuit.curve = { source: 'given', name: 'Module’s own, from a sweep', curve: v.fit.curve };
+  if (v.fit) job.circuit.curve = { source: 'given', name: say.modulesOwnFromASweep, curve: v.fit.curve };
   if (v.pullUp) job.circuit.pullUpOhm = written(Math.round(v.pullUp.value));
   if (v.minC !== null) job.circuit.display.minC = { text: `${v.minC} °C`, value: v.minC };
   if (v.maxC !== null) job.circuit.display.maxC = { text: `${v.maxC} °C`, value: v.maxC };
@@ -120,38 +126,44 @@ function apply(job: Job): void {
 
 <template>
   <p class="caution">
-    ▲ Key on, sensor unplugged, the resistor across the two cavities of its plug. Take the last one out again: left in,
-    it defeats frost, overheat or icing protection.
+    {{ say.keyOnSensorUnpluggedTheResistor }}
   </p>
   <div class="two">
     <div>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="sweep" data-test="sweep-row">
-        <EntryField :label="i === 0 ? 'Resistor' : ''" :about="`Resistor ${i + 1}`" quantity="ohms" v-model="r.ohm" />
         <EntryField
-          :label="i === 0 ? 'Displayed' : ''"
-          :about="`Displayed ${i + 1}`"
+          :label="i === 0 ? say.resistor : ''"
+          :about="say.resistorOf(i + 1)"
+          quantity="ohms"
+          v-model="r.ohm"
+        />
+        <EntryField
+          :label="i === 0 ? say.displayed : ''"
+          :about="say.displayedOf(i + 1)"
           quantity="celsius"
           v-model="r.shownC"
         />
         <EntryField
-          :label="i === 0 ? 'Volts, if read' : ''"
-          :about="`Volts ${i + 1}`"
+          :label="i === 0 ? say.voltsIfRead : ''"
+          :about="say.volts(i + 1)"
           quantity="volts"
           v-model="r.volts"
         />
       </div>
       <div class="row">
-        <ActButton :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())"> Another row </ActButton>
-        <EntryField class="ref" label="Reference" quantity="volts" v-model="draft.referenceV" />
+        <ActButton :disabled="draft.rows.length >= 60" @click="draft.rows.push(blankRow())">
+          {{ say.anotherRow }}
+        </ActButton>
+        <EntryField class="ref" :label="say.reference" quantity="volts" v-model="draft.referenceV" />
       </div>
     </div>
     <div>
-      <CurvePick v-model="draft.sensor" label="The sensor fitted" />
+      <CurvePick v-model="draft.sensor" :label="say.theSensorFitted" />
       <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="sweep-told">{{ l.text }}</p>
-      <div v-if="chart" class="chart"><LazyPlot :figure="chart" label="Module's curve and the sensor's" /></div>
+      <div v-if="chart" class="chart"><LazyPlot :figure="chart" :label="say.moduleSCurveAndTheSensorS" /></div>
     </div>
   </div>
-  <UseOnJob what="Use curve, pull-up and ends on this check" :disabled="!view?.fit" :change="apply" />
+  <UseOnJob :what="say.useCurvePullUpAndEnds" :disabled="!view?.fit" :change="apply" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tableReadingWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import type { PickOption } from '../../components/base/pickOption.ts';
 import PickList from '../../components/base/PickList.vue';
 import { COLUMN_UNITS } from '@mellow-probe/core/pointTable/cellFigure';
@@ -28,6 +29,12 @@ const unitsOf = ({ role }: TableColumn): PickOption<string>[] =>
   (role === 'temperature' ? UNITS.temperature : UNITS.ohms).map((value) => ({ value, label: value }));
 const ROLES = COLUMN_ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }));
 const MARKS = Object.entries(MARK_NAMES).map(([value, label]) => ({ value, label }));
+function rowText({ temperatureC, resistanceOhm, minOhm, maxOhm }: PointsRead['rows'][number]): string {
+  const at = formatTemperature(temperatureC, preferences.temperatureUnit, 1);
+  const ohms = formatOhm(resistanceOhm);
+  if (minOhm === null && maxOhm === null) return say.row(at, ohms);
+  return say.rowAllowed(at, ohms, minOhm === null ? '' : formatOhm(minOhm), maxOhm === null ? '' : formatOhm(maxOhm));
+}
 const questions = computed(() => askedText(props.read.columns));
 const first = computed(() =>
   [...props.read.rows]
@@ -35,11 +42,7 @@ const first = computed(() =>
     .slice(0, FIRST)
     .map((row) => ({
       line: row.line,
-      text: `${formatTemperature(row.temperatureC, preferences.temperatureUnit, 1)}: ${formatOhm(row.resistanceOhm)}${
-        row.minOhm === null && row.maxOhm === null
-          ? ''
-          : `, allowed ${row.minOhm === null ? '' : formatOhm(row.minOhm)} … ${row.maxOhm === null ? '' : formatOhm(row.maxOhm)}`
-      }`,
+      text: rowText(row),
     })),
 );
 function choose(column: number, aspect: ColumnAspect, value: string): void {
@@ -48,18 +51,18 @@ function choose(column: number, aspect: ColumnAspect, value: string): void {
 
 /** What can be said of a column: of one that is not read, only that it is. */
 function listsOf(column: TableColumn, n: number): List[] {
-  const role: List = { aspect: 'role', label: `Column ${n} holds`, prompt: 'which?', options: ROLES };
+  const role: List = { aspect: 'role', label: say.columnHolds(n), prompt: say.which, options: ROLES };
   if (column.role === 'other') return [role];
   return [
     role,
-    { aspect: 'unit', label: `Unit of column ${n}`, prompt: 'unit?', options: unitsOf(column) },
-    { aspect: 'decimal', label: `Decimal mark of column ${n}`, prompt: 'mark?', options: MARKS },
+    { aspect: 'unit', label: say.unitOfColumn(n), prompt: say.unit, options: unitsOf(column) },
+    { aspect: 'decimal', label: say.decimalMarkOfColumn(n), prompt: say.mark, options: MARKS },
   ];
 }
 </script>
 
 <template>
-  <section class="reading" aria-label="How the table was read" data-test="table-reading">
+  <section class="reading" :aria-label="say.howTheTableWasRead" data-test="table-reading">
     <p v-for="q in questions" :key="q" class="told odd" role="alert">{{ q }}</p>
     <div class="columns">
       <fieldset
@@ -69,7 +72,7 @@ function listsOf(column: TableColumn, n: number): List[] {
         :class="{ unread: column.role === 'other' }"
       >
         <legend>
-          Column {{ k + 1 }}<template v-if="column.head"> · {{ column.head }}</template>
+          {{ say.column(k + 1) }}<template v-if="column.head"> · {{ column.head }}</template>
         </legend>
         <PickList
           v-for="list in listsOf(column, k + 1)"
@@ -85,8 +88,8 @@ function listsOf(column: TableColumn, n: number): List[] {
       </fieldset>
     </div>
     <p v-if="first.length > 0" class="soft mono rows">
-      <span v-for="row in first" :key="row.line">line {{ row.line }} · {{ row.text }}</span>
-      <span v-if="read.rows.length > first.length">… {{ read.rows.length }} rows in all</span>
+      <span v-for="row in first" :key="row.line">{{ say.line(row.line, row.text) }}</span>
+      <span v-if="read.rows.length > first.length">{{ say.rowsInAll(read.rows.length) }}</span>
     </p>
   </section>
 </template>

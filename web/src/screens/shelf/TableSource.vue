@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tableSourceWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -13,37 +14,37 @@ const emit = defineEmits<{ withoutPicture: []; refused: [why: string] }>();
 const text = defineModel<string>('text', { required: true });
 const form = defineModel<FitForm | 'best'>('form', { required: true });
 
-const EXAMPLE = '0   9420\n20  3520\n40; 1,459k\n°C and Ω unless said: 68F, 4k7, min and max columns by name';
+const EXAMPLE = say.n09420203520401;
 const FORM_OPTIONS = [
-  { value: 'best' as const, label: 'what the points bear' },
+  { value: 'best' as const, label: say.whatThePointsBear },
   ...FIT_FORMS.map((value) => ({ value, label: FORM_NAMES[value] })),
 ];
 function pasted(event: ClipboardEvent): void {
   const why = tooLongText(event.clipboardData?.getData('text') ?? '');
   if (why === null) return;
   event.preventDefault();
-  emit('refused', `Not pasted; what stood here stays. ${why}`);
+  emit('refused', say.notPasted(why));
 }
 </script>
 
 <template>
   <figure v-if="picture" class="beside">
-    <img :src="picture.url" alt="The picture the figures were read from" />
+    <img :src="picture.url" :alt="say.thePictureTheFiguresWereReadFrom" />
     <figcaption class="soft">
-      Read from this picture; it is kept with the curve.
-      <ActButton kind="quiet" @click="emit('withoutPicture')">Without it</ActButton>
+      {{ say.readFromThisPictureItIs }}
+      <ActButton kind="quiet" @click="emit('withoutPicture')">{{ say.withoutIt }}</ActButton>
     </figcaption>
   </figure>
   <TextField
     v-model="text"
     mono
-    label="Temperature and ohms, a line each"
+    :label="say.temperatureAndOhmsALineEach"
     :rows="12"
     :maxlength="MOST_TEXT"
     :placeholder="EXAMPLE"
     @paste="pasted"
   />
-  <PickList v-model="form" label="Form" :options="FORM_OPTIONS" />
+  <PickList v-model="form" :label="say.form" :options="FORM_OPTIONS" />
 </template>
 
 <style scoped>

@@ -1,3 +1,4 @@
+import { tableTextWords as say } from '@mellow-probe/core/wording/screens/shelf';
 import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 
@@ -8,7 +9,5 @@ export const MOST_TEXT = 200_000;
 export function tooLongText(text: string): string | null {
   const [first] = readPoints(text).faults;
   if (first?.reason === 'too-many') return pointFaultText(first);
-  return text.length > MOST_TEXT
-    ? `${(text.length / 1000).toFixed(0)} kB of text are too much for a table of points.`
-    : null;
+  return text.length > MOST_TEXT ? say.kBOfTextAreTooMuch((text.length / 1000).toFixed(0)) : null;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { takeScreenWords as say } from '@mellow-probe/core/wording/screens/take';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/job/openJob';
 import { type Collected, takeFrame } from '@mellow-probe/core/sharing/frames';
@@ -29,12 +30,12 @@ async function read(packed: string): Promise<void> {
   [job.value, why.value] = [null, ''];
   const text = await unpackText(packed, MAX_FILE_BYTES);
   if (text === null) {
-    why.value = 'This holds no check, or only a part of one.';
+    why.value = say.thisHoldsNoCheckOrOnly;
     return;
   }
   const opened = openJob(text);
   if (opened.ok) job.value = opened.job;
-  else why.value = `Not opened. ${openFaultText(opened)}`;
+  else why.value = say.notOpened(openFaultText(opened));
 }
 watch(
   () => route.hash,
@@ -46,51 +47,50 @@ function found(text: string): void {
   const packed = /#([\w-]+)$/.exec(text.trim());
   const took = packed ? { kind: 'whole' as const, text: packed[1] } : takeFrame(collected.value, text);
   if (took.kind === 'more') collected.value = took.collected;
-  else if (took.kind === 'other') why.value = 'That is no picture of a check.';
+  else if (took.kind === 'other') why.value = say.thatIsNoPictureOfACheck;
   else {
     [scanning.value, collected.value] = [false, null];
     if (took.kind === 'whole') void read(took.text);
-    else why.value = 'A picture was read wrongly: scan it once more.';
+    else why.value = say.aPictureWasReadWronglyScan;
   }
 }
 const progress = computed(() => {
   const c = collected.value;
-  return c ? `${c.parts.size} of ${countText(c.count, 'picture', 'pictures')}` : 'Hold it on the other screen.';
+  return c ? say.of(c.parts.size, countText(c.count, 'picture', 'pictures')) : say.holdItOnTheOtherScreen;
 });
 async function keep(): Promise<void> {
   if (!job.value) return;
   const kept = await jobs.keepCopy(job.value);
   if (kept) await router.push(`/check/${kept.id}`);
-  else why.value = 'The browser’s storage does not take it.';
+  else why.value = say.theBrowsersStorageDoesNotTakeIt;
 }
 </script>
 
 <template>
-  <PageFrame title="Receive a check" narrow>
+  <PageFrame :title="say.receiveACheck" narrow>
     <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
-    <section v-if="job" class="sheet stacked" aria-label="The check" data-test="received">
-      <h2>{{ job.title || 'Untitled check' }}</h2>
+    <section v-if="job" class="sheet stacked" :aria-label="say.theCheck" data-test="received">
+      <h2>{{ job.title || say.untitledCheck }}</h2>
       <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
       <p class="soft">
-        Begun {{ dayText(job.createdAt) }}, {{ countText(job.readings.length, 'reading', 'readings') }}.
-        {{ job.photos.length > 0 ? 'Its photos stayed on the other device.' : '' }}
+        {{ say.begun(dayText(job.createdAt), countText(job.readings.length, 'reading', 'readings')) }}
+        <template v-if="job.photos.length > 0">{{ say.itsPhotosStayedOnTheOtherDevice }}</template>
       </p>
-      <p v-if="known" class="soft">A check of the same origin is here: this one is kept beside it.</p>
+      <p v-if="known" class="soft">{{ say.aCheckOfTheSameOrigin }}</p>
       <div class="row">
-        <ActButton kind="main" @click="keep">Keep it</ActButton>
-        <ActButton to="/">Leave it</ActButton>
+        <ActButton kind="main" @click="keep">{{ say.keepIt }}</ActButton>
+        <ActButton to="/">{{ say.leaveIt }}</ActButton>
       </div>
     </section>
-    <section v-else class="sheet stacked" aria-label="Receive">
+    <section v-else class="sheet stacked" :aria-label="say.receive">
       <p>
-        On the other device: open the check, then Share. Scan the pictures there, or open its link here. A file is taken
-        with Import on the list of checks.
+        {{ say.onTheOtherDeviceOpenThe }}
       </p>
-      <ActButton icon="qrcode" kind="main" @click="scanning = true">Scan…</ActButton>
+      <ActButton icon="qrcode" kind="main" @click="scanning = true">{{ say.scan }}</ActButton>
     </section>
     <ScanSheet
       v-if="scanning"
-      title="Scan the pictures"
+      :title="say.scanThePictures"
       :progress="progress"
       @found="found"
       @close="((scanning = false), (collected = null))"

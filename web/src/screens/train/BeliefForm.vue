@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beliefFormWords as say } from '@mellow-probe/core/wording/screens/train';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -34,11 +35,11 @@ function sayEach(): void {
 <template>
   <div class="belief">
     <div class="quick">
-      <PickList v-model="leader" label="I think it is" prompt="a group" :options="groups" />
-      <ChoiceRow v-model="sure" label="How sure" :options="SURES" />
-      <ActButton :disabled="!leader || sure === undefined" @click="quick">Say so</ActButton>
+      <PickList v-model="leader" :label="say.iThinkItIs" :prompt="say.aGroup" :options="groups" />
+      <ChoiceRow v-model="sure" :label="say.howSure" :options="SURES" />
+      <ActButton :disabled="!leader || sure === undefined" @click="quick">{{ say.saySo }}</ActButton>
     </div>
-    <FoldOut title="Each by itself">
+    <FoldOut :title="say.eachByItself">
       <SlideBar
         v-for="g in FAULT_GROUPS"
         :key="g"
@@ -50,7 +51,7 @@ function sayEach(): void {
         :high="100"
         :step="1"
       />
-      <ActButton :disabled="total === 0" @click="sayEach">Say these</ActButton>
+      <ActButton :disabled="total === 0" @click="sayEach">{{ say.sayThese }}</ActButton>
     </FoldOut>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { caseHeadWords as say } from '@mellow-probe/core/wording/screens/train';
 import { caseCostsText, caseCodeText } from '@mellow-probe/core/wording/noticeText';
 import { computed } from 'vue';
 import { usePractice } from '../../session/practice.ts';
@@ -14,13 +15,13 @@ const over = computed(() => ({
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Clock and purse">
+  <section class="sheet part" :aria-label="say.clockAndPurse">
     <div class="clock">
       <span :class="{ over: over.minutes }" data-test="minutes"
-        ><b class="mono">{{ Math.round(state.minutes) }}</b> of {{ handed.allowed.minutes }} min</span
+        ><b class="mono">{{ Math.round(state.minutes) }}</b> {{ say.ofMin(handed.allowed.minutes) }}</span
       >
       <span :class="{ over: over.money }" data-test="spent"
-        ><b class="mono">{{ spent }}</b> of {{ handed.allowed.money }} cost</span
+        ><b class="mono">{{ spent }}</b> {{ say.ofCost(handed.allowed.money) }}</span
       >
     </div>
     <p class="complaint">{{ handed.job.machine }}. {{ handed.job.complaint.text }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { casesPartWords as say } from '@mellow-probe/core/wording/screens/train';
 import { caseNumberOf, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
 import { themeById, type ThemeId, THEMES } from '@mellow-probe/core/training/themes';
@@ -48,31 +49,33 @@ const open = computed(() =>
 
 <template>
   <RefusedBar :shown="refused" />
-  <section class="sheet part" aria-label="Next case">
-    <h2>Next in turn</h2>
-    <p class="soft">Chosen by what went wrong so far, harder as it goes.</p>
+  <section class="sheet part" :aria-label="say.nextCase">
+    <h2>{{ say.nextInTurn }}</h2>
+    <p class="soft">{{ say.chosenByWhatWentWrongSo }}</p>
     <ModeChoice v-model="mode" />
     <div class="acts">
-      <ActButton kind="main" @click="play(training.next)">Next case</ActButton>
-      <ActButton v-for="p in open" :key="p.id" :to="`/train/play/${p.id}`">Go on with {{ p.number }}</ActButton>
+      <ActButton kind="main" @click="play(training.next)">{{ say.nextCase }}</ActButton>
+      <ActButton v-for="p in open" :key="p.id" :to="`/train/play/${p.id}`">{{ say.goOnWith(p.number) }}</ActButton>
     </div>
   </section>
-  <section class="sheet part" aria-label="Of your choice">
-    <h2>Of your choice</h2>
+  <section class="sheet part" :aria-label="say.ofYourChoice">
+    <h2>{{ say.ofYourChoice }}</h2>
     <div class="fields">
-      <PickList v-model="theme" label="Theme" :options="themes" />
-      <PickList v-model="field" label="Field" :options="fields" />
+      <PickList v-model="theme" :label="say.theme" :options="themes" />
+      <PickList v-model="field" :label="say.field" :options="fields" />
     </div>
     <p class="soft">{{ themeById(theme).idea }}</p>
     <DifficultyChoice v-model="difficulty" />
-    <div class="acts"><ActButton @click="play(drawn())">Draw a case</ActButton></div>
+    <div class="acts">
+      <ActButton @click="play(drawn())">{{ say.drawACase }}</ActButton>
+    </div>
   </section>
-  <section class="sheet part" aria-label="By its number">
-    <h2>By its number</h2>
-    <p class="soft">The same number is the same case, on any machine.</p>
+  <section class="sheet part" :aria-label="say.byItsNumber">
+    <h2>{{ say.byItsNumber }}</h2>
+    <p class="soft">{{ say.theSameNumberIsTheSame }}</p>
     <form class="fields" @submit.prevent="byNumber">
-      <TextField v-model="typed" label="Case number" placeholder="1-ABC123-D" :maxlength="20" mono />
-      <ActButton submit :disabled="typed.trim() === ''">Play it</ActButton>
+      <TextField v-model="typed" :label="say.caseNumber" :placeholder="say.n1Abc123D" :maxlength="20" mono />
+      <ActButton submit :disabled="typed.trim() === ''">{{ say.playIt }}</ActButton>
     </form>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { courseDeskWords as say } from '@mellow-probe/core/wording/screens/train';
 import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit';
 import { deskReadings, NO_DESK_FAULTS } from '@mellow-probe/core/divider/divider';
 import type { DeskStart } from '@mellow-probe/core/training/course';
@@ -49,26 +50,26 @@ const shares = computed(() => {
   const { pinV, plugV } = read.value;
   const all = Math.max(referenceV.value, 1e-6);
   return [
-    { name: 'pull-up', volts: Math.max(0, referenceV.value - pinV), of: all },
-    { name: 'wire', volts: Math.max(0, pinV - plugV), of: all },
-    { name: 'sensor', volts: Math.max(0, plugV), of: all },
+    { name: say.pullUp, volts: Math.max(0, referenceV.value - pinV), of: all },
+    { name: say.wire, volts: Math.max(0, pinV - plugV), of: all },
+    { name: say.sensor, volts: Math.max(0, plugV), of: all },
   ];
 });
 const COLUMNS: readonly Column<{ name: string; value: string }>[] = [
-  { key: 'name', title: 'what', text: (r) => r.name },
-  { key: 'value', title: 'reads', mono: true, text: (r) => r.value },
+  { key: 'name', title: say.what, text: (r) => r.name },
+  { key: 'value', title: say.reads, mono: true, text: (r) => r.value },
 ];
 const rows = computed(() => {
   const r = read.value;
   const shown = (c: number): string => formatTemperature(c, unit.value);
   return [
-    { name: 'sensor', value: formatOhm(r.sensorOhm) },
-    { name: 'volts, plug pulled', value: formatVolt(r.openV) },
-    { name: 'volts at the plug, seated', value: formatVolt(r.plugV) },
-    { name: 'volts the module sees', value: formatVolt(r.pinV) },
-    { name: 'it shows', value: shown(r.shownC) },
-    { name: 'it shows, pulled', value: shown(r.unpluggedC) },
-    { name: 'it shows, bridged', value: shown(r.bridgedC) },
+    { name: say.sensor, value: formatOhm(r.sensorOhm) },
+    { name: say.voltsPlugPulled, value: formatVolt(r.openV) },
+    { name: say.voltsAtThePlugSeated, value: formatVolt(r.plugV) },
+    { name: say.voltsTheModuleSees, value: formatVolt(r.pinV) },
+    { name: say.itShows, value: shown(r.shownC) },
+    { name: say.itShowsPulled, value: shown(r.unpluggedC) },
+    { name: say.itShowsBridged, value: shown(r.bridgedC) },
   ];
 });
 </script>
@@ -78,25 +79,32 @@ const rows = computed(() => {
     <div class="slides">
       <SlideBar
         v-model="temperatureC"
-        label="Temperature"
+        :label="say.temperature"
         :text="formatTemperature(temperatureC, unit)"
         :low="-20"
         :high="120"
         :step="1"
       />
-      <SlideBar v-model="referenceV" label="Reference" :text="formatVolt(referenceV)" :low="0" :high="6" :step="0.05" />
+      <SlideBar
+        v-model="referenceV"
+        :label="say.reference"
+        :text="formatVolt(referenceV)"
+        :low="0"
+        :high="6"
+        :step="0.05"
+      />
       <SlideBar
         v-model="series"
-        label="In the wire"
-        :text="seriesOhm === 0 ? 'nothing' : formatOhm(seriesOhm)"
+        :label="say.inTheWire"
+        :text="seriesOhm === 0 ? say.nothing : formatOhm(seriesOhm)"
         :low="0"
         :high="1"
         :step="0.005"
       />
       <SlideBar
         v-model="leak"
-        label="Leak to ground"
-        :text="leakOhm === Infinity ? 'none' : formatOhm(leakOhm)"
+        :label="say.leakToGround"
+        :text="leakOhm === Infinity ? say.none : formatOhm(leakOhm)"
         :low="0"
         :high="1"
         :step="0.005"
@@ -113,7 +121,7 @@ const rows = computed(() => {
           <span v-if="s.volts / s.of > 0.02">{{ s.name }} {{ formatVolt(s.volts) }}</span>
         </div>
       </div>
-      <FactTable label="What is read" headless :columns="COLUMNS" :rows="rows" :row-key="(r) => r.name" />
+      <FactTable :label="say.whatIsRead" headless :columns="COLUMNS" :rows="rows" :row-key="(r) => r.name" />
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coursePartWords as say } from '@mellow-probe/core/wording/screens/train';
 import { COURSE } from '@mellow-probe/core/training/course';
 import { computed } from 'vue';
 import { useTraining } from '../../stores/training.ts';
@@ -16,10 +17,9 @@ const next = computed(() => steps.value.findIndex((s) => s.right < s.cases.lengt
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Course">
+  <section class="sheet part" :aria-label="say.course">
     <p class="soft lead">
-      From Ohm’s law to two faults at once: a page, a thing to move, three cases each. In any order; from the top it
-      builds up.
+      {{ say.fromOhmsLawToTwoFaults }}
     </p>
     <ol>
       <li v-for="(s, i) in steps" :key="s.id">
@@ -29,7 +29,7 @@ const next = computed(() => steps.value.findIndex((s) => s.right < s.cases.lengt
           }}</span>
           <span class="mono number">{{ i + 1 }}</span>
           <span class="name">{{ s.title }}</span>
-          <span class="soft count">{{ s.begun ? `${s.right} of ${s.cases.length} right` : '' }}</span>
+          <span class="soft count">{{ s.begun ? say.ofRight(s.right, s.cases.length) : '' }}</span>
         </RouterLink>
       </li>
     </ol>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { debriefStepsWords as say } from '@mellow-probe/core/wording/screens/train';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { DebriefStep } from '@mellow-probe/core/training/score';
 import { formatMinutes } from '@mellow-probe/core/units/format';
@@ -31,20 +32,16 @@ const judgement = (step: DebriefStep): string => {
   const { test, best, lost, won } = step;
   if (won === null) return '';
   const parts: string[] = [];
-  if (test) parts.push(`Worth ${fixed(test.bits, 2)} bits in ${formatMinutes(test.minutes)}.`);
-  else parts.push('Taken before: it tells little more.');
-  if (!best) parts.push('Enough was known: the ideal would have acted here.');
-  else if (lost < 0.02) parts.push('The ideal would have done the same, or as good.');
+  if (test) parts.push(say.worthBitsIn(fixed(test.bits, 2), formatMinutes(test.minutes)));
+  else parts.push(say.takenBeforeItTellsLittleMore);
+  if (!best) parts.push(say.enoughWasKnownTheIdealWould);
+  else if (lost < 0.02) parts.push(say.theIdealWouldHaveDoneThe);
   else
     parts.push(
-      `The ideal: ${measurementById(best.measurement).name}, ${fixed(best.bits, 2)} bits in ${formatMinutes(best.minutes)}.`,
+      say.theIdealBitsIn(measurementById(best.measurement).name, fixed(best.bits, 2), formatMinutes(best.minutes)),
     );
   parts.push(
-    won > 0.02
-      ? `It won ${fixed(won, 2)} bits.`
-      : won < -0.02
-        ? `It misled by ${fixed(-won, 2)} bits.`
-        : 'It changed nothing.',
+    won > 0.02 ? say.itWonBits(fixed(won, 2)) : won < -0.02 ? say.itMisledByBits(fixed(-won, 2)) : say.itChangedNothing,
   );
   return parts.join(' ');
 };
@@ -56,17 +53,17 @@ const judgement = (step: DebriefStep): string => {
       <div class="what">
         <b>{{ moveText(s.event) }}</b>
         <span v-if="s.event.shown" class="mono shown">{{ s.event.shown.text || '– – –' }}</span>
-        <span v-if="s.event.minutes > 0" class="soft spent">{{ Math.round(s.event.minutes) }} min</span>
+        <span v-if="s.event.minutes > 0" class="soft spent">{{ say.min(Math.round(s.event.minutes)) }}</span>
         <p v-if="cameOfText(s.event)">{{ cameOfText(s.event) }}</p>
         <p v-for="m in s.event.shown?.mistakes ?? []" :key="m" class="odd">{{ MISTAKE_TEXT[m] }}</p>
         <p v-if="s.event.careless" class="odd">{{ CARELESS_TEXT[s.event.careless] }}</p>
         <p v-if="s.event.move.kind === 'measure' && s.event.move.expects" class="soft">
-          You expected: {{ EXPECTED_TEXT[s.event.move.expects] }}.
+          {{ say.youExpected(EXPECTED_TEXT[s.event.move.expects]) }}
         </p>
-        <p v-if="outcomes(s)" class="soft">Could show: {{ outcomes(s) }}.</p>
+        <p v-if="outcomes(s)" class="soft">{{ say.couldShow(outcomes(s)) }}</p>
         <p>{{ judgement(s) }}</p>
         <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">“{{ s.event.move.reason }}”</p>
-        <p v-if="told.score.knownAt === i" class="moment">From here on it could have been known.</p>
+        <p v-if="told.score.knownAt === i" class="moment">{{ say.fromHereOnItCouldHave }}</p>
       </div>
       <div v-if="s.won !== null || s.event.move.kind === 'look'" class="odds">
         <ProbabilityBar

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { debriefViewWords as say } from '@mellow-probe/core/wording/screens/train';
 import { policyName } from '@mellow-probe/core/training/policies';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
@@ -36,40 +37,36 @@ const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${Math.abs
 const ending = computed(() => {
   const { ended } = standing.value.state;
   const { right, unneeded } = score.value;
-  if (ended === 'cannot-tell')
-    return right ? 'Right: with this kit it cannot be told.' : 'It could have been told with this kit.';
-  if (ended === 'gave-up') return 'Given up.';
-  return unneeded.length === 0 ? 'Right at once.' : `Right in the end, after ${unneeded.length} in vain.`;
+  if (ended === 'cannot-tell') return right ? say.rightWithThisKitItCannot : say.itCouldHaveBeenToldWith;
+  if (ended === 'gave-up') return say.givenUp;
+  return unneeded.length === 0 ? say.rightAtOnce : say.rightInTheEndAfterInVain(unneeded.length);
 });
 const COLUMNS: readonly Column<{ name: string; you: string; ideal: string; above: string }>[] = [
-  { key: 'name', title: 'what', text: (r) => r.name },
-  { key: 'you', title: 'you', mono: true, text: (r) => r.you },
-  { key: 'ideal', title: 'the ideal', mono: true, text: (r) => r.ideal },
-  { key: 'above', title: 'above it', mono: true, text: (r) => r.above },
+  { key: 'name', title: say.what, text: (r) => r.name },
+  { key: 'you', title: say.you, mono: true, text: (r) => r.you },
+  { key: 'ideal', title: say.theIdeal, mono: true, text: (r) => r.ideal },
+  { key: 'above', title: say.aboveIt, mono: true, text: (r) => r.above },
 ];
 const rows = computed(() => {
   const { minutes, money: paid, total, tests, ideal, regret } = score.value;
   return [
-    { name: 'minutes', you: money(minutes), ideal: money(ideal.minutes), above: signed(regret.minutes) },
-    { name: 'parts and ways back', you: money(paid), ideal: money(ideal.money), above: signed(regret.money) },
-    { name: 'in all', you: money(total), ideal: money(ideal.total), above: signed(regret.total) },
-    { name: 'tests', you: String(tests), ideal: String(ideal.tests), above: signed(tests - ideal.tests) },
+    { name: say.minutes, you: money(minutes), ideal: money(ideal.minutes), above: signed(regret.minutes) },
+    { name: say.partsAndWaysBack, you: money(paid), ideal: money(ideal.money), above: signed(regret.money) },
+    { name: say.inAll, you: money(total), ideal: money(ideal.total), above: signed(regret.total) },
+    { name: say.tests, you: String(tests), ideal: String(ideal.tests), above: signed(tests - ideal.tests) },
   ];
 });
 const remarks = computed(() => {
   const s = score.value;
   const list: string[] = [];
-  if (s.knownAt !== null) list.push(`It could have been known after step ${s.knownAt + 1}.`);
-  if (s.tests > 0) list.push(`${fixed(s.wonPerMinute, 2)} bits won for a minute of measuring.`);
+  if (s.knownAt !== null) list.push(say.itCouldHaveBeenKnownAfterStep(s.knownAt + 1));
+  if (s.tests > 0) list.push(say.bitsWonForAMinuteOfMeasuring(fixed(s.wonPerMinute, 2)));
   if (s.unneeded.length > 0)
-    list.push(`Put right in vain: ${s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')}.`);
-  if (s.careless > 0) list.push(`Cautions passed over: ${s.careless}.`);
-  if (s.mistakes > 0) list.push(`Readings with the set-up wrong: ${s.mistakes}.`);
-  if (s.logScore !== null)
-    list.push(
-      `What you said of the odds: ${fixed(s.logScore, 2)} (0 is perfect; six alike groups make ${fixed(1.79, 2)}, and who is sure and wrong pays most).`,
-    );
-  if (s.over.minutes || s.over.money) list.push('It was more than the customer allowed.');
+    list.push(say.putRightInVain(s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')));
+  if (s.careless > 0) list.push(say.cautionsPassedOver(s.careless));
+  if (s.mistakes > 0) list.push(say.readingsWithTheSetUpWrong(s.mistakes));
+  if (s.logScore !== null) list.push(say.whatYouSaidOfTheOdds(fixed(s.logScore, 2), fixed(1.79, 2)));
+  if (s.over.minutes || s.over.money) list.push(say.itWasMoreThanTheCustomerAllowed);
   for (const slip of told.value!.result.did) list.push(`${SLIP_TEXT[slip]}.`);
   return list;
 });
@@ -77,9 +74,7 @@ const school = computed(() => {
   const { rule, score: s } = told.value!;
   if (!s.school) return '';
   const name = policyName(s.school);
-  return rule
-    ? `You worked “${name}”. Its rule of thumb (${rule.name}) is right in ${rule.right} of ${rule.of} cases like this one.`
-    : `You worked “${name}”.`;
+  return rule ? say.youWorkedItsRuleOfThumb(name, rule.name, rule.right, rule.of) : say.youWorked(name);
 });
 async function nextCase(): Promise<void> {
   await training.load();
@@ -89,54 +84,54 @@ async function nextCase(): Promise<void> {
 
 <template>
   <div class="debrief">
-    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
-      <h1 class="number">Case {{ record.value.number }}: what it was</h1>
+    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
+      <h1 class="number">{{ say.caseWhatItWas(record.value.number) }}</h1>
     </TopBar>
     <main>
       <RefusedBar :shown="refused" />
-      <NoticeBar v-if="failed" kind="bad">The debrief broke off: {{ failed }}</NoticeBar>
-      <p v-if="!told" class="soft" role="status">Working out what the ideal would have done…</p>
+      <NoticeBar v-if="failed" kind="bad">{{ say.theDebriefBrokeOff(failed) }}</NoticeBar>
+      <p v-if="!told" class="soft" role="status">{{ say.workingOutWhatTheIdealWould }}</p>
       <template v-else>
-        <section class="sheet part truth" aria-label="The truth" data-test="truth">
+        <section class="sheet part truth" :aria-label="say.theTruth" data-test="truth">
           <div>
             <h2>{{ truthText(told.truth) }}</h2>
-            <p>{{ ending }} {{ told.tellable ? '' : 'With the tools given the ideal came to no safe verdict.' }}</p>
+            <p>{{ ending }} {{ told.tellable ? '' : say.withTheToolsGivenTheIdeal }}</p>
             <p v-if="school">{{ school }}</p>
             <ul class="remarks" data-test="remarks">
               <li v-for="r in remarks" :key="r">{{ r }}</li>
             </ul>
             <div class="acts">
-              <ActButton kind="main" @click="nextCase">Next case</ActButton>
-              <ActButton @click="begin(record.value.number, record.value.mode)">The same again</ActButton>
-              <ActButton to="/train/progress">Progress</ActButton>
+              <ActButton kind="main" @click="nextCase">{{ say.nextCase }}</ActButton>
+              <ActButton @click="begin(record.value.number, record.value.mode)">{{ say.theSameAgain }}</ActButton>
+              <ActButton to="/train/progress">{{ say.progress }}</ActButton>
             </div>
           </div>
           <FactTable
-            label="Against the ideal"
+            :label="say.againstTheIdeal"
             :columns="COLUMNS"
             :rows="rows"
             :row-key="(r) => r.name"
             data-test="score"
           />
         </section>
-        <section class="sheet part" aria-label="Where it was">
+        <section class="sheet part" :aria-label="say.whereItWas">
           <div class="where"><CircuitDrawing :drawing="drawing" :upright="narrow" /></div>
         </section>
-        <section class="sheet part" aria-label="Step by step">
-          <h2>Step by step</h2>
+        <section class="sheet part" :aria-label="say.stepByStep">
+          <h2>{{ say.stepByStep }}</h2>
           <DebriefSteps :told="told" />
         </section>
-        <section class="sheet part" aria-label="The ideal order">
-          <h2>What the ideal did</h2>
+        <section class="sheet part" :aria-label="say.theIdealOrder">
+          <h2>{{ say.whatTheIdealDid }}</h2>
           <ol class="ideal">
             <li v-for="(e, i) in told.ideal" :key="i">
               {{ moveText(e) }}
               <b v-if="e.shown" class="mono">{{ e.shown.text || '– – –' }}</b>
-              <span class="soft spent">{{ Math.round(e.minutes) }} min {{ cameOfText(e) }}</span>
+              <span class="soft spent">{{ say.min(Math.round(e.minutes), cameOfText(e)) }}</span>
             </li>
           </ol>
           <p class="soft">
-            By what each test tells for a minute of work, until one group has {{ formatProbability(0.95) }}.
+            {{ say.byWhatEachTestTellsFor(formatProbability(0.95)) }}
           </p>
         </section>
       </template>

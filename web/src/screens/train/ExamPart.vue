@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { examPartWords as say } from '@mellow-probe/core/wording/screens/train';
 import type { Difficulty } from '@mellow-probe/core/training/caseNumber';
 import {
   type ClassLine,
@@ -56,13 +57,13 @@ function csv(): void {
 }
 const print = (): void => window.print();
 const ROWS: readonly Column<ExamRow>[] = [
-  { key: 'number', title: 'case', mono: true, text: (r) => r.number },
-  { key: 'right', title: 'right at once', text: (r) => r.right || '–' },
-  { key: 'minutes', title: 'min', mono: true, text: (r) => Math.round(r.minutes) },
-  { key: 'ideal', title: 'ideal', mono: true, text: (r) => Math.round(r.idealMinutes) },
-  { key: 'unneeded', title: 'in vain', mono: true, text: (r) => r.unneeded },
-  { key: 'cautions', title: 'cautions missed', mono: true, text: (r) => r.cautionsMissed },
-  { key: 'log', title: 'log score', mono: true, text: (r) => r.logScore || '–' },
+  { key: 'number', title: say.case, mono: true, text: (r) => r.number },
+  { key: 'right', title: say.rightAtOnce, text: (r) => r.right || '–' },
+  { key: 'minutes', title: say.min, mono: true, text: (r) => Math.round(r.minutes) },
+  { key: 'ideal', title: say.ideal, mono: true, text: (r) => Math.round(r.idealMinutes) },
+  { key: 'unneeded', title: say.inVain, mono: true, text: (r) => r.unneeded },
+  { key: 'cautions', title: say.cautionsMissed, mono: true, text: (r) => r.cautionsMissed },
+  { key: 'log', title: say.logScore, mono: true, text: (r) => r.logScore || '–' },
 ];
 const handedIn = ref<ExamRow[]>([]);
 const told = ref<string[]>([]);
@@ -73,47 +74,44 @@ async function take(files: readonly File[]): Promise<void> {
     handedIn.value = [...handedIn.value, ...read.rows];
     for (const { line, what } of read.faults)
       told.value.push(
-        what === 'columns'
-          ? `${file.name}: this is no result of an exam (columns are missing).`
-          : `${file.name}, line ${line}: a figure or the case number cannot be read.`,
+        what === 'columns' ? say.thisIsNoResultOfAn(file.name) : say.lineAFigureOrTheCase(file.name, line),
       );
   }
 }
 const lines = computed(() => classTable(handedIn.value));
 const CLASS: readonly Column<ClassLine>[] = [
-  { key: 'learner', title: 'learner', text: (l) => l.learner, order: (a, b) => a.learner.localeCompare(b.learner) },
-  { key: 'right', title: 'right at once', mono: true, text: (l) => `${l.right} of ${l.cases}` },
-  { key: 'minutes', title: 'min above ideal', mono: true, text: (l) => Math.round(l.overIdealMinutes) },
+  { key: 'learner', title: say.learner, text: (l) => l.learner, order: (a, b) => a.learner.localeCompare(b.learner) },
+  { key: 'right', title: say.rightAtOnce, mono: true, text: (l) => say.of(l.right, l.cases) },
+  { key: 'minutes', title: say.minAboveIdeal, mono: true, text: (l) => Math.round(l.overIdealMinutes) },
   {
     key: 'cost',
-    title: 'cost above ideal',
+    title: say.costAboveIdeal,
     mono: true,
     text: (l) => Math.round(l.overIdealCost),
     order: (a, b) => a.overIdealCost - b.overIdealCost,
   },
-  { key: 'unneeded', title: 'in vain', mono: true, text: (l) => l.unneeded },
-  { key: 'cautions', title: 'cautions missed', mono: true, text: (l) => l.cautionsMissed },
-  { key: 'log', title: 'log score', mono: true, text: (l) => (l.logScore === null ? '–' : fixed(l.logScore, 2)) },
+  { key: 'unneeded', title: say.inVain, mono: true, text: (l) => l.unneeded },
+  { key: 'cautions', title: say.cautionsMissed, mono: true, text: (l) => l.cautionsMissed },
+  { key: 'log', title: say.logScore, mono: true, text: (l) => (l.logScore === null ? '–' : fixed(l.logScore, 2)) },
 ];
 </script>
 
 <template>
   <RefusedBar :shown="refused" />
-  <section class="sheet part no-print" aria-label="Exam">
-    <h2>Exam</h2>
+  <section class="sheet part no-print" :aria-label="say.exam">
+    <h2>{{ say.exam }}</h2>
     <p class="soft">
-      A set of case numbers: an instructor hands them out, or they are drawn here. The tool keeps silent, and of each
-      case the first play counts.
+      {{ say.aSetOfCaseNumbersAn }}
     </p>
     <div class="fields">
-      <TextField v-model="draft.learner" label="Name" :maxlength="400" />
-      <TextField v-model="draft.numbers" label="Case numbers, one a line" :rows="4" mono :maxlength="2000" />
+      <TextField v-model="draft.learner" :label="say.name" :maxlength="400" />
+      <TextField v-model="draft.numbers" :label="say.caseNumbersOneALine" :rows="4" mono :maxlength="2000" />
       <div>
         <DifficultyChoice v-model="difficulty" />
-        <ActButton @click="draw">Draw {{ EXAM_CASES }}</ActButton>
+        <ActButton @click="draw">{{ say.draw(EXAM_CASES) }}</ActButton>
       </div>
     </div>
-    <p v-if="exam.wrong.length > 0" class="wrong" role="alert">No case number: {{ exam.wrong.join(', ') }}.</p>
+    <p v-if="exam.wrong.length > 0" class="wrong" role="alert">{{ say.noCaseNumber(exam.wrong.join(', ')) }}</p>
     <div class="acts">
       <ActButton
         v-for="(p, i) in played"
@@ -121,31 +119,42 @@ const CLASS: readonly Column<ClassLine>[] = [
         :disabled="p.ended !== null"
         :kind="p.play && !p.ended ? 'main' : 'plain'"
         @click="begin(p.number, 'hidden', 'exam')"
-        >{{ i + 1 }} · {{ p.ended ? 'done' : p.play ? 'go on' : 'play' }}</ActButton
+        >{{ i + 1 }} · {{ p.ended ? say.done : p.play ? say.goOn : say.play }}</ActButton
       >
     </div>
   </section>
-  <section v-if="done.length > 0" class="sheet part result" aria-label="Result" data-test="exam-result">
-    <h2>Result: {{ draft.learner || 'unnamed' }}</h2>
+  <section v-if="done.length > 0" class="sheet part result" :aria-label="say.result" data-test="exam-result">
+    <h2>{{ say.resultOf(draft.learner || say.unnamed) }}</h2>
     <p>
-      {{ done.filter((e) => e.result.right).length }} of {{ done.length }} right at once,
-      {{ numbers.length - done.length }} still to play.
+      {{
+        say.ofRightAtOnceStillToPlay(
+          done.filter((e) => e.result.right).length,
+          done.length,
+          numbers.length - done.length,
+        )
+      }}
     </p>
-    <FactTable label="Result" :columns="ROWS" :rows="rows" :row-key="(r) => r.number" />
-    <p class="sign">Signed: <span class="rule"></span> Date: <span class="rule"></span></p>
+    <FactTable :label="say.result" :columns="ROWS" :rows="rows" :row-key="(r) => r.number" />
+    <p class="sign">{{ say.signed }} <span class="rule"></span> {{ say.date }} <span class="rule"></span></p>
     <div class="acts no-print">
-      <ActButton icon="printer" @click="print">Print the page</ActButton>
-      <ActButton icon="table" @click="csv">CSV for the instructor</ActButton>
+      <ActButton icon="printer" @click="print">{{ say.printThePage }}</ActButton>
+      <ActButton icon="table" @click="csv">{{ say.csvForTheInstructor }}</ActButton>
     </div>
   </section>
-  <section class="sheet part no-print" aria-label="A class">
-    <h2>A class</h2>
-    <p class="soft">The CSVs of all learners put together into one table.</p>
-    <FilePick label="Results as CSV" accept=".csv,text/csv" multiple @files="take" />
+  <section class="sheet part no-print" :aria-label="say.aClass">
+    <h2>{{ say.aClass }}</h2>
+    <p class="soft">{{ say.theCSVsOfAllLearnersPut }}</p>
+    <FilePick :label="say.resultsAsCsv" accept=".csv,text/csv" multiple @files="take" />
     <ul v-if="told.length > 0" class="wrong" role="alert">
       <li v-for="t in told" :key="t">{{ t }}</li>
     </ul>
-    <FactTable v-if="lines.length > 0" label="The class" :columns="CLASS" :rows="lines" :row-key="(l) => l.learner" />
+    <FactTable
+      v-if="lines.length > 0"
+      :label="say.theClass"
+      :columns="CLASS"
+      :rows="lines"
+      :row-key="(l) => l.learner"
+    />
   </section>
 </template>
 

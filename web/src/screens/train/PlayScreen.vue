@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { playScreenWords as say } from '@mellow-probe/core/wording/screens/train';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -44,13 +45,15 @@ onBeforeUnmount(() => {
     </ProvideSession>
   </PlayGate>
   <div v-else>
-    <TopBar back :actions="[{ name: 'Training', to: '/train' }]"><h1 class="number">Training case</h1></TopBar>
+    <TopBar back :actions="[{ name: say.training, to: '/train' }]"
+      ><h1 class="number">{{ say.trainingCase }}</h1></TopBar
+    >
     <main class="said">
-      <p v-if="opened === null" class="soft">Opening…</p>
-      <p v-else-if="opened.kind === 'missing'">This case is not here: it was removed, or played in another browser.</p>
+      <p v-if="opened === null" class="soft">{{ say.opening }}</p>
+      <p v-else-if="opened.kind === 'missing'">{{ say.thisCaseIsNotHereIt }}</p>
       <p v-else-if="opened.kind === 'blocked'" role="alert">{{ storageFaultText(opened.fault) }}</p>
       <p v-else role="alert">{{ opened.why }}</p>
-      <ActButton to="/train">Training</ActButton>
+      <ActButton to="/train">{{ say.training }}</ActButton>
     </main>
   </div>
 </template>

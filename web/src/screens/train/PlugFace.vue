@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plugFaceWords as say } from '@mellow-probe/core/wording/screens/train';
 import { computed } from 'vue';
 
 /** The plug as one looks into it: three numbered cavities, what is known of them, what is to be seen. Drawn, for want of a photograph. */
@@ -11,17 +12,17 @@ const props = defineProps<{
   across: string | null;
 }>();
 const X = [60, 130, 200];
-const names = computed(() => props.known?.map((k) => (k === 'supply' ? 'live' : k)) ?? ['', '', '']);
+const names = computed(() => props.known?.map((k) => (k === 'supply' ? say.live : k)) ?? ['', '', '']);
 const wire = computed(() => {
   if (!props.across) return null;
   const [a, b] = props.across.split('-').map((n) => X[Number(n) - 1]);
   return `M${a} 44 C ${a} 4, ${b} 4, ${b} 44`;
 });
 const has = (id: string): boolean => props.seen.includes(id);
-const label = computed(
-  () =>
-    `Plug with cavities ${names.value.map((n, i) => `${i + 1}${n ? ` ${n}` : ''}`).join(', ')}${props.across ? `, something across ${props.across}` : ''}`,
-);
+const label = computed(() => {
+  const cavities = names.value.map((n, i) => `${i + 1}${n ? ` ${n}` : ''}`).join(', ');
+  return props.across ? say.plugWithSomethingAcross(cavities, props.across) : say.plugWithCavities(cavities);
+});
 </script>
 
 <template>

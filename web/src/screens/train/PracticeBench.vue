@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { practiceBenchWords as say } from '@mellow-probe/core/wording/screens/train';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { computed } from 'vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
@@ -38,8 +39,8 @@ onKeyStroke('k', () => work.step(-1));
 
 <template>
   <div class="bench">
-    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
-      <h1 class="number">Case {{ record.value.number }}</h1>
+    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
+      <h1 class="number">{{ say.case(record.value.number) }}</h1>
     </TopBar>
     <main class="table">
       <CaseHead v-if="upright" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { practicePanelWords as say } from '@mellow-probe/core/wording/screens/train';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Move } from '@mellow-probe/core/training/play';
 import { MINUTES } from '@mellow-probe/core/training/play';
@@ -25,7 +26,7 @@ const done = (move: Move): void => void make(move);
 const upright = useUpright();
 const repairs = FAULT_GROUPS.map((value) => ({
   value,
-  label: value === 'healthy' ? 'hand it over: nothing wrong now' : `put right: ${groupName(value).toLowerCase()}`,
+  label: value === 'healthy' ? say.handItOverNothingWrongNow : say.putRight(groupName(value).toLowerCase()),
 }));
 const chosen = ref<FaultGroup | undefined>();
 const reason = ref('');
@@ -50,31 +51,29 @@ const careless = computed(() => {
 </script>
 
 <template>
-  <aside class="practice" aria-label="The case">
+  <aside class="practice" :aria-label="say.theCase">
     <CaseHead v-if="!upright" />
-    <NoticeBar v-if="failed" kind="bad">The training bench broke off: {{ failed }}</NoticeBar>
+    <NoticeBar v-if="failed" kind="bad">{{ say.theTrainingBenchBrokeOff(failed) }}</NoticeBar>
     <NoticeBar v-if="careless" kind="odd">{{ careless }}</NoticeBar>
-    <section class="sheet part" aria-label="Do">
+    <section class="sheet part" :aria-label="say.do">
       <div class="acts">
-        <ActButton icon="eye" :disabled="state.looked" @click="done({ kind: 'look' })"
-          >Look at it · {{ MINUTES.look }} min</ActButton
-        >
-        <ActButton icon="partition" :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })"
-          >Diagram · {{ MINUTES.diagram }} min</ActButton
-        >
-        <ActButton icon="fire" :disabled="state.warm" @click="done({ kind: 'warm' })"
-          >Warm it · {{ MINUTES.warm }} min</ActButton
-        >
+        <ActButton icon="eye" :disabled="state.looked" @click="done({ kind: 'look' })">{{
+          say.lookAtItMin(MINUTES.look)
+        }}</ActButton>
+        <ActButton icon="partition" :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })">{{
+          say.diagramMin(MINUTES.diagram)
+        }}</ActButton>
+        <ActButton icon="fire" :disabled="state.warm" @click="done({ kind: 'warm' })">{{
+          say.warmItMin(MINUTES.warm)
+        }}</ActButton>
         <template v-if="handed.twoPlugs">
-          <ActButton v-for="at in ['A', 'B'] as const" :key="at" @click="done({ kind: 'which-plug', at })"
-            >Pull {{ at }}, watch · {{ MINUTES['which-plug'] }} min</ActButton
-          >
+          <ActButton v-for="at in ['A', 'B'] as const" :key="at" @click="done({ kind: 'which-plug', at })">{{
+            say.pullWatchMin(at, MINUTES['which-plug'])
+          }}</ActButton>
         </template>
       </div>
-      <p v-if="state.warm" class="caution">
-        <span aria-hidden="true">▲</span> Hot now: hands and sleeves clear of fans, nothing hot is opened.
-      </p>
-      <p v-if="standing.cavitiesText" class="soft" data-test="cavities">Plug: {{ standing.cavitiesText }}.</p>
+      <p v-if="state.warm" class="caution"><span aria-hidden="true">▲</span> {{ say.hotNowHandsAndSleevesClear }}</p>
+      <p v-if="standing.cavitiesText" class="soft" data-test="cavities">{{ say.plug(standing.cavitiesText) }}</p>
       <PlugFace
         v-if="state.looked || state.knowsCavities"
         :known="standing.cavities"
@@ -82,10 +81,10 @@ const careless = computed(() => {
         :across="null"
       />
     </section>
-    <section class="sheet part" aria-label="What do you think?">
+    <section class="sheet part" :aria-label="say.whatDoYouThink">
       <BeliefForm @say="done({ kind: 'believe', shares: $event })" />
       <div v-if="betOpen && tool" class="tool" data-test="tool">
-        <span class="small-head">{{ mode === 'bet' ? 'The tool held' : 'The tool says' }}</span>
+        <span class="small-head">{{ mode === 'bet' ? say.theToolHeld : say.theToolSays }}</span>
         <ProbabilityBar
           v-for="(g, i) in tool.groups.slice(0, 4)"
           :key="g.group"
@@ -93,19 +92,21 @@ const careless = computed(() => {
           :probability="g.probability"
           :leading="i === 0"
         />
-        <p v-if="proposed" class="soft">It would measure: {{ proposed }}.</p>
+        <p v-if="proposed" class="soft">{{ say.itWouldMeasure(proposed) }}</p>
       </div>
     </section>
-    <section class="sheet part" aria-label="Act">
-      <PickList v-model="chosen" label="Act" prompt="what is done about it" :options="repairs" />
-      <TextField v-model="reason" label="because" :maxlength="400" />
+    <section class="sheet part" :aria-label="say.act">
+      <PickList v-model="chosen" :label="say.act" :prompt="say.whatIsDoneAboutIt" :options="repairs" />
+      <TextField v-model="reason" :label="say.because" :maxlength="400" />
       <div class="acts">
-        <ActButton kind="main" :disabled="!chosen || state.ended !== null" @click="act">Do it</ActButton>
-        <ActButton kind="quiet" @click="done({ kind: 'cannot-tell', reason })">Cannot be told with this kit</ActButton>
-        <ActButton kind="quiet" @click="done({ kind: 'give-up' })">Give up</ActButton>
+        <ActButton kind="main" :disabled="!chosen || state.ended !== null" @click="act">{{ say.doIt }}</ActButton>
+        <ActButton kind="quiet" @click="done({ kind: 'cannot-tell', reason })">{{
+          say.cannotBeToldWithThisKit
+        }}</ActButton>
+        <ActButton kind="quiet" @click="done({ kind: 'give-up' })">{{ say.giveUp }}</ActButton>
       </div>
     </section>
-    <section class="sheet part" aria-label="What happened">
+    <section class="sheet part" :aria-label="say.whatHappened">
       <ol class="events">
         <li v-for="(e, i) in events" :key="events.length - i">
           <span class="mono soft">{{ Math.round(e.minutes) }}′</span>
@@ -114,7 +115,7 @@ const careless = computed(() => {
             <span v-if="cameOfText(e)" class="soft">{{ cameOfText(e) }}</span></span
           >
         </li>
-        <li v-if="events.length === 0" class="soft">Nothing yet.</li>
+        <li v-if="events.length === 0" class="soft">{{ say.nothingYet }}</li>
       </ol>
     </section>
   </aside>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { probeEntryWords as say } from '@mellow-probe/core/wording/screens/train';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
 import { EXPECTED, type Expected } from '@mellow-probe/core/training/play';
@@ -30,7 +31,7 @@ const own = ref<Record<'substituteOhm' | 'bathC' | 'airC', Entry>>({
 const asked = computed(() =>
   (['substituteOhm', 'bathC', 'airC'] as const).filter((k) => about.value.needs.includes(k)),
 );
-const LABELS = { substituteOhm: 'with resistor', bathC: 'water at', airC: 'air at' } as const;
+const LABELS = { substituteOhm: say.withResistor, bathC: say.waterAt, airC: say.airAt } as const;
 const LOWEST = { substituteOhm: 1, bathC: 0, airC: -30 } as const;
 const missing = computed(() => asked.value.some((k) => own.value[k].value === null || own.value[k].value < LOWEST[k]));
 watch(
@@ -48,19 +49,19 @@ const onOff = computed({
   set: (to) => (setUp.key = to === 'on'),
 });
 const KEYS = [
-  { value: 'off', label: 'off' },
-  { value: 'on', label: 'on' },
+  { value: 'off', label: say.off },
+  { value: 'on', label: say.on },
 ] as const;
-const PLUG_WORDS = { in: 'seated', out: 'pulled', bridged: 'bridged', resistor: 'resistor in it' } as const;
+const PLUG_WORDS = { in: say.seated, out: say.pulled, bridged: say.bridged, resistor: say.resistorInIt } as const;
 const plugs = PLUGGED.map((value) => ({ value, label: PLUG_WORDS[value] }));
 const pairs = PAIRS.map((value) => ({ value, label: value.replace('-', ' and ') }));
 const onPair = computed(() => bridges(about.value) || setUp.plug === 'bridged' || setUp.plug === 'resistor');
-const RANGE_WORDS: Record<string, string> = { auto: 'automatic' };
+const RANGE_WORDS: Record<string, string> = { auto: say.automatic };
 const ranges = OHM_RANGES.map((value) => ({
   value,
   label: RANGE_WORDS[value] ?? `${value.replace(/([kM])?$/, ' $1')}Ω`,
 }));
-const WHILE = { steady: 'as found', hot: 'hot', wiggling: 'loom moved' } as const;
+const WHILE = { steady: say.asFound, hot: say.hot, wiggling: say.loomMoved } as const;
 const states = computed(() =>
   (['steady', 'hot', 'wiggling'] as const)
     .filter((s) => doneIn(about.value, s) && (s !== 'hot' || state.value.warm))
@@ -91,17 +92,21 @@ async function probe(): Promise<void> {
 <template>
   <div class="probe" data-test="probe">
     <div class="shows" :class="{ nothing: last && !last.shown?.text }" role="status" data-test="meter">
-      <span class="figure mono">{{ last ? last.shown?.text || '– – –' : 'not measured' }}</span>
-      <span v-if="last && !last.shown?.text && !last.shown?.damage" class="soft">nothing steady stands on it</span>
+      <span class="figure mono">{{ last ? last.shown?.text || '– – –' : say.notMeasured }}</span>
+      <span v-if="last && !last.shown?.text && !last.shown?.damage" class="soft">{{
+        say.nothingSteadyStandsOnIt
+      }}</span>
     </div>
     <NoticeBar v-if="last?.shown?.damage" kind="bad">{{ DAMAGE_TEXT[last.shown.damage] }}</NoticeBar>
-    <div class="set" role="group" aria-label="How it stands">
-      <div class="line"><span class="word">Key</span><ChoiceRow v-model="onOff" label="Key" :options="KEYS" /></div>
+    <div class="set" role="group" :aria-label="say.howItStands">
+      <div class="line">
+        <span class="word">{{ say.key }}</span><ChoiceRow v-model="onOff" :label="say.key" :options="KEYS" />
+      </div>
       <div v-if="handed.twoPlugs" class="line">
-        <span class="word">At plug</span>
+        <span class="word">{{ say.atPlug }}</span>
         <ChoiceRow
           v-model="setUp.at"
-          label="At plug"
+          :label="say.atPlug"
           :options="[
             { value: 'A', label: 'A' },
             { value: 'B', label: 'B' },
@@ -109,10 +114,18 @@ async function probe(): Promise<void> {
         />
       </div>
       <div class="line">
-        <span class="word">The plug</span><ChoiceRow v-model="setUp.plug" label="The plug" :options="plugs" />
+        <span class="word">{{ say.thePlug }}</span><ChoiceRow
+          v-model="setUp.plug"
+          :label="say.thePlug"
+          :options="plugs"
+        />
       </div>
       <div v-if="onPair" class="line">
-        <span class="word">Across</span><ChoiceRow v-model="setUp.across" label="Across cavities" :options="pairs" />
+        <span class="word">{{ say.across }}</span><ChoiceRow
+          v-model="setUp.across"
+          :label="say.acrossCavities"
+          :options="pairs"
+        />
       </div>
       <PlugFace
         v-if="onPair"
@@ -122,10 +135,14 @@ async function probe(): Promise<void> {
         :across="setUp.plug === 'bridged' || setUp.plug === 'resistor' || bridges(about) ? setUp.across : null"
       />
       <div v-if="states.length > 1" class="line">
-        <span class="word">While</span><ChoiceRow v-model="setUp.state" label="While" :options="states" />
+        <span class="word">{{ say.while }}</span><ChoiceRow
+          v-model="setUp.state"
+          :label="say.while"
+          :options="states"
+        />
       </div>
       <div class="fields">
-        <PickList v-if="about.quantity === 'ohms'" v-model="setUp.range" label="Meter’s range" :options="ranges" />
+        <PickList v-if="about.quantity === 'ohms'" v-model="setUp.range" :label="say.metersRange" :options="ranges" />
         <EntryField
           v-for="k in asked"
           :key="k"
@@ -134,15 +151,15 @@ async function probe(): Promise<void> {
           v-model="own[k]"
         />
       </div>
-      <CheckBox v-if="waitsFor(about)" v-model="setUp.waited">left alone until it stood still</CheckBox>
+      <CheckBox v-if="waitsFor(about)" v-model="setUp.waited">{{ say.leftAloneUntilItStoodStill }}</CheckBox>
     </div>
     <div class="expect">
-      <span class="word">I expect</span>
-      <ChoiceRow v-model="expects" label="I expect" :options="expected" />
+      <span class="word">{{ say.iExpect }}</span>
+      <ChoiceRow v-model="expects" :label="say.iExpect" :options="expected" />
     </div>
-    <ActButton kind="main" class="go" :disabled="busy || missing || state.ended !== null" @click="probe"
-      >Probe</ActButton
-    >
+    <ActButton kind="main" class="go" :disabled="busy || missing || state.ended !== null" @click="probe">{{
+      say.probe
+    }}</ActButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { progressPartWords as say } from '@mellow-probe/core/wording/screens/train';
 import {
   calibrationOf,
   type Ended,
@@ -29,17 +30,17 @@ const log = computed(() => meanLogScore(ended.value));
 const right = computed(() => ended.value.filter((e) => e.result.right).length);
 const beaten = computed(() => ended.value.filter((e) => e.result.total <= e.result.idealTotal * 1.02).length);
 const COLUMNS: readonly Column<Ended>[] = [
-  { key: 'number', title: 'case', mono: true },
-  { key: 'theme', title: 'theme', text: (e) => themeById(e.key.theme).name },
+  { key: 'number', title: say.case, mono: true },
+  { key: 'theme', title: say.theme, text: (e) => themeById(e.key.theme).name },
   {
     key: 'right',
-    title: 'right at once',
-    text: (e) => (e.result.right === null ? '–' : e.result.right ? 'yes' : 'no'),
+    title: say.rightAtOnce,
+    text: (e) => (e.result.right === null ? '–' : e.result.right ? say.yes : say.no),
   },
-  { key: 'minutes', title: 'min', mono: true, text: (e) => Math.round(e.result.minutes) },
+  { key: 'minutes', title: say.min, mono: true, text: (e) => Math.round(e.result.minutes) },
   {
     key: 'above',
-    title: 'above the ideal',
+    title: say.aboveTheIdeal,
     mono: true,
     text: (e) => Math.round(e.result.total - e.result.idealTotal),
     order: (a, b) => a.result.total - a.result.idealTotal - (b.result.total - b.result.idealTotal),
@@ -53,52 +54,52 @@ async function bring(files: readonly File[]): Promise<void> {
     const read = openPlays(await file.text());
     try {
       told.value = read.ok
-        ? `${await training.take(read.plays)} cases came from ${file.name}.`
+        ? say.casesCameFrom(await training.take(read.plays), file.name)
         : `${file.name}: ${read.why}`;
     } catch {
-      told.value = 'The browser’s storage does not take them.';
+      told.value = say.theBrowsersStorageDoesNotTakeThem;
     }
   }
 }
 const exportPlays = (): void =>
-  saveFile(fileName('training cases', 'json'), 'application/json', savePlays(training.plays));
+  saveFile(fileName(say.trainingCases, 'json'), 'application/json', savePlays(training.plays));
 </script>
 
 <template>
-  <section v-if="ended.length === 0" class="sheet part" aria-label="Progress">
-    <h2>Nothing played yet</h2>
-    <p class="soft">Begin with the course, or take the next case.</p>
-    <ActButton icon="read" kind="main" to="/train/course">Course</ActButton>
+  <section v-if="ended.length === 0" class="sheet part" :aria-label="say.progress">
+    <h2>{{ say.nothingPlayedYet }}</h2>
+    <p class="soft">{{ say.beginWithTheCourseOrTake }}</p>
+    <ActButton icon="read" kind="main" to="/train/course">{{ say.course }}</ActButton>
   </section>
   <template v-else>
-    <section class="sheet beside" aria-label="How it goes">
+    <section class="sheet beside" :aria-label="say.howItGoes">
       <div>
         <h2>{{ rightAtOnceText(right, ended.length) }}</h2>
         <p>
           {{ beatenText(beaten, level) }}
         </p>
-        <h3>What goes wrong most</h3>
+        <h3>{{ say.whatGoesWrongMost }}</h3>
         <ul data-test="weak">
-          <li v-for="w in weak.slice(0, 5)" :key="w.slip">{{ SLIP_TEXT[w.slip] }}: {{ w.did }} of {{ w.could }}</li>
-          <li v-if="weak.length === 0" class="soft">Nothing yet.</li>
+          <li v-for="w in weak.slice(0, 5)" :key="w.slip">{{ say.of(SLIP_TEXT[w.slip], w.did, w.could) }}</li>
+          <li v-if="weak.length === 0" class="soft">{{ say.nothingYet }}</li>
         </ul>
       </div>
       <div>
-        <h3>What you said of the odds</h3>
+        <h3>{{ say.whatYouSaidOfTheOdds }}</h3>
         <template v-if="bands.length > 0">
           <ReliabilityChart :bands="bands" />
           <p v-if="log !== null" class="soft">
-            Logarithmic score {{ fixed(log, 2) }}: 0 is perfect, {{ fixed(1.79, 2) }} is not knowing.
+            {{ say.logarithmicScore0IsPerfectIs(fixed(log, 2), fixed(1.79, 2)) }}
           </p>
         </template>
         <p v-else class="soft">
-          Say while you work how likely you hold each group: here stands how often you were right.
+          {{ say.sayWhileYouWorkHowLikely }}
         </p>
       </div>
     </section>
-    <section class="sheet part" aria-label="Cases played">
-      <h2>Cases played</h2>
-      <FactTable label="Cases played" :columns="COLUMNS" :rows="rows" :row-key="(e) => e.play.id" :page="12">
+    <section class="sheet part" :aria-label="say.casesPlayed">
+      <h2>{{ say.casesPlayed }}</h2>
+      <FactTable :label="say.casesPlayed" :columns="COLUMNS" :rows="rows" :row-key="(e) => e.play.id" :page="12">
         <template #number="{ row }"
           ><ActButton kind="quiet" :to="`/train/play/${row.play.id}`">{{ row.play.number }}</ActButton></template
         >
@@ -106,8 +107,8 @@ const exportPlays = (): void =>
     </section>
   </template>
   <div class="out">
-    <ActButton icon="export" v-if="training.plays.length > 0" @click="exportPlays">Export all cases</ActButton>
-    <FilePick label="Bring cases…" about="Cases from a file" accept=".json,application/json" @files="bring" />
+    <ActButton icon="export" v-if="training.plays.length > 0" @click="exportPlays">{{ say.exportAllCases }}</ActButton>
+    <FilePick :label="say.bringCases" :about="say.casesFromAFile" accept=".json,application/json" @files="bring" />
     <span v-if="told" role="status" class="soft">{{ told }}</span>
   </div>
 </template>

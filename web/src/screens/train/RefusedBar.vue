@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refusedBarWords as say } from '@mellow-probe/core/wording/screens/train';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 
 /** The store would not take a case. */
@@ -6,5 +7,5 @@ defineProps<{ shown: boolean }>();
 </script>
 
 <template>
-  <NoticeBar v-if="shown" kind="bad">The browser’s storage does not take it: the case cannot be begun.</NoticeBar>
+  <NoticeBar v-if="shown" kind="bad">{{ say.theBrowsersStorageDoesNotTake }}</NoticeBar>
 </template>

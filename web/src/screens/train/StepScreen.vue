@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepScreenWords as say } from '@mellow-probe/core/wording/screens/train';
 import { COURSE } from '@mellow-probe/core/training/course';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
 import { computed, onMounted, ref } from 'vue';
@@ -32,15 +33,15 @@ const cases = computed(() =>
   step.value.cases.map((number) => {
     const tries = training.plays.filter((p) => p.number === number && p.partOf === step.value.id);
     const best = tries.find((p) => p.result?.right) ?? tries.find((p) => p.result) ?? tries[0];
-    const stands = !best ? '' : !best.result ? 'begun' : best.result.right ? 'right' : 'not right at once';
-    return { number, stands };
+    const right = best?.result?.right === true;
+    return { number, right, stands: !best ? '' : !best.result ? say.begun : right ? say.right : say.notRightAtOnce };
   }),
 );
 </script>
 
 <template>
   <div>
-    <TopBar back :actions="[{ name: 'Training', to: '/train' }]">
+    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
       <h1 class="title">{{ at + 1 }} · {{ step.title }}</h1>
     </TopBar>
     <main>
@@ -48,20 +49,20 @@ const cases = computed(() =>
       <article class="sheet part">
         <p v-for="p in step.page" :key="p">{{ p }}</p>
       </article>
-      <section class="sheet part" aria-label="To move">
-        <h2>Try it</h2>
+      <section class="sheet part" :aria-label="say.toMove">
+        <h2>{{ say.tryIt }}</h2>
         <p>{{ step.tryThis }}</p>
         <CourseDesk :start="step.desk" />
       </section>
-      <section class="sheet part" aria-label="Three cases">
-        <h2>Three cases</h2>
+      <section class="sheet part" :aria-label="say.threeCases">
+        <h2>{{ say.threeCases }}</h2>
         <ModeChoice v-model="mode" />
         <div class="cases">
           <div v-for="(c, i) in cases" :key="c.number" class="case">
             <ActButton
-              :kind="i === cases.findIndex((x) => x.stands !== 'right') ? 'main' : 'plain'"
+              :kind="i === cases.findIndex((x) => !x.right) ? 'main' : 'plain'"
               @click="begin(c.number, mode, step.id)"
-              >Case {{ i + 1 }}</ActButton
+              >{{ say.case(i + 1) }}</ActButton
             >
             <span class="soft">{{ c.stands || c.number }}</span>
           </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { trainScreenWords as say } from '@mellow-probe/core/wording/screens/train';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
@@ -13,10 +14,10 @@ import ProgressPart from './ProgressPart.vue';
 
 /** The training bench: a course, cases, exams, and how it goes. */
 const PARTS: readonly { id: string; name: string; component: Component }[] = [
-  { id: 'course', name: 'Course', component: CoursePart },
-  { id: 'cases', name: 'Cases', component: CasesPart },
-  { id: 'exam', name: 'Exam', component: ExamPart },
-  { id: 'progress', name: 'Progress', component: ProgressPart },
+  { id: 'course', name: say.course, component: CoursePart },
+  { id: 'cases', name: say.cases, component: CasesPart },
+  { id: 'exam', name: say.exam, component: ExamPart },
+  { id: 'progress', name: say.progress, component: ProgressPart },
 ];
 const route = useRoute();
 const training = useTraining();
@@ -29,8 +30,8 @@ onMounted(() => {
 
 <template>
   <PageFrame
-    title="Training"
-    :tabs="{ label: 'Parts of the training', base: '/train', parts: PARTS, current: current.id }"
+    :title="say.training"
+    :tabs="{ label: say.partsOfTheTraining, base: '/train', parts: PARTS, current: current.id }"
   >
     <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
     <component :is="current.component" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closeJobWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
@@ -24,22 +25,22 @@ function close(how: 'proved' | 'unproved'): void {
 
 <template>
   <div data-test="close">
-    <h3>Close the job</h3>
+    <h3>{{ say.closeTheJob }}</h3>
     <template v-if="closed">
       <p :class="['told', { odd: closed.how !== 'proved' }]">
         {{ closedText(closed) }}
-        <ActButton kind="quiet" @click="job.closed = null">Open it again</ActButton>
+        <ActButton kind="quiet" @click="job.closed = null">{{ say.openItAgain }}</ActButton>
       </p>
-      <ActButton icon="fileText" kind="main" :to="`/check/${job.id}/report`">Report</ActButton>
+      <ActButton icon="fileText" kind="main" :to="`/check/${job.id}/report`">{{ say.report }}</ActButton>
     </template>
     <template v-else-if="state.proved">
-      <p class="told">Proved: every value read again is healthy, every step passed or not possible here.</p>
-      <ActButton kind="main" @click="close('proved')">Close as proved</ActButton>
+      <p class="told">{{ say.provedEveryValueReadAgainIs }}</p>
+      <ActButton kind="main" @click="close('proved')">{{ say.closeAsProved }}</ActButton>
     </template>
     <template v-else>
-      <p class="told odd">Not proved yet: {{ lacks.join('; ') }}.</p>
-      <TextField v-model="reason" unsent label="To close it all the same, say why" :rows="2" :maxlength="20000" />
-      <ActButton :disabled="reason.trim() === ''" @click="close('unproved')"> Close without proof </ActButton>
+      <p class="told odd">{{ say.notProvedYet(lacks.join('; ')) }}</p>
+      <TextField v-model="reason" unsent :label="say.toCloseItAllTheSame" :rows="2" :maxlength="20000" />
+      <ActButton :disabled="reason.trim() === ''" @click="close('unproved')"> {{ say.closeWithoutProof }} </ActButton>
     </template>
   </div>
 </template>

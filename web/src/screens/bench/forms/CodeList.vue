@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { codeListWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -20,15 +21,14 @@ const ownCodes = useOwnCodes();
 const codes = computed(() => job.complaint.codes);
 const text = useUnsent('code');
 const STATES = {
-  present: 'present',
-  sporadic: 'sporadic',
-  'came-back': 'cleared, came back',
-  past: 'from the past',
+  present: say.present,
+  sporadic: say.sporadic,
+  'came-back': say.clearedCameBack,
+  past: say.fromThePast,
 } as const;
 const states = CODE_STATES.map((value) => ({ value, label: STATES[value] }));
 const meaning = (code: Job['complaint']['codes'][number]): string =>
-  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ??
-  'Not a code known here: a maker’s own? Put it on the shelf under Own codes, and it is understood.';
+  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ?? say.notACodeKnownHereA;
 
 const full = computed(() => codes.value.length >= MOST.codes);
 function add(): void {
@@ -50,26 +50,28 @@ function add(): void {
 
 <template>
   <div>
-    <h3>Codes</h3>
+    <h3>{{ say.codes }}</h3>
     <div v-for="c in codes" :key="c.id" class="code" data-test="code">
       <span class="mono">{{ c.code }}</span>
       <span class="soft">{{ meaning(c) }}</span>
-      <PickList v-model="c.state" :label="`State of ${c.code}`" hide-label :options="states" />
-      <ActButton kind="quiet" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)"> Remove </ActButton>
+      <PickList v-model="c.state" :label="say.stateOf(c.code)" hide-label :options="states" />
+      <ActButton kind="quiet" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)">
+        {{ say.remove }}
+      </ActButton>
     </div>
     <form class="row" @submit.prevent="add">
       <TextField
         v-model="text"
         class="add"
         unsent
-        label="Add a code"
+        :label="say.addACode"
         hide-label
-        placeholder="P0118 pending, SPN 110 FMI 3 …"
+        :placeholder="say.p0118PendingSpn110Fmi3"
         :maxlength="400"
       />
-      <ActButton submit :disabled="text.trim() === '' || full">Add code</ActButton>
+      <ActButton submit :disabled="text.trim() === '' || full">{{ say.addCode }}</ActButton>
     </form>
-    <p v-if="full" class="soft">{{ MOST.codes }} codes: no room for more.</p>
+    <p v-if="full" class="soft">{{ say.codesNoRoomForMore(MOST.codes) }}</p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { compareFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import PickList from '../../../components/base/PickList.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
@@ -44,50 +45,48 @@ const figures = computed(() => {
   return read && comparisonFigures(read.pairs, read.model, preferences.temperatureUnit, preferences.dark);
 });
 const SENSORS = [
-  { value: 'this', label: 'this one' },
-  { value: 'other', label: 'new or neighbour' },
+  { value: 'this', label: say.thisOne },
+  { value: 'other', label: say.newOrNeighbour },
 ] as const;
 const PHASES = [
-  { value: 'heating', label: 'heating' },
-  { value: 'cooling', label: 'cooling' },
-  { value: 'after', label: 'after heat' },
+  { value: 'heating', label: say.heating },
+  { value: 'cooling', label: say.cooling },
+  { value: 'after', label: say.afterHeat },
 ] as const;
 </script>
 
 <template>
-  <FormSheet
-    title="Compare"
-    purpose="Old against new or neighbour at the same temperature, and the same sensor heated and cooled: it must move one way, smoothly, and come back."
-  >
+  <FormSheet :title="say.compare" :purpose="say.oldAgainstNewOrNeighbourAt">
     <p class="caution">
-      ▲ Hot water burns; eye protection; no naked flame on a sensor. Do not hold it in the hand. Give it two minutes in
-      stirred water beside the thermometer.
+      {{ say.hotWaterBurnsEyeProtectionNo }}
     </p>
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
       <EntryField
-        :label="`Water at, ${i + 1}`"
+        :label="say.waterAt(i + 1)"
         quantity="told-celsius"
         v-model="p.temperatureC"
         :issue="issueOf(p.id, 'temperatureC')"
       />
       <EntryField
-        :label="`Ohms, ${i + 1}`"
+        :label="say.ohms(i + 1)"
         quantity="ohms"
         v-model="p.resistanceOhm"
         overload
         :issue="issueOf(p.id, 'resistanceOhm')"
       />
-      <PickList v-model="p.sensor" label="sensor" :options="SENSORS" />
-      <PickList v-model="p.phase" label="while" :options="PHASES" />
-      <ActButton kind="quiet" :aria-label="`Remove pair ${i + 1}`" @click="remove(p.id)">✕</ActButton>
+      <PickList v-model="p.sensor" :label="say.sensor" :options="SENSORS" />
+      <PickList v-model="p.phase" :label="say.while" :options="PHASES" />
+      <ActButton kind="quiet" :aria-label="say.removePair(i + 1)" @click="remove(p.id)">✕</ActButton>
     </div>
-    <ActButton class="add" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add"> Add a pair </ActButton>
-    <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ MOST.pairs }} pairs: no room for more.</p>
+    <ActButton class="add" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add">
+      {{ say.addAPair }}
+    </ActButton>
+    <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ say.pairsNoRoomForMore(MOST.pairs) }}</p>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
     <template v-if="figures">
       <div class="charts">
-        <LazyPlot :figure="figures.ohms" label="The pairs on the curve of the sensor" />
-        <LazyPlot :figure="figures.off" label="How far each pair lies off the curve" />
+        <LazyPlot :figure="figures.ohms" :label="say.thePairsOnTheCurveOf" />
+        <LazyPlot :figure="figures.off" :label="say.howFarEachPairLiesOff" />
       </div>
       <p class="soft">{{ COMPARISON_SIGNS }}</p>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { complaintFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
@@ -21,22 +22,22 @@ const complaint = computed(() => job.complaint);
 const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.field));
 const causes = computed(() => OTHER_CAUSES.filter((c) => c.field === job.field));
 const told = computed(() => complaintText(job, preferences.temperatureUnit));
-const READS = { cold: 'reads too cold', hot: 'reads too hot', either: '' } as const;
+const READS = { cold: say.readsTooCold, hot: say.readsTooHot, either: '' } as const;
 const FIELD_OPTIONS = [
-  { value: 'engine', label: 'Engine' },
-  { value: 'climate', label: 'Climate system' },
-  { value: 'boiler', label: 'Boiler' },
+  { value: 'engine', label: say.engine },
+  { value: 'climate', label: say.climateSystem },
+  { value: 'boiler', label: say.boiler },
 ] as const;
 const CAUSE_STATES = [
-  { value: '', label: 'not looked at' },
-  { value: 'ruled-out', label: 'ruled out' },
-  { value: 'found', label: 'found' },
+  { value: '', label: say.notLookedAt },
+  { value: 'ruled-out', label: say.ruledOut },
+  { value: 'found', label: say.found },
 ] as const;
 const PARTS = [
-  ['sensor', 'Sensor'],
-  ['connector', 'Connector'],
-  ['wiring', 'Wiring'],
-  ['module', 'Module'],
+  ['sensor', say.sensor],
+  ['connector', say.connector],
+  ['wiring', say.wiring],
+  ['module', say.module],
 ] as const;
 
 function toggle<T>(list: T[], item: T, on: boolean): T[] {
@@ -55,26 +56,23 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
 </script>
 
 <template>
-  <FormSheet
-    title="Complaint"
-    purpose="What is wrong, in the words of whoever runs the machine, and what the machine itself says."
-  >
+  <FormSheet :title="say.complaint" :purpose="say.whatIsWrongInTheWords">
     <div class="two">
-      <TextField v-model="job.machine" label="Machine" :maxlength="400" placeholder="Which machine, where" />
-      <PickList v-model="job.field" label="Field" :options="FIELD_OPTIONS" />
-      <TextField v-model="tags" lazy label="Tags" :maxlength="400" placeholder="apart by commas, to find it by" />
+      <TextField v-model="job.machine" :label="say.machine" :maxlength="400" :placeholder="say.whichMachineWhere" />
+      <PickList v-model="job.field" :label="say.field" :options="FIELD_OPTIONS" />
+      <TextField v-model="tags" lazy :label="say.tags" :maxlength="400" :placeholder="say.apartByCommasToFindItBy" />
     </div>
     <KnownPlaces />
     <TextField
       v-model="complaint.text"
-      label="Complaint"
+      :label="say.complaint"
       :maxlength="20000"
       :rows="2"
-      placeholder="Since when, when cold or hot, what was done already"
+      :placeholder="say.sinceWhenWhenColdOrHot"
     />
     <p v-if="told" :class="['told', { odd: told.odd }]" data-test="complaint-told">{{ told.text }}</p>
-    <div role="group" aria-label="Symptoms">
-      <h3>Symptoms</h3>
+    <div role="group" :aria-label="say.symptoms">
+      <h3>{{ say.symptoms }}</h3>
       <div class="two">
         <CheckBox
           v-for="s in symptoms"
@@ -89,8 +87,8 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
       </div>
     </div>
     <CodeList />
-    <div role="group" aria-label="Replaced already">
-      <h3>Replaced already, and did not help</h3>
+    <div role="group" :aria-label="say.replacedAlready">
+      <h3>{{ say.replacedAlreadyAndDidNotHelp }}</h3>
       <div class="row">
         <CheckBox
           v-for="[id, name] in PARTS"
@@ -102,7 +100,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
       </div>
     </div>
     <div>
-      <h3>Causes that are no electrical fault</h3>
+      <h3>{{ say.causesThatAreNoElectricalFault }}</h3>
       <div v-for="c in causes" :key="c.id" class="cause">
         <div>
           <b>{{ c.name }}</b> <span class="soft">{{ c.check }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decisionFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import ChoiceRow from '../../../components/base/ChoiceRow.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -45,12 +46,9 @@ function decide(): void {
 </script>
 
 <template>
-  <FormSheet
-    title="Decision"
-    purpose="The tool advises; you decide, by the maker’s data and local codes. Where you decide otherwise, say why: the report shows both."
-  >
+  <FormSheet :title="say.decision" :purpose="say.theToolAdvisesYouDecideBy">
     <div v-if="first">
-      <h3>{{ unmeasured ? 'Nothing measured yet: the usual odds' : 'The tool says' }}</h3>
+      <h3>{{ unmeasured ? say.nothingMeasuredYetTheUsualOdds : say.theToolSays }}</h3>
       <p>{{ groupName(first.group) }}, {{ formatProbability(first.probability) }}.</p>
       <ul>
         <li v-for="s in suspects" :key="s.fault">
@@ -61,17 +59,17 @@ function decide(): void {
     </div>
     <div v-if="decision" class="told" data-test="decision">
       <b>{{ decidedText(decision).decided }}</b> {{ decidedText(decision).then }}
-      <ActButton icon="undo" kind="quiet" @click="job.decision = null">Undo</ActButton>
+      <ActButton icon="undo" kind="quiet" @click="job.decision = null">{{ say.undo }}</ActButton>
     </div>
     <div>
-      <h3>You decide</h3>
-      <ChoiceRow v-model="chosen" label="Your decision" :options="groups" />
+      <h3>{{ say.youDecide }}</h3>
+      <ChoiceRow v-model="chosen" :label="say.yourDecision" :options="groups" />
     </div>
     <TextField
       v-if="chosen"
       v-model="reason"
       unsent
-      :label="differs ? 'Why otherwise than the tool (needed)' : 'Reason, if you like'"
+      :label="differs ? say.whyOtherwiseThanTheToolNeeded : say.reasonIfYouLike"
       :rows="2"
       :maxlength="20000"
     />
@@ -81,7 +79,7 @@ function decide(): void {
         :disabled="!chosen || !first || verdict.earlier || (differs && reason.trim() === '')"
         @click="decide"
       >
-        Record the decision
+        {{ say.recordTheDecision }}
       </ActButton>
     </div>
   </FormSheet>

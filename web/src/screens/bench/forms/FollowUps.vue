@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { followUpsWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -27,22 +28,22 @@ function setDay(id: string, day: string): void {
 
 <template>
   <div>
-    <h3>Follow-ups</h3>
+    <h3>{{ say.followUps }}</h3>
     <div v-for="f in job.followUps" :key="f.id" class="item" data-test="follow-up">
       <CheckBox :model-value="f.doneAt !== null" @update:model-value="f.doneAt = $event ? nowIso() : null"
-        ><span class="visually-hidden">Done</span></CheckBox
+        ><span class="visually-hidden">{{ say.done }}</span></CheckBox
       >
       <TextField
         v-model="f.text"
         :class="{ done: f.doneAt }"
-        label="What to do"
+        :label="say.whatToDo"
         hide-label
-        placeholder="what to do"
+        :placeholder="say.whatToDoHint"
         :maxlength="400"
       />
       <DayField
         :model-value="f.dueOn"
-        label="Due on"
+        :label="say.dueOn"
         hide-label
         :first="FIRST_DAY"
         :last="LAST_DAY"
@@ -50,14 +51,14 @@ function setDay(id: string, day: string): void {
       />
       <ActButton
         kind="quiet"
-        aria-label="Remove this follow-up"
+        :aria-label="say.removeThisFollowUp"
         @click="job.followUps = job.followUps.filter((x) => x.id !== f.id)"
       >
         ✕
       </ActButton>
     </div>
-    <ActButton :disabled="job.followUps.length >= MOST.followUps" @click="add"> Add a follow-up </ActButton>
-    <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ MOST.followUps }} follow-ups: no room for more.</p>
+    <ActButton :disabled="job.followUps.length >= MOST.followUps" @click="add"> {{ say.addAFollowUp }} </ActButton>
+    <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ say.followUpsNoRoomForMore(MOST.followUps) }}</p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { knownPlacesWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import { plainName } from '@mellow-probe/core/register/placeKey';
 import { placesOfLines } from '@mellow-probe/core/register/register';
 import { placeLastText } from '@mellow-probe/core/wording/logbookText';
@@ -25,9 +26,9 @@ async function take(id: string): Promise<void> {
 </script>
 
 <template>
-  <div v-if="places.length > 0" class="known" role="group" aria-label="Known circuits of this machine">
+  <div v-if="places.length > 0" class="known" role="group" :aria-label="say.knownCircuitsOfThisMachine">
     <p v-for="p in places" :key="p.key">
-      <ActButton @click="take(p.lines[0].id)">Take over {{ p.circuit || 'its circuit' }}</ActButton>
+      <ActButton @click="take(p.lines[0].id)">{{ say.takeOver(p.circuit || say.itsCircuit) }}</ActButton>
       <span class="soft">{{ placeLastText(p) }}</span>
     </p>
   </div>

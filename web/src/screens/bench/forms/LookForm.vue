@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
@@ -10,7 +11,7 @@ import PhotoStrip from './PhotoStrip.vue';
 
 /** What was seen and felt: each finding moves the odds by its documented factors, which are shown. */
 const { job } = useSession();
-const KINDS = { look: 'Seen', feel: 'Felt and heated', history: 'History', code: 'Codes without a number' } as const;
+const KINDS = { look: say.seen, feel: say.feltAndHeated, history: say.history, code: say.codesWithoutANumber } as const;
 const groups = Object.entries(KINDS).map(([kind, label]) => ({ label, list: FINDINGS.filter((f) => f.kind === kind) }));
 const chosen = computed(() => job.findings);
 
@@ -26,13 +27,9 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
 </script>
 
 <template>
-  <FormSheet
-    title="Look"
-    purpose="Corrosion, bent pins, oil or water on the plug, a chafed loom. Note the cause, not only the part: a new sensor under the same drip fails again."
-  >
+  <FormSheet :title="say.look" :purpose="say.corrosionBentPinsOilOrWater">
     <p class="caution">
-      ▲ Cold system only: never open a hot cooling system. Covers of boilers and electrical boards: isolate first; mains
-      and gas are for licensed persons.
+      {{ say.coldSystemOnlyNeverOpenA }}
     </p>
     <div class="two">
       <div v-for="g in groups" :key="g.label" role="group" :aria-label="g.label">
@@ -47,10 +44,10 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
     </div>
     <TextField
       v-model="job.note"
-      label="Note"
+      :label="say.note"
       :rows="2"
       :maxlength="20000"
-      placeholder="What caused it, where the water comes from"
+      :placeholder="say.whatCausedItWhereTheWater"
     />
     <PhotoStrip />
   </FormSheet>

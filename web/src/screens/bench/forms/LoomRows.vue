@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { loomRowsWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import { MOST_CONNECTORS } from '@mellow-probe/core/circuit/chain';
 import { asTemplate, newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
 import { pastedLoom, type PastedLoom } from '@mellow-probe/core/loom/pastedLoom';
@@ -75,15 +76,15 @@ const twice = computed(() => {
   return [...new Set(names.filter((name, i) => names.indexOf(name) !== i))];
 });
 const acts = (i: number) => [
-  ...(i > 0 ? [{ name: 'Towards the module', act: () => move(i, i - 1) }] : []),
-  ...(i < job.loom.stops.length - 1 ? [{ name: 'Towards the sensor', act: () => move(i, i + 1) }] : []),
-  { name: 'Take out', act: () => void job.loom.stops.splice(i, 1), grave: true },
+  ...(i > 0 ? [{ name: say.towardsTheModule, act: () => move(i, i - 1) }] : []),
+  ...(i < job.loom.stops.length - 1 ? [{ name: say.towardsTheSensor, act: () => move(i, i + 1) }] : []),
+  { name: say.takeOut, act: () => void job.loom.stops.splice(i, 1), grave: true },
 ];
 </script>
 
 <template>
   <div class="rows">
-    <p class="soft">From the module to the sensor plug, a row each. Lengths are to the next one.</p>
+    <p class="soft">{{ say.fromTheModuleToTheSensor }}</p>
     <div ref="list">
       <div
         v-for="(stop, i) in job.loom.stops"
@@ -92,67 +93,69 @@ const acts = (i: number) => [
         role="group"
         :aria-label="stopName(stop, i + 1)"
       >
-        <span class="grip" aria-hidden="true" title="Drag to another place">⠿</span>
+        <span class="grip" aria-hidden="true" :title="say.dragToAnotherPlace">⠿</span>
         <TextField
           v-model="stop.name"
-          label="Name"
+          :label="say.name"
           :maxlength="400"
           :placeholder="stopName({ ...stop, name: '' }, i + 1)"
         />
-        <TextField v-model="stop.where" label="Where" :maxlength="400" />
+        <TextField v-model="stop.where" :label="say.where" :maxlength="400" />
         <EntryField
           v-model="stop.minutes"
-          label="Minutes"
+          :label="say.minutes"
           quantity="number"
           :issue="verdict.issues.get(`loom.${stop.id}.minutes`)"
         />
         <EntryField
           v-model="stop.run.lengthM"
-          label="Metres"
+          :label="say.metres"
           quantity="number"
           :issue="verdict.issues.get(`loom.${stop.id}.lengthM`)"
         />
-        <MenuButton label="⋯" :name="`What can be done with ${stopName(stop, i + 1)}`" :entries="acts(i)" />
+        <MenuButton label="⋯" :name="say.whatCanBeDoneWith(stopName(stop, i + 1))" :entries="acts(i)" />
       </div>
     </div>
     <NoticeBar v-if="twice.length > 0" kind="odd">
-      Two stops are called {{ twice.join(', ') }}: say which is which, or a reading at one is taken for the other.
+      {{ say.twoStopsAreCalledSayWhich(twice.join(', ')) }}
     </NoticeBar>
     <div class="adds">
-      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('connector')"
-        >Add a connector</ActButton
-      >
-      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('splice')">Add a splice</ActButton>
+      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('connector')">{{
+        say.addAConnector
+      }}</ActButton>
+      <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('splice')">{{
+        say.addASplice
+      }}</ActButton>
     </div>
     <TextField
       v-model="pasted"
-      label="Or paste rows from a sheet: name, where, minutes, metres, pins, colours"
+      :label="say.orPasteRowsFromASheet"
       :rows="3"
       :maxlength="20000"
       unsent
-      placeholder="C1&#9;behind the tank&#9;12&#9;7"
+      :placeholder="say.c1BehindTheTank127"
     />
-    <ActButton :disabled="pasted.trim() === ''" @click="take">Take these rows in place of the present ones</ActButton>
+    <ActButton :disabled="pasted.trim() === ''" @click="take">{{ say.takeTheseRowsInPlaceOf }}</ActButton>
     <div class="shelf">
       <PickList
         v-if="shelf.looms.length > 0"
-        label="Take one from the shelf"
-        prompt="in place of this one"
-        :options="shelf.looms.map((l) => ({ value: l.id, label: l.name, about: `${l.loom.stops.length} on the way` }))"
+        :label="say.takeOneFromTheShelf"
+        :prompt="say.inPlaceOfThisOne"
+        :options="shelf.looms.map((l) => ({ value: l.id, label: l.name, about: say.onTheWay(l.loom.stops.length) }))"
         @update:model-value="takeKept"
       />
       <TextField
         v-model="keptAs"
-        label="Keep this loom on the shelf as"
+        :label="say.keepThisLoomOnTheShelfAs"
         :maxlength="400"
-        placeholder="kind of machine and circuit"
+        :placeholder="say.kindOfMachineAndCircuit"
       />
       <ActButton :disabled="keptAs.trim() === '' || shelf.full || job.loom.stops.length === 0" @click="keepLoom">
-        Keep
+        {{ say.keep }}
       </ActButton>
     </div>
     <NoticeBar v-if="problems.length > 0" kind="odd">
-      <template v-for="p in problems" :key="p.line">Line {{ p.line }}: {{ p.why }}. </template>
+      <template v-for="p in problems" :key="p.line">{{ `${say.line(p.line, p.why)} ` }}</template>
     </NoticeBar>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { photoStripWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import FilePick from '../../../components/base/FilePick.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -30,19 +31,19 @@ async function add(files: readonly File[]): Promise<void> {
   fault.value = '';
   for (const file of files) {
     if (job.photos.length >= MOST.photos) {
-      fault.value = `At most ${MOST.photos} photos a job.`;
+      fault.value = say.atMostPhotosAJob(MOST.photos);
       break;
     }
     const image = await scaledJpeg(file);
     if (!image) {
-      fault.value = `${file.name}: not a picture this browser can read.`;
+      fault.value = say.notAPictureThisBrowserCanRead(file.name);
       continue;
     }
     const id = newId();
     try {
       await putPhoto(job.id, id, image);
     } catch (error) {
-      fault.value = `${storageFaultText(toStorageError(error).fault)} This photo was not kept.`;
+      fault.value = say.thisPhotoWasNotKept(storageFaultText(toStorageError(error).fault));
       continue;
     }
     images.value[id] = image;
@@ -57,15 +58,15 @@ function remove(id: string): void {
 
 <template>
   <div>
-    <h3>Photos</h3>
+    <h3>{{ say.photos }}</h3>
     <div class="strip">
       <figure v-for="p in job.photos" :key="p.id" data-test="photo">
         <img v-if="images[p.id]" :src="images[p.id]" :alt="p.caption" />
-        <div v-else class="gone soft">not in this browser</div>
-        <TextField v-model="p.caption" label="Caption" hide-label :maxlength="400" />
-        <ActButton kind="quiet" @click="remove(p.id)">Remove</ActButton>
+        <div v-else class="gone soft">{{ say.notInThisBrowser }}</div>
+        <TextField v-model="p.caption" :label="say.caption" hide-label :maxlength="400" />
+        <ActButton kind="quiet" @click="remove(p.id)">{{ say.remove }}</ActButton>
       </figure>
-      <FilePick label="Add a photo…" about="Add photos" accept="image/*" multiple @files="add" />
+      <FilePick :label="say.addAPhoto" :about="say.addPhotos" accept="image/*" multiple @files="add" />
     </div>
     <p v-if="fault" class="told odd" role="alert">{{ fault }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proofFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import TextField from '../../../components/base/TextField.vue';
 import PickList from '../../../components/base/PickList.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
@@ -40,7 +41,7 @@ const tests = computed(() =>
       text: typed?.text ?? '',
       healthy: range ? formatInterval(range, quantity, preferences.temperatureUnit) : '',
       standing: fits === null ? ('none' as const) : fits === 'inside' ? ('fits' as const) : ('off' as const),
-      standingText: fits === 'low' ? 'Low' : fits === 'high' ? 'High' : '',
+      standingText: fits === 'low' ? say.low : fits === 'high' ? say.high : '',
     };
   }),
 );
@@ -53,10 +54,10 @@ function wider({ low, high }: Interval): Interval {
   return { low: low - (high - low), high: high + (high - low) };
 }
 const STEP_STATES = [
-  { value: '', label: 'to do' },
-  { value: 'passed', label: 'passed' },
-  { value: 'failed', label: 'failed' },
-  { value: 'not-possible', label: 'not possible here' },
+  { value: '', label: say.toDo },
+  { value: 'passed', label: say.passed },
+  { value: 'failed', label: say.failed },
+  { value: 'not-possible', label: say.notPossibleHere },
 ] as const;
 function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void {
   const next = { ...proof.value.steps };
@@ -67,18 +68,15 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
 </script>
 
 <template>
-  <FormSheet
-    title="Proof"
-    purpose="Read again what was wrong, at today’s temperature, and see it behave. Only then the job is done."
-  >
+  <FormSheet :title="say.proof" :purpose="say.readAgainWhatWasWrongAt">
     <div>
-      <h3>Values of the repaired circuit</h3>
+      <h3>{{ say.valuesOfTheRepairedCircuit }}</h3>
       <div class="values">
         <EntryField
-          label="Thermometer now"
+          :label="say.thermometerNow"
           quantity="told-celsius"
           v-model="proof.temperatureC"
-          hint="beside the sensor"
+          :hint="say.besideTheSensor"
         />
         <div v-for="t in tests" :key="t.id">
           <FigureField
@@ -103,7 +101,7 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
       </div>
     </div>
     <div>
-      <h3>Steps</h3>
+      <h3>{{ say.steps }}</h3>
       <div v-for="s in steps" :key="s.id" class="step" data-test="proof-step">
         <div>
           <b>{{ s.name }}</b> <span class="soft">{{ s.how }}</span>
@@ -119,9 +117,9 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
         <TextField
           v-if="proof.steps[s.id]"
           v-model="proof.steps[s.id].note"
-          :label="`Note on ${s.name}`"
+          :label="say.noteOn(s.name)"
           hide-label
-          placeholder="note"
+          :placeholder="say.note"
           :maxlength="400"
         />
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readingsFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -37,11 +38,11 @@ const rows = computed(() =>
   }),
 );
 const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
-  { key: 'test', title: 'Test' },
-  { key: 'reading', title: 'Reading', mono: true },
-  { key: 'healthy', title: 'Healthy', mono: true, soft: true, text: (row) => row.view.healthy },
-  { key: 'when', title: 'Taken', mono: true, soft: true, text: (row) => row.when },
-  { key: 'acts', title: 'Actions', quietTitle: true },
+  { key: 'test', title: say.test },
+  { key: 'reading', title: say.reading, mono: true },
+  { key: 'healthy', title: say.healthy, mono: true, soft: true, text: (row) => row.view.healthy },
+  { key: 'when', title: say.taken, mono: true, soft: true, text: (row) => row.when },
+  { key: 'acts', title: say.actions, quietTitle: true },
 ];
 const SIGNS = { fits: '●', off: '◆', none: '○' } as const;
 function voidIt(id: string): void {
@@ -53,16 +54,13 @@ function voidIt(id: string): void {
 </script>
 
 <template>
-  <FormSheet
-    title="All readings"
-    purpose="The record: what was read, when, under which conditions. A voided reading stays here with its reason and is left out of the verdict."
-  >
+  <FormSheet :title="say.allReadings" :purpose="say.theRecordWhatWasReadWhen">
     <p v-if="rows.length === 0" class="soft">
-      No reading yet. The quick check takes the common ones; every other test has its card.
+      {{ say.noReadingYetTheQuickCheck }}
     </p>
     <FactTable
       v-else
-      label="All readings"
+      :label="say.allReadings"
       :columns="COLUMNS"
       :rows="rows"
       :row-key="(row) => row.r.id"
@@ -74,9 +72,9 @@ function voidIt(id: string): void {
         <div class="soft">{{ row.conditions }}</div>
         <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
         <div v-if="row.r.history.length > 0" class="soft">
-          corrected from {{ row.r.history.map((h) => h.text).join(', ') }}
+          {{ say.correctedFrom(row.r.history.map((h) => h.text).join(', ')) }}
         </div>
-        <div v-if="row.r.voided" class="reason">voided: {{ row.r.voided.reason }}</div>
+        <div v-if="row.r.voided" class="reason">{{ say.voided(row.r.voided.reason) }}</div>
       </template>
       <template #reading="{ row }">
         <span :class="['sign', row.view.standing]">{{ SIGNS[row.view.standing] }}</span>
@@ -84,12 +82,21 @@ function voidIt(id: string): void {
         <div v-if="row.issue" class="reason">{{ row.issue }}</div>
       </template>
       <template #acts="{ row }">
-        <ActButton v-if="row.r.voided" kind="quiet" @click="readings.unvoid(row.r.id)"> Take back in </ActButton>
+        <ActButton v-if="row.r.voided" kind="quiet" @click="readings.unvoid(row.r.id)">
+          {{ say.takeBackIn }}
+        </ActButton>
         <form v-else-if="voiding === row.r.id" class="why" @submit.prevent="voidIt(row.r.id)">
-          <TextField v-model="reason" unsent label="Why it is voided" hide-label placeholder="Why?" :maxlength="400" />
-          <ActButton submit :disabled="reason.trim() === ''">Void</ActButton>
+          <TextField
+            v-model="reason"
+            unsent
+            :label="say.whyItIsVoided"
+            hide-label
+            :placeholder="say.why"
+            :maxlength="400"
+          />
+          <ActButton submit :disabled="reason.trim() === ''">{{ say.void }}</ActButton>
         </form>
-        <ActButton v-else kind="quiet" @click="voiding = row.r.id">Void…</ActButton>
+        <ActButton v-else kind="quiet" @click="voiding = row.r.id">{{ say.voidWhy }}</ActButton>
       </template>
     </FactTable>
   </FormSheet>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { repairFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import { dayText, momentText } from '@mellow-probe/core/units/writing';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
@@ -20,7 +21,7 @@ function fitStandIn(): void {
   repair.value.standIn = { what: '', fittedAt: nowIso(), removedAt: null };
   job.followUps.push({
     id: newId(),
-    text: 'Take the temporary stand-in out, fit the right part',
+    text: say.takeTheTemporaryStandInOut,
     dueOn: dayjs().add(3, 'day').format('YYYY-MM-DD'),
     doneAt: null,
   });
@@ -33,51 +34,48 @@ function removeStandIn(): void {
 </script>
 
 <template>
-  <FormSheet title="Repair" purpose="The part, and what made it fail. A sensor under the same drip fails again.">
+  <FormSheet :title="say.repair" :purpose="say.thePartAndWhatMadeIt">
     <p v-if="advice" class="told">{{ advice }}</p>
     <p class="caution">
-      ▲ Cooling systems cold only; coolant drained and bled; brass by feel. Boilers: covers, mains, gas and combustion
-      are for licensed persons, by the maker’s instructions and local codes; never defeat a limit or flame safety.
-      Refrigerant: qualified persons.
+      {{ say.coolingSystemsColdOnlyCoolantDrained }}
     </p>
-    <p v-if="substituted" class="told odd">A substitute resistor was used in this job: make sure it is out again.</p>
+    <p v-if="substituted" class="told odd">{{ say.aSubstituteResistorWasUsedIn }}</p>
     <div class="two">
-      <TextField v-model="repair.part" label="Part" :maxlength="400" placeholder="what was mended or replaced" />
-      <TextField v-model="repair.partNumber" label="Part number" :maxlength="400" />
+      <TextField v-model="repair.part" :label="say.part" :maxlength="400" :placeholder="say.whatWasMendedOrReplaced" />
+      <TextField v-model="repair.partNumber" :label="say.partNumber" :maxlength="400" />
     </div>
-    <TextField v-model="repair.cause" label="Cause" :rows="2" :maxlength="20000" placeholder="why it failed" />
+    <TextField v-model="repair.cause" :label="say.cause" :rows="2" :maxlength="20000" :placeholder="say.whyItFailed" />
     <TextField
       v-model="repair.done"
-      label="Done"
+      :label="say.done"
       :rows="2"
       :maxlength="20000"
-      placeholder="seal, contact cleaner, loom routed away, bled …"
+      :placeholder="say.sealContactCleanerLoomRoutedAwayBled"
     />
     <CheckBox :model-value="repair.doneAt !== null" @update:model-value="repair.doneAt = $event ? nowIso() : null"
-      >Repaired<span v-if="repair.doneAt" class="soft"> · {{ momentText(repair.doneAt) }}</span>
+      >{{ say.repaired }}<span v-if="repair.doneAt" class="soft"> · {{ momentText(repair.doneAt) }}</span>
     </CheckBox>
     <div>
-      <h3>Temporary stand-in</h3>
+      <h3>{{ say.temporaryStandIn }}</h3>
       <p class="soft">
-        A sensor of the same curve may keep a plant running. It is booked here until it is out, and never handed over as
-        a repair.
+        {{ say.aSensorOfTheSameCurve }}
       </p>
       <div v-if="repair.standIn" class="row">
         <TextField
           v-model="repair.standIn.what"
           class="what"
-          label="What stands in"
+          :label="say.whatStandsIn"
           hide-label
-          placeholder="what stands in"
+          :placeholder="say.whatStandsInHint"
           :maxlength="400"
         />
-        <span v-if="repair.standIn.removedAt" class="told">Out since {{ dayText(repair.standIn.removedAt) }}</span>
+        <span v-if="repair.standIn.removedAt" class="told">{{ say.outSince(dayText(repair.standIn.removedAt)) }}</span>
         <template v-else
-          ><span class="told odd">◆ Fitted since {{ dayText(repair.standIn.fittedAt) }}</span
-          ><ActButton @click="removeStandIn">It is out</ActButton></template
+          ><span class="told odd">{{ say.fittedSince(dayText(repair.standIn.fittedAt)) }}</span
+          ><ActButton @click="removeStandIn">{{ say.itIsOut }}</ActButton></template
         >
       </div>
-      <ActButton v-else @click="fitStandIn">Book a stand-in</ActButton>
+      <ActButton v-else @click="fitStandIn">{{ say.bookAStandIn }}</ActButton>
     </div>
     <FollowUps />
   </FormSheet>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rightSensorFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import FactTable from '../../../components/base/FactTable.vue';
 import PickList from '../../../components/base/PickList.vue';
@@ -33,8 +34,8 @@ function toggle(plugId: string, movedId: string): void {
     ];
 }
 const HOW = [
-  { value: 'unplugged', label: 'unplugged' },
-  { value: 'bridged', label: 'bridged' },
+  { value: 'unplugged', label: say.unplugged },
+  { value: 'bridged', label: say.bridged },
 ] as const;
 function how(plugId: string, value: (typeof HOW)[number]['value']): void {
   const trial = trialOf(plugId);
@@ -42,19 +43,19 @@ function how(plugId: string, value: (typeof HOW)[number]['value']): void {
 }
 /** The columns of the matrix: every value, and that nothing moved. */
 const moved = computed(() => [
-  ...record.value.values.map((v) => ({ id: v.id, name: v.name || 'unnamed value' })),
-  { id: 'none', name: 'nothing' },
+  ...record.value.values.map((v) => ({ id: v.id, name: v.name || say.unnamedValue })),
+  { id: 'none', name: say.nothing },
 ]);
 const columns = computed((): readonly Column<(typeof record.value.plugs)[number]>[] => [
-  { key: 'plug', title: 'Plug' },
+  { key: 'plug', title: say.plug },
   ...moved.value.map((v) => ({ key: v.id, title: v.name })),
-  { key: 'how', title: 'tried' },
+  { key: 'how', title: say.tried },
 ]);
 const CELLS = {
-  moved: { sign: '●', words: 'moved' },
-  still: { sign: '–', words: 'did not move' },
-  other: { sign: '✕', words: 'belongs to another plug' },
-  open: { sign: '○', words: 'not tried' },
+  moved: { sign: '●', words: say.moved },
+  still: { sign: '–', words: say.didNotMove },
+  other: { sign: '✕', words: say.belongsToAnotherPlug },
+  open: { sign: '○', words: say.notTried },
 } as const;
 function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; sign: string; words: string } {
   const trial = trialOf(plugId);
@@ -64,11 +65,11 @@ function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; s
 }
 const LISTS = [
   {
-    title: 'Displayed values',
-    name: 'Name of a displayed value',
-    example: 'as the scan tool names it',
-    said: 'complained of',
-    add: 'Add a value',
+    title: say.displayedValues,
+    name: say.nameOfADisplayedValue,
+    example: say.asTheScanToolNamesIt,
+    said: say.complainedOf,
+    add: say.addAValue,
     most: MOST.values,
     of: () => record.value.values,
     marked: (id: string) => record.value.wantedValueId === id,
@@ -76,11 +77,11 @@ const LISTS = [
     remove: removeValue,
   },
   {
-    title: 'Plugs',
-    name: 'Name of a plug',
-    example: 'where it sits, its colour',
-    said: 'measured here',
-    add: 'Add a plug',
+    title: say.plugs,
+    name: say.nameOfAPlug,
+    example: say.whereItSitsItsColour,
+    said: say.measuredHere,
+    add: say.addAPlug,
     most: MOST.plugs,
     of: () => record.value.plugs,
     marked: (id: string) => record.value.measuredPlugId === id,
@@ -101,13 +102,9 @@ function removeValue(id: string): void {
 </script>
 
 <template>
-  <FormSheet
-    title="The right sensor"
-    purpose="Machines carry look-alikes: gauge sender and controller sensor, coolant 1 and 2, three exhaust sensors. Pull one plug, see which value jumps."
-  >
+  <FormSheet :title="say.theRightSensor" :purpose="say.machinesCarryLookAlikesGaugeSender">
     <p class="caution">
-      ▲ Key on, engine off. A bridge only across the two cavities of an identified sensor plug; never airbag or
-      high-voltage plugs. Hot exhaust: let it cool.
+      {{ say.keyOnEngineOffABridge }}
     </p>
     <div class="lists">
       <div v-for="list in LISTS" :key="list.title">
@@ -117,7 +114,7 @@ function removeValue(id: string): void {
           <CheckBox :model-value="list.marked(item.id)" @update:model-value="list.mark($event ? item.id : null)">
             {{ list.said }}
           </CheckBox>
-          <ActButton kind="quiet" :aria-label="`Remove ${item.name}`" @click="list.remove(item.id)">✕</ActButton>
+          <ActButton kind="quiet" :aria-label="say.remove(item.name)" @click="list.remove(item.id)">✕</ActButton>
         </div>
         <ActButton :disabled="list.of().length >= list.most" @click="list.of().push({ id: newId(), name: '' })">
           {{ list.add }}
@@ -125,21 +122,22 @@ function removeValue(id: string): void {
       </div>
     </div>
     <div v-if="record.plugs.length > 0 && record.values.length > 0">
-      <h3>What moved</h3>
-      <p class="soft">Tap the value that moved when a plug was pulled; what is crossed out can no longer be it.</p>
+      <h3>{{ say.whatMoved }}</h3>
+      <p class="soft">{{ say.tapTheValueThatMovedWhen }}</p>
       <FactTable
-        label="Plugs and the values that moved with them"
+        :label="say.plugsAndTheValuesThatMoved"
         :columns="columns"
         :rows="record.plugs"
         :row-key="(p) => p.id"
         :row-class="(p) => (map.next === p.id ? 'next' : '')"
       >
         <template #plug="{ row }">
-          {{ row.name || 'unnamed plug' }}<span v-if="map.next === row.id" class="soft"> · pull this next</span>
+          {{ row.name || say.unnamedPlug
+          }}<span v-if="map.next === row.id" class="soft">{{ ` · ${say.pullThisNext}` }}</span>
         </template>
         <template #how="{ row }">
           <PickList
-            :label="`How ${row.name} was tried`"
+            :label="say.howWasTried(row.name)"
             hide-label
             :options="HOW"
             :disabled="!trialOf(row.id)"
@@ -153,7 +151,7 @@ function removeValue(id: string): void {
             class="cell"
             :class="cellOf(row.id, v.id).state"
             :aria-pressed="cellOf(row.id, v.id).state === 'moved'"
-            :aria-label="`${v.name} with ${row.name}: ${cellOf(row.id, v.id).words}`"
+            :aria-label="say.with(v.name, row.name, cellOf(row.id, v.id).words)"
             @click="toggle(row.id, v.id)"
             >{{ cellOf(row.id, v.id).sign }}</ActButton
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { settlingSheetWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/job/most';
 import { settle } from '@mellow-probe/core/baths/settling';
@@ -32,24 +33,26 @@ function add(): void {
 
 <template>
   <div>
-    <h3>Settling</h3>
+    <h3>{{ say.settling }}</h3>
     <p class="soft">
-      Not settled yet? Three or more readings with their minute tell where it will end. Any unit, the same for all.
+      {{ say.notSettledYetThreeOrMore }}
     </p>
     <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
-      <EntryField :label="`Minute ${i + 1}`" quantity="number" v-model="r.minute" />
-      <EntryField :label="`Value ${i + 1}`" quantity="number" v-model="r.value" />
+      <EntryField :label="say.minute(i + 1)" quantity="number" v-model="r.minute" />
+      <EntryField :label="say.value(i + 1)" quantity="number" v-model="r.value" />
       <ActButton
         kind="quiet"
-        :aria-label="`Remove timed reading ${i + 1}`"
+        :aria-label="say.removeTimedReading(i + 1)"
         @click="job.comparison.settling = rows.filter((x) => x.id !== r.id)"
       >
         ✕
       </ActButton>
     </div>
-    <ActButton :disabled="job.comparison.settling.length >= MOST.timed" @click="add"> Add a timed reading </ActButton>
+    <ActButton :disabled="job.comparison.settling.length >= MOST.timed" @click="add">
+      {{ say.addATimedReading }}
+    </ActButton>
     <p v-if="job.comparison.settling.length >= MOST.timed" class="soft">
-      {{ MOST.timed }} timed readings: no room for more.
+      {{ say.timedReadingsNoRoomForMore(MOST.timed) }}
     </p>
     <p v-if="told" class="told" data-test="settling-told">{{ told }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stopSheetWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import { RUN_MAKES, stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed } from 'vue';
@@ -20,8 +21,8 @@ const stop = computed(() => stops.value[props.index]);
 const isLast = computed(() => props.index === stops.value.length - 1);
 const isOwn = computed(() => stop.value.kind === 'connector' || stop.value.kind === 'splice');
 const KINDS = [
-  { value: 'connector', label: 'connector' },
-  { value: 'splice', label: 'splice (joint under tape)' },
+  { value: 'connector', label: say.connector },
+  { value: 'splice', label: say.spliceJointUnderTape },
 ] as const;
 const MAKES = RUN_MAKES.map((value) => ({ value, label: value }));
 const issue = (path: string) => verdict.issues.get(`loom.${stop.value.id}.${path}`);
@@ -36,22 +37,22 @@ function remove(): void {
 <template>
   <SideSheet v-model:open="open" :title="stop ? stopName(stop, index) : ''" :width="480">
     <div v-if="stop" class="form">
-      <PickList v-if="isOwn" v-model="stop.kind" label="Kind" :options="KINDS" />
-      <TextField v-model="stop.name" label="Name" :maxlength="400" placeholder="as in the diagram: C2" />
-      <TextField v-model="stop.where" label="Where it is" :maxlength="400" placeholder="behind the day tank" />
+      <PickList v-if="isOwn" v-model="stop.kind" :label="say.kind" :options="KINDS" />
+      <TextField v-model="stop.name" :label="say.name" :maxlength="400" :placeholder="say.asInTheDiagramC2" />
+      <TextField v-model="stop.where" :label="say.whereItIs" :maxlength="400" :placeholder="say.behindTheDayTank" />
       <div class="pair">
         <EntryField
           v-model="stop.minutes"
-          label="Minutes to get at it"
+          :label="say.minutesToGetAtIt"
           quantity="number"
           :issue="issue('minutes')"
-          placeholder="as usual"
+          :placeholder="say.asUsual"
         />
         <TextField
           v-model="stop.opening"
-          label="Laid open together with"
+          :label="say.laidOpenTogetherWith"
           :maxlength="400"
-          placeholder="same word, one go"
+          :placeholder="say.sameWordOneGo"
         />
       </div>
       <div class="pair">
@@ -59,18 +60,18 @@ function remove(): void {
           v-for="wire in WIRES"
           :key="wire"
           v-model="stop.pins[wire]"
-          :label="`Pin, ${wire}`"
+          :label="say.pin(wire)"
           :maxlength="400"
         />
       </div>
-      <HintChecks v-model="stop.hints" title="What is known of this place" />
+      <HintChecks v-model="stop.hints" :title="say.whatIsKnownOfThisPlace" />
       <template v-if="!isLast">
-        <h3>Run to {{ stopName(stops[index + 1], index + 1) }}</h3>
+        <h3>{{ say.runTo(stopName(stops[index + 1], index + 1)) }}</h3>
         <div class="pair">
-          <EntryField v-model="stop.run.lengthM" label="Length, m" quantity="number" :issue="issue('lengthM')" />
+          <EntryField v-model="stop.run.lengthM" :label="say.lengthM" quantity="number" :issue="issue('lengthM')" />
           <EntryField
             v-model="stop.run.areaMm2"
-            label="Wire, mm²"
+            :label="say.wireMm"
             quantity="number"
             :issue="issue('areaMm2')"
             placeholder="0.75"
@@ -80,17 +81,17 @@ function remove(): void {
           <div v-for="wire in WIRES" :key="wire">
             <TextField
               v-model="stop.run.colours[wire]"
-              :label="`Colour, ${wire}`"
+              :label="say.colour(wire)"
               :maxlength="400"
-              placeholder="green-white, GN/WH"
+              :placeholder="say.greenWhiteGnWh"
             />
             <WireSwatch :colours="stop.run.colours[wire]" />
           </div>
         </div>
-        <PickList v-model="stop.run.make" label="Make" :options="MAKES" />
-        <HintChecks v-model="stop.run.hints" title="What is known of this run" />
+        <PickList v-model="stop.run.make" :label="say.make" :options="MAKES" />
+        <HintChecks v-model="stop.run.hints" :title="say.whatIsKnownOfThisRun" />
       </template>
-      <ActButton v-if="isOwn" kind="grave" @click="remove">Take out of the loom</ActButton>
+      <ActButton v-if="isOwn" kind="grave" @click="remove">{{ say.takeOutOfTheLoom }}</ActButton>
     </div>
   </SideSheet>
 </template>

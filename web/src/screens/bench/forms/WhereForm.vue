@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import type { HintId } from '@mellow-probe/core/loom/hints';
 import { stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
@@ -46,29 +47,26 @@ function pick(element: number): void {
 </script>
 
 <template>
-  <FormSheet
-    title="Where in the loom?"
-    purpose="“The wiring” is half an answer. With the connectors on the way the tool says which place to look at next, with the least to lay open."
-  >
+  <FormSheet :title="say.whereInTheLoom" :purpose="say.theWiringIsHalfAnAnswer">
     <p class="caution">
-      ▲ Key off before a connector is parted or joined. Never part or probe airbag, high-voltage or limit circuits.
+      {{ say.keyOffBeforeAConnectorIs }}
     </p>
     <p v-if="says" class="told" data-test="where">{{ says }}</p>
     <p v-else class="told odd" data-test="where">
-      <template v-if="empty">No connectors yet: add those between module and sensor plug.</template>
-      <template v-else>Not the question yet: the readings do not point at a wire.</template>
+      <template v-if="empty">{{ say.noConnectorsYetAddThoseBetween }}</template>
+      <template v-else>{{ say.notTheQuestionYetTheReadings }}</template>
     </p>
     <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
-    <section v-if="first" class="before" data-test="where-first" aria-label="To look at first">
-      <h3>First: {{ lookText(first, job.loom) }} · {{ formatMinutes(first.minutes) }}</h3>
-      <p v-if="first.kind === 'wiggle'" class="small">▲ Hands and sleeves clear of fans, belts and hot parts.</p>
+    <section v-if="first" class="before" data-test="where-first" :aria-label="say.toLookAtFirst">
+      <h3>{{ say.first(lookText(first, job.loom), formatMinutes(first.minutes)) }}</h3>
+      <p v-if="first.kind === 'wiggle'" class="small">{{ say.handsAndSleevesClearOfFans }}</p>
       <div v-for="line in looks" :key="line.hint" class="look">
         <ActButton @click="seen(line.hint)">{{ line.says }}</ActButton>
         <span>{{ line.chance }}: {{ line.leaves }}</span>
       </div>
     </section>
-    <section v-if="next && about" class="next" data-test="where-next" aria-label="Next place to look">
-      <h3>Next: {{ wayTestName(next, job.loom) }} · {{ formatMinutes(next.minutes) }}</h3>
+    <section v-if="next && about" class="next" data-test="where-next" :aria-label="say.nextPlaceToLook">
+      <h3>{{ say.next(wayTestName(next, job.loom), formatMinutes(next.minutes)) }}</h3>
       <dl>
         <template v-for="line in lines" :key="line.range">
           <dt class="mono">{{ line.range }}</dt>
@@ -78,13 +76,13 @@ function pick(element: number): void {
       <p>{{ searchText(next) }}</p>
       <p v-if="about.caution" class="small">▲ {{ about.caution }}</p>
       <ActButton class="go" @click="work.goTest(next.measurement, next.conditions)">
-        I am at {{ positionName(job.loom, next.conditions.position ?? 1) }}
+        {{ say.iAmAt(positionName(job.loom, next.conditions.position ?? 1)) }}
       </ActButton>
       <p v-if="where && !asksWhere(where)" class="small">
-        What is wrong is not settled yet; a test that tells that may come first.
+        {{ say.whatIsWrongIsNotSettled }}
       </p>
     </section>
-    <FoldOut title="Enter the loom row by row">
+    <FoldOut :title="say.enterTheLoomRowByRow">
       <LoomRows />
     </FoldOut>
     <StopSheet v-model:open="open" :index="picked" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { worthFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import type { Plan } from '@mellow-probe/core/plan/planOf';
 import { hasPrices, SURENESS } from '@mellow-probe/core/plan/worthSchema';
 import { formatProbability } from '@mellow-probe/core/units/format';
@@ -37,14 +38,14 @@ watch(
   { immediate: true },
 );
 const FIELDS = [
-  { key: 'hourPrice', label: 'Price of an hour', hint: 'not known' },
-  { key: 'partPrice', label: 'Price of the sensor', hint: '' },
-  { key: 'fitMinutes', label: 'Minutes to fit it', hint: '20' },
-  { key: 'modulePrice', label: 'Price of a module', hint: '' },
-  { key: 'backPrice', label: 'Coming back costs', hint: '¾ of an hour' },
+  { key: 'hourPrice', label: say.priceOfAnHour, hint: say.notKnown },
+  { key: 'partPrice', label: say.priceOfTheSensor, hint: '' },
+  { key: 'fitMinutes', label: say.minutesToFitIt, hint: '20' },
+  { key: 'modulePrice', label: say.priceOfAModule, hint: '' },
+  { key: 'backPrice', label: say.comingBackCosts, hint: say.ofAnHour },
 ] as const;
 const SURE = [
-  { value: 0, label: 'what pays' },
+  { value: 0, label: say.whatPays },
   ...SURENESS.map((value) => ({ value, label: formatProbability(value) })),
 ];
 const sure = computed({
@@ -59,13 +60,13 @@ const rows = computed(() => plan.value?.options ?? []);
 type Row = Plan['options'][number];
 const keyOf = (row: Row): string => `${row.group ?? row.measurement} ${JSON.stringify(row.conditions)}`;
 const COLUMNS: readonly Column<Row>[] = [
-  { key: 'name', title: 'What to do' },
-  { key: 'cost', title: 'until it is right', mono: true, text: (row) => costText(row, priced.value) },
-  { key: 'risk', title: 'in vain', soft: true, text: riskText },
+  { key: 'name', title: say.whatToDo },
+  { key: 'cost', title: say.untilItIsRight, mono: true, text: (row) => costText(row, priced.value) },
+  { key: 'risk', title: say.inVain, soft: true, text: riskText },
 ];
 const RULES: readonly Column<Plan['rules'][number]>[] = [
-  { key: 'name', title: 'Way of working', text: (row) => row.name },
-  { key: 'cost', title: 'until it is right', mono: true, text: (row) => costText(row, priced.value) },
+  { key: 'name', title: say.wayOfWorking, text: (row) => row.name },
+  { key: 'cost', title: say.untilItIsRight, mono: true, text: (row) => costText(row, priced.value) },
 ];
 const sentence = computed(() =>
   plan.value ? planSentence(plan.value, preferences.temperatureUnit, priced.value, job.loom) : '',
@@ -74,12 +75,9 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
 </script>
 
 <template>
-  <FormSheet
-    title="Worth it?"
-    purpose="To act now, to test on or to stop: what each is expected to take until the machine is right, the tests, the repair, its proof and coming back included."
-  >
+  <FormSheet :title="say.worthIt" :purpose="say.toActNowToTestOn">
     <p v-if="sentence" :class="['told', { earlier: working }]" data-test="plan">{{ sentence }} {{ turns }}</p>
-    <p v-else class="soft">Working it out…</p>
+    <p v-else class="soft">{{ say.workingItOut }}</p>
     <div class="prices">
       <EntryField
         v-for="f in FIELDS"
@@ -92,20 +90,17 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       />
     </div>
     <div>
-      <h3>How sure the customer wants to be before anything is changed</h3>
-      <ChoiceRow v-model="sure" label="How sure the customer wants to be" :options="SURE" />
+      <h3>{{ say.howSureTheCustomerWantsTo }}</h3>
+      <ChoiceRow v-model="sure" :label="say.howSureTheCustomerWantsToBe" :options="SURE" />
     </div>
     <div>
-      <CheckBox v-model="job.worth.assembly"
-        >the sensor is only sold with a larger part (its price stands above)</CheckBox
-      >
-      <CheckBox v-model="job.worth.protects">the circuit protects: frost, overheat, flue, flame</CheckBox>
+      <CheckBox v-model="job.worth.assembly">{{ say.theSensorIsOnlySoldWith }}</CheckBox>
+      <CheckBox v-model="job.worth.protects">{{ say.theCircuitProtectsFrostOverheatFlueFlame }}</CheckBox>
     </div>
     <p v-if="job.worth.protects" class="caution">
-      ▲ Cost never replaces the proof here: no stand-in, and nobody leaves before every reading is sound. Maker’s data
-      and local codes go first.
+      {{ say.costNeverReplacesTheProofHere }}
     </p>
-    <FactTable v-if="plan" label="What to do, cheapest first" :columns="COLUMNS" :rows="rows" :row-key="keyOf">
+    <FactTable v-if="plan" :label="say.whatToDoCheapestFirst" :columns="COLUMNS" :rows="rows" :row-key="keyOf">
       <template #name="{ row }">
         <ActButton
           v-if="row.measurement"
@@ -119,11 +114,10 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       </template>
     </FactTable>
     <template v-if="plan">
-      <h3>Fixed ways of working, on this very job</h3>
-      <FactTable label="Fixed ways of working" :columns="RULES" :rows="plan.rules" :row-key="(row) => row.id" />
+      <h3>{{ say.fixedWaysOfWorkingOnThis }}</h3>
+      <FactTable :label="say.fixedWaysOfWorking" :columns="RULES" :rows="plan.rules" :row-key="(row) => row.id" />
       <p class="soft">
-        Weighed over two tests ahead; a school tests in its order until it is
-        {{ sure ? `as sure as the customer asks` : '95 % sure' }}. A stand-in is no repair and is not weighed.
+        {{ sure ? say.weighedAsSureAsAsked : say.weighedUntil95 }}
       </p>
     </template>
   </FormSheet>

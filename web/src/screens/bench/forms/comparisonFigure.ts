@@ -1,3 +1,4 @@
+import { comparisonFigureWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
 import { curveTable } from '@mellow-probe/core/curves/curveTable';
 import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
@@ -13,24 +14,24 @@ import { type ChartColours, chartColours, chartLayout } from '../../../component
 /** Paths of a comparison in the order in which they are drawn: the sensor while it is heated, cooled, after heat, and the other one. */
 const PATHS = [
   {
-    name: 'this, heating',
+    name: say.thisHeating,
     of: (p: Pair) => p.sensor === 'this' && p.phase === 'heating',
     symbol: 'circle',
     dash: 'solid',
   },
   {
-    name: 'this, cooling',
+    name: say.thisCooling,
     of: (p: Pair) => p.sensor === 'this' && p.phase === 'cooling',
     symbol: 'circle-open',
     dash: 'dash',
   },
   {
-    name: 'this, after heat',
+    name: say.thisAfterHeat,
     of: (p: Pair) => p.sensor === 'this' && p.phase === 'after',
     symbol: 'diamond-open',
     dash: 'dot',
   },
-  { name: 'the other', of: (p: Pair) => p.sensor === 'other', symbol: 'square', dash: 'solid' },
+  { name: say.theOther, of: (p: Pair) => p.sensor === 'other', symbol: 'square', dash: 'solid' },
 ] as const;
 
 /** A chart as the chart component takes it. */
@@ -71,16 +72,16 @@ export function comparisonFigures(
   const highs = table.map((l) => l.highOhm);
   const nominal = table.map((l) => l.resistanceOhm);
   const ohms: Data[] = [
-    line(lows, { name: 'lowest', line: { width: 0 } }),
-    line(highs, { name: 'highest', line: { width: 0 }, fill: 'tonexty', fillcolor: colour.band }),
-    line(nominal, { name: 'curve', line: { color: colour.spruce, width: 2 } }),
+    line(lows, { name: say.lowest, line: { width: 0 } }),
+    line(highs, { name: say.highest, line: { width: 0 }, fill: 'tonexty', fillcolor: colour.band }),
+    line(nominal, { name: say.curve, line: { color: colour.spruce, width: 2 } }),
     ...paths(pairs, (p) => p.resistanceOhm, shown, colour),
   ];
   const degree = shownDifference(1, unit);
   const off: Data[] = [
     line(
       t.map(() => 0),
-      { name: 'curve', line: { color: colour.spruce, width: 2 } },
+      { name: say.curve, line: { color: colour.spruce, width: 2 } },
     ),
     ...paths(
       pairs.filter((p) => within(model, model.temperatureC(p.resistanceOhm))),
@@ -91,10 +92,10 @@ export function comparisonFigures(
   ];
   const margin = { l: 52, r: 12, t: 24, b: 28 };
   return {
-    ohms: { data: ohms, layout: chartLayout(`Ω over °${unit}`, colour, margin, {}, { type: 'log', dtick: 1 }) },
+    ohms: { data: ohms, layout: chartLayout(say.over(unit), colour, margin, {}, { type: 'log', dtick: 1 }) },
     off: {
       data: off,
-      layout: chartLayout(`Reads off by, ${differenceUnit(unit)}, over °${unit}`, colour, margin, {}, {}),
+      layout: chartLayout(say.readsOffByOver(differenceUnit(unit), unit), colour, margin, {}, {}),
     },
   };
 }
@@ -110,7 +111,7 @@ function paths(
   return PATHS.flatMap(({ name, of, symbol, dash }): Data[] => {
     const own = pairs.filter(of);
     if (own.length === 0) return [];
-    const paint = name === 'the other' ? colour.plum : colour.amber;
+    const paint = name === say.theOther ? colour.plum : colour.amber;
     return [
       {
         type: 'scatter',

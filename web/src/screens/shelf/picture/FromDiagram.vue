@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromDiagramWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
 import FactTable from '../../../components/base/FactTable.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -49,14 +50,14 @@ const marks = computed(() => {
   };
 });
 const LABELS = {
-  across: ['Known temperature, left', 'Known temperature, right'],
-  up: ['Known resistance, low', 'Known resistance, high'],
+  across: [say.knownTemperatureLeft, say.knownTemperatureRight],
+  up: [say.knownResistanceLow, say.knownResistanceHigh],
 } as const;
 const handles = computed<Handle[]>(() => [
   ...(['across', 'up'] as const).flatMap((axis) =>
     marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
   ),
-  ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: `Point ${i + 1}`, ...p, kind: 'point' as const })),
+  ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
 ]);
 function axisOf(axis: 'across' | 'up'): Axis | null {
   const [a, b] = marks.value[axis];
@@ -93,7 +94,7 @@ function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeo
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
   draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
 }
-const { busy, note, stop, work } = usePictureWork('The line could not be followed');
+const { busy, note, stop, work } = usePictureWork(say.theLineCouldNotBeFollowed);
 const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
   const unit = preferences.temperatureUnit;
   return [
@@ -101,7 +102,7 @@ const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
     { key: 'ohm', title: 'Ω', mono: true, text: (p) => formatOhm(p.resistanceOhm) },
     {
       key: 'half',
-      title: 'the picture tells it to',
+      title: say.thePictureTellsItTo,
       mono: true,
       soft: true,
       text: (p) => `± ${fixed(100 * Math.expm1(p.halfLog), 1)} %`,
@@ -123,7 +124,7 @@ async function tap(x: number, y: number): Promise<void> {
       if (line) {
         draft.value = { ...draft.value, points: line };
         following.value = false;
-      } else note.value = 'No line of a colour of its own there: tap the points one by one.';
+      } else note.value = say.noLineOfAColourOf;
     },
   );
 }
@@ -137,18 +138,18 @@ async function open(file: File): Promise<void> {
   <div class="from">
     <PictureOpen
       :kept="kept"
-      what="diagram"
+      subject="diagram"
       :note="note"
-      :lost="draftFault && `The points are not kept: the browser’s storage is ${draftFault}.`"
+      :lost="draftFault && say.thePointsAreNotKeptThe(draftFault)"
       @open="open"
     />
     <div v-if="picture" class="two">
       <div>
-        <PictureStage :picture="picture" :handles="handles" label="Picture of the diagram" @move="move" @tap="tap" />
+        <PictureStage :picture="picture" :handles="handles" :label="say.pictureOfTheDiagram" @move="move" @tap="tap" />
       </div>
       <div class="steps">
-        <h3>1 · Two known places on each axis</h3>
-        <p class="soft">Drag each cross to where its value is printed. The picture must stand straight.</p>
+        <h3>{{ say.n1TwoKnownPlacesOnEachAxis }}</h3>
+        <p class="soft">{{ say.dragEachCrossToWhereIts }}</p>
         <div v-for="axis in ['across', 'up'] as const" :key="axis" class="axis" :class="axis">
           <EntryField
             v-for="(m, i) in marks[axis]"
@@ -158,40 +159,40 @@ async function open(file: File): Promise<void> {
             :model-value="m.value"
             @update:model-value="setMark(axis, i, { value: $event })"
           />
-          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">temperature axis is logarithmic</CheckBox>
-          <CheckBox v-else v-model="draft.logUp">resistance axis is logarithmic</CheckBox>
+          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">{{ say.temperatureAxisIsLogarithmic }}</CheckBox>
+          <CheckBox v-else v-model="draft.logUp">{{ say.resistanceAxisIsLogarithmic }}</CheckBox>
         </div>
         <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
-        <h3>2 · Points along the line</h3>
-        <p class="soft">Tap along the line; more where it bends. Closer is better.</p>
+        <h3>{{ say.n2PointsAlongTheLine }}</h3>
+        <p class="soft">{{ say.tapAlongTheLineMoreWhere }}</p>
         <div class="row">
           <ActButton :aria-pressed="following" @click="following = !following">
-            {{ following ? 'Now tap the line' : 'Follow by colour' }}
+            {{ following ? say.nowTapTheLine : say.followByColour }}
           </ActButton>
           <ActButton
             kind="quiet"
             :disabled="draft.points.length === 0"
             @click="draft.points = draft.points.slice(0, -1)"
           >
-            Take the last back
+            {{ say.takeTheLastBack }}
           </ActButton>
           <ActButton kind="quiet" :disabled="draft.points.length === 0" @click="draft.points = []">
-            All away
+            {{ say.allAway }}
           </ActButton>
-          <span v-if="busy" class="soft" role="status">following …</span>
+          <span v-if="busy" class="soft" role="status">{{ say.following }}</span>
         </div>
-        <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" aria-label="Points read off">
+        <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" :aria-label="say.pointsReadOff">
           <FactTable
             data-test="diagram-points"
-            label="Points read off"
+            :label="say.pointsReadOff"
             :columns="columns"
             :rows="read"
             :row-key="(p) => p.temperatureC"
           />
         </div>
-        <p v-else-if="draft.points.length > 0" class="soft">Give the four values, and the points are read.</p>
+        <p v-else-if="draft.points.length > 0" class="soft">{{ say.giveTheFourValuesAndThe }}</p>
         <ActButton kind="main" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
-          Use these points
+          {{ say.useThesePoints }}
         </ActButton>
       </div>
     </div>

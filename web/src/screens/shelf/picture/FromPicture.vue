@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromPictureWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
 import ProgressBar from '../../../components/base/ProgressBar.vue';
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
@@ -43,13 +44,13 @@ const picture = computed(() => props.kept.picture.value);
 const corners = computed<Corners | null>(
   () => (draft.value.corners ?? (picture.value && wholePicture(picture.value))) as Corners | null,
 );
-const NAMES = ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'];
+const NAMES = [say.upperLeftCorner, say.upperRightCorner, say.lowerRightCorner, say.lowerLeftCorner];
 const handles = computed<Handle[]>(() =>
   (corners.value ?? []).map((c, i) => ({ ...c, id: String(i), label: NAMES[i], kind: 'corner' })),
 );
 const round = computed(() => corners.value !== null && goRound(corners.value));
 
-const { busy, note, stop, work } = usePictureWork('The picture could not be read');
+const { busy, note, stop, work } = usePictureWork(say.thePictureCouldNotBeRead);
 const progress = ref<PictureProgress | null>(null);
 /** The straight page, of which the snippets are cut: an address of its picture, and its size. */
 const page = shallowRef<{ url: string; width: number; height: number } | null>(null);
@@ -79,8 +80,7 @@ async function read(): Promise<void> {
     async ({ table, page: gray }) => {
       await showPage(gray);
       draft.value = { ...draft.value, heads: table.heads, rows: table.rows, looked: [] };
-      if (table.rows.length === 0)
-        note.value = 'No table found between the corners. Is it sharp, and the whole of it in?';
+      if (table.rows.length === 0) note.value = say.noTableFoundBetweenTheCorners;
     },
   );
 }
@@ -143,8 +143,8 @@ function snippet(at: Box | null): Record<string, string> {
 }
 const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
 const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
-  ...heads.value.map((head, c) => ({ key: String(c), title: head || `column ${c + 1}` })),
-  { key: 'skip', title: 'Skip', quietTitle: true },
+  ...heads.value.map((head, c) => ({ key: String(c), title: head || say.column(c + 1) })),
+  { key: 'skip', title: say.skip, quietTitle: true },
 ]);
 </script>
 
@@ -152,40 +152,40 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
   <div class="from">
     <PictureOpen
       :kept="kept"
-      what="table"
+      subject="table"
       :note="note"
-      :lost="draftFault && `The figures are not kept: the browser’s storage is ${draftFault}.`"
+      :lost="draftFault && say.theFiguresAreNotKeptThe(draftFault)"
       @open="open"
     />
     <div v-if="picture" class="two">
       <div>
-        <p class="soft say">Drag the four corners around the table, then read it.</p>
-        <PictureStage :picture="picture" :handles="handles" outline label="Picture of the table" @move="moveCorner" />
+        <p class="soft say">{{ say.dragTheFourCornersAroundThe }}</p>
+        <PictureStage :picture="picture" :handles="handles" outline :label="say.pictureOfTheTable" @move="moveCorner" />
         <div class="row">
           <ActButton kind="main" :disabled="!round || busy" @click="read">
-            {{ draft.rows.length > 0 ? 'Read it again' : 'Read the table' }}
+            {{ draft.rows.length > 0 ? say.readItAgain : say.readTheTable }}
           </ActButton>
           <template v-if="busy && progress">
-            <ProgressBar :share="progress.share" label="Reading the table" />
+            <ProgressBar :share="progress.share" :label="say.readingTheTable" />
             <span class="soft" role="status">{{
-              progress.step === 'fetching' ? 'fetching the reader …' : `reading, ${Math.round(100 * progress.share)} %`
+              progress.step === 'fetching' ? say.fetchingTheReader : say.reading(Math.round(100 * progress.share))
             }}</span>
-            <ActButton kind="quiet" @click="stop">Cancel</ActButton>
+            <ActButton kind="quiet" @click="stop">{{ say.cancel }}</ActButton>
           </template>
-          <span v-else-if="!round" class="told odd">The corners must go round the table without crossing.</span>
+          <span v-else-if="!round" class="told odd">{{ say.theCornersMustGoRoundThe }}</span>
         </div>
       </div>
       <section
         v-if="draft.rows.length > 0"
         class="figures"
-        aria-label="Figures as they were read"
+        :aria-label="say.figuresAsTheyWereRead"
         data-test="picture-figures"
       >
         <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
           {{ unsureFiguresText(unsure, draft.rows.length) }}
         </p>
-        <div class="scroll" tabindex="0" role="region" aria-label="Rows of the table">
-          <FactTable label="Rows of the table" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
+        <div class="scroll" tabindex="0" role="region" :aria-label="say.rowsOfTheTable">
+          <FactTable :label="say.rowsOfTheTable" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
             <template v-for="(_, c) in heads" :key="c" #[String(c)]="{ row: cells, index: r }">
               <div v-if="cells[c]" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
                 <span class="snippet" :style="snippet(cells[c].box)" aria-hidden="true"></span>
@@ -195,14 +195,14 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
                     mono
                     :model-value="cells[c].text"
                     :maxlength="40"
-                    :label="`Row ${r + 1}, ${heads[c] || `column ${c + 1}`}`"
+                    :label="say.row(r + 1, heads[c] || say.column(c + 1))"
                     hide-label
                     lazy
                     @update:model-value="correct(r, c, $event.trim())"
                   />
                   <ActButton
                     v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"
-                    :aria-label="`${cells[c].text} in row ${r + 1} stands as in the picture`"
+                    :aria-label="say.inRowStandsAsInThePicture(cells[c].text, r + 1)"
                     @click="confirm(r, c)"
                   >
                     ✓
@@ -212,11 +212,13 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
               </div>
             </template>
             <template #skip="{ index: r }">
-              <ActButton kind="quiet" :aria-label="`Skip row ${r + 1}`" @click="leaveOut(r)">Skip</ActButton>
+              <ActButton kind="quiet" :aria-label="say.skipRow(r + 1)" @click="leaveOut(r)">{{ say.skip }}</ActButton>
             </template>
           </FactTable>
         </div>
-        <ActButton kind="main" :disabled="unsure > 0" @click="emit('use', put.text)"> Use these figures </ActButton>
+        <ActButton kind="main" :disabled="unsure > 0" @click="emit('use', put.text)">
+          {{ say.useTheseFigures }}
+        </ActButton>
       </section>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pictureOpenWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
 import FilePick from '../../../components/base/FilePick.vue';
 
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
@@ -7,7 +8,7 @@ import type { useKeptPicture } from '../../../session/keptPicture.ts';
 /** Where a picture comes in: from a file, from the camera, dropped, or pasted. */
 const props = defineProps<{
   kept: ReturnType<typeof useKeptPicture>;
-  what: string;
+  subject: 'table' | 'diagram';
   /** What else is to be told of it. */
   note: string;
   /** What of the work on it is not kept, and why; null where all is. */
@@ -42,13 +43,13 @@ onBeforeUnmount(() => document.removeEventListener('paste', pasted));
     @drop.prevent="((over = false), take($event.dataTransfer?.files))"
   >
     <FilePick
-      :label="has ? 'Another picture…' : `Open or take a picture of the ${what}…`"
+      :label="has ? say.anotherPicture : say.openOrTake[subject]"
       :kind="has ? 'plain' : 'main'"
-      :about="`Picture of the ${what}`"
+      :about="say.pictureOf[subject]"
       accept="image/*"
       @files="take"
     />
-    <span v-if="!has" class="soft">or drop it here, or paste it. It stays on this device.</span>
+    <span v-if="!has" class="soft">{{ say.orDropItHereOrPaste }}</span>
   </div>
   <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
   <p v-if="lost" class="told odd" role="alert">{{ lost }}</p>

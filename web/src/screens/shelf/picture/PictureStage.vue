@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pictureStageWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
 import SlideBar from '../../../components/base/SlideBar.vue';
 import type { Spot } from '@mellow-probe/core/picture/straighten';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
@@ -92,7 +93,7 @@ function tapped(event: MouseEvent): void {
             :class="h.kind"
             tabindex="0"
             role="button"
-            :aria-label="`${h.label}: drag, or move with the arrow keys`"
+            :aria-label="say.dragOrMoveWithTheArrowKeys(h.label)"
             :transform="`translate(${h.x} ${h.y}) scale(${scale})`"
             @pointerdown.prevent="grab($event, h)"
             @pointermove="drag"
@@ -111,7 +112,7 @@ function tapped(event: MouseEvent): void {
     <SlideBar
       v-model="zoom"
       class="zoom"
-      label="How close the picture is"
+      :label="say.howCloseThePictureIs"
       :text="`${zoom} ×`"
       :low="1"
       :high="4"

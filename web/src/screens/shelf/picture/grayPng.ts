@@ -1,3 +1,4 @@
+import { grayPngWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
 import type { GrayPicture } from '@mellow-probe/core/picture/grayPicture';
 
 /** A gray picture as a file that the page can show. */
@@ -12,6 +13,6 @@ export async function grayPng({ width, height, data }: GrayPicture): Promise<Blo
   }
   context.putImageData(image, 0, 0);
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no room for the picture'))), 'image/png'),
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say.noRoomForThePicture))), 'image/png'),
   );
 }

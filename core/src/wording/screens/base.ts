@@ -1,0 +1,12 @@
+import type { Shown } from './shown.ts';
+
+export const factTableWords = {
+  choose: (name: Shown): string => `Choose ${name}`,
+};
+
+export const stepTourWords = {
+  close: 'Close',
+  begin: 'Begin',
+  next: 'Next',
+  back: 'Back',
+};

@@ -1,0 +1,35 @@
+import type { Shown } from './shown.ts';
+
+export const circuitDrawingWords = {
+  theCircuitAsThisTestNeedsIt: 'The circuit as this test needs it',
+  circuitDrawing: 'circuit drawing',
+  module: 'Module',
+  plug: 'plug',
+  moduleUnplugged: 'module unplugged',
+  thermometer: 'thermometer',
+  batteryMinus: 'battery −',
+  batteryPlus: 'battery +',
+  atTheNeighbour: 'at the neighbour',
+  red: 'red',
+  black: 'black',
+};
+
+export const drawingOfWords = {
+  suspect: (predicted: Shown): string => `suspect ${predicted}`,
+  healthy: (healthy: Shown): string => `healthy ${healthy}`,
+  suspectIs: (name: Shown): string => `suspect: ${name}`,
+  suspectOfSize: (name: Shown, size: Shown): string => `suspect: ${name}, ${size}`,
+};
+
+export const loomRunWords = {
+  theLoomFromTheModuleTo: 'The loom, from the module to the sensor plug',
+  change: (what: Shown): string => `${what}. Change`,
+  run: 'run',
+  voltsShortOfTheBadPlace: (volts: Shown): string => `volts short of the bad place, ${volts}`,
+  beyondIt: (volts: Shown): string => `beyond it, ${volts}`,
+};
+
+export const loomRowsWords = {
+  min: (i: Shown): string => `${i} min`,
+  pin: (list: Shown): string => `pin ${list}`,
+};

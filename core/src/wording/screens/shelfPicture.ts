@@ -1,0 +1,74 @@
+import type { Shown } from './shown.ts';
+
+export const fromDiagramWords = {
+  thePointsAreNotKeptThe: (draftFault: Shown): string =>
+    `The points are not kept: the browser’s storage is ${draftFault}.`,
+  pictureOfTheDiagram: 'Picture of the diagram',
+  n1TwoKnownPlacesOnEachAxis: '1 · Two known places on each axis',
+  dragEachCrossToWhereIts: 'Drag each cross to where its value is printed. The picture must stand straight.',
+  temperatureAxisIsLogarithmic: 'temperature axis is logarithmic',
+  resistanceAxisIsLogarithmic: 'resistance axis is logarithmic',
+  n2PointsAlongTheLine: '2 · Points along the line',
+  tapAlongTheLineMoreWhere: 'Tap along the line; more where it bends. Closer is better.',
+  nowTapTheLine: 'Now tap the line',
+  followByColour: 'Follow by colour',
+  takeTheLastBack: 'Take the last back',
+  allAway: 'All away',
+  following: 'following …',
+  pointsReadOff: 'Points read off',
+  giveTheFourValuesAndThe: 'Give the four values, and the points are read.',
+  useThesePoints: 'Use these points',
+  knownTemperatureLeft: 'Known temperature, left',
+  knownTemperatureRight: 'Known temperature, right',
+  knownResistanceLow: 'Known resistance, low',
+  knownResistanceHigh: 'Known resistance, high',
+  point: (number: Shown): string => `Point ${number}`,
+  theLineCouldNotBeFollowed: 'The line could not be followed',
+  thePictureTellsItTo: 'the picture tells it to',
+  noLineOfAColourOf: 'No line of a colour of its own there: tap the points one by one.',
+};
+
+export const fromPictureWords = {
+  theFiguresAreNotKeptThe: (draftFault: Shown): string =>
+    `The figures are not kept: the browser’s storage is ${draftFault}.`,
+  dragTheFourCornersAroundThe: 'Drag the four corners around the table, then read it.',
+  pictureOfTheTable: 'Picture of the table',
+  readItAgain: 'Read it again',
+  readTheTable: 'Read the table',
+  readingTheTable: 'Reading the table',
+  fetchingTheReader: 'fetching the reader …',
+  reading: (share: Shown): string => `reading, ${share} %`,
+  cancel: 'Cancel',
+  theCornersMustGoRoundThe: 'The corners must go round the table without crossing.',
+  figuresAsTheyWereRead: 'Figures as they were read',
+  rowsOfTheTable: 'Rows of the table',
+  column: (number: Shown): string => `column ${number}`,
+  row: (number: Shown, c: Shown): string => `Row ${number}, ${c}`,
+  inRowStandsAsInThePicture: (text: Shown, number: Shown): string =>
+    `${text} in row ${number} stands as in the picture`,
+  skipRow: (number: Shown): string => `Skip row ${number}`,
+  skip: 'Skip',
+  useTheseFigures: 'Use these figures',
+  upperLeftCorner: 'Upper left corner',
+  upperRightCorner: 'Upper right corner',
+  lowerRightCorner: 'Lower right corner',
+  lowerLeftCorner: 'Lower left corner',
+  thePictureCouldNotBeRead: 'The picture could not be read',
+  noTableFoundBetweenTheCorners: 'No table found between the corners. Is it sharp, and the whole of it in?',
+};
+
+export const pictureOpenWords = {
+  anotherPicture: 'Another picture…',
+  openOrTake: { table: 'Open or take a picture of the table…', diagram: 'Open or take a picture of the diagram…' },
+  pictureOf: { table: 'Picture of the table', diagram: 'Picture of the diagram' },
+  orDropItHereOrPaste: 'or drop it here, or paste it. It stays on this device.',
+};
+
+export const pictureStageWords = {
+  dragOrMoveWithTheArrowKeys: (label: Shown): string => `${label}: drag, or move with the arrow keys`,
+  howCloseThePictureIs: 'How close the picture is',
+};
+
+export const grayPngWords = {
+  noRoomForThePicture: 'no room for the picture',
+};
