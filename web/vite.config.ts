@@ -2,10 +2,20 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
-import { cssVariables, palette } from './src/components/base/tokens.ts';
+import { Alert, Button, Checkbox, ConfigProvider, Dropdown, Input, Menu, Select, Tag, Upload } from 'ant-design-vue';
+import { type Component, createSSRApp, h } from 'vue';
+import { renderToString } from 'vue/server-renderer';
+import { cssVariables, libraryTheme, palette } from './src/components/base/tokens.ts';
+import { appWords } from '../core/src/wording/screens/app.ts';
+import { noJobsWords as empty } from '../core/src/wording/screens/jobs.ts';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** The library's own way to styles, in the build its parts run in here. */
+const styles = createRequire(import.meta.url)(
+  'ant-design-vue/lib/_util/cssinjs',
+) as typeof import('ant-design-vue/lib/_util/cssinjs');
 
 /** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
 function readerData(): Plugin {
@@ -22,12 +32,97 @@ function readerData(): Plugin {
   };
 }
 
-/** The look's variables stand in the page's head, so that the first paint, before any script, has its colours. */
-function look(): Plugin {
+/** The look's variables, and the words of an empty ledger, stand in the page itself, so that the first paint, before any script, has them. */
+function firstPaint(): Plugin {
+  const opening = `${empty.sensorSupplyOrWiring} ${appWords.openingTheChecks}`;
+  const told = [
+    `<h1>${empty.sensorSupplyOrWiring}</h1><p>${empty.fourFiguresAreEnoughForAVerdict}</p>`,
+    `<ol><li>${[
+      empty.theTemperatureBesideTheSensorBy,
+      empty.theSensorsOhmsUnplugged,
+      empty.theVoltsAtThePlugUnplugged,
+      empty.theVoltsAtThePlugPluggedIn,
+    ].join('</li><li>')}</li></ol>`,
+    `<p>${empty.typeThemInAnyOrderAfter}</p>`,
+  ].join('');
   return {
-    name: 'look',
-    transformIndexHtml: () => [{ tag: 'style', children: cssVariables(), injectTo: 'head-prepend' }],
+    name: 'first-paint',
+    transformIndexHtml: (html) => ({
+      html: html.replace('%opening%', opening).replace('%empty%', told),
+      tags: [{ tag: 'style', children: cssVariables(), injectTo: 'head-prepend' }],
+    }),
   };
+}
+
+/** The first paint waits for no script and for no style but its own: both are fetched after what is seen. */
+function nothingBefore(): Plugin {
+  return {
+    name: 'nothing-before',
+    enforce: 'post',
+    transformIndexHtml: {
+      order: 'post',
+      handler(html) {
+        const styles = html.match(/<link rel="stylesheet"[^>]*>/g) ?? [];
+        return styles
+          .reduce((rest, style) => rest.replace(style, ''), html)
+          .replaceAll(/<(script type="module"|link rel="modulepreload") crossorigin/g, '$& fetchpriority="low"')
+          .replace('</body>', `${styles.join('')}</body>`);
+      },
+    },
+  };
+}
+
+/** The library's parts of the first screens, whose styles a page would otherwise work out itself: two thirds of what the first one costs a phone. */
+async function librarySheet(dark: boolean, touch: boolean): Promise<string> {
+  const cache = styles.createCache();
+  const parts = () => [
+    ...[Button, Input, Select, Checkbox, Alert, Tag, Upload].map((part: Component) => h(part)),
+    h(Dropdown, null, { default: () => h('i'), overlay: () => h(Menu) }),
+  ];
+  const themed = () => h(ConfigProvider, { theme: libraryTheme(dark, touch, false) }, parts);
+  await renderToString(createSSRApp({ render: () => h(styles.StyleProvider, { cache }, themed) }));
+  return styles.extractStyle(cache, true);
+}
+/** Those styles as a file for each light and each hand; `light.js` asks for the one that is needed, and without it the page works them out as before. */
+function librarySheets(): Plugin {
+  return {
+    name: 'library-sheets',
+    apply: 'build',
+    async buildStart() {
+      for (const dark of [false, true])
+        for (const touch of [false, true]) {
+          const name = `library-${dark ? 'dark' : 'light'}-${touch ? 'thumb' : 'mouse'}.css`;
+          this.emitFile({ type: 'asset', name, source: await librarySheet(dark, touch) });
+        }
+    },
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_, { bundle }) =>
+        Object.keys(bundle ?? {})
+          .filter((file) => /library-\w+-\w+-[^/]*\.css$/.test(file))
+          .map((file) => ({
+            tag: 'meta',
+            attrs: { name: /library-\w+-\w+/.exec(file)![0], content: `/${file}` },
+            injectTo: 'head-prepend' as const,
+          })),
+    },
+  };
+}
+
+/** Where a first visit leads: its own modules come in one file, for some forty small ones cost a phone more than what is in them. */
+const FIRST_SCREEN = path.join(import.meta.dirname, 'src/screens/jobs/JobsScreen.vue');
+const first = new Set<string>();
+/** Is this the first screen, or an own module that it imports, and so on? What it imports later is not. */
+function ofFirst(id: string, modules: { getModuleInfo: (id: string) => { importedIds: string[] } | null }): boolean {
+  if (first.size === 0) {
+    const ahead = [FIRST_SCREEN];
+    for (let next = ahead.pop(); next !== undefined; next = ahead.pop()) {
+      if (first.has(next) || next.includes('node_modules')) continue;
+      first.add(next);
+      ahead.push(...(modules.getModuleInfo(next)?.importedIds ?? []));
+    }
+  }
+  return first.has(id);
 }
 
 /** What this build is called: the version and the day and minute it was built. */
@@ -41,7 +136,9 @@ export default defineConfig({
   plugins: [
     vue(),
     readerData(),
-    look(),
+    firstPaint(),
+    librarySheets(),
+    nothingBefore(),
     // Everything is fetched once, when the page rests, and then works without the server; a newer version waits until it is taken.
     VitePWA({
       injectRegister: false,
@@ -78,5 +175,21 @@ export default defineConfig({
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg|wasm)$/, threshold: 1000 }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 1600, assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 1600,
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [
+            // Zod with what it is told before any schema is made.
+            { name: 'base', test: /node_modules\/(vue-router|pinia|zod|workbox-window)\/|browser\/jitless/ },
+            { name: (id, ctx) => (ofFirst(id, ctx) ? 'first' : null) },
+          ],
+        },
+      },
+    },
+  },
 });

@@ -1,11 +1,28 @@
-// Light or dark before the first paint: what was chosen, else what the device says. The same name as in storage/preferences.ts.
+// What the first paint must know: light or dark, as was chosen, else as the device says; the library's styles for that and for mouse or thumb; and whether checks were here when the ledger was last seen. The
+// names are those of storage/preferences.ts.
 (() => {
-  let chosen = null;
-  try {
-    chosen = localStorage.getItem('mellow-probe.theme');
-  } catch {
-    // Storage that cannot be read has no say.
-  }
+  const kept = (name) => {
+    try {
+      return localStorage.getItem(`mellow-probe.${name}`);
+    } catch {
+      // Storage that cannot be read has no say.
+      return null;
+    }
+  };
+  const { dataset } = document.documentElement;
+  const chosen = kept('theme');
   const dark = chosen === 'dark' || (chosen !== 'light' && matchMedia('(prefers-color-scheme: dark)').matches);
-  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+  dataset.theme = dark ? 'dark' : 'light';
+  const hand = matchMedia('(pointer: coarse)').matches ? 'thumb' : 'mouse';
+  const sheet = document.querySelector(`meta[name="library-${dataset.theme}-${hand}"]`);
+  if (sheet) {
+    // Put in by a script it holds up no paint; the program waits for it before it begins.
+    const link = Object.assign(document.createElement('link'), {
+      rel: 'stylesheet',
+      href: sheet.content,
+      id: 'library',
+    });
+    document.head.append(link);
+  }
+  if (location.pathname === '/' && kept('checks') !== 'yes') dataset.visit = 'first';
 })();

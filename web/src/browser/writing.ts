@@ -1,6 +1,6 @@
 import { writeBy, type Writing } from '@mellow-probe/core/units/writing';
 import dayjs from 'dayjs';
-import { reactive } from 'vue';
+import { computed, shallowReactive } from 'vue';
 
 /** How the reader wants figures: as this device writes them, or with this mark. */
 export const DECIMAL_CHOICES = ['device', '.', ','] as const;
@@ -31,8 +31,20 @@ export function deviceDayPattern(languages?: string): string {
     .trim();
 }
 
-/** The pattern days are written by now, and the mark of figures. Whatever shows a text by them is drawn anew when they change. */
-export const reader = reactive<{ decimal: '.' | ','; dayPattern: string }>({ decimal: '.', dayPattern: YEAR_FIRST });
+const chosen = shallowReactive<{ decimal: DecimalChoice; days: DayChoice }>({ decimal: 'device', days: 'device' });
+// The device is asked when the first figure or day is written: asking takes a phone a quarter of a second, and an empty ledger has none.
+const decimal = computed(() => (chosen.decimal === 'device' ? deviceDecimal() : chosen.decimal));
+const dayPattern = computed(() => (chosen.days === 'device' ? deviceDayPattern() : YEAR_FIRST));
+
+/** The mark of figures, and the pattern days are written by now. Whatever shows a text by them is drawn anew when they change. */
+export const reader: { readonly decimal: '.' | ','; readonly dayPattern: string } = {
+  get decimal() {
+    return decimal.value;
+  },
+  get dayPattern() {
+    return dayPattern.value;
+  },
+};
 
 const writing: Writing = {
   get decimal() {
@@ -43,8 +55,7 @@ const writing: Writing = {
 };
 
 /** From here on figures and days are written as was chosen. */
-export function writeAsChosen(decimal: DecimalChoice, days: DayChoice): void {
-  reader.decimal = decimal === 'device' ? deviceDecimal() : decimal;
-  reader.dayPattern = days === 'device' ? deviceDayPattern() : YEAR_FIRST;
+export function writeAsChosen(mark: DecimalChoice, days: DayChoice): void {
+  Object.assign(chosen, { decimal: mark, days });
   writeBy(writing);
 }

@@ -1,3 +1,4 @@
+import { jobsStoreWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { CatalogueCircuit } from '@mellow-probe/core/catalogue/circuits';
 import { type JobLine, jobLine, recurrenceOf, templateOf, typedTags } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -7,8 +8,9 @@ import { MAX_FILE_BYTES, type OpenFault, openJob } from '@mellow-probe/core/job/
 import type { Kit } from '@mellow-probe/core/kit/kitSchema';
 import { LONGEST } from '@mellow-probe/core/units/entry';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
+import { workshop } from '../browser/workshop.ts';
 import { clearAhead, recordsAhead, writeAhead } from '../storage/ahead.ts';
 import { finishRestore } from '../storage/backup/restore.ts';
 import {
@@ -23,6 +25,7 @@ import {
 } from '../storage/jobStorage.ts';
 import { type LedgerEntry, readLedger } from '../storage/ledger.ts';
 import { settlePhotos, withPhotos } from '../storage/photoStorage.ts';
+import { writePreference } from '../storage/preferences.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
 import { emptyOldBin, removals } from './removals.ts';
 
@@ -33,6 +36,10 @@ export const useJobs = defineStore('jobs', () => {
   /** Jobs that the store would not take: they live in this window, ahead of the store. */
   const homeless = shallowRef<ReadonlyMap<string, Job>>(new Map());
   const loaded = ref(false);
+  // For the first paint of the next visit: the words of an empty ledger, or none.
+  watch([loaded, () => entries.value.size > 0], ([known, any]) => {
+    if (known && workshop === 'own') writePreference('checks', any ? 'yes' : 'no');
+  });
   const fault = ref<StorageFault | null>(null);
 
   const lines = computed<readonly JobLine[]>(() =>
@@ -168,7 +175,8 @@ export const useJobs = defineStore('jobs', () => {
     if (!job) return;
     const now = nowIso();
     const id = newId();
-    const title = job.title === '' ? 'Copy' : `${job.title.slice(0, LONGEST.line - ' (copy)'.length)} (copy)`;
+    const room = LONGEST.line - say.copyOf('').length;
+    const title = job.title === '' ? say.copy : say.copyOf(job.title.slice(0, room));
     const whole = structuredClone(await withPhotos(job));
     await keep(await settlePhotos({ ...whole, id, createdAt: now, updatedAt: now, title }));
   }

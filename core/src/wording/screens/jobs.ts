@@ -129,3 +129,8 @@ export const jobFactsWords = {
   untitledCheck: 'untitled check',
   withoutProof: (state: Shown): string => `${state}, no proof`,
 };
+
+export const jobsStoreWords = {
+  copy: 'Copy',
+  copyOf: (title: Shown): string => `${title} (copy)`,
+};
