@@ -222,6 +222,64 @@ test('with the system’s own colours what is told by a ground is still told', a
   for (const [name, told] of grounds) expect(told, String(name)).toBe(true);
 });
 
+test('before the first script an empty ledger’s words stand there; who has checks sees that they are opened', async ({
+  page,
+}) => {
+  await page.route(/\/assets\/index-.*\.js$/, (route) => route.abort());
+  await page.goto('/');
+  const empty = page.getByRole('heading', { name: 'Sensor, supply or wiring?' });
+  const opening = page.getByText('Opening the checks');
+  await expect(empty).toBeVisible();
+  await expect(page.getByText('Type them in any order.')).toBeVisible();
+  await expect(opening).toBeHidden();
+  await page.unroute(/\/assets\/index-.*\.js$/);
+  await startCheck(page);
+  await kept(page);
+  await page.goto('/');
+  await page.locator('[data-test="job"]').first().waitFor();
+  await page.route(/\/assets\/index-.*\.js$/, (route) => route.abort());
+  await page.reload();
+  await expect(opening).toBeVisible();
+  await expect(empty).toBeHidden();
+});
+
+for (const colorScheme of ['light', 'dark'] as const)
+  for (const hasTouch of [false, true])
+    test(`the library’s styles come ready made: ${colorScheme}, ${hasTouch ? 'thumb' : 'mouse'}; without them they are worked out`, async ({
+      browser,
+      baseURL,
+    }) => {
+      const look = async (withSheet: boolean) => {
+        const context = await browser.newContext({
+          ...{ baseURL, colorScheme, hasTouch, isMobile: hasTouch, serviceWorkers: 'block' },
+          viewport: hasTouch ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+        });
+        const page = await context.newPage();
+        // What other screens need later is none of it.
+        await page.addInitScript('window.requestIdleCallback = () => 0');
+        if (!withSheet) await page.route(/library-\w+-\w+-.*\.css$/, (route) => route.abort());
+        await page.goto('/');
+        const button = page.getByRole('button', { name: 'Start the first check' });
+        await button.waitFor();
+        const shown = await button.evaluate((b) => {
+          const { height, padding, color, backgroundColor, borderRadius, fontSize } = getComputedStyle(b);
+          return { height, padding, color, backgroundColor, borderRadius, fontSize };
+        });
+        const workedOut = await page.evaluate(
+          () =>
+            [...document.querySelectorAll('style[data-css-hash]')].filter((s) => s.textContent.includes('.ant-btn'))
+              .length,
+        );
+        await context.close();
+        return { shown, workedOut };
+      };
+      const ready = await look(true);
+      expect(ready.workedOut).toBe(0);
+      const without = await look(false);
+      expect(without.workedOut).toBeGreaterThan(0);
+      expect(ready.shown).toEqual(without.shown);
+    });
+
 for (const wanted of FIRST_LOADS)
   test(`the first load on a ${wanted.name} stays below ${wanted.barKb} kB of script`, async ({ browser, baseURL }) => {
     const scripts = await firstLoad(browser, baseURL!, wanted);
