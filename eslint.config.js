@@ -48,7 +48,9 @@ export default ts.config(
   },
   {
     files: ['web/public/*.js'],
-    languageOptions: { globals: { document: 'readonly', localStorage: 'readonly', matchMedia: 'readonly' } },
+    languageOptions: {
+      globals: { document: 'readonly', localStorage: 'readonly', matchMedia: 'readonly', location: 'readonly' },
+    },
   },
   {
     files: ['**/*.vue'],

@@ -76,6 +76,9 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
   page,
 }) => {
   await openDemo(page, /Pilot boat/);
+  // The screen's own style lies over that of what it is made of: what pulls up on a phone is not there at a desk.
+  await verdict(page).waitFor();
+  await expect(page.locator('.pull')).toBeHidden();
   await expect(verdict(page)).toContainText('Wiring');
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await expect(page.locator('[data-test="course"] .plot .trace').first()).toBeVisible();

@@ -9,13 +9,12 @@ import { cssVariables, libraryTheme, palette } from './src/components/base/token
 import { appWords } from '../core/src/wording/screens/app.ts';
 import { noJobsWords as empty } from '../core/src/wording/screens/jobs.ts';
 import { defineConfig, type Plugin } from 'vite';
+import type * as cssinjs from 'ant-design-vue/lib/_util/cssinjs';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The library's own way to styles, in the build its parts run in here. */
-const styles = createRequire(import.meta.url)(
-  'ant-design-vue/lib/_util/cssinjs',
-) as typeof import('ant-design-vue/lib/_util/cssinjs');
+const styles = createRequire(import.meta.url)('ant-design-vue/lib/_util/cssinjs') as typeof cssinjs;
 
 /** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
 function readerData(): Plugin {
@@ -54,7 +53,7 @@ function firstPaint(): Plugin {
   };
 }
 
-/** The first paint waits for no script and for no style but its own: both are fetched after what is seen. */
+/** The first paint waits for no script and for no style but its own: scripts come after what is seen, and `light.js` asks for the style sheets. */
 function nothingBefore(): Plugin {
   return {
     name: 'nothing-before',
@@ -62,11 +61,17 @@ function nothingBefore(): Plugin {
     transformIndexHtml: {
       order: 'post',
       handler(html) {
-        const styles = html.match(/<link rel="stylesheet"[^>]*>/g) ?? [];
-        return styles
-          .reduce((rest, style) => rest.replace(style, ''), html)
-          .replaceAll(/<(script type="module"|link rel="modulepreload") crossorigin/g, '$& fetchpriority="low"')
-          .replace('</body>', `${styles.join('')}</body>`);
+        const sheets = [...html.matchAll(/<link rel="stylesheet"[^>]*href="([^"]+)"[^>]*>/g)];
+        return {
+          html: sheets
+            .reduce((rest, [link]) => rest.replace(link, ''), html)
+            .replaceAll(/<(script type="module"|link rel="modulepreload") crossorigin/g, '$& fetchpriority="low"'),
+          tags: sheets.map(([, file]) => ({
+            tag: 'meta',
+            attrs: { name: 'sheet', content: file },
+            injectTo: 'head-prepend' as const,
+          })),
+        };
       },
     },
   };

@@ -14,15 +14,14 @@
   const dark = chosen === 'dark' || (chosen !== 'light' && matchMedia('(prefers-color-scheme: dark)').matches);
   dataset.theme = dark ? 'dark' : 'light';
   const hand = matchMedia('(pointer: coarse)').matches ? 'thumb' : 'mouse';
-  const sheet = document.querySelector(`meta[name="library-${dataset.theme}-${hand}"]`);
-  if (sheet) {
-    // Put in by a script it holds up no paint; the program waits for it before it begins.
-    const link = Object.assign(document.createElement('link'), {
-      rel: 'stylesheet',
-      href: sheet.content,
-      id: 'library',
+  // Put in by a script they hold up no paint; the program waits for them before it begins. The library's go first: our own dress lies over it.
+  for (const name of [`library-${dataset.theme}-${hand}`, 'sheet'])
+    document.querySelectorAll(`meta[name="${name}"]`).forEach((meta) => {
+      const link = document.createElement('link');
+      link.setAttribute('rel', 'stylesheet');
+      link.setAttribute('crossorigin', '');
+      link.setAttribute('href', meta.getAttribute('content'));
+      document.head.append(link);
     });
-    document.head.append(link);
-  }
   if (location.pathname === '/' && kept('checks') !== 'yes') dataset.visit = 'first';
 })();

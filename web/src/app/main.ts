@@ -5,16 +5,14 @@ import App from './App.vue';
 import { createAppRouter, fetchAhead } from './router.ts';
 import './theme.css';
 
-/** The library's styles for this light and hand, on their way since `light.js`; where they do not come, the library works them out itself. */
-const library = document.querySelector<HTMLLinkElement>('link#library');
-const dressed = new Promise<void>((resolve) => {
-  if (!library || library.sheet) resolve();
-  else for (const end of ['load', 'error']) library.addEventListener(end, () => resolve());
-});
+/** The style sheets on their way since `light.js`. Where the library's does not come, the library works its styles out itself. */
+const dressed = [...document.querySelectorAll<HTMLLinkElement>('head > link[rel="stylesheet"]')]
+  .filter((link) => !link.sheet)
+  .map((link) => new Promise((end) => (link.onload = link.onerror = end)));
 
 const router = createAppRouter();
 const app = createApp(App).use(createPinia()).use(router);
 // What index.html shows stays until the first screen is at hand; where that cannot be fetched, the program says so.
-void Promise.all([dressed, router.isReady().catch(() => undefined)])
+void Promise.all([...dressed, router.isReady().catch(() => undefined)])
   .then(() => app.mount('#app'))
   .then(fetchAhead);
