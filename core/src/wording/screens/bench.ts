@@ -67,7 +67,7 @@ export const circuitDetailsWords = {
   temperature: (number: Shown): string => `Temperature ${number}`,
   ohmsFromTo: (number: Shown): string => `Ohms ${number}, from … to`,
   aSecondLine: 'A second line',
-  pointsOfTheSensorSTable: "Points of the sensor's table",
+  pointsOfTheSensorsTable: 'Points of the sensor’s table',
   resistance: (number: Shown): string => `Resistance ${number}`,
   atLeastTwoPointsAreNeeded: 'At least two points are needed.',
   anotherPoint: 'Another point',

@@ -290,7 +290,7 @@ export const sweepToolWords = {
   anotherRow: 'Another row',
   reference: 'Reference',
   theSensorFitted: 'The sensor fitted',
-  moduleSCurveAndTheSensorS: "Module's curve and the sensor's",
+  modulesCurveAndTheSensors: 'Module’s curve and the sensor’s',
   useCurvePullUpAndEnds: 'Use curve, pull-up and ends on this check',
   coldEndOfTheScale: (temperature: Shown): string => `Cold end of the scale: ${temperature}.`,
   hotEndOfTheScale: (temperature: Shown): string => `Hot end of the scale: ${temperature}.`,
@@ -330,7 +330,7 @@ export const tableSourceWords = {
   withoutIt: 'Without it',
   temperatureAndOhmsALineEach: 'Temperature and ohms, a line each',
   form: 'Form',
-  n09420203520401: '0   9420\n20  3520\n40; 1,459k\n°C and Ω unless said: 68F, 4k7, min and max columns by name',
+  example: '0   9420\n20  3520\n40; 1,459k\n°C and Ω unless said: 68F, 4k7, min and max columns by name',
   whatThePointsBear: 'what the points bear',
   notPasted: (why: Shown): string => `Not pasted; what stood here stays. ${why}`,
 };

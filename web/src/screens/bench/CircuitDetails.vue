@@ -141,7 +141,7 @@ const ratiometric = computed({
         </ActButton>
       </template>
       <template v-if="points">
-        <h3>{{ say.pointsOfTheSensorSTable }}</h3>
+        <h3>{{ say.pointsOfTheSensorsTable }}</h3>
         <div v-for="(p, i) in points" :key="i" class="pair">
           <EntryField
             :label="say.temperature(i + 1)"

@@ -160,7 +160,7 @@ function apply(job: Job): void {
     <div>
       <CurvePick v-model="draft.sensor" :label="say.theSensorFitted" />
       <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="sweep-told">{{ l.text }}</p>
-      <div v-if="chart" class="chart"><LazyPlot :figure="chart" :label="say.moduleSCurveAndTheSensorS" /></div>
+      <div v-if="chart" class="chart"><LazyPlot :figure="chart" :label="say.modulesCurveAndTheSensors" /></div>
     </div>
   </div>
   <UseOnJob :what="say.useCurvePullUpAndEnds" :disabled="!view?.fit" :change="apply" />

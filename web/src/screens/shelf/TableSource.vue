@@ -14,7 +14,7 @@ const emit = defineEmits<{ withoutPicture: []; refused: [why: string] }>();
 const text = defineModel<string>('text', { required: true });
 const form = defineModel<FitForm | 'best'>('form', { required: true });
 
-const EXAMPLE = say.n09420203520401;
+const EXAMPLE = say.example;
 const FORM_OPTIONS = [
   { value: 'best' as const, label: say.whatThePointsBear },
   ...FIT_FORMS.map((value) => ({ value, label: FORM_NAMES[value] })),
