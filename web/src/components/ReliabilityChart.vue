@@ -6,7 +6,7 @@ import { computed } from 'vue';
 /** How often it was so where so much was said: on the diagonal is what is sure as it says. */
 const props = defineProps<{ bands: readonly ReliabilityBand[] }>();
 const percent = (p: number): string => `${Math.round(100 * p)} %`;
-const text = (b: ReliabilityBand): string => say.saidRightInOf(percent(b.said), percent(b.right), b.count);
+const text = (b: ReliabilityBand): string => say.saidAndRight(percent(b.said), percent(b.right), b.count);
 /** The curve's corner points on a square of 200. */
 const points = computed(() => props.bands.map((b) => ({ ...b, x: 10 + 180 * b.said, y: 190 - 180 * b.right })));
 </script>

@@ -14,7 +14,7 @@ const { tour } = defineProps<{ tour?: (() => void) | undefined }>();
 const preferences = usePreferences();
 const now = dayjs();
 const DECIMALS = [
-  { value: 'device', label: say.asThisDevice125(deviceDecimal()) },
+  { value: 'device', label: say.decimalAsThisDevice(deviceDecimal()) },
   { value: '.', label: '12.5' },
   { value: ',', label: '12,5' },
 ] as const;

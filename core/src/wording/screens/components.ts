@@ -96,8 +96,7 @@ export const noticedTapsWords = {
 };
 
 export const reliabilityChartWords = {
-  saidRightInOf: (percent: Shown, percent2: Shown, count: Shown): string =>
-    `said ${percent}: right in ${percent2} of ${count}`,
+  saidAndRight: (said: Shown, right: Shown, count: Shown): string => `said ${said}: right in ${right} of ${count}`,
 };
 
 export const scanSheetWords = {
@@ -147,7 +146,7 @@ export const shortcutListWords = {
   daysAreWritten: 'Days are written',
   theToolAdvisesTheMakersData:
     'The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.',
-  asThisDevice125: (deviceDecimal: Shown): string => `as this device: 12${deviceDecimal}5`,
+  decimalAsThisDevice: (deviceDecimal: Shown): string => `as this device: 12${deviceDecimal}5`,
   asThisDevice: (format: Shown): string => `as this device: ${format}`,
 };
 

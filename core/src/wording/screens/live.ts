@@ -49,13 +49,13 @@ export const instrumentPanelWords = {
   thisBrowserOpensNoSerialPorts:
     'This browser opens no serial ports here. A browser that does needs this device itself or HTTPS.',
   asLife: 'as life',
-  n10Times: '10 times',
-  n60Times: '60 times',
+  tenTimes: '10 times',
+  sixtyTimes: '60 times',
   every5S: 'every 5 s',
   onceASecond: 'once a second',
-  n4ASecond: '4 a second',
-  n10ASecond: '10 a second',
-  n20ASecond: '20 a second',
+  fourASecond: '4 a second',
+  tenASecond: '10 a second',
+  twentyASecond: '20 a second',
 };
 
 export const liveDeskWords = {

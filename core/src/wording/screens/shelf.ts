@@ -9,7 +9,7 @@ export const bathsToolWords = {
   altitudeM: 'Altitude (m)',
   orPressureTodayHPa: 'or pressure today (hPa)',
   atThePlace: 'at the place',
-  altitudeFrom500To11000M: 'Altitude from −500 to 11 000 m.',
+  altitudeLimits: 'Altitude from −500 to 11 000 m.',
   waterDoesNotBoilAtThat: 'Water does not boil at that pressure: 7 hPa to 220 640 hPa.',
   waterBoilsAt: (temperature: Shown, pressureHPa: Shown): string =>
     `Water boils at **${temperature}** (${pressureHPa} hPa). Not 100 °C, unless the sea is near and the weather plain.`,
@@ -136,7 +136,7 @@ export const dividerToolWords = {
   shownAsSet: 'shown, as set',
   sensitivity: 'sensitivity',
   mVK: (milliVoltPerK: Shown): string => `${milliVoltPerK} mV/K`,
-  n1OfWire: '1 Ω of wire',
+  anOhmOfWire: '1 Ω of wire',
   bestPullUpForTheRange: 'best pull-up for the range',
   mVKAtWorst: (ohm: Shown, worstMilliVoltPerK: Shown): string => `${ohm} (${worstMilliVoltPerK} mV/K at worst)`,
   at: 'At',
@@ -184,7 +184,7 @@ export const identifyToolWords = {
   typeATemperatureAndTheOhms: 'Type a temperature and the ohms at it: the shelf answers at once.',
   curveToUse: 'Curve to use',
   useOnThisCheck: 'Use on this check',
-  ntcAt25CBFrom: (ohm: Shown, betaK: Shown): string => `NTC ${ohm} at 25 °C, B ${betaK}, from these pairs`,
+  ntcFromThesePairs: (ohm: Shown, betaK: Shown): string => `NTC ${ohm} at 25 °C, B ${betaK}, from these pairs`,
   curve: 'curve',
   missesBy: 'misses by',
   probablyNoneNearestMisses: (name: Shown, kelvin: Shown): string =>
@@ -224,7 +224,7 @@ export const ownCurveToolWords = {
   fromAFile: 'From a file…',
   curveFile: 'Curve file',
   whatYouTypeIsNotKept: (fault: Shown): string => `What you type is not kept: the browser’s storage is ${fault}.`,
-  n1TABLnR: '1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.',
+  steinhartHart: '1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.',
   theseFiguresGiveNoSensorYet:
     'These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.',
   name: 'Name',
@@ -243,7 +243,7 @@ export const ownCurveToolWords = {
   mbIsTooLargeForA: (name: Shown, size: Shown): string => `${name}: ${size} MB is too large for a table of points.`,
   standsOnTheShelfNow: (name: Shown): string => `“${name}” stands on the shelf now.`,
   theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
-  notOpened: (replaceAll: Shown, detail: Shown): string => `Not opened: ${replaceAll}. ${detail}`,
+  notOpened: (reason: Shown, detail: Shown): string => `Not opened: ${reason}. ${detail}`,
   isLeftAsItIs: (name: Shown, why: Shown): string => `${name} is left as it is. ${why}`,
 };
 
@@ -258,7 +258,7 @@ export const substitutesToolWords = {
   toBeShown: 'To be shown',
   myDrawer: 'My drawer',
   resistorsIOwn: 'Resistors I own',
-  notReadTypeLike4k7220: (list: Shown): string => `Not read: ${list}. Type like 4k7, 220, 1.5k.`,
+  notReadTypeLike: (list: Shown): string => `Not read: ${list}. Type like 4k7, 220, 1.5k.`,
   outsideThisCurve: (temperature: Shown, temperature2: Shown): string =>
     `Outside this curve (${temperature} … ${temperature2}).`,
   forTheSensorHas: (temperature: Shown, ohm: Shown): string => `For ${temperature} the sensor has ${ohm}`,
@@ -302,7 +302,7 @@ export const sweepToolWords = {
   theModuleExpects: (name: Shown, probability: Shown): string => `The module expects ${name} (${probability}).`,
   withItShowsUpToK: (name: Shown, errorK: Shown, temperature: Shown): string =>
     `With ${name} it shows up to ${errorK} K wrong (at ${temperature}): wrong part fitted, or wrong sensor set in the module.`,
-  suitsItAtMostKApart: (name: Shown, abs: Shown): string => `${name} suits it: at most ${abs} K apart.`,
+  suitsItAtMostKApart: (name: Shown, kelvin: Shown): string => `${name} suits it: at most ${kelvin} K apart.`,
   overModuleDashed: (unit: Shown, name: Shown): string => `Ω over °${unit}: module, dashed: ${name}`,
   module: 'module',
   modulesOwnFromASweep: 'Module’s own, from a sweep',

@@ -4,11 +4,11 @@ export const fromDiagramWords = {
   thePointsAreNotKeptThe: (draftFault: Shown): string =>
     `The points are not kept: the browser’s storage is ${draftFault}.`,
   pictureOfTheDiagram: 'Picture of the diagram',
-  n1TwoKnownPlacesOnEachAxis: '1 · Two known places on each axis',
+  twoKnownPlacesOnEachAxis: '1 · Two known places on each axis',
   dragEachCrossToWhereIts: 'Drag each cross to where its value is printed. The picture must stand straight.',
   temperatureAxisIsLogarithmic: 'temperature axis is logarithmic',
   resistanceAxisIsLogarithmic: 'resistance axis is logarithmic',
-  n2PointsAlongTheLine: '2 · Points along the line',
+  pointsAlongTheLine: '2 · Points along the line',
   tapAlongTheLineMoreWhere: 'Tap along the line; more where it bends. Closer is better.',
   nowTapTheLine: 'Now tap the line',
   followByColour: 'Follow by colour',

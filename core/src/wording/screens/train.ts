@@ -27,7 +27,7 @@ export const casesPartWords = {
   byItsNumber: 'By its number',
   theSameNumberIsTheSame: 'The same number is the same case, on any machine.',
   caseNumber: 'Case number',
-  n1Abc123D: '1-ABC123-D',
+  exampleNumber: '1-ABC123-D',
   playIt: 'Play it',
 };
 
@@ -71,7 +71,7 @@ export const debriefStepsWords = {
   theIdealBitsIn: (name: Shown, bits: Shown, minutes: Shown): string =>
     `The ideal: ${name}, ${bits} bits in ${minutes}.`,
   itWonBits: (won: Shown): string => `It won ${won} bits.`,
-  itMisledByBits: (value: Shown): string => `It misled by ${value} bits.`,
+  itMisledByBits: (bits: Shown): string => `It misled by ${bits} bits.`,
   itChangedNothing: 'It changed nothing.',
 };
 
@@ -111,8 +111,8 @@ export const debriefViewWords = {
   putRightInVain: (list: Shown): string => `Put right in vain: ${list}.`,
   cautionsPassedOver: (careless: Shown): string => `Cautions passed over: ${careless}.`,
   readingsWithTheSetUpWrong: (mistakes: Shown): string => `Readings with the set-up wrong: ${mistakes}.`,
-  whatYouSaidOfTheOdds: (logScore: Shown, value: Shown): string =>
-    `What you said of the odds: ${logScore} (0 is perfect; six alike groups make ${value}, and who is sure and wrong pays most).`,
+  whatYouSaidOfTheOdds: (logScore: Shown, unknowing: Shown): string =>
+    `What you said of the odds: ${logScore} (0 is perfect; six alike groups make ${unknowing}, and who is sure and wrong pays most).`,
   itWasMoreThanTheCustomerAllowed: 'It was more than the customer allowed.',
   youWorkedItsRuleOfThumb: (name: Shown, name2: Shown, right: Shown, of: Shown): string =>
     `You worked “${name}”. Its rule of thumb (${name2}) is right in ${right} of ${of} cases like this one.`,
@@ -199,7 +199,7 @@ export const practicePanelWords = {
   lookAtItMin: (look: Shown): string => `Look at it · ${look} min`,
   diagramMin: (diagram: Shown): string => `Diagram · ${diagram} min`,
   warmItMin: (warm: Shown): string => `Warm it · ${warm} min`,
-  pullWatchMin: (at: Shown, value: Shown): string => `Pull ${at}, watch · ${value} min`,
+  pullWatchMin: (at: Shown, minutes: Shown): string => `Pull ${at}, watch · ${minutes} min`,
   hotNowHandsAndSleevesClear: 'Hot now: hands and sleeves clear of fans, nothing hot is opened.',
   plug: (cavitiesText: Shown): string => `Plug: ${cavitiesText}.`,
   whatDoYouThink: 'What do you think?',
@@ -257,8 +257,8 @@ export const progressPartWords = {
   of: (slip: Shown, did: Shown, could: Shown): string => `${slip}: ${did} of ${could}`,
   nothingYet: 'Nothing yet.',
   whatYouSaidOfTheOdds: 'What you said of the odds',
-  logarithmicScore0IsPerfectIs: (log: Shown, value: Shown): string =>
-    `Logarithmic score ${log}: 0 is perfect, ${value} is not knowing.`,
+  logarithmicScore0IsPerfectIs: (score: Shown, unknowing: Shown): string =>
+    `Logarithmic score ${score}: 0 is perfect, ${unknowing} is not knowing.`,
   sayWhileYouWorkHowLikely: 'Say while you work how likely you hold each group: here stands how often you were right.',
   casesPlayed: 'Cases played',
   exportAllCases: 'Export all cases',
@@ -269,7 +269,7 @@ export const progressPartWords = {
   rightAtOnce: 'right at once',
   min: 'min',
   aboveTheIdeal: 'above the ideal',
-  casesCameFrom: (value: Shown, name: Shown): string => `${value} cases came from ${name}.`,
+  casesCameFrom: (count: Shown, name: Shown): string => `${count} cases came from ${name}.`,
   theBrowsersStorageDoesNotTakeThem: 'The browser’s storage does not take them.',
   trainingCases: 'training cases',
   yes: 'yes',

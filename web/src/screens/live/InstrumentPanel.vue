@@ -26,15 +26,15 @@ const busy = ref(false);
 const cases = MACHINE_CASES.map((c) => ({ value: c.id, label: c.name, about: c.complaint }));
 const SPEEDS = [
   { value: 1, label: say.asLife },
-  { value: 10, label: say.n10Times },
-  { value: 60, label: say.n60Times },
+  { value: 10, label: say.tenTimes },
+  { value: 60, label: say.sixtyTimes },
 ];
 const RATES = [
   { value: 5, label: say.every5S },
   { value: 1, label: say.onceASecond },
-  { value: 0.25, label: say.n4ASecond },
-  { value: 0.1, label: say.n10ASecond },
-  { value: 0.05, label: say.n20ASecond },
+  { value: 0.25, label: say.fourASecond },
+  { value: 0.1, label: say.tenASecond },
+  { value: 0.05, label: say.twentyASecond },
 ];
 const seedNumber = computed(() => (/^\d{1,9}$/.test(seed.value.trim()) ? Number(seed.value) : null));
 

@@ -88,7 +88,7 @@ function addBath(celsius: number): (job: Job) => void {
           v-model="draft.pressureHPa"
         />
       </div>
-      <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">{{ say.altitudeFrom500To11000M }}</p>
+      <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">{{ say.altitudeLimits }}</p>
       <p v-else-if="Number.isNaN(boils)" class="told odd">
         {{ say.waterDoesNotBoilAtThat }}
       </p>

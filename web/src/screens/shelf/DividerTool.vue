@@ -187,7 +187,7 @@ const atFacts = computed(() => {
     { name: say.voltsSoundAsSet, value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
     { name: say.shownAsSet, value: formatTemperature(set.shownC, unit.value, 1) },
     { name: say.sensitivity, value: say.mVK(fixed(milliVoltPerK, 1)) },
-    { name: say.n1OfWire, value: `${significant(kelvinPerOhm, 2)} K` },
+    { name: say.anOhmOfWire, value: `${significant(kelvinPerOhm, 2)} K` },
     ...(best.value
       ? [
           {

@@ -60,7 +60,7 @@ const likely = computed(() => result.value?.candidates.filter((c) => c.probabili
 const OTHER = 'not-on-the-shelf';
 const estimate = computed(() => result.value?.other.estimate ?? null);
 const estimateName = computed(() =>
-  estimate.value ? say.ntcAt25CBFrom(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
+  estimate.value ? say.ntcFromThesePairs(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
 );
 const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
 const use = computed(() =>

@@ -210,7 +210,7 @@ function leaveOut(line: number): void {
           quantity="number"
           v-model="draft[k]"
         />
-        <p class="soft">{{ say.n1TABLnR }}</p>
+        <p class="soft">{{ say.steinhartHart }}</p>
       </div>
       <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">
         {{ say.theseFiguresGiveNoSensorYet }}

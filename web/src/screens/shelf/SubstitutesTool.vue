@@ -113,7 +113,7 @@ function addReading(job: Job): void {
     />
   </div>
   <p v-if="drawer.unread.length > 0" class="told odd">
-    {{ say.notReadTypeLike4k7220(drawer.unread.join(', ')) }}
+    {{ say.notReadTypeLike(drawer.unread.join(', ')) }}
   </p>
   <p v-if="!inside" class="told odd">
     {{ say.outsideThisCurve(temperature(model.minC, 0), temperature(model.maxC, 0)) }}

@@ -74,7 +74,7 @@ const open = computed(() =>
     <h2>{{ say.byItsNumber }}</h2>
     <p class="soft">{{ say.theSameNumberIsTheSame }}</p>
     <form class="fields" @submit.prevent="byNumber">
-      <TextField v-model="typed" :label="say.caseNumber" :placeholder="say.n1Abc123D" :maxlength="20" mono />
+      <TextField v-model="typed" :label="say.caseNumber" :placeholder="say.exampleNumber" :maxlength="20" mono />
       <ActButton submit :disabled="typed.trim() === ''">{{ say.playIt }}</ActButton>
     </form>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>

@@ -66,7 +66,7 @@ function add(): void {
         unsent
         :label="say.addACode"
         hide-label
-        :placeholder="say.p0118PendingSpn110Fmi3"
+        :placeholder="say.exampleCodes"
         :maxlength="400"
       />
       <ActButton submit :disabled="text.trim() === '' || full">{{ say.addCode }}</ActButton>

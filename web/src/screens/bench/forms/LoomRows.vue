@@ -133,7 +133,7 @@ const acts = (i: number) => [
       :rows="3"
       :maxlength="20000"
       unsent
-      :placeholder="say.c1BehindTheTank127"
+      :placeholder="say.exampleRows"
     />
     <ActButton :disabled="pasted.trim() === ''" @click="take">{{ say.takeTheseRowsInPlaceOf }}</ActButton>
     <div class="shelf">

@@ -148,7 +148,7 @@ async function open(file: File): Promise<void> {
         <PictureStage :picture="picture" :handles="handles" :label="say.pictureOfTheDiagram" @move="move" @tap="tap" />
       </div>
       <div class="steps">
-        <h3>{{ say.n1TwoKnownPlacesOnEachAxis }}</h3>
+        <h3>{{ say.twoKnownPlacesOnEachAxis }}</h3>
         <p class="soft">{{ say.dragEachCrossToWhereIts }}</p>
         <div v-for="axis in ['across', 'up'] as const" :key="axis" class="axis" :class="axis">
           <EntryField
@@ -163,7 +163,7 @@ async function open(file: File): Promise<void> {
           <CheckBox v-else v-model="draft.logUp">{{ say.resistanceAxisIsLogarithmic }}</CheckBox>
         </div>
         <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
-        <h3>{{ say.n2PointsAlongTheLine }}</h3>
+        <h3>{{ say.pointsAlongTheLine }}</h3>
         <p class="soft">{{ say.tapAlongTheLineMoreWhere }}</p>
         <div class="row">
           <ActButton :aria-pressed="following" @click="following = !following">
