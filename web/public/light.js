@@ -21,6 +21,7 @@
       link.setAttribute('rel', 'stylesheet');
       link.setAttribute('crossorigin', '');
       link.setAttribute('href', meta.getAttribute('content'));
+      link.onload = link.onerror = () => link.setAttribute('data-ended', '');
       document.head.append(link);
     });
   if (location.pathname === '/' && kept('checks') !== 'yes') dataset.visit = 'first';

@@ -7,8 +7,8 @@ import './theme.css';
 
 /** The style sheets on their way since `light.js`. Where the library's does not come, the library works its styles out itself. */
 const dressed = [...document.querySelectorAll<HTMLLinkElement>('head > link[rel="stylesheet"]')]
-  .filter((link) => !link.sheet)
-  .map((link) => new Promise((end) => (link.onload = link.onerror = end)));
+  .filter((link) => !('ended' in link.dataset))
+  .map((link) => new Promise((end) => ['load', 'error'].forEach((how) => link.addEventListener(how, end))));
 
 const router = createAppRouter();
 const app = createApp(App).use(createPinia()).use(router);
