@@ -8,7 +8,7 @@ const filesIn = (folder: string, ending: RegExp): string[] =>
     .filter((f) => ending.test(f) && !/node_modules|dist/.test(f))
     .map((f) => path.join(folder, f));
 const importsOf = (file: string): string[] =>
-  [...readFileSync(path.join(root, file), 'utf8').matchAll(/(?:from|import)\s*\(?\s*'([^']+)'/g)].map((m) => m[1]);
+  [...readFileSync(path.join(root, file), 'utf8').matchAll(/(?:from|import)\s*\(?\s*'([^'\s]+)'/g)].map((m) => m[1]);
 const code = /(?<!\.test)\.(ts|vue)$/;
 
 /** The rooms of core from the ground up: each imports only rooms that stand before it. */
