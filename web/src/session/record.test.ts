@@ -339,6 +339,19 @@ describe('one thing after the other', () => {
     await rest();
     expect(record.value.size).toBe(0);
   });
+  test('put away while it is being written, what another window wrote meanwhile is not written over', async () => {
+    const { record, control } = await opened();
+    control.held = true;
+    record.value.title = 'mine';
+    await rest();
+    control.elsewhere((v) => ({ ...v, size: 4 }));
+    record.dispose();
+    control.release();
+    await record.settled();
+    expect(control.stored!.value).toEqual({ title: 'mine', size: 4, list: [] });
+    expect(record.now()).toEqual(control.stored!.value);
+    expect(await readAhead(name)).toEqual([]);
+  });
   test('put away while it is being read, it stays as it is', async () => {
     const { door, control } = fakeDoor<Note>(name, { ...EMPTY, size: 9 });
     control.held = true;

@@ -1,7 +1,7 @@
 import { applyPatches, differences, type Patch } from '@mellow-probe/core/records/changes';
 import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import { plainCopy } from '@mellow-probe/core/records/plainData';
-import { computed, effect, reactive, readonly, ref, type Ref, shallowRef, stop, toRaw } from 'vue';
+import { computed, reactive, readonly, ref, type Ref, shallowRef } from 'vue';
 import { nowIso } from '../browser/newId.ts';
 import { type Ahead, clearAhead, readAhead, wholeOf, writeAhead } from '../storage/ahead.ts';
 import type { Door } from '../storage/door.ts';
@@ -9,6 +9,7 @@ import { type Kept, REMEMBERED } from '../storage/kept.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
 import { guardLeaving } from './leaveGuard.ts';
 import { type Stream, stream } from './stream.ts';
+import { trackedCopy } from './trackedCopy.ts';
 
 /** Where a change came from: typed here, read back or merged from elsewhere, or taken back and done again. */
 export type Origin = 'typed' | 'elsewhere' | 'undo';
@@ -70,11 +71,6 @@ export interface RecordOptions<T extends object> {
   stamp?: () => Partial<T>;
 }
 
-/** Reads everything in it, so that whoever runs this hears of every write to it. */
-function walk(value: unknown): void {
-  if (typeof value === 'object' && value !== null) for (const part of Object.values(value)) walk(part);
-}
-
 /** The one idiom for a record that outlives the page: job, kit, drafts, curves. */
 export function persistedRecord<T extends object>({
   door,
@@ -127,32 +123,20 @@ export function persistedRecord<T extends object>({
     trail.length = Math.min(trail.length, REMEMBERED);
   }
 
-  /** Was anything of it written to since it was last copied? */
-  let touched = true;
-  // A deep watcher would walk the whole value again at every single write; this walks it once for all that an event writes.
-  const copied = effect(
-    () => {
-      walk(value);
-      return plainCopy(toRaw(value));
-    },
-    { scheduler: written },
-  );
-  function written(): void {
-    touched = true;
+  const tracked = trackedCopy(value, () => {
     if (quiet || pending) return;
     [pending, dirty.value] = [true, true];
     // The rest of this event's writes first: one event, one change. Nothing can be reloaded in between.
     queueMicrotask(() => commit('typed'));
-  }
+  });
 
   function commit(origin: Origin): void {
     pending = false;
     // Put away: what is written into the value from now on is no change of the record.
     if (disposed && origin === 'typed') return;
     const before = last;
-    const after = touched ? copied() : last;
-    touched = false;
-    const patches = after === last ? [] : differences(before, after);
+    const after = tracked.copy();
+    const patches = differences(before, after);
     if (patches.length > 0) {
       last = after;
       revision++;
@@ -319,7 +303,7 @@ export function persistedRecord<T extends object>({
       commit('typed');
       disposed = true;
       // What is still to be written goes on being written; nothing new comes in.
-      stop(copied);
+      tracked.stop();
       stopListening();
     },
   };
