@@ -69,35 +69,6 @@ export const codesToolWords = {
   foundNoRoom: (left: Shown): string => `${left} found no room.`,
 };
 
-export const curvePickWords = {
-  curve: 'Curve',
-  own: 'Own',
-  generic: 'Generic',
-};
-
-export const curvesToolWords = {
-  step: (temperatureUnit: Shown): string => `Step, °${temperatureUnit}`,
-  resistanceOfOverTemperature: (name: Shown): string => `Resistance of ${name} over temperature`,
-  tableOfTheCurve: 'Table of the curve',
-  thePictureItWasReadFrom: 'The picture it was read from',
-  pictureOfTheTableOf: (name: Shown): string => `Picture of the table of ${name}`,
-  pocketCard: 'Pocket card',
-  csv: 'CSV',
-  json: 'JSON',
-  deleteThisCurve: 'Delete this curve',
-  useOnThisCheck: 'Use on this check',
-  deleted: (name: Shown): string => `Deleted “${name}”.`,
-  undo: 'Undo',
-  nominal: 'nominal',
-  lowHigh: 'low … high',
-  overWithTolerance: (temperatureUnit: Shown): string => `Ω over °${temperatureUnit}, with tolerance`,
-  low: 'low',
-  high: 'high',
-  outsideItsRange: 'outside its range',
-  from: 'From',
-  to: 'To',
-};
-
 export const deskSlidersWords = {
   meterOnThePin10M: 'meter on the pin (10 MΩ)',
   wireOneWay: 'Wire, one way',
@@ -144,58 +115,6 @@ export const dividerToolWords = {
   to: 'to',
 };
 
-export const fitViewWords = {
-  line: (line: Shown, pointFault: Shown): string => `Line ${line}: ${pointFault}`,
-  leaveItOut: 'Leave it out',
-  theCurveThroughItsPoints: 'The curve through its points',
-  whatIsLeftOverAtEachPoint: 'What is left over at each point',
-  theCurveAppearsWithTheSecond:
-    'The curve appears with the second point. Commas and points, °C and °F, kΩ and Ω may be mixed; what can be read in two ways is asked.',
-  lineAtSticksOutItsNeighbours: (line: Shown, ohm: Shown, temperature: Shown, ohm2: Shown): string =>
-    `Line ${line}: ${ohm} at ${temperature} sticks out; its neighbours say about ${ohm2}. Mistyped?`,
-  twoPointsAtLeastMakeACurve: 'Two points at least make a curve.',
-  theResistanceTurnsRoundNoSensorDoes: 'The resistance turns round: no sensor does.',
-  lineTheResistanceTurnsRoundHere: (line: Shown): string =>
-    `Line ${line}: the resistance turns round here: no sensor does. Correct it or leave it out.`,
-  toleranceFromMinAndMax: (toleranceShare: Shown): string => `Tolerance from min and max: ± ${toleranceShare} %.`,
-  tried: (tried: Shown): string => `Tried: ${tried}.`,
-  misses: (form: Shown, miss: Shown): string => `${form}: misses ${miss}.`,
-  over: (unit: Shown): string => `Ω over °${unit}`,
-  curve: 'curve',
-  points: 'points',
-  temperature: 'temperature',
-  resistance: 'resistance',
-  leftOver: 'left over',
-  curveK: (sigma: Shown): string => `curve ± ${sigma} K`,
-};
-
-export const identifyToolWords = {
-  temperature: (number: Shown): string => `Temperature ${number}`,
-  ohms: (number: Shown): string => `Ohms ${number}`,
-  removePair: (number: Shown): string => `Remove pair ${number}`,
-  anotherPair: 'Another pair',
-  inAStirredBath: 'in a stirred bath',
-  meterAndThermometerAreThoseOf:
-    'Meter and thermometer are those of “My kit”; the tolerance of the part is counted too.',
-  noneOfTheShelfFitsThese: 'None of the shelf fits these pairs: another part, or a pair was read wrong.',
-  aCurveThatIsNotOn: 'a curve that is not on the shelf',
-  howFarEachCurveMisses: 'How far each curve misses',
-  also: (list: Shown): string => `(also ${list})`,
-  typeATemperatureAndTheOhms: 'Type a temperature and the ohms at it: the shelf answers at once.',
-  curveToUse: 'Curve to use',
-  useOnThisCheck: 'Use on this check',
-  ntcFromThesePairs: (ohm: Shown, betaK: Shown): string => `NTC ${ohm} at 25 °C, B ${betaK}, from these pairs`,
-  curve: 'curve',
-  missesBy: 'misses by',
-  probablyNoneNearestMisses: (name: Shown, kelvin: Shown): string =>
-    `Probably none of the shelf. ${name} comes nearest and misses by up to ${kelvin} K.`,
-  probablyNoneNearestFar: (name: Shown): string =>
-    `Probably none of the shelf. ${name} comes nearest and misses by far.`,
-  oneMorePairNearTellsMost: (temperature: Shown, name: Shown, ohm: Shown, name2: Shown, ohm2: Shown): string =>
-    `One more pair near ${temperature} tells most: ${name} has ${ohm} there, ${name2} ${ohm2}.`,
-  far: 'far',
-};
-
 export const judgeToolWords = {
   temperature: 'Temperature',
   ohms: 'Ohms',
@@ -217,34 +136,6 @@ export const kitToolWords = {
     'Nobody has to fill this in: an empty field means a common instrument. New checks start with a copy; a check keeps the kit it was measured with.',
   workshop: 'Workshop',
   onTheHeadOfEveryReport: 'On the head of every report, and under the line to be signed on.',
-};
-
-export const ownCurveToolWords = {
-  howTheCurveIsGiven: 'How the curve is given',
-  fromAFile: 'From a file…',
-  curveFile: 'Curve file',
-  whatYouTypeIsNotKept: (fault: Shown): string => `What you type is not kept: the browser’s storage is ${fault}.`,
-  steinhartHart: '1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.',
-  theseFiguresGiveNoSensorYet:
-    'These figures give no sensor yet: R25 above 0, B 500 … 10 000; coefficients in kelvin and ohms.',
-  name: 'Name',
-  machinePartNumber: 'machine, part number',
-  whereTheFiguresAreFrom: 'Where the figures are from',
-  manualPage: 'manual, page',
-  putItOnTheShelf: 'Put it on the shelf',
-  useOnThisCheck: 'Use on this check',
-  tableOfPoints: 'Table of points',
-  fromAPicture: 'From a picture',
-  offADiagram: 'Off a diagram',
-  r25AndB: 'R25 and B',
-  steinhartHartCoefficients: 'Steinhart–Hart coefficients',
-  ownCurve: 'Own curve',
-  theBrowsersStorageDoesNotTake: 'The browser’s storage does not take it: what you typed stays here.',
-  mbIsTooLargeForA: (name: Shown, size: Shown): string => `${name}: ${size} MB is too large for a table of points.`,
-  standsOnTheShelfNow: (name: Shown): string => `“${name}” stands on the shelf now.`,
-  theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
-  notOpened: (reason: Shown, detail: Shown): string => `Not opened: ${reason}. ${detail}`,
-  isLeftAsItIs: (name: Shown, why: Shown): string => `${name} is left as it is. ${why}`,
 };
 
 export const shelfScreenWords = {
@@ -306,33 +197,6 @@ export const sweepToolWords = {
   overModuleDashed: (unit: Shown, name: Shown): string => `Ω over °${unit}: module, dashed: ${name}`,
   module: 'module',
   modulesOwnFromASweep: 'Module’s own, from a sweep',
-};
-
-export const tableReadingWords = {
-  howTheTableWasRead: 'How the table was read',
-  column: (number: Shown): string => `Column ${number}`,
-  line: (line: Shown, text: Shown): string => `line ${line} · ${text}`,
-  rowsInAll: (count: Shown): string => `… ${count} rows in all`,
-  row: (temperature: Shown, ohms: Shown): string => `${temperature}: ${ohms}`,
-  rowAllowed: (temperature: Shown, ohms: Shown, least: Shown, most: Shown): string =>
-    `${temperature}: ${ohms}, allowed ${least} … ${most}`,
-  columnHolds: (n: Shown): string => `Column ${n} holds`,
-  which: 'which?',
-  unitOfColumn: (n: Shown): string => `Unit of column ${n}`,
-  unit: 'unit?',
-  decimalMarkOfColumn: (n: Shown): string => `Decimal mark of column ${n}`,
-  mark: 'mark?',
-};
-
-export const tableSourceWords = {
-  thePictureTheFiguresWereReadFrom: 'The picture the figures were read from',
-  readFromThisPictureItIs: 'Read from this picture; it is kept with the curve.',
-  withoutIt: 'Without it',
-  temperatureAndOhmsALineEach: 'Temperature and ohms, a line each',
-  form: 'Form',
-  example: '0   9420\n20  3520\n40; 1,459k\n°C and Ω unless said: 68F, 4k7, min and max columns by name',
-  whatThePointsBear: 'what the points bear',
-  notPasted: (why: Shown): string => `Not pasted; what stood here stays. ${why}`,
 };
 
 export const tableTextWords = {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { evidenceTableWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { evidenceTableWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { Assessment } from '@mellow-probe/core/verdict/assessment';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobProgressWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { jobProgressWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import ActButton from '../../components/base/ActButton.vue';
 import type { ProgressText } from '@mellow-probe/core/wording/progressText';
 import { useSession } from '../../session/jobSession.ts';

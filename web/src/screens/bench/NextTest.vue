@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTestWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { nextTestWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { formatMinutes } from '@mellow-probe/core/units/format';

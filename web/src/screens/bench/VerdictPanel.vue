@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { verdictPanelWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { verdictPanelWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import FoldOut from '../../components/base/FoldOut.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { saysTwo } from '@mellow-probe/core/advice/twoFaults';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { whyDrawerWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { whyDrawerWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import ActButton from '../../components/base/ActButton.vue';
 import SideSheet from '../../components/base/SideSheet.vue';
 import TextField from '../../components/base/TextField.vue';

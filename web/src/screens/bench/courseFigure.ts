@@ -1,4 +1,4 @@
-import { courseFigureWords as say } from '@mellow-probe/core/wording/screens/bench';
+import { courseFigureWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import type { CourseStep } from '@mellow-probe/core/verdict/course';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import type { Data } from 'plotly.js-dist-min';

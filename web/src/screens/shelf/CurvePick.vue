@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { curvePickWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { curvePickWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import PickList from '../../components/base/PickList.vue';
 import { computed } from 'vue';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fitViewWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { fitViewWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import FoldOut from '../../components/base/FoldOut.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import ActButton from '../../components/base/ActButton.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { identifyToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { identifyToolWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import CheckBox from '../../components/base/CheckBox.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';

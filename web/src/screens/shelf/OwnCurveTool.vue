@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ownCurveToolWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { ownCurveToolWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import TextField from '../../components/base/TextField.vue';
 import FilePick from '../../components/base/FilePick.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';

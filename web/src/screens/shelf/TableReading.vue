@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tableReadingWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { tableReadingWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import type { PickOption } from '../../components/base/pickOption.ts';
 import PickList from '../../components/base/PickList.vue';
 import { COLUMN_UNITS } from '@mellow-probe/core/pointTable/cellFigure';

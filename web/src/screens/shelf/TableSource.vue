@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tableSourceWords as say } from '@mellow-probe/core/wording/screens/shelf';
+import { tableSourceWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import ActButton from '../../components/base/ActButton.vue';

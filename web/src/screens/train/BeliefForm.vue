@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beliefFormWords as say } from '@mellow-probe/core/wording/screens/train';
+import { beliefFormWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { formatProbability } from '@mellow-probe/core/units/format';
 import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { caseHeadWords as say } from '@mellow-probe/core/wording/screens/train';
+import { caseHeadWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { caseCostsText, caseCodeText } from '@mellow-probe/core/wording/noticeText';
 import { computed } from 'vue';
 import { usePractice } from '../../session/practice.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { modeChoiceWords as say } from '@mellow-probe/core/wording/screens/train';
+import { modeChoiceWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { playScreenWords as say } from '@mellow-probe/core/wording/screens/train';
+import { playScreenWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { plugFaceWords as say } from '@mellow-probe/core/wording/screens/train';
+import { plugFaceWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { computed } from 'vue';
 
 /** The plug as one looks into it: three numbered cavities, what is known of them, what is to be seen. Drawn, for want of a photograph. */

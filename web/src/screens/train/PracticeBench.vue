@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { practiceBenchWords as say } from '@mellow-probe/core/wording/screens/train';
+import { practiceBenchWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import { computed } from 'vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';

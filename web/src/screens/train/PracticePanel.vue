@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { practicePanelWords as say } from '@mellow-probe/core/wording/screens/train';
+import { practicePanelWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Move } from '@mellow-probe/core/training/play';
 import { MINUTES } from '@mellow-probe/core/training/play';

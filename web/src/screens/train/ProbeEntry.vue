@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { probeEntryWords as say } from '@mellow-probe/core/wording/screens/train';
+import { probeEntryWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Conditions } from '@mellow-probe/core/measurements/measurement';
 import { EXPECTED, type Expected } from '@mellow-probe/core/training/play';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { loomRowsWords as say } from '@mellow-probe/core/wording/screens/benchForms';
+import { loomRowsWords as say } from '@mellow-probe/core/wording/screens/benchLoom';
 import { MOST_CONNECTORS } from '@mellow-probe/core/circuit/chain';
 import { asTemplate, newStop, type StopKind } from '@mellow-probe/core/loom/loomSchema';
 import { pastedLoom, type PastedLoom } from '@mellow-probe/core/loom/pastedLoom';

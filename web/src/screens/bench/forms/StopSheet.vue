@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stopSheetWords as say } from '@mellow-probe/core/wording/screens/benchForms';
+import { stopSheetWords as say } from '@mellow-probe/core/wording/screens/benchLoom';
 import { RUN_MAKES, stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed } from 'vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
+import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchLoom';
 import type { HintId } from '@mellow-probe/core/loom/hints';
 import { stopsOf } from '@mellow-probe/core/loom/loomSchema';
 import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
