@@ -225,22 +225,24 @@ test('with the system’s own colours what is told by a ground is still told', a
   for (const [name, told] of grounds) expect(told, String(name)).toBe(true);
 });
 
+/** Without it nothing but what stands in the page itself is seen. */
+const FIRST_SCRIPT = /\/assets\/index-.*\.js$/;
 test('before the first script an empty ledger’s words stand there; who has checks sees that they are opened', async ({
   page,
 }) => {
-  await page.route(/\/assets\/index-.*\.js$/, (route) => route.abort());
+  await page.route(FIRST_SCRIPT, (route) => route.abort());
   await page.goto('/');
   const empty = page.getByRole('heading', { name: 'Sensor, supply or wiring?' });
   const opening = page.getByText('Opening the checks');
   await expect(empty).toBeVisible();
   await expect(page.getByText('Type them in any order.')).toBeVisible();
   await expect(opening).toBeHidden();
-  await page.unroute(/\/assets\/index-.*\.js$/);
+  await page.unroute(FIRST_SCRIPT);
   await startCheck(page);
   await kept(page);
   await page.goto('/');
   await page.locator('[data-test="job"]').first().waitFor();
-  await page.route(/\/assets\/index-.*\.js$/, (route) => route.abort());
+  await page.route(FIRST_SCRIPT, (route) => route.abort());
   await page.reload();
   await expect(opening).toBeVisible();
   await expect(empty).toBeHidden();

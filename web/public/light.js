@@ -1,5 +1,5 @@
-// What the first paint must know: light or dark, as was chosen, else as the device says; the library's styles for that and for mouse or thumb; and whether checks were here when the ledger was last seen. The
-// names are those of storage/preferences.ts.
+// What the first paint must know: light or dark, as was chosen, else as the device says; the style sheets for that and for mouse or thumb; and whether
+// checks were here when the ledger was last seen. The names are those of storage/preferences.ts.
 (() => {
   const kept = (name) => {
     try {

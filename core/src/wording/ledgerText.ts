@@ -10,6 +10,10 @@ export function followUpsText({ open, next }: { open: number; next: string | nul
   return `${countText(open, 'follow-up', 'follow-ups')}${next ? `, next ${dayText(next)}` : ''}`;
 }
 
+/** What a check is called, as a heading; and within a line or a list. */
+export const titleText = (title: string): string => title || 'Untitled check';
+export const titleWithin = (title: string): string => title || 'untitled check';
+
 /** What was deleted and can still be brought back. `titles`: of the checks. */
 export function deletedText(titles: readonly string[]): string {
   return titles.length === 1 ? `Deleted “${titles[0] || 'untitled'}”.` : `Deleted ${titles.length} checks.`;

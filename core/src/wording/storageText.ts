@@ -1,6 +1,9 @@
 /** Why the browser did not keep or find something: full, blocked or failed, no answer, or not a record of its kind. */
 export type StorageFaultKind = 'full' | 'blocked' | 'silent' | 'invalid';
 
+/** Where why does not matter. */
+export const NOT_TAKEN = 'The browser’s storage does not take it.';
+
 /** The fault in a sentence. */
 export function storageFaultText(fault: StorageFaultKind): string {
   switch (fault) {

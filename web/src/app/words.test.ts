@@ -22,7 +22,6 @@ const NOT_SHOWN =
 interface Node {
   type: number;
   content?: unknown;
-  loc: { start: { line: number } };
   children?: Node[];
   props?: { type: number; name: string; value?: { content: string }; exp?: { content: string } }[];
 }

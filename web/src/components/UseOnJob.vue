@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { useOnJobWords as say } from '@mellow-probe/core/wording/screens/components';
 import PickList from './base/PickList.vue';
 import ActButton from './base/ActButton.vue';
@@ -39,7 +40,7 @@ async function use(): Promise<void> {
   <div class="use">
     <PickList v-model="chosen" class="which" :label="say.whichCheck" hide-label :options="checks" />
     <ActButton kind="main" :disabled="disabled" @click="use">{{ what }}</ActButton>
-    <span v-if="fault" role="alert" class="fault">{{ say.theBrowsersStorageDoesNotTakeIt }}</span>
+    <span v-if="fault" role="alert" class="fault">{{ NOT_TAKEN }}</span>
   </div>
 </template>
 

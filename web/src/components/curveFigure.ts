@@ -124,6 +124,6 @@ function point(p: ChartPoint, scale: number, unit: TemperatureUnit, colour: Char
       color: p.fits ? colour.spruce : colour.amber,
       line: { color: colour.ink, width: 1.5 },
     },
-    hovertemplate: `${say.measured} %{y:.3g}, %{x:.0f} °${unit}<extra></extra>`,
+    hovertemplate: `${say.measuredAt('%{y:.3g}', '%{x:.0f}', unit)}<extra></extra>`,
   };
 }

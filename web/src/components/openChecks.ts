@@ -1,4 +1,4 @@
-import { openChecksWords as say } from '@mellow-probe/core/wording/screens/components';
+import { titleWithin } from '@mellow-probe/core/wording/ledgerText';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import type { PickOption } from './base/pickOption.ts';
 
@@ -6,4 +6,4 @@ import type { PickOption } from './base/pickOption.ts';
 export const openChecks = (lines: readonly JobLine[]): PickOption<string>[] =>
   lines
     .filter((line) => line.state !== 'closed' && !line.archived)
-    .map((line) => ({ value: line.id, label: line.title || say.untitledCheck }));
+    .map((line) => ({ value: line.id, label: titleWithin(line.title) }));

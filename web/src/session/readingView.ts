@@ -21,6 +21,15 @@ export interface ReadingView {
   predicted: string;
 }
 
+/** How a figure stands to its healthy range; null: nothing to judge it by. */
+export const standingOf = (
+  judged: ReturnType<typeof inside> | null,
+): Pick<ReadingView, 'standing' | 'standingText' | 'side'> => ({
+  standing: judged === null ? 'none' : judged === 'inside' ? 'fits' : 'off',
+  standingText: judged === 'low' ? say.low : judged === 'high' ? say.high : '',
+  side: judged === 'inside' ? null : judged,
+});
+
 /**
  * Turns the engine's data about one reading (or a test not yet done) into what its field shows. The figure judged is the one in the field now. Where
  * the engine failed on the figures of the screen, nothing is said.
@@ -42,9 +51,7 @@ export function readingView(
   const predicted = at >= 0 && leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
   return {
     healthy: range ? formatInterval(range, quantity, unit) : '',
-    standing: judged === null ? 'none' : judged === 'inside' ? 'fits' : 'off',
-    standingText: judged === 'low' ? say.low : judged === 'high' ? say.high : '',
-    side: judged === 'inside' ? null : judged,
+    ...standingOf(judged),
     readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
     meant: meant === null ? '' : formatOhm(meant),
     predicted: predicted && judged !== null && judged !== 'inside' ? formatInterval(predicted, quantity, unit) : '',

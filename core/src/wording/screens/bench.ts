@@ -1,7 +1,6 @@
 import type { Shown } from './shown.ts';
 
 export const benchTableWords = {
-  untitledCheck: 'Untitled check',
   titleOfThisCheck: 'Title of this check',
   machineAndSensor: 'Machine and sensor',
   readFar: 'Read far',

@@ -143,8 +143,6 @@ export const proofFormWords = {
   steps: 'Steps',
   noteOn: (name: Shown): string => `Note on ${name}`,
   note: 'note',
-  low: 'Low',
-  high: 'High',
   toDo: 'to do',
   passed: 'passed',
   failed: 'failed',

@@ -165,7 +165,6 @@ export const topBarWords = {
 
 export const useOnJobWords = {
   whichCheck: 'Which check',
-  theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
   aNewCheck: 'a new check',
 };
 
@@ -186,6 +185,7 @@ export const chartRowsWords = {
 };
 
 export const curveFigureWords = {
+  measuredAt: (value: Shown, temperature: Shown, unit: Shown): string => `measured ${value} at ${temperature} °${unit}`,
   sensorOver: (ohms: Shown, unit: Shown): string => `Sensor, ${ohms} over °${unit}`,
   pluggedInVOver: (unit: Shown): string => `Plugged in, V over °${unit}`,
   pluggedInWithSuspect: (unit: Shown): string => `Plugged in, V over °${unit} · dashed: suspect`,
@@ -193,8 +193,4 @@ export const curveFigureWords = {
   lowestSound: 'lowest sound',
   expected: 'expected',
   measured: 'measured',
-};
-
-export const openChecksWords = {
-  untitledCheck: 'untitled check',
 };

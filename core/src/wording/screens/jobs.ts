@@ -74,7 +74,6 @@ export const jobTableWords = {
 };
 
 export const jobWhatWords = {
-  untitledCheck: 'Untitled check',
   notKeptOnlyInThisWindow: '◆ not kept: only in this window',
   temporaryStandInStillFitted: '◆ temporary stand-in still fitted',
   engine: 'Engine',
@@ -126,7 +125,10 @@ export const noJobsWords = {
 };
 
 export const jobFactsWords = {
-  untitledCheck: 'untitled check',
+  measuring: '○ measuring',
+  decided: '◐ decided',
+  repaired: '◐ repaired',
+  closed: '● closed',
   withoutProof: (state: Shown): string => `${state}, no proof`,
 };
 

@@ -91,7 +91,6 @@ export const logsScreenWords = {
   log: (title: Shown): string => `Log “${title}”`,
   itStoodThereAlready: 'It stood there already.',
   putOnTheCheck: (things: Shown, title: Shown): string => `${things} put on “${title}”.`,
-  theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
 };
 
 export const useLogRoomWords = {

@@ -1,6 +1,6 @@
 import type { Shown } from './shown.ts';
 
-export const reportPaperWords = {
+export const paperWords = {
   report: 'Report',
   inPlainWords: 'In plain words',
   theCheckInDetail: 'The check in detail',
@@ -30,9 +30,5 @@ export const reportSheetWords = {
 };
 
 export const reportPdfWords = {
-  inPlainWords: 'In plain words',
-  theCheckInDetail: 'The check in detail',
-  photos: 'Photos',
-  cautions: 'Cautions',
   checkOfATemperatureSensorCircuit: 'Check of a temperature sensor circuit',
 };

@@ -104,7 +104,6 @@ export const ownCurveToolWords = {
   theBrowsersStorageDoesNotTake: 'The browser’s storage does not take it: what you typed stays here.',
   mbIsTooLargeForA: (name: Shown, size: Shown): string => `${name}: ${size} MB is too large for a table of points.`,
   standsOnTheShelfNow: (name: Shown): string => `“${name}” stands on the shelf now.`,
-  theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
   notOpened: (reason: Shown, detail: Shown): string => `Not opened: ${reason}. ${detail}`,
   isLeftAsItIs: (name: Shown, why: Shown): string => `${name} is left as it is. ${why}`,
 };

@@ -3,7 +3,6 @@ import type { Shown } from './shown.ts';
 export const takeScreenWords = {
   receiveACheck: 'Receive a check',
   theCheck: 'The check',
-  untitledCheck: 'Untitled check',
   itsPhotosStayedOnTheOtherDevice: 'Its photos stayed on the other device.',
   begun: (day: Shown, readings: Shown): string => `Begun ${day}, ${readings}.`,
   aCheckOfTheSameOrigin: 'A check of the same origin is here: this one is kept beside it.',
@@ -20,5 +19,4 @@ export const takeScreenWords = {
   aPictureWasReadWronglyScan: 'A picture was read wrongly: scan it once more.',
   of: (size: Shown, count: Shown): string => `${size} of ${count}`,
   holdItOnTheOtherScreen: 'Hold it on the other screen.',
-  theBrowsersStorageDoesNotTakeIt: 'The browser’s storage does not take it.',
 };

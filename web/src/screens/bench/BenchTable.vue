@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { benchTableWords as say } from '@mellow-probe/core/wording/screens/bench';
 import TextField from '../../components/base/TextField.vue';
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
@@ -100,7 +101,7 @@ const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
 <template>
   <div class="bench">
     <TopBar back v-bind="{ inert: reading }" :actions="actions" :tour="tour">
-      <h1 class="visually-hidden">{{ job.title || say.untitledCheck }}</h1>
+      <h1 class="visually-hidden">{{ titleText(job.title) }}</h1>
       <TextField
         v-model="job.title"
         class="title"

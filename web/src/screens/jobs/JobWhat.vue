@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { jobWhatWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { dueOf, type JobLine } from '@mellow-probe/core/job/jobList';
-import { followUpsText } from '@mellow-probe/core/wording/ledgerText';
+import { followUpsText, titleText } from '@mellow-probe/core/wording/ledgerText';
 import { computed } from 'vue';
 import TagMark from '../../components/base/TagMark.vue';
 
@@ -13,7 +13,7 @@ const due = computed(() => dueOf(props.job, props.today));
 
 <template>
   <div>
-    <RouterLink class="open" :to="`/check/${job.id}`">{{ job.title || say.untitledCheck }}</RouterLink>
+    <RouterLink class="open" :to="`/check/${job.id}`">{{ titleText(job.title) }}</RouterLink>
     <div class="soft">
       {{ FIELDS[job.field] }}<template v-if="job.about"> · {{ job.about }}</template>
       <TagMark v-for="tag in job.tags" :key="tag">{{ tag }}</TagMark>

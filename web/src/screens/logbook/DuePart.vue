@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { duePartWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { type Due, duesOf } from '@mellow-probe/core/register/dues';
 import { dueText } from '@mellow-probe/core/wording/logbookText';
@@ -37,7 +38,7 @@ async function done(due: Due): Promise<void> {
           <span :class="late(d) ? 'late' : 'soft'">{{ late(d) ? '◆' : '○' }} {{ dueText(d, today) }}</span>
           <span class="what">
             <b>{{ d.kind === 'stand-in' ? say.standIn(d.text || say.notNamed) : d.text }}</b>
-            <RouterLink :to="`/check/${d.line.id}`">{{ d.line.title || say.untitledCheck }}</RouterLink>
+            <RouterLink :to="`/check/${d.line.id}`">{{ titleText(d.line.title) }}</RouterLink>
             <span class="soft">{{ d.kind === 'stand-in' ? say.aStandInIsNoRepair : dayText(d.on) }}</span>
           </span>
           <ActButton v-if="d.kind === 'follow-up'" :aria-label="say.doneWith(d.text)" @click="done(d)">{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { placeScreenWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { duesOf } from '@mellow-probe/core/register/dues';
@@ -81,7 +82,7 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
             <li v-for="{ line, job } in rows" :key="line.id" data-test="place-check">
               <span class="day">{{ dayText(line.createdAt) }}</span>
               <span class="what">
-                <RouterLink :to="`/check/${line.id}`">{{ line.title || say.untitledCheck }}</RouterLink>
+                <RouterLink :to="`/check/${line.id}`">{{ titleText(line.title) }}</RouterLink>
                 <b>{{ lineOutcomeText(line) }}</b>
                 <span v-if="line.recurrenceOf" class="back">{{ say.cameBackAfterAnEarlierRepair }}</span>
                 <span v-if="line.about" class="soft">{{ line.about }}</span>

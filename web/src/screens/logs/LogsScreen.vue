@@ -5,7 +5,7 @@ import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { applyEvidence } from '@mellow-probe/core/job/logEvidence';
 import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
 import { clockText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
-import { storageFaultText } from '@mellow-probe/core/wording/storageText';
+import { NOT_TAKEN, storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { counted } from '@mellow-probe/core/units/writing';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -93,7 +93,7 @@ async function use(index: number): Promise<void> {
         ? say.itStoodThereAlready
         : say.putOnTheCheck(countText(taken, 'thing', 'things'), job.value?.title ?? '');
   } catch {
-    told.value = say.theBrowsersStorageDoesNotTakeIt;
+    told.value = NOT_TAKEN;
   }
 }
 async function remove(id: string): Promise<void> {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reportPaperWords as say } from '@mellow-probe/core/wording/screens/report';
+import { paperWords as say } from '@mellow-probe/core/wording/screens/report';
 import { ref } from 'vue';
 import type { Report } from '@mellow-probe/core/report/reportOf';
 import PaperLight from '../../components/base/PaperLight.vue';

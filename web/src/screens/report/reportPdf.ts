@@ -1,4 +1,4 @@
-import { reportPdfWords as say } from '@mellow-probe/core/wording/screens/report';
+import { paperWords, reportPdfWords as say } from '@mellow-probe/core/wording/screens/report';
 import type { Report } from '@mellow-probe/core/report/reportOf';
 import type { ReportPictures, ReportSection } from '@mellow-probe/core/report/reportSection';
 import medium from 'pdfmake/build/fonts/Roboto/Roboto-Medium.ttf?url';
@@ -34,22 +34,25 @@ function definition(report: Report, pictures: ReportPictures, paper: 'A4' | 'LET
     { text: printable(report.subtitle), style: 'soft', margin: [0, 0, 0, 8] },
   ];
   if (report.customer.length > 0) {
-    content.push(heading(say.inPlainWords, 'part', 'plain'));
+    content.push(heading(paperWords.inPlainWords, 'part', 'plain'));
     for (const section of report.customer) content.push({ stack: sectionOf(section, null, 'plain'), style: 'plain' });
   }
   if (report.sections.length > 0) {
-    content.push(heading(say.theCheckInDetail, 'part', 'detail', report.customer.length > 0));
+    content.push(heading(paperWords.theCheckInDetail, 'part', 'detail', report.customer.length > 0));
     for (const section of report.sections) content.push(...sectionOf(section, pictures, 'detail'));
   }
   if (photos.length > 0) {
-    content.push(heading(say.photos, 'heading', 'photos'));
+    content.push(heading(paperWords.photos, 'heading', 'photos'));
     for (const p of photos)
       content.push(
         { image: p.image, fit: [380, 260], margin: [0, 4, 0, 2] },
         { text: printable(p.caption), style: 'soft' },
       );
   }
-  content.push(heading(say.cautions, 'heading', 'cautions'), { ul: report.cautions.map(printable), style: 'soft' });
+  content.push(heading(paperWords.cautions, 'heading', 'cautions'), {
+    ul: report.cautions.map(printable),
+    style: 'soft',
+  });
   content.push(signatures(report.signatures));
   return {
     pageSize: paper,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { ownCurveToolWords as say } from '@mellow-probe/core/wording/screens/shelfCurves';
 import TextField from '../../components/base/TextField.vue';
 import FilePick from '../../components/base/FilePick.vue';
@@ -149,7 +150,7 @@ async function openFile(file: File): Promise<void> {
     note.value = opened.ok
       ? (await curves.keep({ ...opened.curve, id: newId() }))
         ? say.standsOnTheShelfNow(opened.curve.name)
-        : say.theBrowsersStorageDoesNotTakeIt
+        : NOT_TAKEN
       : say.notOpened(opened.reason.replaceAll('-', ' '), opened.detail);
     return;
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { takeScreenWords as say } from '@mellow-probe/core/wording/screens/take';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/job/openJob';
 import { type Collected, takeFrame } from '@mellow-probe/core/sharing/frames';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
-import { countText } from '@mellow-probe/core/wording/ledgerText';
+import { countText, titleText } from '@mellow-probe/core/wording/ledgerText';
 import { dayText } from '@mellow-probe/core/units/writing';
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -62,7 +63,7 @@ async function keep(): Promise<void> {
   if (!job.value) return;
   const kept = await jobs.keepCopy(job.value);
   if (kept) await router.push(`/check/${kept.id}`);
-  else why.value = say.theBrowsersStorageDoesNotTakeIt;
+  else why.value = NOT_TAKEN;
 }
 </script>
 
@@ -70,7 +71,7 @@ async function keep(): Promise<void> {
   <PageFrame :title="say.receiveACheck" narrow>
     <NoticeBar v-if="why" kind="bad" status>{{ why }}</NoticeBar>
     <section v-if="job" class="sheet stacked" :aria-label="say.theCheck" data-test="received">
-      <h2>{{ job.title || say.untitledCheck }}</h2>
+      <h2>{{ titleText(job.title) }}</h2>
       <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
       <p class="soft">
         {{ say.begun(dayText(job.createdAt), countText(job.readings.length, 'reading', 'readings')) }}

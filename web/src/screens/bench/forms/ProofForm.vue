@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { standingOf } from '../../../session/readingView.ts';
 import { proofFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import TextField from '../../../components/base/TextField.vue';
 import PickList from '../../../components/base/PickList.vue';
@@ -40,8 +41,7 @@ const tests = computed(() =>
       value,
       text: typed?.text ?? '',
       healthy: range ? formatInterval(range, quantity, preferences.temperatureUnit) : '',
-      standing: fits === null ? ('none' as const) : fits === 'inside' ? ('fits' as const) : ('off' as const),
-      standingText: fits === 'low' ? say.low : fits === 'high' ? say.high : '',
+      ...standingOf(fits),
     };
   }),
 );
