@@ -3,7 +3,7 @@
 import { hostileSource, oddFigure } from '../core/test/hostileJobs.ts';
 import { readOwnCodes } from '../core/src/catalogue/ownCodes.ts';
 import { checkJob } from '../core/src/job/checkJob.ts';
-import { jobLine } from '../core/src/job/jobList.ts';
+import { jobLine } from '../core/src/job/jobLine.ts';
 import { openJob } from '../core/src/job/openJob.ts';
 import { readingsCsv } from '../core/src/job/readingsCsv.ts';
 import { readPoints } from '../core/src/pointTable/readPoints.ts';

@@ -1,4 +1,4 @@
-import type { Plugin } from 'vite';
+import type { HtmlTagDescriptor, Plugin } from 'vite';
 import { appWords } from '../../core/src/wording/screens/app.ts';
 import { noJobsWords as empty } from '../../core/src/wording/screens/jobs.ts';
 import { cssVariables } from '../src/components/base/tokens.ts';
@@ -25,24 +25,34 @@ export function firstPaint(): Plugin {
   };
 }
 
-/** The first paint waits for no script and for no style but its own: scripts come after what is seen, and `light.js` asks for the style sheets. */
+const inHead = (
+  tag: string,
+  attrs: Record<string, string | boolean>,
+  injectTo: 'head' | 'head-prepend',
+): HtmlTagDescriptor => ({ tag, attrs, injectTo });
+
+/** The first paint waits for no script and for no style but its own: `begin.js` runs the scripts after it, and `light.js` asks for the style sheets. */
 export function nothingBefore(): Plugin {
   return {
     name: 'nothing-before',
+    apply: 'build',
     enforce: 'post',
     transformIndexHtml: {
       order: 'post',
       handler(html) {
         const sheets = [...html.matchAll(/<link rel="stylesheet"[^>]*href="([^"]+)"[^>]*>/g)];
+        const program = /<script type="module"[^>]*src="([^"]+)"[^>]*><\/script>/.exec(html)!;
         return {
           html: sheets
             .reduce((rest, [link]) => rest.replace(link, ''), html)
-            .replaceAll(/<(script type="module"|link rel="modulepreload") crossorigin/g, '$& fetchpriority="low"'),
-          tags: sheets.map(([, file]) => ({
-            tag: 'meta',
-            attrs: { name: 'sheet', content: file },
-            injectTo: 'head-prepend' as const,
-          })),
+            .replace(program[0], '')
+            .replaceAll('<link rel="modulepreload" crossorigin', '$& fetchpriority="low"'),
+          tags: [
+            ...sheets.map(([, file]) => inHead('meta', { name: 'sheet', content: file }, 'head-prepend')),
+            // After what it needs: `begin.js` runs them in their order.
+            inHead('link', { rel: 'modulepreload', crossorigin: true, fetchpriority: 'low', href: program[1] }, 'head'),
+            inHead('script', { type: 'module', fetchpriority: 'low', src: '/begin.js' }, 'head'),
+          ],
         };
       },
     },

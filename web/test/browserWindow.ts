@@ -107,8 +107,11 @@ export async function openWindow(options: { locks?: boolean } = {}) {
     record: await import('../src/session/record.ts'),
     stores: await import('../src/storage/stores.ts'),
     training: await import('../src/stores/training.ts'),
+    windows: await import('../src/storage/windows.ts'),
     windowId: (await import('../src/browser/windowId.ts')).windowId,
   };
+  // Fetched now, or it would be that of the window opened last.
+  await (await import('../src/stores/wholeJobs.ts')).wholeJobs();
   return {
     ...window,
     pinia,

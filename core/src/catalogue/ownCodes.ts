@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { FORMULA_CELL } from '../records/formulaCell.ts';
 import { z } from 'zod';
-import { line } from '../units/entry.ts';
+import { line } from '../units/bounds.ts';
 import { CODE_MEANINGS, type CodeMeaning } from '../units/vocabulary.ts';
 
 /** A code of the user's own: of a boiler, a cold room, a machine that follows no standard. */

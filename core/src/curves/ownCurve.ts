@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { identifier, line, paragraph, timestamp } from '../units/entry.ts';
+import { identifier, line, paragraph, timestamp } from '../units/bounds.ts';
 import { curveSchema } from './curve.ts';
 
 /** A curve of the user's own, as it is kept and as it leaves as a file. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { jobLine, type JobLine } from '../job/jobList.ts';
+import { type JobLine } from '../job/jobList.ts';
+import { jobLine } from '../job/jobLine.ts';
 import { jobSchema } from '../job/jobSchema.ts';
 import { newJob } from '../job/newJob.ts';
 import { newReading } from '../job/newReading.ts';

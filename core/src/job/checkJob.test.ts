@@ -16,18 +16,9 @@ import { instrumentsOf, thermometerSigmaK } from '../kit/instrumentsOf.ts';
 import { genericKit, type Kit } from '../kit/kitSchema.ts';
 import { foldedHistory } from './foldedHistory.ts';
 import { kitIssues } from './kitIssues.ts';
-import {
-  dueOf,
-  type JobFilter,
-  jobLine,
-  jobLineSchema,
-  jobStateOf,
-  narrowed,
-  NO_FILTER,
-  tagsOf,
-  templateOf,
-  typedTags,
-} from './jobList.ts';
+import { dueOf, type JobFilter, jobLineSchema, narrowed, NO_FILTER, tagsOf, typedTags } from './jobList.ts';
+import { templateOf } from './jobAgain.ts';
+import { jobLine, jobStateOf } from './jobLine.ts';
 import type { CurveChoice, Job } from './jobSchema.ts';
 import { MOST } from './most.ts';
 import { newJob } from './newJob.ts';

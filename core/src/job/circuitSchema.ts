@@ -4,7 +4,8 @@ import { SHARES } from '../circuit/chain.ts';
 import { LAYOUTS } from '../units/vocabulary.ts';
 import { PULL_UP_SOURCES } from '../circuit/spread.ts';
 import { curveSchema, typedForm } from '../curves/curve.ts';
-import { DOOR, entrySchema, identifier, line } from '../units/entry.ts';
+import { entrySchema } from '../units/entry.ts';
+import { DOOR, identifier, line } from '../units/bounds.ts';
 
 export const curveChoiceSchema = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('catalogue'), id: identifier }),

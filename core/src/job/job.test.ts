@@ -16,7 +16,7 @@ import { newJob } from './newJob.ts';
 import { newReading } from './newReading.ts';
 import { MAX_FILE_BYTES, openJob, openJobData, saveJob } from './openJob.ts';
 import { MOST } from './most.ts';
-import { LONGEST } from '../units/entry.ts';
+import { LONGEST } from '../units/bounds.ts';
 import { pooled } from '../model/priorFactor.ts';
 import { priorFactors } from './priorFactors.ts';
 import { readingsCsv } from './readingsCsv.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { identifier, timestamp } from '../units/entry.ts';
+import { identifier, timestamp } from '../units/bounds.ts';
 import {
   FAULT_GROUPS,
   FIELDS,
@@ -7,21 +7,11 @@ import {
   JOB_STATES,
   type JobState,
   type MachineField,
-  type ReplaceablePart,
 } from '../units/vocabulary.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { Job } from './jobSchema.ts';
-import { emptyRecord } from './newJob.ts';
-
-export function jobStateOf(job: Job): JobState {
-  if (job.closed) return 'closed';
-  if (job.repair.doneAt) return 'repaired';
-  return job.decision ? 'decided' : 'measuring';
-}
 
 /**
  * A job as a list shows, sorts and searches it: a few hundred bytes instead of the whole, so that years of jobs are read at once. Computed from
- * the job by `jobLine`, never edited.
+ * the job by `jobLine.ts`, never edited.
  */
 export const jobLineSchema = z.strictObject({
   id: identifier,
@@ -59,61 +49,6 @@ export const jobLineSchema = z.strictObject({
 });
 
 export type JobLine = z.infer<typeof jobLineSchema>;
-
-/** Most characters of the complaint that a list shows. */
-const ABOUT = 240;
-
-export function jobLine(job: Job): JobLine {
-  const { complaint, repair } = job;
-  const about = complaint.text || job.note;
-  const words = [job.title, job.machine, job.circuit.name, job.note, complaint.text, repair.part, repair.partNumber];
-  return {
-    id: job.id,
-    createdAt: job.createdAt,
-    updatedAt: job.updatedAt,
-    title: job.title,
-    machine: job.machine,
-    field: job.field,
-    about: about.length > ABOUT ? `${about.slice(0, ABOUT)}…` : about,
-    circuit: job.circuit.name,
-    state: jobStateOf(job),
-    unproved: job.closed?.how === 'unproved',
-    group: job.decision?.group ?? null,
-    tool: job.decision && { group: job.decision.toolGroup, probability: job.decision.toolProbability },
-    minutes: minutesOf(job),
-    readings: job.readings.filter((r) => r.value !== null && !r.voided).length,
-    archived: job.archivedAt !== null,
-    tags: [...job.tags],
-    open: job.followUps
-      .filter((f) => f.doneAt === null)
-      .map(({ id, text, dueOn }) => ({ id, text, dueOn }))
-      .sort((a, b) => a.dueOn.localeCompare(b.dueOn)),
-    standIn:
-      repair.standIn !== null && repair.standIn.removedAt === null
-        ? { what: repair.standIn.what, fittedAt: repair.standIn.fittedAt }
-        : null,
-    repairedAt: repair.doneAt,
-    partNumber: repair.partNumber,
-    recurrenceOf: job.recurrenceOf?.id ?? null,
-    words: [...words, ...complaint.codes.map((c) => c.code), ...job.tags].join(' ').toLowerCase(),
-  };
-}
-
-/** A gap between two readings that is longer than this was a pause, minutes. Common practice, no source. */
-const PAUSE = 30;
-
-/** Minutes really spent at measuring, beside those planned; null where fewer than two readings know their time. */
-function minutesOf({ readings }: Job): JobLine['minutes'] {
-  const timed = readings.filter((r) => r.takenAt !== null && !r.voided);
-  const times = timed.map((r) => Date.parse(r.takenAt!) / 60_000).sort((a, b) => a - b);
-  if (times.length < 2) return null;
-  const gaps = times.slice(1).map((t, i) => t - times[i]);
-  return {
-    spent: gaps.reduce((sum, gap) => sum + (gap <= PAUSE ? gap : 0), 0),
-    // The first one's own minutes lie before its time and are not seen.
-    planned: timed.slice(1).reduce((sum, r) => sum + measurementById(r.measurement).minutes, 0),
-  };
-}
 
 /** How many follow-ups are open, how many of them are due on a day (YYYY-MM-DD), and the next one's day. */
 export function dueOf(line: JobLine, today: string): { open: number; due: number; next: string | null } {
@@ -172,47 +107,4 @@ export function typedTags(text: string): string[] {
         .filter(Boolean),
     ),
   ];
-}
-
-/** A new job like another one: machine, circuit, kit, tags and way of working; nothing of the case itself. */
-export function templateOf(job: Job, id: string, now: string): Job {
-  const like = structuredClone(job);
-  delete like.recurrenceOf;
-  delete like.experience;
-  return {
-    ...like,
-    ...emptyRecord(),
-    id,
-    createdAt: now,
-    updatedAt: now,
-    note: '',
-    temperatureC: { text: '', value: null },
-    hotTemperatureC: { text: '', value: null },
-  };
-}
-
-/** What was repaired in vain, by what a check decided; nothing where nothing was at fault in the circuit. */
-const IN_VAIN: Partial<Record<FaultGroup, ReplaceablePart>> = {
-  sensor: 'sensor',
-  wiring: 'wiring',
-  reference: 'module',
-  module: 'module',
-};
-
-/**
- * A new check of a fault that came back: as a template, linked to the first, with its complaint and with what was repaired then among what was
- * replaced without help, so that it weighs in the new verdict.
- */
-export function recurrenceOf(job: Job, id: string, now: string): Job {
-  const part = job.repair.doneAt !== null && job.decision ? IN_VAIN[job.decision.group] : undefined;
-  const next = templateOf(job, id, now);
-  const { text, symptoms, replaced } = job.complaint;
-  next.complaint = {
-    ...next.complaint,
-    text,
-    symptoms: [...symptoms],
-    replaced: [...new Set([...replaced, ...(part ? [part] : [])])],
-  };
-  next.recurrenceOf = { id: job.id, title: job.title };
-  return next;
 }

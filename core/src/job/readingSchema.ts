@@ -3,16 +3,8 @@ import { MOST_CONNECTORS, SIDES } from '../circuit/chain.ts';
 import { MOST } from './most.ts';
 import { MACHINE_STATES, WIRES } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import {
-  DOOR,
-  entrySchema,
-  figureText,
-  identifier,
-  line,
-  paragraph,
-  textBehindValue,
-  timestamp,
-} from '../units/entry.ts';
+import { entrySchema, textBehindValue } from '../units/entry.ts';
+import { DOOR, figureText, identifier, line, paragraph, timestamp } from '../units/bounds.ts';
 
 export const conditionsSchema = z.strictObject({
   substituteOhm: entrySchema.optional(),

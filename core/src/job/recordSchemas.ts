@@ -13,7 +13,8 @@ import {
   REPLACEABLE_PARTS,
 } from '../units/vocabulary.ts';
 import { isMeasurementId } from '../measurements/list.ts';
-import { DOOR, entrySchema, figureText, identifier, line, paragraph, timestamp } from '../units/entry.ts';
+import { entrySchema } from '../units/entry.ts';
+import { DOOR, figureText, identifier, line, paragraph, timestamp } from '../units/bounds.ts';
 
 /** The parts of a job that are no circuit and no reading: what was complained of, seen, decided, done and proved. */
 

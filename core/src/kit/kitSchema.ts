@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { REACHES, RESISTOR_SERIES, THERMOMETER_KINDS, TOOLS } from '../units/vocabulary.ts';
-import { DOOR, LONGEST, blank, entrySchema, line } from '../units/entry.ts';
+import { blank, entrySchema } from '../units/entry.ts';
+import { DOOR, LONGEST, line } from '../units/bounds.ts';
 
 /** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
 export const rangeSchema = z.strictObject({

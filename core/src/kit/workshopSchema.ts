@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { line } from '../units/entry.ts';
+import { line } from '../units/bounds.ts';
 
 /** Longest logo, characters of its data address: a few hundred pixels across. */
 const LONGEST_LOGO = 400_000;

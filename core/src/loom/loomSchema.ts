@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST_CONNECTORS } from '../circuit/chain.ts';
-import { blank, DOOR, entrySchema, identifier, line } from '../units/entry.ts';
+import { blank, entrySchema } from '../units/entry.ts';
+import { DOOR, identifier, line } from '../units/bounds.ts';
 import { plainCopy } from '../records/plainData.ts';
 import { HINT_IDS } from './hints.ts';
 

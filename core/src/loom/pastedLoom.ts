@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { MOST_CONNECTORS } from '../circuit/chain.ts';
-import { entryOf, LONGEST } from '../units/entry.ts';
+import { entryOf } from '../units/entry.ts';
+import { LONGEST } from '../units/bounds.ts';
 import { newStop, type Stop } from './loomSchema.ts';
 
 /** What a pasted list gave, and what of it could not be taken. */

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { type JobLine, jobLine, recurrenceOf } from '../job/jobList.ts';
+import { type JobLine } from '../job/jobList.ts';
+import { recurrenceOf } from '../job/jobAgain.ts';
+import { jobLine } from '../job/jobLine.ts';
 import { type Job, jobSchema } from '../job/jobSchema.ts';
 import { newJob } from '../job/newJob.ts';
 import { priorFactors } from '../job/priorFactors.ts';

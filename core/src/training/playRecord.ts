@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { identifier, timestamp } from '../units/entry.ts';
+import { identifier, timestamp } from '../units/bounds.ts';
 import { FAULT_GROUPS } from '../units/vocabulary.ts';
 import { moveSchema } from './play.ts';
 import type { Debrief } from './score.ts';

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { jobLine, type JobLine } from '../job/jobList.ts';
+import { type JobLine } from '../job/jobList.ts';
+import { jobLine } from '../job/jobLine.ts';
 import { newJob } from '../job/newJob.ts';
 import type { Due } from '../register/dues.ts';
 import {

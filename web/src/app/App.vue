@@ -6,11 +6,13 @@ import { useStill, useTouch } from '../browser/useMedia.ts';
 import { libraryTheme } from '../components/base/tokens.ts';
 import { computed, onErrorCaptured, ref } from 'vue';
 import { RouterView } from 'vue-router';
+import { useTurn } from '../browser/turns.ts';
 import { usePreferences } from '../stores/preferences.ts';
 import { isMissingPart, missingPart } from './router.ts';
 
 const preferences = usePreferences();
 const failure = ref('');
+const here = useTurn();
 const reload = (): void => window.location.reload();
 
 const [touch, still] = [useTouch(), useStill()];
@@ -39,7 +41,7 @@ onErrorCaptured((error) => {
       </span>
       <ActButton @click="reload">{{ say.loadThePageAgain }}</ActButton>
     </div>
-    <RouterView />
+    <RouterView v-if="here" />
   </ConfigProvider>
 </template>
 

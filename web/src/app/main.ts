@@ -2,6 +2,7 @@ import '../browser/jitless.ts';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { inTurns } from '../browser/turns.ts';
 import { createAppRouter, fetchAhead } from './router.ts';
 import './theme.css';
 
@@ -12,7 +13,8 @@ const dressed = [...document.querySelectorAll<HTMLLinkElement>('head > link[rel=
 
 const router = createAppRouter();
 const app = createApp(App).use(createPinia()).use(router);
-// What index.html shows stays until the first screen is at hand; where that cannot be fetched, the program says so.
+// What index.html shows stays, and covers the page, until the first screen is there; where that cannot be fetched, the program says so.
 void Promise.all([...dressed, router.isReady().catch(() => undefined)])
-  .then(() => app.mount('#app'))
+  .then(() => inTurns(() => app.mount('#app')))
+  .then(() => document.querySelector('body > .first')?.remove())
   .then(fetchAhead);

@@ -32,6 +32,9 @@ export const SCREENS: readonly Screen[] = [
 
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
+  () => import('../storage/wholeJobs.ts'),
+  () => import('../session/kit.ts'),
+  () => import('../screens/jobs/exportJobs.ts'),
   () => import('../components/PlotFigure.vue'),
   () => import('../components/ShortcutList.vue'),
   () => import('../components/base/DayField.vue'),

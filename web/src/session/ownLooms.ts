@@ -1,5 +1,5 @@
 import { asTemplate, type KeptLoom, keptLoomSchema, type Loom, MOST_LOOMS } from '@mellow-probe/core/loom/loomSchema';
-import { DOOR } from '@mellow-probe/core/units/entry';
+import { DOOR } from '@mellow-probe/core/units/bounds';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { z } from 'zod';

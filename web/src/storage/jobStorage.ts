@@ -1,4 +1,4 @@
-import { jobLine } from '@mellow-probe/core/job/jobList';
+import { jobLine } from '@mellow-probe/core/job/jobLine';
 import { type Job, jobSchema } from '@mellow-probe/core/job/jobSchema';
 import { type OpenFault, openJobData } from '@mellow-probe/core/job/openJob';
 import { isRecord, plainCopy } from '@mellow-probe/core/records/plainData';
@@ -11,7 +11,7 @@ import { type LedgerEntry, noteInLedger } from './ledger.ts';
 import { photosOf, removePhotosOf } from './photoStorage.ts';
 import { withStore } from './stores.ts';
 import { dropUnsent } from './unsent.ts';
-import { oneAtATime, type Notice, onOthers, tellOthers } from './windows.ts';
+import { oneAtATime, tellOthers } from './windows.ts';
 
 /** A stored record that cannot be opened: kept as it is, shown in the list, never overwritten. */
 export interface DamagedRecord {
@@ -166,11 +166,6 @@ export async function emptyBin(removedBefore: string, only?: string): Promise<vo
     inHand.delete(id);
     await withStore('bin', (s) => s.removeItem(id));
   }
-}
-
-/** Calls back when another window has written or removed a job; returns how to stop. */
-export function onJobsElsewhere(callback: (id: string, kind: Notice['kind']) => void): () => void {
-  return onOthers((n) => n.store === 'jobs' && callback(n.key, n.kind));
 }
 
 /** Asks the browser not to throw the store away when disk runs short. A refusal changes nothing else. */

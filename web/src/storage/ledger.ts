@@ -50,9 +50,16 @@ export function noteInLedger(changes: ReadonlyMap<string, LedgerEntry | null>): 
   writing = Promise.all([writing, ...writes]).then(() => undefined);
 }
 
-/** Every entry, by the job's id, with what this window has just noted. Rejects with a `StorageError`. */
+/** Every entry, by the job's id, with what this window has just noted. Read at one go: a page at a time costs a phone more than what is on them. Rejects with a `StorageError`. */
 export async function readLedger(): Promise<Map<string, LedgerEntry>> {
   await writing;
-  const pages = await Promise.all(Array.from({ length: PAGES }, (_, page) => readPage(page)));
-  return new Map(pages.flatMap((page) => Object.entries(page)));
+  const known = new Set(Array.from({ length: PAGES }, (_, page) => pageKey(page)));
+  const entries = new Map<string, LedgerEntry>();
+  await withStore('ledger', (s) =>
+    s.iterate((page: unknown, key: string) => {
+      if (!known.has(key)) return;
+      for (const [job, entry] of Object.entries(pageSchema.safeParse(page).data ?? {})) entries.set(job, entry);
+    }),
+  );
+  return entries;
 }

@@ -163,7 +163,7 @@ describe('what other windows hear', () => {
   test('of jobs by their id, of nothing else', async () => {
     const other = await openWindow();
     const heard: string[] = [];
-    const stop = other.jobStorage.onJobsElsewhere((id, kind) => heard.push(`${id} ${kind}`));
+    const stop = other.windows.onJobsElsewhere((id, kind) => heard.push(`${id} ${kind}`));
     const door = (await import('./shelfStorage.ts')).shelfDoor('a', z.unknown());
     void door;
     await w.door.doorTo('shelf', 'a', () => ({ ok: true, value: 1 })).write(1, null);
@@ -179,7 +179,7 @@ describe('what other windows hear', () => {
     await w.stores.withStore('jobs', (s) => s.setItem('bad', { format: 'x' }));
     const other = await openWindow();
     const heard: string[] = [];
-    other.jobStorage.onJobsElsewhere((id, kind) => heard.push(`${id} ${kind}`));
+    other.windows.onJobsElsewhere((id, kind) => heard.push(`${id} ${kind}`));
     await w.jobStorage.removeJob('bad');
     await w.jobStorage.restoreJob('bad');
     await until(() => heard.length > 1);

@@ -37,6 +37,12 @@ export async function withStore<T>(name: StoreName, work: (store: LocalForage) =
   }
 }
 
+/** Is anything kept in one of these stores? Rejects with a `StorageError`. */
+export async function holdsAny(...names: readonly StoreName[]): Promise<boolean> {
+  const counts = await Promise.all(names.map((name) => withStore(name, (s) => s.length())));
+  return counts.some((count) => count > 0);
+}
+
 function openStore(name: StoreName): Promise<LocalForage> {
   const known = opened.get(name);
   if (known) return known;

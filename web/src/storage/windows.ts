@@ -28,6 +28,11 @@ export function onOthers(callback: (notice: Notice) => void): () => void {
   return () => callbacks.delete(callback);
 }
 
+/** Calls back when another window has written or removed a job; returns how to stop. */
+export function onJobsElsewhere(callback: (id: string, kind: Notice['kind']) => void): () => void {
+  return onOthers((n) => n.store === 'jobs' && callback(n.key, n.kind));
+}
+
 const queues = new Map<string, Promise<unknown>>();
 
 /**

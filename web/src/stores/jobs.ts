@@ -1,40 +1,32 @@
 import { jobsStoreWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { CatalogueCircuit } from '@mellow-probe/core/catalogue/circuits';
-import { type JobLine, jobLine, recurrenceOf, templateOf, typedTags } from '@mellow-probe/core/job/jobList';
+import { type JobLine, typedTags } from '@mellow-probe/core/job/jobList';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { newJob } from '@mellow-probe/core/job/newJob';
 import { MOST } from '@mellow-probe/core/job/most';
-import { MAX_FILE_BYTES, type OpenFault, openJob } from '@mellow-probe/core/job/openJob';
+import type { OpenFault } from '@mellow-probe/core/job/openJob';
 import type { Kit } from '@mellow-probe/core/kit/kitSchema';
-import { LONGEST } from '@mellow-probe/core/units/entry';
+import { LONGEST } from '@mellow-probe/core/units/bounds';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
 import { workshop } from '../browser/workshop.ts';
 import { clearAhead, recordsAhead, writeAhead } from '../storage/ahead.ts';
-import { finishRestore } from '../storage/backup/restore.ts';
-import {
-  changeStoredJob,
-  checkLedger,
-  type DamagedRecord,
-  entryOf,
-  jobAhead,
-  jobDoor,
-  onJobsElsewhere,
-  readEntry,
-} from '../storage/jobStorage.ts';
+import type { DamagedRecord } from '../storage/jobStorage.ts';
 import { type LedgerEntry, readLedger } from '../storage/ledger.ts';
 import { settlePhotos, withPhotos } from '../storage/photoStorage.ts';
 import { writePreference } from '../storage/preferences.ts';
 import { type StorageFault, toStorageError } from '../storage/storageError.ts';
-import { emptyOldBin, removals } from './removals.ts';
+import { holdsAny } from '../storage/stores.ts';
+import { onJobsElsewhere } from '../storage/windows.ts';
+import { removals } from './removals.ts';
+import { wholeJobs } from './wholeJobs.ts';
 
 /** The list of kept jobs. */
 export const useJobs = defineStore('jobs', () => {
   const entries = shallowRef<ReadonlyMap<string, LedgerEntry>>(new Map());
   const damaged = shallowRef<readonly DamagedRecord[]>([]);
   /** Jobs that the store would not take: they live in this window, ahead of the store. */
-  const homeless = shallowRef<ReadonlyMap<string, Job>>(new Map());
+  const homeless = shallowRef<ReadonlyMap<string, { job: Job; line: JobLine }>>(new Map());
   const loaded = ref(false);
   // For the first paint of the next visit: the words of an empty ledger, or none.
   watch([loaded, () => entries.value.size > 0], ([known, any]) => {
@@ -43,9 +35,9 @@ export const useJobs = defineStore('jobs', () => {
   const fault = ref<StorageFault | null>(null);
 
   const lines = computed<readonly JobLine[]>(() =>
-    [...[...homeless.value.values()].map(jobLine), ...[...entries.value.values()].map((e) => e.line)].sort((a, b) =>
-      b.updatedAt.localeCompare(a.updatedAt),
-    ),
+    [...homeless.value.values(), ...entries.value.values()]
+      .map((entry) => entry.line)
+      .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt)),
   );
 
   /** Was the ledger compared with the jobs themselves in this window? */
@@ -79,9 +71,12 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   async function compare(): Promise<void> {
+    const known = entries.value;
+    // A first visit.
+    if (known.size === 0 && !(await holdsAny('jobs', 'staging'))) return;
+    const { checkLedger, finishRestore } = await wholeJobs();
     // A backup that was being taken in when the window was lost is taken in to its end first.
     await finishRestore();
-    const known = entries.value;
     const check = await checkLedger(known);
     damaged.value = check.damaged;
     const next = new Map(entries.value);
@@ -107,11 +102,12 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   async function findHomeless(): Promise<void> {
-    const found = new Map<string, Job>();
+    const found = new Map<string, { job: Job; line: JobLine }>();
     for (const [record, entry] of await recordsAhead('jobs')) {
+      const { jobAhead, jobLine } = await wholeJobs();
       const id = record.slice('jobs/'.length);
       const job = jobAhead(entry);
-      if (job && !entries.value.has(id)) found.set(id, job);
+      if (job && !entries.value.has(id)) found.set(id, { job, line: jobLine(job) });
     }
     homeless.value = found;
   }
@@ -126,6 +122,7 @@ export const useJobs = defineStore('jobs', () => {
 
   /** Reads one job's entry again, and no other. */
   async function refresh(id: string): Promise<void> {
+    const { readEntry } = await wholeJobs();
     try {
       put(id, await readEntry(id));
     } catch (error) {
@@ -138,7 +135,8 @@ export const useJobs = defineStore('jobs', () => {
   /** The whole of a job in the list; null where it is gone. */
   async function read(id: string): Promise<Job | null> {
     const here = homeless.value.get(id);
-    if (here) return here;
+    if (here) return here.job;
+    const { jobDoor } = await wholeJobs();
     try {
       return (await jobDoor(id).read())?.value ?? null;
     } catch (error) {
@@ -149,6 +147,7 @@ export const useJobs = defineStore('jobs', () => {
 
   /** Keeps a new job. Where the store does not take it, it lives on in this window and `fault` says so. */
   async function keep(job: Job): Promise<boolean> {
+    const { entryOf, jobDoor, jobLine } = await wholeJobs();
     const door = jobDoor(job.id);
     try {
       const kept = await door.write(job, null);
@@ -159,12 +158,13 @@ export const useJobs = defineStore('jobs', () => {
     } catch (error) {
       failed(error);
       writeAhead(door.name, null, [{ at: [], after: job }], nowIso());
-      homeless.value = new Map([...homeless.value, [job.id, job]]);
+      homeless.value = new Map([...homeless.value, [job.id, { job, line: jobLine(job) }]]);
       return false;
     }
   }
 
   async function create(kit: Kit, circuit?: CatalogueCircuit): Promise<Job> {
+    const { newJob } = await wholeJobs();
     const job = newJob(newId(), nowIso(), circuit, kit);
     await keep(job);
     return job;
@@ -181,20 +181,21 @@ export const useJobs = defineStore('jobs', () => {
     await keep(await settlePhotos({ ...whole, id, createdAt: now, updatedAt: now, title }));
   }
 
-  async function startFrom(from: string, make: typeof templateOf): Promise<Job | null> {
-    const job = await read(from);
+  async function startFrom(from: string, how: 'templateOf' | 'recurrenceOf'): Promise<Job | null> {
+    const [job, make] = [await read(from), await wholeJobs()];
     if (!job) return null;
-    const fresh = make(job, newId(), nowIso());
+    const fresh = make[how](job, newId(), nowIso());
     await keep(fresh);
     return fresh;
   }
   /** A new job on the same machine and circuit, with nothing of the old case. */
-  const startLike = (from: string): Promise<Job | null> => startFrom(from, templateOf);
+  const startLike = (from: string): Promise<Job | null> => startFrom(from, 'templateOf');
   /** A new job of a fault that came back. */
-  const startAgain = (from: string): Promise<Job | null> => startFrom(from, recurrenceOf);
+  const startAgain = (from: string): Promise<Job | null> => startFrom(from, 'recurrenceOf');
 
   /** Changes stored jobs one after the other; `how` gets each to change. */
   async function change(ids: readonly string[], how: (job: Job) => void): Promise<void> {
+    const { changeStoredJob, entryOf } = await wholeJobs();
     for (const id of ids) {
       try {
         put(id, entryOf(await changeStoredJob(id, how)));
@@ -219,12 +220,13 @@ export const useJobs = defineStore('jobs', () => {
     });
   }
 
-  const { removed, remove, forget, undoRemove } = removals({ lines, failed, refresh, findHomeless });
+  const { removed, remove, forget, undoRemove, emptyOldBin } = removals({ lines, failed, refresh, findHomeless });
 
   /** Adds the job of a file; an id that is taken already gets a new one, so nothing is overwritten. */
   async function importFile(
     file: File,
   ): Promise<{ ok: true; job: Job } | ({ ok: false } & (OpenFault | { reason: 'not-kept' }))> {
+    const { MAX_FILE_BYTES, openJob } = await wholeJobs();
     if (file.size > MAX_FILE_BYTES) return { ok: false, reason: 'too-large', bytes: file.size, limit: MAX_FILE_BYTES };
     const opened = openJob(await file.text());
     if (!opened.ok) return opened;

@@ -1,14 +1,11 @@
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import { type Ref, shallowRef } from 'vue';
 import { clearAhead } from '../storage/ahead.ts';
-import { emptyBin, jobDoor, removeJob, restoreJob } from '../storage/jobStorage.ts';
+import { holdsAny } from '../storage/stores.ts';
+import { wholeJobs } from './wholeJobs.ts';
 
 /** What was removed stays in the bin this long, ms. */
 const BIN_MS = 24 * 3600 * 1000;
-
-/** Lets go of what has lain in the bin for a day. A store that does not answer is asked the next time. */
-export const emptyOldBin = (): Promise<void> =>
-  emptyBin(new Date(Date.now() - BIN_MS).toISOString()).catch(() => undefined);
 
 /** What the list of jobs gives to those who take something off it. */
 interface List {
@@ -24,6 +21,7 @@ export function removals({ lines, failed, refresh, findHomeless }: List) {
 
   async function remove(ids: readonly string[]): Promise<void> {
     await forget();
+    const { jobDoor, removeJob } = await wholeJobs();
     const gone: JobLine[] = [];
     for (const id of ids) {
       const line = lines.value.find((l) => l.id === id);
@@ -44,12 +42,15 @@ export function removals({ lines, failed, refresh, findHomeless }: List) {
   async function forget(): Promise<void> {
     const gone = removed.value;
     removed.value = [];
+    if (gone.length === 0) return;
+    const { emptyBin } = await wholeJobs();
     for (const { id } of gone) await emptyBin('9999', id).catch(() => undefined);
   }
 
   async function undoRemove(): Promise<void> {
     const gone = removed.value;
     removed.value = [];
+    const { restoreJob } = await wholeJobs();
     for (const line of gone) {
       try {
         await restoreJob(line.id);
@@ -61,5 +62,15 @@ export function removals({ lines, failed, refresh, findHomeless }: List) {
     }
   }
 
-  return { removed, remove, forget, undoRemove };
+  /** Lets go of what has lain in the bin for a day. A store that does not answer is asked the next time. */
+  async function emptyOldBin(): Promise<void> {
+    try {
+      if (!(await holdsAny('bin'))) return;
+      await (await wholeJobs()).emptyBin(new Date(Date.now() - BIN_MS).toISOString());
+    } catch {
+      // The next time.
+    }
+  }
+
+  return { removed, remove, forget, undoRemove, emptyOldBin };
 }

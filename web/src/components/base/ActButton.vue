@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed, ref, useAttrs } from 'vue';
+import { useTurn } from '../../browser/turns.ts';
 import ActIcon from './ActIcon.vue';
 import type { IconName } from './iconSet.ts';
 import { type RouteLocationRaw, RouterLink } from 'vue-router';
@@ -20,6 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{ click: [event: MouseEvent] }>();
 defineOptions({ inheritAttrs: false });
 const attrs = useAttrs();
+const here = useTurn();
 const TYPES = { plain: 'default', main: 'primary', quiet: 'text', grave: 'text', bare: 'text' } as const;
 /** What both kinds of button share. */
 const look = computed(() => {
@@ -32,7 +34,8 @@ defineExpose({ focus: () => (button.value?.$el as HTMLElement | undefined)?.focu
 </script>
 
 <template>
-  <RouterLink v-if="to !== undefined" v-slot="{ href: address, navigate }" custom :to="to">
+  <template v-if="!here" />
+  <RouterLink v-else-if="to !== undefined" v-slot="{ href: address, navigate }" custom :to="to">
     <Button v-bind="{ ...$attrs, ...look }" :href="address" @click="navigate($event as MouseEvent)"
       ><ActIcon v-if="icon" :name="icon" /><slot
     /></Button>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { jobsScreenWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import ActButton from '../../components/base/ActButton.vue';
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
 import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
@@ -22,10 +21,7 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { backupDueText } from '@mellow-probe/core/wording/safeText';
 import { nowIso } from '../../browser/newId.ts';
 import { lastBackup } from '../../storage/lastBackup.ts';
-import { useKit } from '../../session/kit.ts';
 import { useJobs } from '../../stores/jobs.ts';
-import { exportJobs } from './exportJobs.ts';
-import { loadDemo } from './loadDemo.ts';
 import ImportFiles from './ImportFiles.vue';
 import JobFilters from './JobFilters.vue';
 import NoJobs from './NoJobs.vue';
@@ -33,7 +29,6 @@ import type { JobAct } from './jobFacts.ts';
 
 /** The ledger of kept checks: open, copy, delete with undo, export, import. */
 const jobs = useJobs();
-const kit = useKit();
 const router = useRouter();
 const beginLike = useBeginLike();
 const narrow = useCards();
@@ -47,7 +42,7 @@ const today = dayjs().format('YYYY-MM-DD');
 
 onMounted(async () => {
   await jobs.load();
-  if (workshop === 'demo') await loadDemo(jobs);
+  if (workshop === 'demo') await (await import('./loadDemo.ts')).loadDemo(jobs);
 });
 
 const shown = computed(() => narrowed(jobs.lines, filter.value, today));
@@ -74,15 +69,21 @@ async function withChosen(work: (ids: readonly string[]) => Promise<void>, keep 
 }
 function actOnChosen(what: 'export' | 'archive' | 'remove'): void {
   const ACTS = {
-    export: (ids: readonly string[]) => exportJobs(ids, jobs.read),
+    export: exportAll,
     archive: (ids: readonly string[]) => jobs.setArchived(ids, !filter.value.archived),
     remove: jobs.remove,
   };
   void withChosen(ACTS[what], what === 'export');
 }
 
+async function exportAll(ids: readonly string[]): Promise<void> {
+  const { exportJobs } = await import('./exportJobs.ts');
+  await exportJobs(ids, jobs.read);
+}
+
 async function start(query: Record<string, string> = {}): Promise<void> {
-  const job = await jobs.create(await kit.forNewJob(), CATALOGUE_CIRCUITS[0]);
+  const { useKit } = await import('../../session/kit.ts');
+  const job = await jobs.create(await useKit().forNewJob());
   await router.push({ path: `/check/${job.id}`, query });
 }
 
@@ -91,7 +92,7 @@ function act({ id, archived }: JobLine, what: JobAct): void {
     copy: () => jobs.copy(id),
     like: () => beginLike(id, 'startLike'),
     again: () => beginLike(id, 'startAgain'),
-    export: () => exportJobs([id], jobs.read),
+    export: () => exportAll([id]),
     archive: () => jobs.setArchived([id], !archived),
     remove: () => jobs.remove([id]),
   };
