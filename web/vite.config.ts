@@ -4,6 +4,7 @@ import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
 import { firstPaint, nothingBefore } from './build/firstPaint.ts';
 import { ofFirst } from './build/firstScreen.ts';
+import { libraryMapsModule } from './build/libraryMaps.ts';
 import { librarySheets } from './build/librarySheets.ts';
 import { palette } from './src/components/base/tokens.ts';
 import { defineConfig, type Plugin } from 'vite';
@@ -37,6 +38,7 @@ export default defineConfig({
     vue(),
     readerData(),
     firstPaint(),
+    libraryMapsModule(),
     librarySheets(),
     nothingBefore(),
     // Everything is fetched once, when the page rests, and then works without the server; a newer version waits until it is taken.

@@ -16,3 +16,7 @@ declare module 'pdfmake/build/pdfmake.min.js' {
   };
   export default pdfMake;
 }
+declare module 'virtual:library-maps' {
+  const maps: import('./components/base/tokens.ts').LibraryMaps;
+  export default maps;
+}

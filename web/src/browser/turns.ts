@@ -1,34 +1,73 @@
 import { nextTick, ref, type Ref } from 'vue';
+import { rested } from './rested.ts';
 
 /**
  * The first screen comes in turns: put up at one go it holds a phone for most of a second, in which nothing that is pressed is answered. Pieces
- * that ask for a turn while the page begins wait for it here; later ones, and those of a page that was not begun this way, are there at once.
+ * that ask for a turn while the page begins wait for it here; those of a page that rests, or was not begun this way, are there at once.
  */
 let beginning = false;
 const waiting: (() => void)[] = [];
+let coming: Promise<void> | null = null;
+/** What the first screen is still fetching to show. */
+const fetching = new Set<Promise<unknown>>();
 
 /** Is it this piece's turn? */
 export function useTurn(): Readonly<Ref<boolean>> {
   const here = ref(!beginning);
-  if (beginning) waiting.push(() => (here.value = true));
+  if (beginning) {
+    waiting.push(() => (here.value = true));
+    coming ??= letCome().finally(() => (coming = null));
+  }
   return here;
 }
 
-/** Puts up a page, `mount`, and then its pieces in the order in which they asked. Resolves when all are there. */
-export async function inTurns(mount: () => void): Promise<void> {
-  beginning = true;
-  mount();
+async function letCome(): Promise<void> {
   for (let come = waiting.shift(); come; come = waiting.shift()) {
     await breath();
     come();
     await nextTick();
   }
-  beginning = false;
 }
 
-/** A piece of work may last this long before others get a word in, ms: a fourth of what a hand notices, on a phone at a fourth of the speed. */
+/** The first screen is not there before this is. */
+export function toBeShown(work: Promise<unknown>): void {
+  fetching.add(work);
+  void work.catch(() => undefined).finally(() => fetching.delete(work));
+}
+
+/** A store that does not answer does not keep the screen from showing what it has, ms. */
+const PATIENCE = 1000;
+
+/** Puts up a page, `mount`, and then its pieces in the order in which they asked. Resolves when the first screen is there. */
+export async function inTurns(mount: () => void): Promise<void> {
+  beginning = true;
+  mount();
+  await coming;
+  await Promise.race([
+    Promise.allSettled([...fetching]),
+    new Promise((resolve) => {
+      setTimeout(resolve, PATIENCE);
+    }),
+  ]);
+  await nextTick();
+  await coming;
+  // What comes at the first rest, the signs and the picker of files, still comes in turns.
+  void rested()
+    .then(rested)
+    .then(() => (beginning = false));
+}
+
+/** A piece of work may last this long before others get a word in, ms: on a phone at a fourth of the speed, what a hand just does not notice. */
 const LONGEST = 10;
 let since = performance.now();
+
+/** What is fetched is asked for in one task, run in the next, and put up in a third. */
+export async function apart<T>(part: () => Promise<T>): Promise<T> {
+  await breath();
+  const here = await part();
+  await breath();
+  return here;
+}
 
 /** Ends the task, where it has lasted. */
 export async function breath(): Promise<void> {

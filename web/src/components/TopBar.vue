@@ -5,6 +5,7 @@ import ActButton from './base/ActButton.vue';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { onKeyStroke } from '../browser/onKeyStroke.ts';
+import { apart } from '../browser/turns.ts';
 import { useNarrow, useUpright } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../stores/preferences.ts';
@@ -29,7 +30,7 @@ const ShortcutList = defineAsyncComponent(() => import('./ShortcutList.vue'));
 const helped = ref(false);
 watch(help, () => (helped.value = true));
 /** Only a phone needs it: the desk does not fetch it. */
-const MoreMenu = defineAsyncComponent(() => import('./base/MenuButton.vue'));
+const MoreMenu = defineAsyncComponent(() => apart(() => import('./base/MenuButton.vue')));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
 const all = computed(() => [
   ...(props.actions ?? []).map(({ name, to, run, icon }) => ({

@@ -95,11 +95,25 @@ export function cssVariables(): string {
   );
 }
 
+type Algorithm = Extract<ThemeConfig['algorithm'], (...tokens: never[]) => unknown>;
+/** What the library works out of our tokens, by `mapName`. */
+export type LibraryMaps = Record<string, ReturnType<Algorithm>>;
+export const mapName = (dark: boolean, touch: boolean): string =>
+  `${dark ? 'dark' : 'light'} ${touch ? 'thumb' : 'mouse'}`;
+
+const workedOut = new Map<string, Algorithm>();
+/** Takes what the build has worked out: the themes made from now on need not. */
+export function takeMaps(maps: LibraryMaps): void {
+  for (const [name, map] of Object.entries(maps)) workedOut.set(name, () => map);
+}
+
 /** The library's theme in our dress. `touch`: pressed by thumbs, so everything is a size larger; `still`: nothing moves. */
 export function libraryTheme(dark: boolean, touch: boolean, still: boolean): ThemeConfig {
   const motion = still ? '0s' : `${SHAPE.motion}s`;
   const p = palette(dark);
+  const algorithm = workedOut.get(mapName(dark, touch));
   return {
+    ...(algorithm && { algorithm }),
     token: {
       colorPrimary: p.spruce,
       colorInfo: p.spruce,

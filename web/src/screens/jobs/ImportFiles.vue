@@ -2,6 +2,7 @@
 import { importFilesWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { shallowRef } from 'vue';
+import { apart } from '../../browser/turns.ts';
 import { rested } from '../../browser/rested.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import type FilePickPart from '../../components/base/FilePick.vue';
@@ -13,7 +14,7 @@ const jobs = useJobs();
 /** The library's picker of files is no small part, and the first rows do not wait for it. */
 const FilePick = shallowRef<typeof FilePickPart>();
 void rested()
-  .then(() => import('../../components/base/FilePick.vue'))
+  .then(() => apart(() => import('../../components/base/FilePick.vue')))
   .then(
     (part) => (FilePick.value = part.default),
     () => undefined,

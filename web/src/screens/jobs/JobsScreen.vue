@@ -10,6 +10,7 @@ import { workshop } from '../../browser/workshop.ts';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
+import { toBeShown, useTurn } from '../../browser/turns.ts';
 import { newVersion, takeNewVersion } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
@@ -32,6 +33,7 @@ const jobs = useJobs();
 const router = useRouter();
 const beginLike = useBeginLike();
 const narrow = useCards();
+const here = useTurn();
 /** A phone does not fetch the table, the desk not the cards. */
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
@@ -40,10 +42,11 @@ const importNote = ref('');
 const filter = ref<JobFilter>({ ...NO_FILTER });
 const today = dayjs().format('YYYY-MM-DD');
 
-onMounted(async () => {
+async function load(): Promise<void> {
   await jobs.load();
   if (workshop === 'demo') await (await import('./loadDemo.ts')).loadDemo(jobs);
-});
+}
+onMounted(() => toBeShown(load()));
 
 const shown = computed(() => narrowed(jobs.lines, filter.value, today));
 const tags = computed(() => tagsOf(jobs.lines));
@@ -111,7 +114,7 @@ onKeyStroke('c', () => void start());
         { name: say.logs, to: '/logs', icon: 'lineChart' },
       ]"
     />
-    <main>
+    <main v-if="here">
       <h1 v-if="shown.length > 0" class="visually-hidden">{{ say.checks }}</h1>
       <div class="tools">
         <ActButton icon="plus" kind="main" @click="start()">{{ say.newCheck }} <kbd>C</kbd></ActButton>
