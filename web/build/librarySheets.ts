@@ -1,13 +1,16 @@
 import { Alert, Button, Checkbox, ConfigProvider, Dropdown, Input, Menu, Select, Tag, Upload } from 'ant-design-vue';
-import type * as cssinjs from 'ant-design-vue/lib/_util/cssinjs';
+import type * as cssinjs from 'ant-design-vue/es/_util/cssinjs';
+import type * as internal from 'ant-design-vue/es/theme/internal';
 import { createRequire } from 'node:module';
 import type { Plugin } from 'vite';
 import { type Component, createSSRApp, h } from 'vue';
 import { renderToString } from 'vue/server-renderer';
-import { libraryTheme } from '../src/components/base/tokens.ts';
+import { libraryTheme, themeAround } from '../src/components/base/tokens.ts';
 
-/** The library's own way to styles, in the build its parts run in here. */
-const styles = createRequire(import.meta.url)('ant-design-vue/lib/_util/cssinjs') as typeof cssinjs;
+/** The library's own ways to styles and themes, in the build its parts run in here. */
+const required = createRequire(import.meta.url);
+const styles = required('ant-design-vue/lib/_util/cssinjs') as typeof cssinjs;
+const { defaultConfig, DesignTokenProvider } = required('ant-design-vue/lib/theme/internal') as typeof internal;
 
 /** The library's parts of the first screens, whose styles a page would otherwise work out itself: two thirds of what the first one costs a phone. */
 async function librarySheet(dark: boolean, touch: boolean): Promise<string> {
@@ -16,7 +19,9 @@ async function librarySheet(dark: boolean, touch: boolean): Promise<string> {
     ...[Button, Input, Select, Checkbox, Alert, Tag, Upload].map((part: Component) => h(part)),
     h(Dropdown, null, { default: () => h('i'), overlay: () => h(Menu) }),
   ];
-  const themed = () => h(ConfigProvider, { theme: libraryTheme(dark, touch, false) }, parts);
+  const theme = libraryTheme(dark, touch, false);
+  const value = themeAround(theme, defaultConfig, styles.createTheme);
+  const themed = () => h(DesignTokenProvider, { value }, () => h(ConfigProvider, { theme }, parts));
   await renderToString(createSSRApp({ render: () => h(styles.StyleProvider, { cache }, themed) }));
   return styles.extractStyle(cache, true);
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { appWords as say } from '@mellow-probe/core/wording/screens/app';
 import ActButton from '../components/base/ActButton.vue';
-import { ConfigProvider } from 'ant-design-vue';
+import { ConfigProvider, createTheme } from 'ant-design-vue';
+import { defaultConfig, DesignTokenProvider } from 'ant-design-vue/es/theme/internal';
 import { useStill, useTouch } from '../browser/useMedia.ts';
-import { libraryTheme } from '../components/base/tokens.ts';
+import { libraryTheme, themeAround } from '../components/base/tokens.ts';
 import { computed, onErrorCaptured, ref } from 'vue';
 import { RouterView } from 'vue-router';
 import { useTurn } from '../browser/turns.ts';
@@ -30,19 +31,21 @@ onErrorCaptured((error) => {
 </script>
 
 <template>
-  <ConfigProvider :theme="antTheme">
-    <div v-if="failure" class="failure" role="alert">
-      <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>
-      <ActButton @click="failure = ''">{{ say.close }}</ActButton>
-    </div>
-    <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
-      <span>
-        {{ say.thatPartOfThePageCould }}
-      </span>
-      <ActButton @click="reload">{{ say.loadThePageAgain }}</ActButton>
-    </div>
-    <RouterView v-if="here" />
-  </ConfigProvider>
+  <DesignTokenProvider :value="themeAround(antTheme, defaultConfig, createTheme)">
+    <ConfigProvider :theme="antTheme">
+      <div v-if="failure" class="failure" role="alert">
+        <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>
+        <ActButton @click="failure = ''">{{ say.close }}</ActButton>
+      </div>
+      <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
+        <span>
+          {{ say.thatPartOfThePageCould }}
+        </span>
+        <ActButton @click="reload">{{ say.loadThePageAgain }}</ActButton>
+      </div>
+      <RouterView v-if="here" />
+    </ConfigProvider>
+  </DesignTokenProvider>
 </template>
 
 <style scoped>

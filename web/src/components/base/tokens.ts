@@ -1,4 +1,5 @@
 import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
+import type { DesignTokenContext } from 'ant-design-vue/es/theme/internal';
 
 /**
  * The one place of the look: colours, fonts, space, corners, widths and motion. The library's theme, the style sheets' variables,
@@ -183,5 +184,22 @@ export function libraryTheme(dark: boolean, touch: boolean, still: boolean): The
       // A button lies on the sheet; only a field is lighter than it.
       Button: { colorBgContainer: p.sheet, colorPrimaryHover: p.spruce },
     },
+  };
+}
+
+/**
+ * A theme once more, as it lies around itself: the library's provider of a theme asks for the one around it first, and would work out the library's
+ * own dress, which nobody wears. What the library has for that comes from the caller: the page and the build have it in different forms.
+ */
+export function themeAround(
+  { algorithm, token, ...rest }: ThemeConfig,
+  usual: DesignTokenContext,
+  createTheme: (algorithm: Algorithm | Algorithm[]) => DesignTokenContext['theme'],
+): DesignTokenContext {
+  return {
+    ...usual,
+    ...rest,
+    ...(algorithm && { theme: createTheme(algorithm) }),
+    token: { ...usual.token, ...token },
   };
 }
