@@ -49,7 +49,12 @@ export default ts.config(
   {
     files: ['web/public/*.js'],
     languageOptions: {
-      globals: { document: 'readonly', localStorage: 'readonly', matchMedia: 'readonly', location: 'readonly' },
+      globals: Object.fromEntries(
+        [
+          ...['document', 'localStorage', 'matchMedia', 'location', 'MessageChannel', 'KeyboardEvent'],
+          ...['addEventListener', 'removeEventListener', 'setTimeout'],
+        ].map((name) => [name, 'readonly']),
+      ),
     },
   },
   {

@@ -143,6 +143,23 @@ test('the report: who measured stands on its head; for the customer in plain wor
   await expect(page.getByAltText('Resistance against temperature')).toBeVisible();
 });
 
+test('a key pressed before the program is there is answered when it is, and once', async ({ page }) => {
+  let letGo = (): void => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(/assets\/index-.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/');
+  await page.getByText('Four figures are enough').waitFor();
+  await page.keyboard.press('c');
+  letGo();
+  await expect(page.getByLabel('Title of this check')).toBeVisible();
+  await expect(page.locator('body > .first')).toHaveCount(0);
+  await page.goto('/');
+  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
+});
+
 test('by keys alone: from the complaint to the closed check', async ({ page }) => {
   test.setTimeout(180_000);
   /** Walks with Tab until the focus is on what has this name. */

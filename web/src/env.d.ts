@@ -17,6 +17,7 @@ declare module 'pdfmake/build/pdfmake.min.js' {
   export default pdfMake;
 }
 declare module 'virtual:library-maps' {
-  const maps: import('./components/base/tokens.ts').LibraryMaps;
+  import type { LibraryMaps } from './components/base/tokens.ts';
+  const maps: LibraryMaps;
   export default maps;
 }

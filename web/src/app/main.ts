@@ -19,5 +19,9 @@ const app = createApp(App).use(createPinia()).use(router);
 // What index.html shows stays, and covers the page, until the first screen is there; where that cannot be fetched, the program says so.
 void Promise.all([...dressed, router.isReady().catch(() => undefined)])
   .then(() => inTurns(() => app.mount('#app')))
-  .then(() => document.querySelector('body > .first')?.remove())
+  .then(() => {
+    document.querySelector('body > .first')?.remove();
+    // For `light.js`, which has kept what was pressed meanwhile.
+    window.dispatchEvent(new Event('begun'));
+  })
   .then(fetchAhead);

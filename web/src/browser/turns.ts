@@ -70,7 +70,7 @@ export async function apart<T>(part: () => Promise<T>): Promise<T> {
 }
 
 /** Ends the task, where it has lasted. */
-export async function breath(): Promise<void> {
+async function breath(): Promise<void> {
   if (performance.now() - since < LONGEST) return;
   await new Promise<void>((resolve) => {
     const { port1, port2 } = new MessageChannel();

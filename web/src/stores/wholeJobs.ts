@@ -1,4 +1,6 @@
-type WholeJobs = typeof import('../storage/wholeJobs.ts');
+import type * as whole from '../storage/wholeJobs.ts';
+
+type WholeJobs = typeof whole;
 
 let fetched: Promise<WholeJobs> | null = null;
 
