@@ -1,7 +1,7 @@
 import { applyPatches, differences, type Patch } from '@mellow-probe/core/records/changes';
 import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
 import { plainCopy } from '@mellow-probe/core/records/plainData';
-import { computed, reactive, readonly, ref, type Ref, shallowRef } from 'vue';
+import { computed, effectScope, reactive, readonly, ref, type Ref, shallowRef, watch } from 'vue';
 import { nowIso } from '../browser/newId.ts';
 import { type Ahead, clearAhead, readAhead, wholeOf, writeAhead } from '../storage/ahead.ts';
 import type { Door } from '../storage/door.ts';
@@ -126,9 +126,11 @@ export function persistedRecord<T extends object>({
   const tracked = trackedCopy(value, () => {
     if (quiet || pending) return;
     [pending, dirty.value] = [true, true];
-    // The rest of this event's writes first: one event, one change. Nothing can be reloaded in between.
-    queueMicrotask(() => commit('typed'));
   });
+  // The rest of this event's writes first: one event, one change. Nothing can be reloaded in between, and nothing is drawn: what does not hang on
+  // the change is not drawn for it. In no component's scope: one that goes takes no change with it.
+  const committing = effectScope(true);
+  committing.run(() => watch(dirty, (written) => written && commit('typed')));
 
   function commit(origin: Origin): void {
     pending = false;
@@ -304,6 +306,7 @@ export function persistedRecord<T extends object>({
       disposed = true;
       // What is still to be written goes on being written; nothing new comes in.
       tracked.stop();
+      committing.stop();
       stopListening();
     },
   };

@@ -1,14 +1,17 @@
 import type { Shown } from './shown.ts';
 
 export const benchTableWords = {
-  titleOfThisCheck: 'Title of this check',
-  machineAndSensor: 'Machine and sensor',
   readFar: 'Read far',
   live: 'Live',
   report: 'Report',
   csv: 'CSV',
   share: 'Share',
   export: 'Export',
+};
+
+export const benchTitleWords = {
+  titleOfThisCheck: 'Title of this check',
+  machineAndSensor: 'Machine and sensor',
 };
 
 export const cardEntryWords = {

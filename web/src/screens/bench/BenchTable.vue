@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { benchTableWords as say } from '@mellow-probe/core/wording/screens/bench';
-import TextField from '../../components/base/TextField.vue';
 import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -13,6 +11,7 @@ import { saveJob } from '@mellow-probe/core/job/openJob';
 import { withPhotos } from '../../storage/photoStorage.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../stores/preferences.ts';
+import BenchTitle from './BenchTitle.vue';
 import CircuitDetails from './CircuitDetails.vue';
 import CardDrawing from './CardDrawing.vue';
 import CurveCharts from './CurveCharts.vue';
@@ -101,16 +100,7 @@ const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
 <template>
   <div class="bench">
     <TopBar back v-bind="{ inert: reading }" :actions="actions" :tour="tour">
-      <h1 class="visually-hidden">{{ titleText(job.title) }}</h1>
-      <TextField
-        v-model="job.title"
-        class="title"
-        :label="say.titleOfThisCheck"
-        hide-label
-        :placeholder="say.machineAndSensor"
-        :maxlength="400"
-        bare
-      />
+      <BenchTitle />
       <UndoButtons />
       <SaveState @export="exportJson" />
     </TopBar>

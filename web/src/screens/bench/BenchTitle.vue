@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { titleText } from '@mellow-probe/core/wording/ledgerText';
+import { benchTitleWords as say } from '@mellow-probe/core/wording/screens/bench';
+import TextField from '../../components/base/TextField.vue';
+import { useSession } from '../../session/jobSession.ts';
+
+/** What the check is called; a part of its own, so that a letter typed here draws this alone. */
+const { job } = useSession();
+</script>
+
+<template>
+  <h1 class="visually-hidden">{{ titleText(job.title) }}</h1>
+  <TextField
+    v-model="job.title"
+    class="title"
+    :label="say.titleOfThisCheck"
+    hide-label
+    :placeholder="say.machineAndSensor"
+    :maxlength="400"
+    bare
+  />
+</template>
+
+<style scoped>
+.title {
+  flex: 1;
+  min-width: 60px;
+}
+.title :deep(input) {
+  padding-inline: 8px;
+  font-size: 17px;
+  font-weight: 600;
+}
+</style>
