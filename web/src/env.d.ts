@@ -17,7 +17,7 @@ declare module 'pdfmake/build/pdfmake.min.js' {
   export default pdfMake;
 }
 declare module 'virtual:library-maps' {
-  import type { LibraryMaps } from './components/base/tokens.ts';
-  const maps: LibraryMaps;
+  import type { MapToken } from 'ant-design-vue/es/theme/interface';
+  const maps: Record<string, MapToken>;
   export default maps;
 }

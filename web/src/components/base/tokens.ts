@@ -1,4 +1,5 @@
 import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
+import type { MapToken, SeedToken } from 'ant-design-vue/es/theme/interface';
 import type { DesignTokenContext } from 'ant-design-vue/es/theme/internal';
 
 /**
@@ -96,9 +97,9 @@ export function cssVariables(): string {
   );
 }
 
-type Algorithm = Extract<ThemeConfig['algorithm'], (...tokens: never[]) => unknown>;
+type Algorithm = (seed: SeedToken) => MapToken;
 /** What the library works out of our tokens, by `mapName`. */
-export type LibraryMaps = Record<string, ReturnType<Algorithm>>;
+export type LibraryMaps = Record<string, MapToken>;
 export const mapName = (dark: boolean, touch: boolean): string =>
   `${dark ? 'dark' : 'light'} ${touch ? 'thumb' : 'mouse'}`;
 
