@@ -47,11 +47,13 @@ async function use(): Promise<void> {
 <style scoped>
 .use {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
 }
 .which {
   flex: 0 1 240px;
+  min-width: 150px;
 }
 .fault {
   color: var(--clay);

@@ -165,6 +165,8 @@ export const readingsFormWords = {
   reading: 'Reading',
   healthy: 'Healthy',
   taken: 'Taken',
+  healthyAndWhen: (healthy: Shown, when: Shown): string =>
+    [healthy && `healthy ${healthy}`, when].filter(Boolean).join(' · '),
   actions: 'Actions',
 };
 

@@ -39,7 +39,10 @@ const columns = computed(() =>
     title: c.title,
     sorter: c.order,
     showSorterTooltip: false,
-    className: [c.mono && 'mono', c.soft && 'soft'].filter(Boolean).join(' ') || undefined,
+    className:
+      [c.mono && 'mono', c.soft && 'soft', c.wideOnly && 'wide-only', c.wideOnly === 'desk' && 'desk-only']
+        .filter(Boolean)
+        .join(' ') || undefined,
   })),
 );
 /** The library says "partly" of the box over all rows in a way that a native box must not: the box itself can show it. */
@@ -116,5 +119,19 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 }
 .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td) {
   padding: 4px 10px 4px 0;
+}
+@media (max-width: 900px) {
+  .facts :deep(.desk-only) {
+    display: none;
+  }
+}
+@media (max-width: 620px) {
+  .facts :deep(.wide-only) {
+    display: none;
+  }
+  .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.mono) {
+    padding-right: 6px;
+    font-size: 13px;
+  }
 }
 </style>

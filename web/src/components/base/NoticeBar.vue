@@ -16,8 +16,14 @@ const TYPES = { told: 'info', odd: 'warning', bad: 'error' } as const;
 </template>
 
 <style scoped>
+/* What can be done stands beside the words, or under them where they would be squeezed. */
 .notice {
+  flex-wrap: wrap;
+  row-gap: 6px;
   padding: 7px 12px;
+}
+.notice :deep(.ant-alert-content) {
+  flex: 1 1 11em;
 }
 .acts {
   display: flex;

@@ -8,6 +8,8 @@ export interface Column<Row> {
   soft?: boolean;
   /** Ascending by this; the head then sorts. */
   order?: (a: Row, b: Row) => number;
+  /** Left out where there is little room: what it says stands elsewhere, or is worth no scrolling sideways. `desk`: on a tablet held upright too. */
+  wideOnly?: true | 'desk';
   /** A head that is read out and not shown. */
   quietTitle?: boolean;
 }

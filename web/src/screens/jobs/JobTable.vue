@@ -20,7 +20,14 @@ const by = (of: (job: JobLine) => string | number) => (a: JobLine, b: JobLine) =
 const COLUMNS: readonly Column<JobLine>[] = [
   { key: 'what', title: say.machineAndSensor, order: by((j) => j.title) },
   { key: 'decided', title: say.decided, order: by((j) => decidedText(j)) },
-  { key: 'circuit', title: say.circuit, soft: true, text: (j) => j.circuit, order: by((j) => j.circuit) },
+  {
+    key: 'circuit',
+    title: say.circuit,
+    soft: true,
+    wideOnly: 'desk',
+    text: (j) => j.circuit,
+    order: by((j) => j.circuit),
+  },
   {
     key: 'readings',
     title: say.readings,
@@ -45,7 +52,10 @@ const COLUMNS: readonly Column<JobLine>[] = [
     :choose-name="(j) => nameText(j)"
     :row-attributes="() => ({ 'data-test': 'job' })"
   >
-    <template #what="{ row }"><JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" /></template>
+    <template #what="{ row }">
+      <JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" />
+      <div class="soft circuit">{{ row.circuit }}</div>
+    </template>
     <template #decided="{ row }">
       <div>{{ decidedText(row) }}</div>
       <div class="soft state">{{ stateText(row) }}</div>
@@ -60,6 +70,15 @@ const COLUMNS: readonly Column<JobLine>[] = [
 }
 .state {
   white-space: nowrap;
+}
+/* On a tablet held upright in place of its column. */
+.circuit {
+  display: none;
+}
+@media (max-width: 900px) {
+  .circuit {
+    display: block;
+  }
 }
 .soft,
 .ledger :deep(td.soft),

@@ -65,12 +65,12 @@ function toggle(id: string): void {
   </div>
   <div class="tools" role="group" :aria-label="say.theRangeThatIsShown">
     <ActButton kind="quiet" :aria-label="say.earlier" @click="pan(-0.5)">◀</ActButton>
+    <ActButton kind="quiet" :aria-label="say.later" @click="pan(0.5)">▶</ActButton>
     <ActButton icon="zoomIn" kind="quiet" @click="zoom(0.4)">{{ say.closer }}</ActButton>
     <ActButton icon="zoomOut" kind="quiet" @click="zoom(2.5)">{{ say.wider }}</ActButton>
     <ActButton icon="columnWidth" kind="quiet" :disabled="whole" @click="lab.showRange(0, lengthS)">{{
       say.wholeLog
     }}</ActButton>
-    <ActButton kind="quiet" :aria-label="say.later" @click="pan(0.5)">▶</ActButton>
     <span class="soft told" data-test="range"
       >{{ clockText(lab.range.value[0]) }} … {{ clockText(lab.range.value[1]) }}:
       {{ dense ? say.highestAndLowestOfEachColumn : say.everySampleIsDrawn }}</span

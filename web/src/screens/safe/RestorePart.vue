@@ -97,7 +97,7 @@ const COLUMNS: readonly Column<Row>[] = [
     mono: true,
     text: (r) => r.counts[s] || '–',
   })),
-  { key: 'size', title: say.size, mono: true, text: (r) => bytesText(r.bytes) },
+  { key: 'size', title: say.size, mono: true, wideOnly: true, text: (r) => bytesText(r.bytes) },
 ];
 const chosen = computed(() =>
   [...found.value]

@@ -107,6 +107,16 @@ h1 {
   flex: 0 1 330px;
   margin-left: 10px;
 }
+@media (max-width: 620px) {
+  .card {
+    padding: 18px 10px;
+  }
+  .card :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
+    padding-right: 5px;
+    font-size: 11.5px;
+    white-space: nowrap;
+  }
+}
 @media print {
   .no-print.no-print {
     display: none;

@@ -74,7 +74,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
 const COUNTS = [4, 6, 8, 10, 12, 16].map((value) => ({ value, label: String(value) }));
 const COLUMNS: readonly Column<(typeof list.value)[number]>[] = [
   { key: 'parts', title: say.resistors, mono: true, text: parts },
-  { key: 'ohm', title: say.together, mono: true, text: (s) => formatOhm(s.ohm) },
+  { key: 'ohm', title: say.together, mono: true, wideOnly: true, text: (s) => formatOhm(s.ohm) },
   { key: 'shown', title: say.shown, mono: true, text: (s) => temperature(s.shownC) },
   { key: 'error', title: say.offBy, mono: true, text: (s) => kelvin(s.errorK) },
   { key: 'tolerance', title: say.tolerance, mono: true, soft: true, text: (s) => `± ${fixed(s.toleranceK, 1)} K` },

@@ -115,7 +115,11 @@ const PHASES = [
 }
 @media (max-width: 620px) {
   .pair {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: 1fr 1fr 44px;
+  }
+  /* Temperature and ohms over what they are of; the pair is taken away beside its first line. */
+  .pair .act {
+    grid-area: 1 / 3;
   }
 }
 </style>

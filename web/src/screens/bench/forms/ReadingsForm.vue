@@ -40,8 +40,8 @@ const rows = computed(() =>
 const COLUMNS: readonly Column<(typeof rows.value)[number]>[] = [
   { key: 'test', title: say.test },
   { key: 'reading', title: say.reading, mono: true },
-  { key: 'healthy', title: say.healthy, mono: true, soft: true, text: (row) => row.view.healthy },
-  { key: 'when', title: say.taken, mono: true, soft: true, text: (row) => row.when },
+  { key: 'healthy', title: say.healthy, mono: true, soft: true, wideOnly: true, text: (row) => row.view.healthy },
+  { key: 'when', title: say.taken, mono: true, soft: true, wideOnly: true, text: (row) => row.when },
   { key: 'acts', title: say.actions, quietTitle: true },
 ];
 const SIGNS = { fits: '●', off: '◆', none: '○' } as const;
@@ -70,6 +70,7 @@ function voidIt(id: string): void {
       <template #test="{ row }">
         <ActButton kind="bare" class="name" @click="work.goReading(row.r.id)">{{ row.name }}</ActButton>
         <div class="soft">{{ row.conditions }}</div>
+        <div class="soft mono brief">{{ say.healthyAndWhen(row.view.healthy, row.when) }}</div>
         <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
         <div v-if="row.r.history.length > 0" class="soft">
           {{ say.correctedFrom(row.r.history.map((h) => h.text).join(', ')) }}
@@ -115,6 +116,15 @@ function voidIt(id: string): void {
 .soft,
 .reason {
   font-size: 12.5px;
+}
+/* On a phone in place of two columns. */
+.brief {
+  display: none;
+}
+@media (max-width: 620px) {
+  .brief {
+    display: block;
+  }
 }
 .reason {
   color: var(--clay);
