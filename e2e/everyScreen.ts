@@ -5,6 +5,7 @@ import { SHELF_TOOLS, files, openDemo } from './bench.ts';
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
   await page.goto('/');
   await page.getByText('Four figures are enough').waitFor();
+  await page.locator('body > .first').waitFor({ state: 'detached' });
   await look('empty ledger');
   await page.goto('/demo/');
   await page.locator('[data-test="job"]').first().waitFor();

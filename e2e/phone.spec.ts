@@ -6,18 +6,40 @@ import { everyScreen } from './everyScreen.ts';
 /** A phone held upright: a finger, a small window that does not shrink the page to fit. */
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
-/** Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. */
+/**
+ * Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. Also tables that are cut off by
+ * what they lie in, and words squeezed to a letter a line.
+ */
 const sticksOut = (page: Page, width: number): Promise<string[]> =>
   page.evaluate((wide) => {
-    const scrolls = (e: Element | null): boolean =>
-      e !== null && (/auto|scroll|hidden|clip/.test(getComputedStyle(e).overflowX) || scrolls(e.parentElement));
+    const scroller = (e: Element | null): Element | null =>
+      e === null || /auto|scroll|hidden|clip/.test(getComputedStyle(e).overflowX) ? e : scroller(e.parentElement);
+    const scrolls = (e: Element | null): boolean => scroller(e) !== null;
+    const named = (e: Element): string =>
+      `${e.tagName}.${String(e.className)} ${(e.textContent ?? '').trim().slice(0, 40)}`;
+    const cut = [...document.querySelectorAll('table')]
+      .filter((table) => {
+        const around = scroller(table.parentElement);
+        return around !== null && table.getBoundingClientRect().right > around.getBoundingClientRect().right + 1;
+      })
+      .map((table) => `cut off: ${named(table)}`);
+    const squeezed = [...document.querySelectorAll('main *, [role="dialog"] *')]
+      .filter((e) => {
+        const words = [...e.childNodes]
+          .filter((n) => n.nodeType === Node.TEXT_NODE)
+          .map((n) => n.textContent)
+          .join('');
+        const { width: across, height } = e.getBoundingClientRect();
+        return words.trim().length >= 8 && across > 2 && across < 40 && height > 80;
+      })
+      .map((e) => `squeezed: ${named(e)}`);
     const root = document.scrollingElement!;
-    if (root.scrollWidth <= wide && innerWidth <= wide) return [];
+    if (root.scrollWidth <= wide && innerWidth <= wide) return [...cut, ...squeezed];
     return [...document.querySelectorAll('body *')]
       .filter((e) => e.getBoundingClientRect().right > wide + 0.5 && !scrolls(e.parentElement))
       .slice(0, 5)
       .map((e) => `${e.tagName}.${String((e as HTMLElement).className)} ${Math.round(e.getBoundingClientRect().right)}`)
-      .concat(`page ${root.scrollWidth} of ${wide}`);
+      .concat(`page ${root.scrollWidth} of ${wide}`, cut, squeezed);
   }, width);
 
 /** A phone, a tablet and a desk, and the narrower one of its kind that is looked at on the same walk. */

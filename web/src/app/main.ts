@@ -21,6 +21,7 @@ void Promise.all([...dressed, router.isReady().catch(() => undefined)])
   .then(() => inTurns(() => app.mount('#app')))
   .then(() => {
     document.querySelector('body > .first')?.remove();
+    document.querySelector('#app')?.removeAttribute('inert');
     // For `light.js`, which has kept what was pressed meanwhile.
     window.dispatchEvent(new Event('begun'));
   })

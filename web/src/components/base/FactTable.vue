@@ -62,7 +62,7 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 <template>
   <Table
     ref="root"
-    class="facts"
+    :class="['facts', { headless }]"
     size="small"
     :columns="columns"
     :data-source="rows as Row[]"
@@ -132,6 +132,9 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
   .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.mono) {
     padding-right: 6px;
     font-size: 13px;
+  }
+  .facts.headless :deep(td.mono) {
+    white-space: normal;
   }
 }
 </style>

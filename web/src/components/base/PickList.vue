@@ -2,7 +2,6 @@
 import { Select, type SelectProps } from 'ant-design-vue';
 import { type ComponentPublicInstance, computed, useId } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
-import { useTurn } from '../../browser/turns.ts';
 import FieldFrame from './FieldFrame.vue';
 import type { PickOption } from './pickOption.ts';
 import { useSoundCombobox } from './useSoundCombobox.ts';
@@ -23,7 +22,6 @@ const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
 defineOptions({ inheritAttrs: false });
 const id = useId();
 const touch = useTouch();
-const here = useTurn();
 const { box, open } = useSoundCombobox(id, () => props.label);
 const count = computed(
   () => (props.options ?? []).length + (props.groups ?? []).reduce((n, g) => n + g.options.length, 0),
@@ -46,7 +44,6 @@ const found: SelectProps['filterOption'] = (typed, option) => {
 <template>
   <FieldFrame :for="id" :label="label" :hide-label="hideLabel" :class="$attrs.class">
     <Select
-      v-if="here"
       :id="id"
       :ref="(list) => (box = list as ComponentPublicInstance)"
       v-bind="{ ...$attrs, class: ['list', { asked }] }"

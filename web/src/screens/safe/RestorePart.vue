@@ -89,16 +89,18 @@ const rows = computed((): Row[] =>
     return [{ kind, counts: counts as Row['counts'], bytes: own.reduce((sum, [e]) => sum + e.bytes, 0) }];
   }),
 );
-const COLUMNS: readonly Column<Row>[] = [
+const columns = computed((): readonly Column<Row>[] => [
   { key: 'kind', title: say.what },
   ...STANDINGS.map((s): Column<Row> => ({
     key: s,
     title: STANDING_NAMES[s],
     mono: true,
+    // On a phone, where there is any.
+    ...(rows.value.every((r) => r.counts[s] === 0) && { wideOnly: true as const }),
     text: (r) => r.counts[s] || '–',
   })),
   { key: 'size', title: say.size, mono: true, wideOnly: true, text: (r) => bytesText(r.bytes) },
-];
+]);
 const chosen = computed(() =>
   [...found.value]
     .filter(([e, s]) => kinds.value.includes(e.kind) && s !== 'same' && s !== 'newer-here')
@@ -156,7 +158,7 @@ const takenText = computed(() => {
       </p>
       <NoticeBar v-if="damaged.length > 0" kind="bad">{{ damagedRecordsText(damaged.map((d) => d.path)) }}</NoticeBar>
       <div class="wide">
-        <FactTable :label="say.whatItWouldChange" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.kind">
+        <FactTable :label="say.whatItWouldChange" :columns="columns" :rows="rows" :row-key="(r) => r.kind">
           <template #kind="{ row }">
             <CheckBox
               :model-value="kinds.includes(row.kind)"
