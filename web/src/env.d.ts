@@ -16,8 +16,3 @@ declare module 'pdfmake/build/pdfmake.min.js' {
   };
   export default pdfMake;
 }
-declare module 'virtual:library-maps' {
-  import type { MapToken } from 'ant-design-vue/es/theme/interface';
-  const maps: Record<string, MapToken>;
-  export default maps;
-}
