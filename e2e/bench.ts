@@ -14,6 +14,8 @@ export async function startCheck(page: Page): Promise<void> {
 export async function openDemo(page: Page, name: RegExp): Promise<void> {
   await page.goto('/demo/');
   await page.getByRole('link', { name }).first().click();
+  // The ledger has links of the same names: it is left before anything else is pressed.
+  await page.waitForURL(/\/check\//);
 }
 
 /** Picks from a list by part of a name. */
