@@ -117,6 +117,10 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 .facts :deep(td.mono) {
   white-space: nowrap;
 }
+/* A fact beside its name may take two lines. */
+.facts.headless :deep(td.mono) {
+  white-space: normal;
+}
 .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td) {
   padding: 4px 10px 4px 0;
 }
@@ -132,9 +136,6 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
   .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.mono) {
     padding-right: 6px;
     font-size: 13px;
-  }
-  .facts.headless :deep(td.mono) {
-    white-space: normal;
   }
 }
 </style>
