@@ -18,6 +18,7 @@ const reload = (): void => window.location.reload();
 
 const [touch, still] = [useTouch(), useStill()];
 const antTheme = computed(() => libraryTheme(preferences.dark, touch.value, still.value));
+const around = computed(() => themeAround(antTheme.value, defaultConfig, createTheme));
 
 // A fault in one part must not take down what was typed in another: it is shown, the page stays.
 onErrorCaptured((error) => {
@@ -31,7 +32,7 @@ onErrorCaptured((error) => {
 </script>
 
 <template>
-  <DesignTokenProvider :value="themeAround(antTheme, defaultConfig, createTheme)">
+  <DesignTokenProvider :value="around">
     <ConfigProvider :theme="antTheme">
       <div v-if="failure" class="failure" role="alert">
         <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>

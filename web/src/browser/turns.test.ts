@@ -66,7 +66,7 @@ test('the first screen is there when it has what it shows; a store that never an
   let answer = (): void => undefined;
   let begun = false;
   const beginning = turns
-    .inTurns(() => turns.toBeShown(new Promise<void>((resolve) => (answer = resolve))))
+    .inTurns(() => void turns.toBeShown(new Promise<void>((resolve) => (answer = resolve))))
     .then(() => (begun = true));
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect(begun).toBe(false);
@@ -75,8 +75,8 @@ test('the first screen is there when it has what it shows; a store that never an
 
   vi.useFakeTimers();
   const silent = turns.inTurns(() => {
-    turns.toBeShown(new Promise(() => undefined));
-    turns.toBeShown(Promise.reject(new Error('no store')));
+    void turns.toBeShown(new Promise(() => undefined));
+    void turns.toBeShown(Promise.reject(new Error('no store')));
   });
   await vi.advanceTimersByTimeAsync(1000);
   await silent;

@@ -9,7 +9,7 @@ let beginning = false;
 const waiting: (() => void)[] = [];
 let coming: Promise<void> | null = null;
 /** What the first screen is still fetching to show. */
-const fetching = new Set<Promise<unknown>>();
+const fetching: Promise<unknown>[] = [];
 
 /** Is it this piece's turn? */
 export function useTurn(): Readonly<Ref<boolean>> {
@@ -29,10 +29,10 @@ async function letCome(): Promise<void> {
   }
 }
 
-/** The first screen is not there before this is. */
-export function toBeShown(work: Promise<unknown>): void {
-  fetching.add(work);
-  void work.catch(() => undefined).finally(() => fetching.delete(work));
+/** The first screen is not there before this is. Returned as it is: whoever asks for it hears what went wrong. */
+export function toBeShown<T>(work: Promise<T>): Promise<T> {
+  if (beginning) fetching.push(work);
+  return work;
 }
 
 /** A store that does not answer does not keep the screen from showing what it has, ms. */
@@ -44,7 +44,7 @@ export async function inTurns(mount: () => void): Promise<void> {
   mount();
   await coming;
   await Promise.race([
-    Promise.allSettled([...fetching]),
+    Promise.allSettled(fetching),
     new Promise((resolve) => {
       setTimeout(resolve, PATIENCE);
     }),

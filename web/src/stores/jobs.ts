@@ -71,12 +71,12 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   async function compare(): Promise<void> {
-    const known = entries.value;
     // A first visit.
-    if (known.size === 0 && !(await holdsAny('jobs', 'staging'))) return;
+    if (entries.value.size === 0 && !(await holdsAny('jobs', 'staging'))) return;
     const { checkLedger, finishRestore } = await wholeJobs();
     // A backup that was being taken in when the window was lost is taken in to its end first.
     await finishRestore();
+    const known = entries.value;
     const check = await checkLedger(known);
     damaged.value = check.damaged;
     const next = new Map(entries.value);
