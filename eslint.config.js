@@ -43,6 +43,10 @@ export default ts.config(
       'vue/attributes-order': 'off',
       'vue/require-default-prop': 'off',
       'vue/no-v-html': 'error',
+      // What a component says it tells, and never does, is a handler that never runs.
+      'vue/no-unused-emit-declarations': 'error',
+      'vue/no-unused-properties': 'error',
+      'vue/no-unused-refs': 'error',
       'vue/one-component-per-file': 'off',
     },
   },

@@ -72,6 +72,12 @@ test('undo and redo over all sheets, by key and by button, also after a reload',
   await expect(field(page, 'Thermometer')).toHaveValue(/^12/);
   await page.keyboard.press('Control+y');
   await expect(field(page, 'Thermometer')).toHaveValue(/^13/);
+  // Key by key, and kept in between: still one step, and nothing of it is in the way of taking it back.
+  await page.getByLabel('Title of this check').pressSequentially('Tug', { delay: 150 });
+  await expect(undo).toContainText('title Tug');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-test="undo-told"]')).toHaveText('Taken back: title Tug.');
+  await expect(page.getByLabel('Title of this check')).toHaveValue('');
 });
 
 test('the report leaves the technician at his test', async ({ page }) => {

@@ -69,7 +69,7 @@ test('the years of a pump: its drift in words, chart and figures; three machines
   await page.goto('/demo/logbook');
   await page.getByLabel('Search machines').fill(code.toLowerCase().replace('-', ''));
   await page.getByLabel('Search machines').press('Enter');
-  await page.getByLabel('Search machines').blur();
+  await expect(page).toHaveURL(new RegExp(`/demo/logbook/place/${code}$`));
   await expect(page.getByRole('heading', { name: /drain pump 3/ })).toBeVisible();
   // A code of no place here says so.
   await page.goto('/demo/logbook/place/222-2222');

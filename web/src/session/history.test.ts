@@ -8,6 +8,7 @@ import { persistedRecord } from './record.ts';
 
 interface Note {
   title: string;
+  writtenAt?: number;
   size: number;
   list: { id: string; text: string; value: number | null; note?: string }[];
 }
@@ -17,9 +18,9 @@ const tick = (): Promise<void> => Promise.resolve().then(() => undefined);
 let n = 0;
 beforeEach(() => localStorage.clear());
 
-async function opened(kept: Steps | null = null) {
+async function opened(kept: Steps | null = null, stamp?: () => Partial<Note>) {
   const { door, control } = fakeDoor<Note>(`h/${++n}`, EMPTY);
-  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored });
+  const record = persistedRecord<Note>({ door, initial: EMPTY, stored: control.stored, stamp });
   await record.loaded;
   const stored = { steps: kept };
   const steps = {
@@ -83,6 +84,22 @@ describe('taking back', () => {
     await type((v) => (v.title = 'a'));
     await type((v) => (v.title = ''));
     expect(history.next.undo).toBeNull();
+  });
+  test('what a write stamps is none of a step: not told, not taken back, and in nobody’s way', async () => {
+    let writes = 0;
+    const { record, history, type } = await opened(null, () => ({ writtenAt: ++writes }));
+    for (const t of ['T', 'Te', 'Ter']) {
+      await type((v) => (v.title = t));
+      await record.settled();
+    }
+    expect(record.value.writtenAt).toBeGreaterThan(1);
+    expect(history.next.undo!.patches).toEqual([{ at: ['title'], before: '', after: 'Ter' }]);
+    expect(history.undo()).toMatchObject({ left: 0 });
+    expect(record.value.title).toBe('');
+    history.redo();
+    await type((v) => (v.title = 'Tern'));
+    await type((v) => (v.title = 'Ter'));
+    expect(history.next.undo!.patches).toEqual([{ at: ['title'], before: '', after: 'Ter' }]);
   });
   test('something new typed ends what could be done again', async () => {
     const { history, type } = await opened();

@@ -81,10 +81,13 @@ export function followHistory<T extends object>(record: PersistedRecord<T>, door
     const goesOn = open !== null && now - open.last < PAUSE_MS && sameField(open.field, field);
     const { undo } = steps.value;
     if (open && goesOn) {
-      const whole = differences(open.before, after);
+      const step = undo[undo.length - 1];
+      // Only where the hand was: what a write has stamped since the step began is none of it.
+      const touched = new Set([...step.patches, ...patches].map(({ at: [first] }) => first));
+      const whole = differences(open.before, after).filter(({ at: [first] }) => touched.has(first));
       open = { ...open, last: now };
       const rest = undo.slice(0, -1);
-      set({ undo: whole.length === 0 ? rest : [...rest, { at: undo[undo.length - 1].at, patches: whole }], redo: [] });
+      set({ undo: whole.length === 0 ? rest : [...rest, { at: step.at, patches: whole }], redo: [] });
       if (whole.length === 0) open = null;
       return;
     }

@@ -19,6 +19,23 @@ test('a copy is made anew only where it was written to, and shares nothing with 
   expect(second).toEqual({ title: 'T', list: [] });
   expect(first).toEqual({ title: '', list: [] });
   expect(copy()).toBe(second);
+  expect(second.list).toBe(first.list);
+});
+
+test('a field that went is not copied, nor heard of any more; one that is not known yet is as good as gone', () => {
+  const { of, copy, heard } = tracked();
+  of.more = { deep: 1 };
+  const { more } = of;
+  copy();
+  delete of.more;
+  expect(copy()).toEqual({ title: '', list: [] });
+  const { times } = heard;
+  more.deep = 2;
+  expect(heard.times).toBe(times);
+  Object.assign(of, { more: undefined });
+  expect('more' in copy()).toBe(false);
+  of.more = { deep: 3 };
+  expect(copy()).toEqual({ title: '', list: [], more: { deep: 3 } });
 });
 
 test('every write is heard of: of one event, of a new field, in what came in since', () => {

@@ -23,7 +23,7 @@ const props = defineProps<{
   lazy?: boolean;
 }>();
 const emit = defineEmits<{
-  /** The field is left, or Enter pressed in it. */ leave: [];
+  /** Enter is pressed in it. */ enter: [];
   paste: [event: ClipboardEvent];
 }>();
 defineOptions({ inheritAttrs: false });
@@ -60,7 +60,7 @@ const handed = computed((): Record<string, unknown> => ({
       :placeholder="placeholder"
       :maxlength="maxlength"
       :data-unsent="unsent ? '' : undefined"
-      @press-enter="leave"
+      @press-enter="(leave(), emit('enter'))"
       @blur="leave"
     />
   </FieldFrame>

@@ -164,6 +164,7 @@ describe('what is pressed, typed and picked', () => {
     await lazy.get('input').setValue('3');
     await lazy.get('input').trigger('keydown', { key: 'Enter', keyCode: 13 });
     expect(lazy.emitted('update:modelValue')).toEqual([['2'], ['3']]);
+    expect(lazy.emitted('enter')).toHaveLength(1);
     const area = mount(TextField, { props: { modelValue: '', label: 'Cause', rows: 3, maxlength: 20 } });
     expect(area.get('textarea').attributes('rows')).toBe('3');
     await area.get('textarea').setValue('m'.repeat(30));

@@ -2,14 +2,17 @@
 import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { benchTitleWords as say } from '@mellow-probe/core/wording/screens/bench';
 import TextField from '../../components/base/TextField.vue';
+import { useAfterTyping } from '../../components/useAfterTyping.ts';
 import { useSession } from '../../session/jobSession.ts';
 
 /** What the check is called; a part of its own, so that a letter typed here draws this alone. */
 const { job } = useSession();
+/** For those who are read the page to; it would cost a letter a layout of its own. */
+const heading = useAfterTyping(() => titleText(job.title));
 </script>
 
 <template>
-  <h1 class="visually-hidden">{{ titleText(job.title) }}</h1>
+  <h1 class="visually-hidden">{{ heading }}</h1>
   <TextField
     v-model="job.title"
     class="title"

@@ -3,6 +3,7 @@ import { undoButtonsWords as say } from '@mellow-probe/core/wording/screens/benc
 import ActButton from '../../components/base/ActButton.vue';
 import { changeText } from '@mellow-probe/core/wording/changeText';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { useAfterTyping } from '../../components/useAfterTyping.ts';
 import { useSession } from '../../session/jobSession.ts';
 
 /** Take back and do again, over everything typed on the bench; what it will be is said. Ctrl or ⌘ with Z, with Shift to do again. */
@@ -20,6 +21,7 @@ const ways = computed(() =>
     return { ...w, words: step ? changeText(record.now(), step.patches) : '' };
   }),
 );
+const shown = useAfterTyping(() => ways.value);
 
 function move(way: 'undo' | 'redo'): void {
   const { done, words } = ways.value.find((w) => w.way === way)!;
@@ -55,7 +57,7 @@ onBeforeUnmount(() => {
 <template>
   <span class="undo">
     <ActButton
-      v-for="{ way, name, would, nothing, words } in ways"
+      v-for="{ way, name, would, nothing, words } in shown"
       :key="way"
       kind="quiet"
       :data-sign="way === 'undo' ? '↶' : '↷'"

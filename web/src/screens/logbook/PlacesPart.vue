@@ -60,7 +60,7 @@ function find(text: string): void {
         :label="say.searchMachines"
         hide-label
         :placeholder="say.machineCircuitOrTheCodeOn"
-        @leave="code && find(words)"
+        @enter="code && find(words)"
       />
       <ActButton icon="qrcode" @click="scanning = true">{{ say.scanALabel }}</ActButton>
     </div>
