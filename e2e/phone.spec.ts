@@ -8,7 +8,7 @@ const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile:
 
 /**
  * Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. Also tables that are cut off by
- * what they lie in, and words squeezed to a letter a line.
+ * what they lie in, words squeezed to a letter a line, figures parted from their unit at the end of a line, and strips that do not show what is open.
  */
 const sticksOut = (page: Page, width: number): Promise<string[]> =>
   page.evaluate((wide) => {
@@ -33,13 +33,29 @@ const sticksOut = (page: Page, width: number): Promise<string[]> =>
         return words.trim().length >= 8 && across > 2 && across < 40 && height > 80;
       })
       .map((e) => `squeezed: ${named(e)}`);
+    const more: string[] = [];
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let n = texts.nextNode(); n; n = texts.nextNode()) {
+      const text = n.textContent ?? '';
+      for (const m of text.matchAll(/(?:\d|±) (?:°[CF]|[kM]?Ω|m?V|K|min|%|mm²|[kMG]B)(?![\p{L}\d])/gu)) {
+        const figure = document.createRange();
+        figure.setStart(n, m.index);
+        figure.setEnd(n, m.index + m[0].length);
+        const [first, ...rest] = [...figure.getClientRects()].filter((r) => r.width > 0);
+        if (rest.some((r) => r.top > first.bottom - 2)) more.push(`parted: ${named(n.parentElement!)} «${m[0]}»`);
+      }
+    }
+    for (const open of document.querySelectorAll('nav [aria-current]')) {
+      const { left, right, width: across } = open.getBoundingClientRect();
+      if (across > 0 && (left < -1 || right > wide + 1)) more.push(`out of sight: ${named(open)}`);
+    }
     const root = document.scrollingElement!;
-    if (root.scrollWidth <= wide && innerWidth <= wide) return [...cut, ...squeezed];
+    if (root.scrollWidth <= wide && innerWidth <= wide) return [...cut, ...squeezed, ...more];
     return [...document.querySelectorAll('body *')]
       .filter((e) => e.getBoundingClientRect().right > wide + 0.5 && !scrolls(e.parentElement))
       .slice(0, 5)
       .map((e) => `${e.tagName}.${String((e as HTMLElement).className)} ${Math.round(e.getBoundingClientRect().right)}`)
-      .concat(`page ${root.scrollWidth} of ${wide}`, cut, squeezed);
+      .concat(`page ${root.scrollWidth} of ${wide}`, cut, squeezed, more);
   }, width);
 
 /** A phone, a tablet and a desk, and the narrower one of its kind that is looked at on the same walk. */

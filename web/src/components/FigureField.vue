@@ -92,7 +92,8 @@ function goOn(event: KeyboardEvent): void {
       <span v-if="standing" class="sign" :class="wrong ? 'bad' : standing" aria-hidden="true">{{
         wrong ? '✕' : standing === 'fits' ? '●' : standing === 'off' ? '◆' : '○'
       }}</span>
-      {{ label }} <span v-if="standingText && !wrong" class="standing">{{ standingText }}</span>
+      <span class="name">{{ label }}</span>
+      <span v-if="standingText && !wrong" class="standing">{{ standingText }}</span>
       <span v-if="readAs && !wrong" class="mono read">{{ readAs }}</span>
     </label>
     <div class="box">
@@ -145,10 +146,19 @@ function goOn(event: KeyboardEvent): void {
   flex-direction: column;
   min-width: 0;
 }
+/* One line: what finds no room beside the name is not begun. */
 label {
+  display: flex;
+  flex-wrap: wrap;
+  column-gap: 4px;
+  max-height: 1lh;
+  overflow: hidden;
   font-size: 13px;
   font-weight: 600;
   white-space: nowrap;
+}
+.name {
+  max-width: calc(100% - 1.4em);
   overflow: hidden;
   text-overflow: ellipsis;
 }

@@ -50,6 +50,8 @@ async function use(): Promise<void> {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
+  /* Beside other acts the list and its button stay on one line. */
+  min-width: min(100%, 440px);
 }
 .which {
   flex: 0 1 240px;

@@ -318,11 +318,11 @@ describe('nothing shown that is not so', () => {
     session().job.temperatureC = { text: '14', value: 14 };
     await flushPromises();
     const [undo, redo] = bench.findAll('.undo button');
-    expect(undo.text()).toBe('Undo: thermometer 12 → 14');
+    await vi.waitFor(() => expect(undo.text()).toBe('Undo: thermometer 12 → 14'));
     await undo.trigger('click');
     expect(session().job.temperatureC.text).toBe('12');
     expect(bench.get('[data-test="undo-told"]').text()).toBe('Taken back: thermometer 12 → 14.');
-    expect(redo.text()).toBe('Redo: thermometer 12 → 14');
+    await vi.waitFor(() => expect(redo.text()).toBe('Redo: thermometer 12 → 14'));
     const press = (key: string, target: EventTarget = window, shiftKey = false): boolean =>
       target.dispatchEvent(
         new KeyboardEvent('keydown', { key, ctrlKey: true, shiftKey, bubbles: true, cancelable: true }),

@@ -201,6 +201,7 @@ export const undoButtonsWords = {
 
 export const workOrderWords = {
   orderOfWork: 'Order of work',
+  next: '‹ next',
   toDo: 'to do',
   settled: 'settled',
   odd: 'odd',

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="Row extends object">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { factTableWords as say } from '@mellow-probe/core/wording/screens/base';
 import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
 import { computed, onMounted, onUpdated, ref } from 'vue';
@@ -80,7 +81,7 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
     </template>
     <template #bodyCell="{ column, record, index }">
       <slot :name="String(column.key)" :row="record as Row" :index="index">
-        {{ byKey.get(String(column.key))?.text?.(record as Row, index) }}
+        {{ unbroken(String(byKey.get(String(column.key))?.text?.(record as Row, index) ?? '')) }}
       </slot>
     </template>
   </Table>

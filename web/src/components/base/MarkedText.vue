@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { computed } from 'vue';
 
 /** A sentence of `wording/` with what stands out between pairs of `**`: one sentence to a translator, who puts the marked words where they belong. */
@@ -7,7 +8,7 @@ const props = defineProps<{
   /** Marked words are figures, in the figures' font; otherwise they are bold. */ figures?: boolean;
 }>();
 /** Plain and marked words in turn, a plain one first. */
-const parts = computed(() => props.text.split('**'));
+const parts = computed(() => unbroken(props.text).split('**'));
 </script>
 
 <template>

@@ -27,14 +27,14 @@ const returnY = computed(() => (mirrored.value ? SIGNAL_Y : RETURN_Y));
 const nearer = computed(() => (props.upright ? 200 : 0));
 /** The upright form has room for values above and below; what is not used is cut off. */
 const viewBox = computed(() => {
-  if (!props.upright) return '0 0 760 258';
+  if (!props.upright) return '0 0 760 263';
   const has = (place: string): boolean => props.drawing.marks.some((m) => m.place === place);
   const below = has('sensor') ? 314 : props.drawing.facts.temperature ? 276 : 256;
   return `0 0 520 ${below + (props.drawing.suspect ? 24 : 0)}`;
 });
 const suspectY = computed(() => {
   const [, top, , height] = viewBox.value.split(' ').map(Number);
-  return props.upright ? top + height - 7 : 255;
+  return props.upright ? top + height - 7 : 259;
 });
 const SIGNS: Record<string, { x: number; y: number }> = {
   plug: { x: 553, y: 160 },
@@ -79,6 +79,8 @@ function spotOf(probe: Probe | 'element', colour: 'red' | 'black'): { x: number;
       return { x: 596 + sensorX.value, y: colour === 'red' ? SIGNAL_Y : RETURN_Y };
   }
 }
+/** Where the wires' names begin: beside the probes at the module's plug. */
+const wireX = computed(() => (props.drawing.moduleFree ? 240 : 226));
 const leads = computed(() => {
   const { probes } = props.drawing;
   return probes && { red: placeOf(probes.red, 'red'), black: placeOf(probes.black, 'black') };
@@ -126,8 +128,8 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
         <text x="206" y="28" text-anchor="end" class="strong">{{ say.module }}</text>
         <text x="58" y="42" class="figure">{{ drawing.facts.reference }}</text>
         <text x="58" y="78">{{ drawing.facts.pullUp }}</text>
-        <text x="226" y="114">{{ drawing.facts.wires[0] }}</text>
-        <text v-if="drawing.layout !== 'one-wire'" x="226" y="194">{{ drawing.facts.wires[1] }}</text>
+        <text :x="wireX" y="114">{{ drawing.facts.wires[0] }}</text>
+        <text v-if="drawing.layout !== 'one-wire'" :x="wireX" y="194">{{ drawing.facts.wires[1] }}</text>
         <text :x="548 - nearer" y="97" text-anchor="middle">{{ say.plug }}</text>
         <text v-if="drawing.moduleFree" x="226" y="164">{{ say.moduleUnplugged }}</text>
         <text

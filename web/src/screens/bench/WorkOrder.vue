@@ -3,7 +3,8 @@ import { workOrderWords as say } from '@mellow-probe/core/wording/screens/bench'
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/measurements/list';
 import type { Station } from '@mellow-probe/core/workOrder/stations';
-import { computed } from 'vue';
+import { computed, useTemplateRef } from 'vue';
+import { useInSight } from '../../components/useInSight.ts';
 import { useSession } from '../../session/jobSession.ts';
 import SchoolChoice from './SchoolChoice.vue';
 import { useReadingView } from '../../session/readingView.ts';
@@ -42,15 +43,16 @@ const rows = computed(() =>
     rows: s.tests.length > 1 ? testRows(s) : [],
   })),
 );
+useInSight(() => work.station, useTemplateRef<HTMLElement>('order'), useTemplateRef<HTMLElement>('stations'));
 </script>
 
 <template>
-  <nav class="order" :aria-label="say.orderOfWork">
+  <nav ref="order" class="order" :aria-label="say.orderOfWork">
     <div class="head">
       <span class="small-head">{{ say.orderOfWork }}</span>
       <SchoolChoice v-if="job" />
     </div>
-    <ol>
+    <ol ref="stations">
       <li v-for="s in rows" :key="s.id" :class="{ open: s.open }">
         <ActButton
           kind="bare"
@@ -68,13 +70,15 @@ const rows = computed(() =>
             <ActButton
               kind="bare"
               class="test"
-              :class="{ on: t.open, proposed: work.proposed?.measurement === t.id }"
+              :class="{ on: t.open }"
               :data-test-id="t.id"
               :aria-current="t.open ? 'true' : undefined"
               @click="work.goTest(t.id)"
             >
               <span class="sign" :class="t.sign">{{ SIGNS[t.sign] }}</span>
-              <span class="name">{{ t.name }}</span>
+              <span class="name"
+                >{{ t.name }}<span v-if="work.proposed?.measurement === t.id" class="next"> {{ say.next }}</span></span
+              >
               <span class="last mono">{{ t.text }}</span>
             </ActButton>
           </li>
@@ -135,8 +139,7 @@ button:hover {
   background: var(--spruce-soft);
   font-weight: 600;
 }
-.test.proposed .name::after {
-  content: ' ‹ next';
+.next {
   color: var(--spruce);
   font-weight: 600;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { jobCardsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
@@ -33,7 +34,7 @@ watch(
           <div class="soft">{{ stateText(job) }}</div>
         </div>
       </div>
-      <div class="soft">{{ job.circuit }}</div>
+      <div class="soft">{{ unbroken(job.circuit) }}</div>
       <div class="foot soft mono">
         <span>{{ countText(job.readings, 'reading', 'readings') }}</span><span>{{ changedText(job) }}</span>
       </div>

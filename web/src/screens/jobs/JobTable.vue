@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { jobTableWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import type { JobLine } from '@mellow-probe/core/job/jobList';
 import FactTable from '../../components/base/FactTable.vue';
@@ -54,7 +55,7 @@ const COLUMNS: readonly Column<JobLine>[] = [
   >
     <template #what="{ row }">
       <JobWhat :job="row" :today="today" :homeless="homeless.has(row.id)" />
-      <div class="soft circuit">{{ row.circuit }}</div>
+      <div class="soft circuit">{{ unbroken(row.circuit) }}</div>
     </template>
     <template #decided="{ row }">
       <div>{{ decidedText(row) }}</div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { placeLabelWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { dayText } from '@mellow-probe/core/units/writing';
 import { computed } from 'vue';
@@ -29,7 +30,7 @@ const print = (): void => window.print();
           <QrCode :text="address" :label="say.qrCode(address)" />
           <div class="words">
             <h1>{{ place.machine }}</h1>
-            <p>{{ place.circuit }}</p>
+            <p>{{ unbroken(place.circuit) }}</p>
             <p class="code">{{ place.code }}</p>
             <p class="soft">{{ say.sensorChecksLast(dayText(place.lines[0].createdAt)) }}</p>
           </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { placesPartWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { typedPlaceCode } from '@mellow-probe/core/register/placeKey';
 import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/register/register';
@@ -71,7 +72,7 @@ function find(text: string): void {
       >
     </NoticeBar>
     <NoticeBar v-for="f in faults" :key="`${f.group} ${f.circuit}`" kind="odd" data-test="shared-fault">{{
-      sharedFaultText(f)
+      unbroken(sharedFaultText(f))
     }}</NoticeBar>
     <NoticeBar v-for="p in parts" :key="p.partNumber" kind="odd" data-test="failing-part">{{
       failingPartText(p)
@@ -83,7 +84,7 @@ function find(text: string): void {
         <ul>
           <li v-for="p in m.places" :key="p.key">
             <RouterLink :to="`/logbook/place/${p.code}`">
-              <b>{{ p.circuit || say.circuitWithoutAName }}</b>
+              <b>{{ unbroken(p.circuit) || say.circuitWithoutAName }}</b>
               <span class="code">{{ p.code }}</span>
               <span class="soft last">{{ placeLastText(p) }}</span>
             </RouterLink>
@@ -141,7 +142,7 @@ ul {
 }
 li a {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) auto minmax(0, 3fr);
+  grid-template-columns: minmax(0, 3fr) auto minmax(0, 3fr);
   gap: 4px 14px;
   align-items: center;
   min-height: 44px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { findingListWords as say } from '@mellow-probe/core/wording/screens/logs';
 import type { Finding } from '@mellow-probe/core/logs/finding';
 import type { LogEvidence } from '@mellow-probe/core/job/logEvidence';
@@ -70,10 +71,12 @@ function show([from, to]: [number, number]): void {
     <li v-for="r in rows" :key="r.index" :class="r.tone">
       <div class="words">
         <h3>
-          {{ r.title }} <span class="tone">{{ TONES[r.tone] }}</span>
+          {{ unbroken(r.title) }} <span class="tone">{{ TONES[r.tone] }}</span>
         </h3>
-        <p>{{ r.meaning }}</p>
-        <p v-if="r.evidence.length > 0" class="soft puts">{{ say.standsOnTheCheck(r.evidence.join(' · ')) }}</p>
+        <p>{{ unbroken(r.meaning) }}</p>
+        <p v-if="r.evidence.length > 0" class="soft puts">
+          {{ unbroken(say.standsOnTheCheck(r.evidence.join(' · '))) }}
+        </p>
       </div>
       <div class="acts">
         <ActButton v-if="r.span" kind="quiet" @click="show(r.span!)">{{ say.show }}</ActButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import type { ReportSection } from '@mellow-probe/core/report/reportSection';
 import FactTable from '../../components/base/FactTable.vue';
 
@@ -9,7 +10,7 @@ defineProps<{ section: ReportSection }>();
 <template>
   <section :data-section="section.id">
     <h3>{{ section.title }}</h3>
-    <p v-for="line in section.lines" :key="line">{{ line }}</p>
+    <p v-for="line in section.lines" :key="line">{{ unbroken(line) }}</p>
     <FactTable
       v-if="section.table && section.table.rows.length > 0"
       :label="section.title"

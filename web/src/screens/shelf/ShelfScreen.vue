@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { shelfScreenWords as say } from '@mellow-probe/core/wording/screens/shelf';
-import { computed } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
+import { useInSight } from '../../components/useInSight.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePreferences } from '../../stores/preferences.ts';
 import { TOOLS } from './tools.ts';
@@ -12,6 +13,7 @@ const route = useRoute();
 const preferences = usePreferences();
 const current = computed(() => TOOLS.find((t) => t.id === route.params.tool) ?? TOOLS[0]);
 onKeyStroke('u', () => preferences.toggleUnit());
+useInSight(() => current.value.id, useTemplateRef<HTMLElement>('tools'));
 </script>
 
 <template>
@@ -20,7 +22,7 @@ onKeyStroke('u', () => preferences.toggleUnit());
       ><b class="title">{{ say.shelf }}</b></TopBar
     >
     <main>
-      <nav :aria-label="say.toolsOfTheShelf">
+      <nav ref="tools" :aria-label="say.toolsOfTheShelf">
         <RouterLink
           v-for="t in TOOLS"
           :key="t.id"

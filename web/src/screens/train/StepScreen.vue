@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { stepScreenWords as say } from '@mellow-probe/core/wording/screens/train';
 import { COURSE } from '@mellow-probe/core/training/course';
 import type { PlayMode } from '@mellow-probe/core/training/playRecord';
@@ -47,11 +48,11 @@ const cases = computed(() =>
     <main>
       <RefusedBar :shown="refused" />
       <article class="sheet part">
-        <p v-for="p in step.page" :key="p">{{ p }}</p>
+        <p v-for="p in step.page" :key="p">{{ unbroken(p) }}</p>
       </article>
       <section class="sheet part" :aria-label="say.toMove">
         <h2>{{ say.tryIt }}</h2>
-        <p>{{ step.tryThis }}</p>
+        <p>{{ unbroken(step.tryThis) }}</p>
         <CourseDesk :start="step.desk" />
       </section>
       <section class="sheet part" :aria-label="say.threeCases">

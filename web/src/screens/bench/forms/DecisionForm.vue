@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { decisionFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import ChoiceRow from '../../../components/base/ChoiceRow.vue';
 import TextField from '../../../components/base/TextField.vue';
@@ -58,7 +59,7 @@ function decide(): void {
       </ul>
     </div>
     <div v-if="decision" class="told" data-test="decision">
-      <b>{{ decidedText(decision).decided }}</b> {{ decidedText(decision).then }}
+      <b>{{ decidedText(decision).decided }}</b> {{ unbroken(decidedText(decision).then) }}
       <ActButton icon="undo" kind="quiet" @click="job.decision = null">{{ say.undo }}</ActButton>
     </div>
     <div>
