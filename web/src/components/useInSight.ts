@@ -1,4 +1,4 @@
-import { onMounted, type Ref, watch } from 'vue';
+import { onBeforeUnmount, onMounted, type Ref, watch } from 'vue';
 
 /** Scrolls `around`, and nothing else, so far that `part` lies within it; towards its middle where it did not. */
 function show(around: HTMLElement, part: Element): void {
@@ -10,8 +10,8 @@ function show(around: HTMLElement, part: Element): void {
 }
 
 /**
- * What is open in a list that scrolls within itself, a strip on a phone and a column at the desk, is in sight from the start and whenever it
- * changes. The page stays where it is.
+ * What is open in a list that scrolls within itself, a strip on a phone and a column at the desk, is in sight from the start, whenever it changes
+ * and when the list does (a tablet is turned). The page stays where it is.
  * @param open what is open; its entry is the one with `aria-current`
  * @param around whatever of these scrolls
  */
@@ -22,6 +22,11 @@ export function useInSight(open: () => unknown, ...around: Readonly<Ref<HTMLElem
       if (element && part) show(element, part);
     }
   };
-  onMounted(look);
+  const sizes = new ResizeObserver(look);
+  onMounted(() => {
+    look();
+    for (const { value: element } of around) if (element) sizes.observe(element);
+  });
   watch(open, look, { flush: 'post' });
+  onBeforeUnmount(() => sizes.disconnect());
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { loomRunWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
 import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
@@ -79,7 +80,7 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
             <template v-if="row.run">
               <WireSwatch :colours="row.run.colours.signal" /> <WireSwatch :colours="row.run.colours.return" />
             </template>
-            {{ row.about || (row.run ? say.run : '') }}
+            {{ unbroken(row.about) || (row.run ? say.run : '') }}
           </span>
         </span>
       </ActButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { placeScreenWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import type { Job } from '@mellow-probe/core/job/jobSchema';
@@ -59,7 +60,7 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
       </section>
       <template v-else-if="place">
         <h1>
-          {{ place.machine }} <span class="soft circuit">{{ place.circuit }}</span>
+          {{ place.machine }} <span class="soft circuit">{{ unbroken(place.circuit) }}</span>
         </h1>
         <div class="acts">
           <ActButton icon="plus" kind="main" @click="beginLike(place.lines[0].id, 'startLike')">{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { readingsFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
@@ -70,7 +71,7 @@ function voidIt(id: string): void {
       <template #test="{ row }">
         <ActButton kind="bare" class="name" @click="work.goReading(row.r.id)">{{ row.name }}</ActButton>
         <div class="soft">{{ row.conditions }}</div>
-        <div class="soft mono brief">{{ say.healthyAndWhen(row.view.healthy, row.when) }}</div>
+        <div class="soft mono brief">{{ unbroken(say.healthyAndWhen(row.view.healthy, row.when)) }}</div>
         <div v-if="row.r.note" class="soft">“{{ row.r.note }}”</div>
         <div v-if="row.r.history.length > 0" class="soft">
           {{ say.correctedFrom(row.r.history.map((h) => h.text).join(', ')) }}
