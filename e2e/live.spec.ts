@@ -92,7 +92,7 @@ test('a warm-up is recorded, judged and put on a check; the server may be gone b
   await page.waitForTimeout(9000);
   await endAndLook(page);
   const warm = finding(page, /Thermometer warms up smoothly/);
-  await expect(warm).toContainText(/Held at (8|9)\d °C/);
+  await expect(warm).toContainText(/Held at (8|9)\d\s°C/);
   await expect(page.locator('[data-test="log-chart"] .main-svg').first()).toBeVisible();
   const hot = finding(page, /^Hot, at the end/);
   await hot.getByRole('button', { name: 'Put on the check' }).click();

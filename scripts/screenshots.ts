@@ -50,14 +50,9 @@ await station('proof');
 await shoot('proof');
 await page.goto(`${page.url()}/report`);
 await page.locator('[data-section="proof"]').waitFor();
+await page.locator('button:enabled', { hasText: 'Print' }).waitFor();
 await shoot('report');
 await tool('own');
-await page
-  .getByLabel(/Temperature and ohms/)
-  .fill(
-    '°C; min kΩ; kΩ; max kΩ\n-20; 27,5; 28,68; 29,9\n0; 9,1; 9,42; 9,75\n20; 3,42; 3,52; 3,62\n40; 1,42; 1,954; 2,0\n60; 0,65; 0,667; 0,68\n80; 0,325; 0,332; 0,34\n100; 0,172; 0,177; 0,182',
-  );
-await shoot('shelf-own-curve');
 const maker = await (await browser.newContext({ deviceScaleFactor: 2 })).newPage();
 const photo = await tablePicture(maker, 5);
 await page.getByLabel('From a picture').check();
@@ -83,12 +78,6 @@ const [backup] = await Promise.all([
 await page.locator('[data-files="a backup"] input[type="file"]').setInputFiles(await backup.path());
 await page.getByText(/Written on/).waitFor();
 await shoot('backup');
-await page.getByRole('button', { name: 'Dark' }).click();
-await open(/Cold store/);
-await station('wires');
-await page.locator('[data-test-id="isolation-return"]').click();
-await shoot('bench-dark');
-await page.getByRole('button', { name: 'Light' }).click();
 // A made-up machine, ten times as fast as life: a plug pulled, three places wiggled, and the log of it.
 await open(/Pilot boat/);
 await page.goto(`${page.url()}/live`);
@@ -135,21 +124,26 @@ for (const group of ['sensor', 'wiring']) {
 }
 await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });
 await shoot('training-debrief');
-const phone = await (
-  await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-CA' })
-).newPage();
+const ON_PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-CA' };
+const phone = await browser.newPage(ON_PHONE);
 const shootPhone = async (name: string): Promise<void> => {
   await phone.waitForTimeout(1200);
   await phone.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
 };
 await phone.goto(`${base}/demo/`);
 await phone.locator('[data-test="job"]').first().waitFor();
+await shootPhone('phone-ledger');
 await phone
   .getByRole('link', { name: /Pilot boat/ })
   .first()
   .tap();
 await phone.locator('[data-station="loaded"]').tap();
 await phone.getByRole('button', { name: 'Plugged-in volts' }).first().tap();
+await phone.getByText('Wiring: resistance in the return').first().waitFor();
 await shootPhone('phone-card');
+await phone.emulateMedia({ colorScheme: 'dark' });
+await phone.locator('.pull').tap();
+await phone.locator('[data-test="evidence"]').waitFor();
+await shootPhone('phone-verdict');
 await browser.close();
 stop();
