@@ -1,5 +1,11 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** A phone held upright: a finger, a small window that does not shrink the page to fit. */
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+
+/** Waits until the first screen has taken the place of the first paint. */
+export const begun = (page: Page): Promise<void> => expect(page.locator('body > .first')).toHaveCount(0);
+
 /** Starts a new check from an empty ledger, as a newcomer does. */
 export async function startCheck(page: Page): Promise<void> {
   await page.goto('/');

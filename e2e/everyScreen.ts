@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
-import { SHELF_TOOLS, files, openDemo } from './bench.ts';
+import { begun, SHELF_TOOLS, files, openDemo } from './bench.ts';
 
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
   await page.goto('/');
   await page.getByText('Four figures are enough').waitFor();
-  await page.locator('body > .first').waitFor({ state: 'detached' });
+  await begun(page);
   await look('empty ledger');
   await page.goto('/demo/');
   await page.locator('[data-test="job"]').first().waitFor();

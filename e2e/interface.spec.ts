@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { choose, field, kept, startCheck, verdict, openDemo } from './bench.ts';
+import { begun, choose, field, kept, startCheck, verdict, openDemo } from './bench.ts';
 import { FIRST_LOADS, firstLoad, kilobytes } from './firstLoad.ts';
 
 const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> => {
@@ -155,7 +155,7 @@ test('a key pressed before the program is there is answered when it is, and once
   await page.keyboard.press('c');
   letGo();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
-  await expect(page.locator('body > .first')).toHaveCount(0);
+  await begun(page);
   await page.goto('/');
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
 });

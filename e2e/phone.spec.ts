@@ -1,10 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { axeFinds } from './axe.ts';
-import { kept, verdict } from './bench.ts';
+import { kept, PHONE, verdict } from './bench.ts';
 import { everyScreen } from './everyScreen.ts';
-
-/** A phone held upright: a finger, a small window that does not shrink the page to fit. */
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
 /**
  * Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. Also tables that are cut off by

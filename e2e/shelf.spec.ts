@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { axeFinds, serious } from './axe.ts';
-import { SHELF_TOOLS, choose, chosen, files, kept, startCheck } from './bench.ts';
+import { SHELF_TOOLS, begun, choose, chosen, files, kept, startCheck } from './bench.ts';
 
 const told = (page: Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
 
@@ -231,7 +231,7 @@ test('nothing serious for axe on any tool', async ({ page }) => {
   test.setTimeout(180_000);
   for (const tool of SHELF_TOOLS) {
     await page.goto(`/shelf/${tool}`);
-    await expect(page.locator('body > .first')).toHaveCount(0);
+    await begun(page);
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');
     expect(serious(await axeFinds(page)), tool).toEqual([]);

@@ -11,7 +11,7 @@ import { groupName } from '../core/src/wording/groupName.ts';
 import { trueStateOf } from '../core/src/training/trueState.ts';
 import { truthText } from '../core/src/wording/trainingText.ts';
 import { STATIONS } from '../core/src/workOrder/stations.ts';
-import { choose, files } from './bench.ts';
+import { choose, files, PHONE } from './bench.ts';
 
 const probe = (page: Page) => page.locator('[data-test="probe"]');
 const meter = (page: Page) => page.locator('[data-test="meter"]');
@@ -212,7 +212,7 @@ test('an exam: drawn, played, its result signed and as CSV, a class put together
 });
 
 test.describe('on a phone, the server gone after loading', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  test.use(PHONE);
   test('the first five steps of the course: page, desk, a case each to its end', async ({ page, context }) => {
     test.setTimeout(240_000);
     await page.goto('/train');

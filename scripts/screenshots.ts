@@ -1,7 +1,7 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
 import path from 'node:path';
-import { choose } from '../e2e/bench.ts';
+import { choose, PHONE } from '../e2e/bench.ts';
 import { dragCorners, tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM, servePage } from './builtPage.ts';
 
@@ -124,8 +124,7 @@ for (const group of ['sensor', 'wiring']) {
 }
 await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });
 await shoot('training-debrief');
-const ON_PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-CA' };
-const phone = await browser.newPage(ON_PHONE);
+const phone = await browser.newPage({ ...PHONE, locale: 'en-CA' });
 const shootPhone = async (name: string): Promise<void> => {
   await phone.waitForTimeout(1200);
   await phone.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });

@@ -1,7 +1,7 @@
 import { applyPatches, differences, inverse, type Patch } from '@mellow-probe/core/records/changes';
 import { computed, reactive, shallowRef } from 'vue';
 import { nowIso } from '../browser/newId.ts';
-import type { Change, PersistedRecord } from './record.ts';
+import type { Change, PersistedRecord } from './recordContract.ts';
 
 /** One step that can be taken back: what it changed, and when it began. */
 export interface Step {

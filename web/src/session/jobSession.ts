@@ -7,7 +7,8 @@ import type { Kept } from '../storage/kept.ts';
 import { photosOf, removePhotosOf } from '../storage/photoStorage.ts';
 import type { EngineLine } from '../workers/engineClient.ts';
 import { followHistory, type History, type StepsDoor } from './history.ts';
-import { type Keeping, persistedRecord, type PersistedRecord } from './record.ts';
+import { persistedRecord } from './record.ts';
+import type { Keeping, PersistedRecord } from './recordContract.ts';
 import { followVerdict, type VerdictLine, type VerdictView } from './verdict.ts';
 import { followWork, type WorkOrder } from './workOrder.ts';
 

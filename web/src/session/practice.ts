@@ -12,7 +12,8 @@ import type { EngineLine } from '../workers/engineClient.ts';
 import type { Handed, Standing, Told, ToolSays } from '../workers/training.ts';
 import { trainingLines } from '../workers/trainingClient.ts';
 import { type JobSession, jobSession } from './jobSession.ts';
-import { type PersistedRecord, persistedRecord } from './record.ts';
+import { persistedRecord } from './record.ts';
+import type { PersistedRecord } from './recordContract.ts';
 
 /** A training case on the bench: the moves are kept, everything else follows from them. */
 export interface Practice {

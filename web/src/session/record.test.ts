@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { nextTick, watch } from 'vue';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { clearAhead, readAhead } from '../storage/ahead.ts';
-import { type Change, persistedRecord } from './record.ts';
+import { persistedRecord } from './record.ts';
+import type { Change } from './recordContract.ts';
 import { stream } from './stream.ts';
 
 interface Note {

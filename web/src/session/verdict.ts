@@ -5,7 +5,7 @@ import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
 import { type EngineFault, type EngineLine, toEngineError } from '../workers/engineClient.ts';
-import type { PersistedRecord } from './record.ts';
+import type { PersistedRecord } from './recordContract.ts';
 
 /** What was asked: the figures of one revision of the job. */
 export interface Question {

@@ -5,7 +5,7 @@ import { nextPlace } from '@mellow-probe/core/place/placeAdvice';
 import { figure } from '@mellow-probe/core/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
 import { computed, reactive, ref } from 'vue';
-import type { PersistedRecord } from './record.ts';
+import type { PersistedRecord } from './recordContract.ts';
 import type { VerdictView } from './verdict.ts';
 
 /** Where on the order of work the technician is: a station, on it a test, of it a reading. Nothing locks; any can be gone to at any time. */
