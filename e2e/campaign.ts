@@ -5,7 +5,7 @@ import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
 import { kept, startCheck, verdict } from './bench.ts';

@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { type BrowserContext, chromium, expect, type Page } from '@playwright/test';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
 import { files } from './bench.ts';

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { STATIONS } from '../core/src/workOrder/stations.ts';
+import { STATIONS } from '../core/src/advice/workOrder/stations.ts';
 import { choose, pick, startCheck } from './bench.ts';
 
 /** A technician at the keyboard: drives the real interface and counts what it costs (one a key, one a click, two a pick from a list). */

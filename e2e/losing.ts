@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { field } from './bench.ts';
 
 /** What is typed in a trial: where, which text, how many of its characters before the blow falls, and how long after the last of them, ms. */

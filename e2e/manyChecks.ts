@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { newJob } from '../core/src/job/newJob.ts';
+import { newJob } from '../core/src/check/job/newJob.ts';
 
 /**
  * Fills the browser's store of the page's workshop with made-up checks, behind the program's back, as an earlier version would have left them.

@@ -1,7 +1,7 @@
 import { type Browser, expect, type Page, test } from '@playwright/test';
 import { axeFinds } from './axe.ts';
 import { choose, files } from './bench.ts';
-import { curveModel } from '../core/src/curves/curve.ts';
+import { curveModel } from '../core/src/circuit/curves/curve.ts';
 import { dragCorners, type TablePicture, tablePicture } from './tablePictures.ts';
 
 test.describe.configure({ mode: 'parallel' });

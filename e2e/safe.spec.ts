@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { newJob } from '../core/src/job/newJob.ts';
-import { newReading } from '../core/src/job/newReading.ts';
-import { saveJob } from '../core/src/job/openJob.ts';
+import { newJob } from '../core/src/check/job/newJob.ts';
+import { newReading } from '../core/src/check/job/newReading.ts';
+import { saveJob } from '../core/src/check/job/openJob.ts';
 import { field, files, kept, openDemo, startCheck } from './bench.ts';
 
 // Everything out as one file, and back in on another device.

@@ -4,10 +4,10 @@ import path from 'node:path';
 import { chromium, expect, test } from '@playwright/test';
 import { encode } from 'uqr';
 import { CHROMIUM } from '../scripts/builtPage.ts';
-import { framesOf } from '../core/src/sharing/frames.ts';
+import { framesOf } from '../core/src/check/sharing/frames.ts';
 import { deflateRawSync } from 'node:zlib';
-import { newJob } from '../core/src/job/newJob.ts';
-import { saveJob } from '../core/src/job/openJob.ts';
+import { newJob } from '../core/src/check/job/newJob.ts';
+import { saveJob } from '../core/src/check/job/openJob.ts';
 import { field, kept, openDemo, startCheck } from './bench.ts';
 
 // A check from one device to another: as a link, and as pictures before a camera.

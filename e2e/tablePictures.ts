@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { curveModel, type Curve } from '../core/src/curves/curve.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { curveModel, type Curve } from '../core/src/circuit/curves/curve.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 
 /** A picture of a table, with what stands in it. */
 export interface TablePicture {

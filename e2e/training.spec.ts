@@ -1,16 +1,16 @@
 import { expect, type Page, test } from '@playwright/test';
-import { measurementById } from '../core/src/measurements/list.ts';
-import { readCaseNumber } from '../core/src/training/caseNumber.ts';
-import { COURSE } from '../core/src/training/course.ts';
-import { type Move, replay } from '../core/src/training/play.ts';
-import { playBy } from '../core/src/training/policies.ts';
-import { THEME_IDS } from '../core/src/training/themes.ts';
-import { trainingCase, type TrainingCase } from '../core/src/training/trainingCase.ts';
-import { FIELDS } from '../core/src/units/vocabulary.ts';
+import { measurementById } from '../core/src/circuit/measurements/list.ts';
+import { readCaseNumber } from '../core/src/training/cases/caseNumber.ts';
+import { COURSE } from '../core/src/training/cases/course.ts';
+import { type Move, replay } from '../core/src/training/cases/play.ts';
+import { playBy } from '../core/src/training/cases/policies.ts';
+import { THEME_IDS } from '../core/src/training/cases/themes.ts';
+import { trainingCase, type TrainingCase } from '../core/src/training/cases/trainingCase.ts';
+import { FIELDS } from '../core/src/base/units/vocabulary.ts';
 import { groupName } from '../core/src/wording/groupName.ts';
-import { trueStateOf } from '../core/src/training/trueState.ts';
+import { trueStateOf } from '../core/src/training/cases/trueState.ts';
 import { truthText } from '../core/src/wording/trainingText.ts';
-import { STATIONS } from '../core/src/workOrder/stations.ts';
+import { STATIONS } from '../core/src/advice/workOrder/stations.ts';
 import { choose, files, PHONE } from './bench.ts';
 
 const probe = (page: Page) => page.locator('[data-test="probe"]');

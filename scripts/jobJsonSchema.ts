@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { jobSchema } from '../core/src/job/jobSchema.ts';
+import { jobSchema } from '../core/src/check/job/jobSchema.ts';
 
 /** The JSON Schema of the job file, generated from the Zod one. */
 export function jobJsonSchema(): string {

@@ -1,7 +1,7 @@
-// Searches steps for `core/src/numeric/quasiRandom.ts`, one after the other, and checks those that stand there.
+// Searches steps for `core/src/base/numeric/quasiRandom.ts`, one after the other, and checks those that stand there.
 // `npx tsx scripts/searchSteps.ts [how many, 18] [seed, 1]`: prints steps that keep both rules below. Minutes, not hours.
-import { quasiRandomSteps } from '../core/src/numeric/quasiRandom.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { quasiRandomSteps } from '../core/src/base/numeric/quasiRandom.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 
 /** A step must stay this far from every fraction p/q: q·‖q·step‖, for q up to `DENOMINATORS`. */
 const [DISTANCE, DENOMINATORS] = [0.15, 1600];

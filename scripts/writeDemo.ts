@@ -1,9 +1,9 @@
 // Writes the made-up checks told in `demo/cases.ts` (`npm run demo-data`): one of every kind of verdict, in every state. Prints what the tool says of each.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { checkJob } from '../core/src/job/checkJob.ts';
-import { openJobData, saveJob } from '../core/src/job/openJob.ts';
-import { assess } from '../core/src/verdict/assessment.ts';
+import { checkJob } from '../core/src/check/job/checkJob.ts';
+import { openJobData, saveJob } from '../core/src/check/job/openJob.ts';
+import { assess } from '../core/src/inference/verdict/assessment.ts';
 import { demoCases } from './demo/cases.ts';
 
 const FOLDER = path.resolve(import.meta.dirname, '../examples/demo');

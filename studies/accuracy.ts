@@ -3,10 +3,10 @@
 import { studyOrders } from '../cli/src/study/orders.ts';
 import { studyStages, STAGES } from '../cli/src/study/stages.ts';
 import { studyText } from '../cli/src/study/studyText.ts';
-import { groupProbabilities } from '../core/src/verdict/assessment.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { simulateCase, withReadings } from '../core/src/simulation/simulateCase.ts';
-import { faultById } from '../core/src/faults/list.ts';
+import { groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { simulateCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
+import { faultById } from '../core/src/circuit/faults/list.ts';
 import { compareEvidence, evidenceText } from './compareEvidence.ts';
 import { writeSection } from './sections.ts';
 import { yardstick } from './yardstick.ts';

@@ -1,10 +1,10 @@
-import { candidateTests } from '../core/src/advice/nextTest.ts';
-import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
-import type { PlannedTest } from '../core/src/model/healthyRanges.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
-import { simulateCase, type SimulatedCase, withReadings } from '../core/src/simulation/simulateCase.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { candidateTests } from '../core/src/advice/nextTest/nextTest.ts';
+import { EVERYTHING_AT_HAND } from '../core/src/catalogue/kit/access.ts';
+import type { PlannedTest } from '../core/src/inference/model/healthyRanges.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { catalogueCircuit } from '../core/src/catalogue/parts/catalogueCircuit.ts';
+import { simulateCase, type SimulatedCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 
 const OTHER_LAYOUTS = ['gauge-sender', 'boiler-10k-mirrored'];
 

@@ -1,4 +1,4 @@
-import { posteriorOf } from '../core/src/inference/posterior.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
 import { seededCase } from './cases.ts';
 import { yardstick } from './yardstick.ts';
 

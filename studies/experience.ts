@@ -1,11 +1,11 @@
 // Base rates of a workshop's own against the default weights: log loss on 1 000 simulated checks after 100 closed ones, for a workshop whose rates are the
 // default's and for one with others. Arguments: checks judged (1000), workshops (20), readings a check (4).
-import { DEFAULT_SHARES, type KnownCase, ownShares, type Shares } from '../core/src/experience/experience.ts';
-import { STRENGTHS } from '../core/src/experience/strengths.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { happens, pick, seededUniform } from '../core/src/numeric/random.ts';
-import { FAULT_GROUPS, type FaultGroup } from '../core/src/units/vocabulary.ts';
-import { groupProbabilities } from '../core/src/verdict/assessment.ts';
+import { DEFAULT_SHARES, type KnownCase, ownShares, type Shares } from '../core/src/history/experience/experience.ts';
+import { STRENGTHS } from '../core/src/history/experience/strengths.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { happens, pick, seededUniform } from '../core/src/base/numeric/random.ts';
+import { FAULT_GROUPS, type FaultGroup } from '../core/src/base/units/vocabulary.ts';
+import { groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
 import { seededCase } from './cases.ts';
 
 const [judged, workshops, readings] = [1000, 20, 4].map((usual, i) => Number(process.argv[2 + i] ?? usual));

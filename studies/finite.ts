@@ -1,12 +1,12 @@
 // No figure that is none, whatever is typed: every figure said of random problems. `npx tsx studies/finite.ts [problems, 20000] [first seed, 1]`,
 // part of `npm run accuracy` (an hour and a half on one core).
 import { nonFinite, randomProblem } from '../core/test/randomProblems.ts';
-import { proposeTests } from '../core/src/advice/nextTest.ts';
-import { undecidedPairs } from '../core/src/advice/separation.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
-import { chartLines } from '../core/src/verdict/chartLines.ts';
-import { explain } from '../core/src/verdict/assessment.ts';
+import { proposeTests } from '../core/src/advice/nextTest/nextTest.ts';
+import { undecidedPairs } from '../core/src/advice/nextTest/separation.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { EVERYTHING_AT_HAND } from '../core/src/catalogue/kit/access.ts';
+import { chartLines } from '../core/src/inference/verdict/chartLines.ts';
+import { explain } from '../core/src/inference/verdict/assessment.ts';
 
 const mayBeOverload = (path: string): boolean => /values|healthy|predicts|interval|value/.test(path);
 

@@ -1,18 +1,18 @@
 // Hostile texts and files, in process: nothing throws, nothing takes longer than two seconds, no figure that is none stands on paper.
 // Arguments: texts (1 000 000), files that are to be judged (20 000), first seed (1). Part of `npm run campaign`.
 import { hostileSource, oddFigure } from '../core/test/hostileJobs.ts';
-import { readOwnCodes } from '../core/src/catalogue/ownCodes.ts';
-import { checkJob } from '../core/src/job/checkJob.ts';
-import { jobLine } from '../core/src/job/jobLine.ts';
-import { openJob } from '../core/src/job/openJob.ts';
-import { readingsCsv } from '../core/src/job/readingsCsv.ts';
-import { readPoints } from '../core/src/pointTable/readPoints.ts';
-import { typedPlaceCode } from '../core/src/register/placeKey.ts';
+import { readOwnCodes } from '../core/src/catalogue/parts/ownCodes.ts';
+import { checkJob } from '../core/src/check/job/checkJob.ts';
+import { jobLine } from '../core/src/check/job/jobLine.ts';
+import { openJob } from '../core/src/check/job/openJob.ts';
+import { readingsCsv } from '../core/src/check/job/readingsCsv.ts';
+import { readPoints } from '../core/src/intake/pointTable/readPoints.ts';
+import { typedPlaceCode } from '../core/src/history/register/placeKey.ts';
 import { reportOf } from '../core/src/report/reportOf.ts';
-import { takeFrame } from '../core/src/sharing/frames.ts';
-import { parseField } from '../core/src/units/parseField.ts';
+import { takeFrame } from '../core/src/check/sharing/frames.ts';
+import { parseField } from '../core/src/base/units/parseField.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
-import { assess } from '../core/src/verdict/assessment.ts';
+import { assess } from '../core/src/inference/verdict/assessment.ts';
 import { openFaultText } from '../core/src/wording/issueText.ts';
 
 const [texts, toJudge, first] = [1_000_000, 20_000, 1].map((usual, i) => Number(process.argv[2 + i] ?? usual));

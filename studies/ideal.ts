@@ -4,9 +4,9 @@ import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { judge, logLoss, type Score, scoreOf } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { logSumExp } from '../core/src/numeric/logSumExp.ts';
-import { YARD_ROWS, yardCase, type YardRow } from '../core/src/simulation/yardCase.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { logSumExp } from '../core/src/base/numeric/logSumExp.ts';
+import { YARD_ROWS, yardCase, type YardRow } from '../core/src/training/simulation/yardCase.ts';
 import { table, writeSection } from './sections.ts';
 import { temperedEvidence } from './tempered.ts';
 

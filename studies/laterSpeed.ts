@@ -1,13 +1,13 @@
 // What came after the bench: a long log against its parser alone, and the training bench. Ratios of this one run.
 import { createRequire } from 'node:module';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { analyseLog } from '../core/src/logs/analyseLog.ts';
-import { parseLog } from '../core/src/logs/parseLog.ts';
-import { problemAfter, replay } from '../core/src/training/play.ts';
-import { playBy } from '../core/src/training/policies.ts';
-import { debriefOf, follow, followFrom } from '../core/src/training/score.ts';
-import { THEME_IDS } from '../core/src/training/themes.ts';
-import { trainingCase } from '../core/src/training/trainingCase.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { analyseLog } from '../core/src/intake/logs/analyseLog.ts';
+import { parseLog } from '../core/src/intake/logs/parseLog.ts';
+import { problemAfter, replay } from '../core/src/training/cases/play.ts';
+import { playBy } from '../core/src/training/cases/policies.ts';
+import { debriefOf, follow, followFrom } from '../core/src/training/cases/score.ts';
+import { THEME_IDS } from '../core/src/training/cases/themes.ts';
+import { trainingCase } from '../core/src/training/cases/trainingCase.ts';
 
 const Papa = createRequire(new URL('../core/package.json', import.meta.url))('papaparse') as {
   parse(text: string): unknown;

@@ -1,18 +1,18 @@
-import { benchMeter } from '../core/src/instruments/benchMeter.ts';
-import { busLog } from '../core/src/instruments/busLog.ts';
-import type { Driver } from '../core/src/instruments/heard.ts';
-import { type Sample, standStill } from '../core/src/instruments/standStill.ts';
-import { thermometerLine } from '../core/src/instruments/thermometerLine.ts';
-import { vehicleAdapter } from '../core/src/instruments/vehicleAdapter.ts';
-import { analyseLog } from '../core/src/logs/analyseLog.ts';
-import { EVENT_KINDS } from '../core/src/logs/finding.ts';
-import { findEvents } from '../core/src/logs/events/findEvents.ts';
-import { logSettingOf } from '../core/src/logs/settingOf.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
-import { eventLog, samePlanted } from '../core/src/simulation/eventLog.ts';
-import { machineCase } from '../core/src/simulation/machine/machineCase.ts';
-import { driveBench, type Planned } from '../core/src/simulation/standIns/driveBench.ts';
-import { standInBench, type StandInId } from '../core/src/simulation/standIns/standInBench.ts';
+import { benchMeter } from '../core/src/intake/instruments/benchMeter.ts';
+import { busLog } from '../core/src/intake/instruments/busLog.ts';
+import type { Driver } from '../core/src/intake/instruments/heard.ts';
+import { type Sample, standStill } from '../core/src/intake/instruments/standStill.ts';
+import { thermometerLine } from '../core/src/intake/instruments/thermometerLine.ts';
+import { vehicleAdapter } from '../core/src/intake/instruments/vehicleAdapter.ts';
+import { analyseLog } from '../core/src/intake/logs/analyseLog.ts';
+import { EVENT_KINDS } from '../core/src/intake/logs/finding.ts';
+import { findEvents } from '../core/src/intake/logs/events/findEvents.ts';
+import { logSettingOf } from '../core/src/intake/logs/settingOf.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
+import { eventLog, samePlanted } from '../core/src/training/simulation/eventLog.ts';
+import { machineCase } from '../core/src/training/simulation/machine/machineCase.ts';
+import { driveBench, type Planned } from '../core/src/training/simulation/standIns/driveBench.ts';
+import { standInBench, type StandInId } from '../core/src/training/simulation/standIns/standInBench.ts';
 
 /** How well logs are read: events found, wiggled places named, garbled answers refused. */
 const line = (what: string, ...figures: string[]): void => console.log(`${what}: ${figures.join(', ')}`);

@@ -1,6 +1,6 @@
-import { type Spread, YARD_SPREAD } from '../core/src/circuit/spread.ts';
-import { GENERIC_INSTRUMENTS } from '../core/src/kit/instruments.ts';
-import type { Problem } from '../core/src/model/problem.ts';
+import { type Spread, YARD_SPREAD } from '../core/src/circuit/network/spread.ts';
+import { GENERIC_INSTRUMENTS } from '../core/src/catalogue/kit/instruments.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
 
 /** What is told of a circuit taken for nearly exact: the fault model of §1 to §4, before it was widened to the yard. */
 export const NARROW_SPREAD: Spread = {

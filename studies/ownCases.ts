@@ -1,11 +1,11 @@
 // The model's own narrow cases, judged with the unknowns narrow and as they ship: what the wider model costs where the narrow one is true.
 // `npx tsx studies/ownCases.ts [cases, 500]`, part of `npm run accuracy`; writes its part of docs/accuracy.md.
 import { atStages, judge, logLoss, type Score, STAGES } from '../cli/src/study/stages.ts';
-import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
-import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/circuits.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { simulateCase, withReadings } from '../core/src/simulation/simulateCase.ts';
-import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../core/src/kit/instruments.ts';
+import { catalogueCircuit } from '../core/src/catalogue/parts/catalogueCircuit.ts';
+import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/parts/circuits.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { simulateCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
+import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../core/src/catalogue/kit/instruments.ts';
 import { NARROW_INSTRUMENTS, NARROW_SPREAD, NARROW_THERMOMETER_K } from './narrow.ts';
 import { table, writeSection } from './sections.ts';
 

@@ -1,11 +1,11 @@
 // Tables read from pictures: `npx tsx studies/pictures.ts [pictures, 80] [first, 1]`, part of `npm run accuracy`; writes its part of docs/accuracy.md.
 import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { grayOf } from '../core/src/picture/grayPicture.ts';
-import { pictureTable } from '../core/src/picture/pictureTable.ts';
-import { prepareTable, readTable } from '../core/src/picture/readTable.ts';
-import type { Corners } from '../core/src/picture/straighten.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { grayOf } from '../core/src/intake/picture/grayPicture.ts';
+import { pictureTable } from '../core/src/intake/picture/pictureTable.ts';
+import { prepareTable, readTable } from '../core/src/intake/picture/readTable.ts';
+import type { Corners } from '../core/src/intake/picture/straighten.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM } from '../scripts/builtPage.ts';
 import { percent } from '../cli/src/study/studyText.ts';

@@ -1,21 +1,21 @@
 // Where a fault lies: 300 looms of 2–6 connectors with unequal priors and reach, a fault of a wire at a place drawn by its weight, readings with a
 // meter's scatter and blunders. The tool proposes reading after reading until a place has 90 %; beside it the least minutes possible if readings
 // never lied (dynamic programming), end to end, and always the middle.
-import { putAt, type Strand, usualWeights } from '../core/src/circuit/placeWeights.ts';
-import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/circuits.ts';
-import { faultById } from '../core/src/faults/list.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { checkJob } from '../core/src/job/checkJob.ts';
-import { newJob } from '../core/src/job/newJob.ts';
-import { measurementById } from '../core/src/measurements/list.ts';
-import type { Conditions } from '../core/src/measurements/measurement.ts';
-import { settingOf } from '../core/src/model/hypotheses.ts';
-import { noiseOf, Predictor } from '../core/src/model/predictor.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { drawIndex, happens, pick, seededUniform } from '../core/src/numeric/random.ts';
-import { placeAdvice } from '../core/src/place/placeAdvice.ts';
-import type { LoomReach } from '../core/src/place/reach.ts';
+import { putAt, type Strand, usualWeights } from '../core/src/circuit/network/placeWeights.ts';
+import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/parts/circuits.ts';
+import { faultById } from '../core/src/circuit/faults/list.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { checkJob } from '../core/src/check/job/checkJob.ts';
+import { newJob } from '../core/src/check/job/newJob.ts';
+import { measurementById } from '../core/src/circuit/measurements/list.ts';
+import type { Conditions } from '../core/src/circuit/measurements/measurement.ts';
+import { settingOf } from '../core/src/inference/model/hypotheses.ts';
+import { noiseOf, Predictor } from '../core/src/inference/model/predictor.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { normalQuantile } from '../core/src/base/numeric/normal.ts';
+import { drawIndex, happens, pick, seededUniform } from '../core/src/base/numeric/random.ts';
+import { placeAdvice } from '../core/src/advice/place/placeAdvice.ts';
+import type { HarnessReach } from '../core/src/advice/place/reach.ts';
 
 const CASES = Number(process.argv[2] ?? 300);
 const uniform = seededUniform(20261126);
@@ -66,7 +66,7 @@ function oneCase(n: number): (Tally & { readings: number; named: boolean; right:
     circuit: { ...bare!.circuit, connectors, placeWeights },
     thermometers: { steady: { readC: temperatureC, sigmaK: 1.5 } },
   };
-  const reach: LoomReach = {
+  const reach: HarnessReach = {
     minutes: Array.from({ length: connectors + 2 }, () => Math.round(2 + 28 * uniform() ** 2)),
     opening: Array.from({ length: connectors + 2 }, (_, i) => (i > 1 && happens(0.2, uniform) ? i - 1 : i)),
     looks: [],

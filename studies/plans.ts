@@ -1,19 +1,19 @@
 // Whether looking further is worth it: cases of the fault model at four settings of prices, each worked to the end by the advised plan and by fixed
 // rules: the sensor first, the most telling test until 95 %, every school until 95 %. All meet the same readings. A repair that does not help costs
 // coming back; then the next likeliest for its cost is tried.
-import { proposeTests } from '../core/src/advice/nextTest.ts';
-import { schoolOrder, SCHOOLS } from '../core/src/advice/schools.ts';
-import { posteriorOf, type Posterior } from '../core/src/inference/posterior.ts';
-import { accessOf } from '../core/src/kit/access.ts';
-import { genericKit } from '../core/src/kit/kitSchema.ts';
-import { measurementById } from '../core/src/measurements/list.ts';
-import type { PlannedTest } from '../core/src/model/healthyRanges.ts';
-import type { ReadingInput } from '../core/src/model/problem.ts';
-import { candidateTests, minutesOf } from '../core/src/advice/nextTest.ts';
-import { cheapestStep } from '../core/src/plan/planOf.ts';
-import { actNow, type Costs, repairsOf, USUAL_WORK } from '../core/src/plan/repairs.ts';
-import { simulateCase } from '../core/src/simulation/simulateCase.ts';
-import { groupProbabilities } from '../core/src/verdict/assessment.ts';
+import { proposeTests } from '../core/src/advice/nextTest/nextTest.ts';
+import { schoolOrder, SCHOOLS } from '../core/src/advice/nextTest/schools.ts';
+import { posteriorOf, type Posterior } from '../core/src/inference/posterior/posterior.ts';
+import { accessOf } from '../core/src/catalogue/kit/access.ts';
+import { genericKit } from '../core/src/catalogue/kit/kitSchema.ts';
+import { measurementById } from '../core/src/circuit/measurements/list.ts';
+import type { PlannedTest } from '../core/src/inference/model/healthyRanges.ts';
+import type { ReadingInput } from '../core/src/inference/model/problem.ts';
+import { candidateTests, minutesOf } from '../core/src/advice/nextTest/nextTest.ts';
+import { cheapestStep } from '../core/src/advice/plan/planOf.ts';
+import { actNow, type Costs, repairsOf, USUAL_WORK } from '../core/src/advice/plan/repairs.ts';
+import { simulateCase } from '../core/src/training/simulation/simulateCase.ts';
+import { groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
 
 const CASES = Number(process.argv[2] ?? 300);
 const SURE = 0.95;

@@ -1,11 +1,11 @@
-import type { Fault } from '../core/src/faults/fault.ts';
-import type { Instruments } from '../core/src/kit/instruments.ts';
-import { hypothesesOf, settingOf } from '../core/src/model/hypotheses.ts';
-import type { LatentSpace } from '../core/src/model/latent.ts';
-import { type Hypothesis, Predictor } from '../core/src/model/predictor.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { choleskyFactor, solveUpper } from '../core/src/numeric/cholesky.ts';
-import { normalCdf, normalQuantile } from '../core/src/numeric/normal.ts';
+import type { Fault } from '../core/src/circuit/faults/fault.ts';
+import type { Instruments } from '../core/src/catalogue/kit/instruments.ts';
+import { hypothesesOf, settingOf } from '../core/src/inference/model/hypotheses.ts';
+import type { LatentSpace } from '../core/src/inference/model/latent.ts';
+import { type Hypothesis, Predictor } from '../core/src/inference/model/predictor.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { choleskyFactor, solveUpper } from '../core/src/base/numeric/cholesky.ts';
+import { normalCdf, normalQuantile } from '../core/src/base/numeric/normal.ts';
 
 /** One definite possibility: a hypothesis, where in its range the fault lies (standard normal), and the unknowns. */
 export interface Particle {

@@ -1,7 +1,7 @@
 // Recordings whose window is killed at a random moment, and what is left of them: how much of the end is lost, and whether every one reads.
 import { chromium } from '@playwright/test';
 import { choose } from '../e2e/bench.ts';
-import { seededUniform } from '../core/src/numeric/random.ts';
+import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 
 const KILLS = Number(process.argv[2] ?? 100);

@@ -1,20 +1,20 @@
 // Shared or own: machines whose circuits share reference and return, a fault drawn by its weight, and what the module displays of the circuit
 // complained of and of one neighbour. Is a fault of what they share told from one of its own? Beside it the same circuit alone, and ideal inference on the
 // first of them. `npx tsx studies/shared.ts [machines, 300] [weighed ideally, 100]`
-import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
-import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/circuits.ts';
-import { JOIN } from '../core/src/circuit/chain.ts';
-import type { Branch, Fault } from '../core/src/faults/fault.ts';
-import type { FaultPosterior } from '../core/src/inference/posterior.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { measurementById } from '../core/src/measurements/list.ts';
-import { weightedFaults } from '../core/src/model/hypotheses.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { logSumExp } from '../core/src/numeric/logSumExp.ts';
-import { FAULT_GROUPS } from '../core/src/units/vocabulary.ts';
-import { simulateCase } from '../core/src/simulation/simulateCase.ts';
-import { groupProbabilities } from '../core/src/verdict/assessment.ts';
-import { pick, seededUniform } from '../core/src/numeric/random.ts';
+import { catalogueCircuit } from '../core/src/catalogue/parts/catalogueCircuit.ts';
+import { CATALOGUE_CIRCUITS } from '../core/src/catalogue/parts/circuits.ts';
+import { JOIN } from '../core/src/circuit/network/chain.ts';
+import type { Branch, Fault } from '../core/src/circuit/faults/fault.ts';
+import type { FaultPosterior } from '../core/src/inference/posterior/posterior.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { measurementById } from '../core/src/circuit/measurements/list.ts';
+import { weightedFaults } from '../core/src/inference/model/hypotheses.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { logSumExp } from '../core/src/base/numeric/logSumExp.ts';
+import { FAULT_GROUPS } from '../core/src/base/units/vocabulary.ts';
+import { simulateCase } from '../core/src/training/simulation/simulateCase.ts';
+import { groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
+import { pick, seededUniform } from '../core/src/base/numeric/random.ts';
 import { temperedEvidence } from './tempered.ts';
 
 const [CASES, IDEAL] = [300, 100].map((n, i) => Number(process.argv[2 + i] ?? n));

@@ -1,10 +1,10 @@
 // The shelf's computations: fits, identification, and a million conversions beside the same in numpy.
 import { spawnSync } from 'node:child_process';
-import { CATALOGUE_CURVES } from '../core/src/catalogue/curves.ts';
-import { chooseFit } from '../core/src/curves/chooseFit.ts';
-import { curveModel } from '../core/src/curves/curve.ts';
-import { type CurveModel, temperaturesOf } from '../core/src/curves/curveModel.ts';
-import { identifySensor } from '../core/src/identify/identifySensor.ts';
+import { CATALOGUE_CURVES } from '../core/src/catalogue/parts/curves.ts';
+import { chooseFit } from '../core/src/circuit/curves/chooseFit.ts';
+import { curveModel } from '../core/src/circuit/curves/curve.ts';
+import { type CurveModel, temperaturesOf } from '../core/src/circuit/curves/curveModel.ts';
+import { identifySensor } from '../core/src/tools/identify/identifySensor.ts';
 
 const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const timed = (work: () => void): number => {

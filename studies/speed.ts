@@ -3,24 +3,24 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { SolvedCircuit } from '../core/src/circuit/solvedCircuit.ts';
-import { nominalState } from '../core/src/circuit/sensorCircuit.ts';
-import { assess } from '../core/src/verdict/assessment.ts';
-import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
-import { proposeTests } from '../core/src/advice/nextTest.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { catalogueCircuit } from '../core/src/catalogue/catalogueCircuit.ts';
-import { FAULTS } from '../core/src/faults/list.ts';
+import { SolvedCircuit } from '../core/src/circuit/network/solvedCircuit.ts';
+import { nominalState } from '../core/src/circuit/network/sensorCircuit.ts';
+import { assess } from '../core/src/inference/verdict/assessment.ts';
+import { EVERYTHING_AT_HAND } from '../core/src/catalogue/kit/access.ts';
+import { proposeTests } from '../core/src/advice/nextTest/nextTest.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { catalogueCircuit } from '../core/src/catalogue/parts/catalogueCircuit.ts';
+import { FAULTS } from '../core/src/circuit/faults/list.ts';
 import { seededCase } from './cases.ts';
-import { curveModel } from '../core/src/curves/curve.ts';
-import { undecidedPairs } from '../core/src/advice/separation.ts';
-import { newJob } from '../core/src/job/newJob.ts';
-import { outlookOf } from '../core/src/job/outlookOf.ts';
-import { newStop } from '../core/src/loom/loomSchema.ts';
-import { cheapestFirst } from '../core/src/plan/cheapestFirst.ts';
-import { optionsOf } from '../core/src/plan/planOf.ts';
-import { pairsOf } from '../core/src/inference/pairs.ts';
+import { curveModel } from '../core/src/circuit/curves/curve.ts';
+import { undecidedPairs } from '../core/src/advice/nextTest/separation.ts';
+import { newJob } from '../core/src/check/job/newJob.ts';
+import { outlookOf } from '../core/src/check/job/outlookOf.ts';
+import { newStop } from '../core/src/circuit/harness/harnessSchema.ts';
+import { cheapestFirst } from '../core/src/advice/plan/cheapestFirst.ts';
+import { optionsOf } from '../core/src/advice/plan/planOf.ts';
+import { pairsOf } from '../core/src/inference/posterior/pairs.ts';
 import { narrowed } from './narrow.ts';
 import { yardstick } from './yardstick.ts';
 
@@ -100,11 +100,11 @@ if (globalThis.gc) {
   );
 }
 
-adviceOnLoom();
+adviceOnHarness();
 circuits();
 
 /** What the worker works out after the verdict, on a loom of six connectors with two neighbours read; with and without the order by expected cost. */
-function adviceOnLoom(): void {
+function adviceOnHarness(): void {
   const [six, none] = [6, 0].map((connectors) =>
     Array.from({ length: 20 }, (_, i): Problem => {
       const { problem } = seededCase(5000 + i, 3);

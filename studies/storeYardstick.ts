@@ -2,7 +2,7 @@
 // `npm run yardstick` (some minutes on one core); to be run again whenever the model, its priors or its noise change.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
 import { seededCase } from './cases.ts';
 import { yardstick } from './yardstick.ts';
 

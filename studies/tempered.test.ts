@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test } from 'vitest';
-import { weightedFaults } from '../core/src/model/hypotheses.ts';
+import { weightedFaults } from '../core/src/inference/model/hypotheses.ts';
 import { seededCase } from './cases.ts';
 import { temperedEvidence } from './tempered.ts';
 

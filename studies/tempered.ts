@@ -1,9 +1,9 @@
-import type { Fault } from '../core/src/faults/fault.ts';
-import type { Predictor } from '../core/src/model/predictor.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { logSumExp } from '../core/src/numeric/logSumExp.ts';
-import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { happens, pick, seededUniform } from '../core/src/numeric/random.ts';
+import type { Fault } from '../core/src/circuit/faults/fault.ts';
+import type { Predictor } from '../core/src/inference/model/predictor.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { logSumExp } from '../core/src/base/numeric/logSumExp.ts';
+import { normalQuantile } from '../core/src/base/numeric/normal.ts';
+import { happens, pick, seededUniform } from '../core/src/base/numeric/random.ts';
 import { type Normal, type Particle, Possibilities } from './possibilities.ts';
 
 /** How a fault's evidence is to be had: so many runs of so many particles, each moved so often after every step; then so many draws around them. */

@@ -1,15 +1,15 @@
 // The training bench: how often the ideal is right at once, what it costs; the same of each school; whether cases are fair and can be told. `npx tsx
 // studies/training.ts [cases] [cases a school]`.
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { weightedFaults } from '@mellow-probe/core/model/hypotheses';
-import { DIFFICULTIES } from '@mellow-probe/core/training/caseNumber';
-import { problemAfter, replay } from '@mellow-probe/core/training/play';
-import { playBy, POLICIES, policyName, wasRight } from '@mellow-probe/core/training/policies';
-import { tellable } from '@mellow-probe/core/training/score';
-import { THEME_IDS } from '@mellow-probe/core/training/themes';
-import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
-import { FIELDS } from '@mellow-probe/core/units/vocabulary';
-import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { weightedFaults } from '@mellow-probe/core/inference/model/hypotheses';
+import { DIFFICULTIES } from '@mellow-probe/core/training/cases/caseNumber';
+import { problemAfter, replay } from '@mellow-probe/core/training/cases/play';
+import { playBy, POLICIES, policyName, wasRight } from '@mellow-probe/core/training/cases/policies';
+import { tellable } from '@mellow-probe/core/training/cases/score';
+import { THEME_IDS } from '@mellow-probe/core/training/cases/themes';
+import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/cases/trainingCase';
+import { FIELDS } from '@mellow-probe/core/base/units/vocabulary';
+import { groupProbabilities } from '@mellow-probe/core/inference/verdict/assessment';
 
 const [cases, ofSchool] = [Number(process.argv[2] ?? 500), Number(process.argv[3] ?? 90)];
 /** Cases nobody has looked at: seeds of their own. */

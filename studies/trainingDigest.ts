@@ -1,13 +1,13 @@
-import { MEASUREMENTS } from '@mellow-probe/core/measurements/list';
-import { showsOn } from '@mellow-probe/core/training/caseMeter';
-import { DIFFICULTIES } from '@mellow-probe/core/training/caseNumber';
-import { carefully } from '@mellow-probe/core/training/play';
-import { playBy } from '@mellow-probe/core/training/policies';
-import { debrief } from '@mellow-probe/core/training/score';
-import { rightSetUp } from '@mellow-probe/core/training/setUp';
-import { THEME_IDS } from '@mellow-probe/core/training/themes';
-import { trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
-import { FIELDS } from '@mellow-probe/core/units/vocabulary';
+import { MEASUREMENTS } from '@mellow-probe/core/circuit/measurements/list';
+import { showsOn } from '@mellow-probe/core/training/cases/caseMeter';
+import { DIFFICULTIES } from '@mellow-probe/core/training/cases/caseNumber';
+import { carefully } from '@mellow-probe/core/training/cases/play';
+import { playBy } from '@mellow-probe/core/training/cases/policies';
+import { debrief } from '@mellow-probe/core/training/cases/score';
+import { rightSetUp } from '@mellow-probe/core/training/cases/setUp';
+import { THEME_IDS } from '@mellow-probe/core/training/cases/themes';
+import { trainingCase, type TrainingCase } from '@mellow-probe/core/training/cases/trainingCase';
+import { FIELDS } from '@mellow-probe/core/base/units/vocabulary';
 
 /** What a case shows and scores, as text, to be held against the same of another engine. */
 

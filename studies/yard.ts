@@ -2,14 +2,14 @@
 // docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 200]`
 import { judge, logLoss, type Score } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
-import { saysTwo, twoFaultsOf } from '../core/src/advice/twoFaults.ts';
-import { posteriorOf } from '../core/src/inference/posterior.ts';
-import { EVERYTHING_AT_HAND } from '../core/src/kit/access.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import { simulateCase, withReadings } from '../core/src/simulation/simulateCase.ts';
-import { simulatePair } from '../core/src/simulation/simulatePair.ts';
-import { soundCircuit, YARD_ROWS, yardCase, type YardRow } from '../core/src/simulation/yardCase.ts';
-import { explain, groupProbabilities } from '../core/src/verdict/assessment.ts';
+import { saysTwo, twoFaultsOf } from '../core/src/advice/nextTest/twoFaults.ts';
+import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
+import { EVERYTHING_AT_HAND } from '../core/src/catalogue/kit/access.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import { simulateCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
+import { simulatePair } from '../core/src/training/simulation/simulatePair.ts';
+import { soundCircuit, YARD_ROWS, yardCase, type YardRow } from '../core/src/training/simulation/yardCase.ts';
+import { explain, groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
 import { testsAtRandom } from './cases.ts';
 import { table, writeSection } from './sections.ts';
 
@@ -55,7 +55,7 @@ function yardPart(): string {
       ];
     }),
   );
-  return `${cases} cases a row, each drawn as wide as the row says and judged with what a technician would enter (\`core/src/simulation/yardCase.ts\`): all
+  return `${cases} cases a row, each drawn as wide as the row says and judged with what a technician would enter (\`core/src/training/simulation/yardCase.ts\`): all
 three layouts, every kind of curve of the catalogue, the last readings with the machine hot. Confidently wrong: more than 90 % on a group that is
 not at fault.
 

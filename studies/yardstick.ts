@@ -1,9 +1,9 @@
-import { hypothesesOf, settingOf, weightedFaults } from '../core/src/model/hypotheses.ts';
-import { Predictor } from '../core/src/model/predictor.ts';
-import type { Problem } from '../core/src/model/problem.ts';
-import type { Fault } from '../core/src/faults/fault.ts';
-import { normalQuantile } from '../core/src/numeric/normal.ts';
-import { drawIndex, seededUniform } from '../core/src/numeric/random.ts';
+import { hypothesesOf, settingOf, weightedFaults } from '../core/src/inference/model/hypotheses.ts';
+import { Predictor } from '../core/src/inference/model/predictor.ts';
+import type { Problem } from '../core/src/inference/model/problem.ts';
+import type { Fault } from '../core/src/circuit/faults/fault.ts';
+import { normalQuantile } from '../core/src/base/numeric/normal.ts';
+import { drawIndex, seededUniform } from '../core/src/base/numeric/random.ts';
 
 /** Evidence of one fault by plain averaging over prior draws. */
 export interface BruteEvidence {

@@ -1,8 +1,8 @@
-import { checkJob } from '@mellow-probe/core/job/checkJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { openJob } from '@mellow-probe/core/job/openJob';
-import type { Problem } from '@mellow-probe/core/model/problem';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
+import type { Problem } from '@mellow-probe/core/inference/model/problem';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { issueText, openFaultText } from '@mellow-probe/core/wording/issueText';
 import { readFileSync } from 'node:fs';
 import { parseArgs, type ParseArgsConfig } from 'node:util';

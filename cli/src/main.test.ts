@@ -3,10 +3,10 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test, vi } from 'vitest';
-import { assess } from '@mellow-probe/core/verdict/assessment';
-import { checkJob } from '@mellow-probe/core/job/checkJob';
+import { assess } from '@mellow-probe/core/inference/verdict/assessment';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
 import { run } from './run.ts';
-import { openJob } from '@mellow-probe/core/job/openJob';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
 
 const root = path.resolve(import.meta.dirname, '../..');
 const example = path.join(root, 'examples/demo/pilot-boat-jacket-water.json');

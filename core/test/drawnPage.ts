@@ -1,5 +1,5 @@
-import type { GrayPicture } from '../src/picture/grayPicture.ts';
-import type { ReaderSymbol } from '../src/picture/readTable.ts';
+import type { GrayPicture } from '../src/intake/picture/grayPicture.ts';
+import type { ReaderSymbol } from '../src/intake/picture/readTable.ts';
 
 /** Figures of 5 × 7 dots, our own drawing. */
 const DOTS: Record<string, readonly string[]> = {

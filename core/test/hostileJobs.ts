@@ -1,8 +1,8 @@
 // Hostile texts and job files, seeded: for the campaigns in process and through the page.
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { seededUniform } from '../src/numeric/random.ts';
-import { isRecord } from '../src/records/plainData.ts';
+import { seededUniform } from '../src/base/numeric/random.ts';
+import { isRecord } from '../src/base/records/plainData.ts';
 
 const PIECES = [
   ...[

@@ -1,8 +1,8 @@
-import type { SensorCircuit } from '../src/circuit/sensorCircuit.ts';
-import { YARD_SPREAD } from '../src/circuit/spread.ts';
-import { beta } from '../src/curves/beta.ts';
-import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
-import { type Problem, type ReadingInput } from '../src/model/problem.ts';
+import type { SensorCircuit } from '../src/circuit/network/sensorCircuit.ts';
+import { YARD_SPREAD } from '../src/circuit/network/spread.ts';
+import { beta } from '../src/circuit/curves/beta.ts';
+import { GENERIC_INSTRUMENTS } from '../src/catalogue/kit/instruments.ts';
+import { type Problem, type ReadingInput } from '../src/inference/model/problem.ts';
 
 /** A 5 V circuit with a 2.49 kΩ pull-up and a 2 kΩ (25 °C), B 3600 sensor. */
 export function coolantCircuit(change: Partial<SensorCircuit> = {}): SensorCircuit {

@@ -1,13 +1,13 @@
-import { CATALOGUE_CURVES } from '../src/catalogue/curves.ts';
-import { YARD_SPREAD } from '../src/circuit/spread.ts';
-import { CURVE_KINDS, type Curve, curveModel } from '../src/curves/curve.ts';
-import { FAULTS } from '../src/faults/list.ts';
-import { GENERIC_INSTRUMENTS } from '../src/kit/instruments.ts';
-import { MEASUREMENTS } from '../src/measurements/list.ts';
-import type { Conditions } from '../src/measurements/measurement.ts';
-import type { Problem, ReadingInput } from '../src/model/problem.ts';
-import { seededUniform } from '../src/numeric/random.ts';
-import { LAYOUTS, MACHINE_STATES } from '../src/units/vocabulary.ts';
+import { CATALOGUE_CURVES } from '../src/catalogue/parts/curves.ts';
+import { YARD_SPREAD } from '../src/circuit/network/spread.ts';
+import { CURVE_KINDS, type Curve, curveModel } from '../src/circuit/curves/curve.ts';
+import { FAULTS } from '../src/circuit/faults/list.ts';
+import { GENERIC_INSTRUMENTS } from '../src/catalogue/kit/instruments.ts';
+import { MEASUREMENTS } from '../src/circuit/measurements/list.ts';
+import type { Conditions } from '../src/circuit/measurements/measurement.ts';
+import type { Problem, ReadingInput } from '../src/inference/model/problem.ts';
+import { seededUniform } from '../src/base/numeric/random.ts';
+import { LAYOUTS, MACHINE_STATES } from '../src/base/units/vocabulary.ts';
 
 const CURVES: readonly Curve[] = [
   ...CATALOGUE_CURVES.map((c) => c.curve),

@@ -1,7 +1,7 @@
 // The made-up checks of the demo workshop. Figures are those a meter would show: divider, curve and fault worked out by hand, with a meter's last digits.
 // Machines, places and people are invented.
-import type { Job } from '../../core/src/job/jobSchema.ts';
-import { blank, entryOf } from '../../core/src/units/entry.ts';
+import type { Job } from '../../core/src/check/job/jobSchema.ts';
+import { blank, entryOf } from '../../core/src/base/units/entry.ts';
 import { quarry } from './pumps.ts';
 import { photo } from './photo.ts';
 import { begun, celsius, decide, followUp, read } from './told.ts';

@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test';
-import type { Job } from '../../core/src/job/jobSchema.ts';
+import type { Job } from '../../core/src/check/job/jobSchema.ts';
 import { CHROMIUM } from '../builtPage.ts';
 
 /** A photo as it might have been taken, drawn: a plug with its cavities, clean or green, in a colour of its own. */

@@ -1,9 +1,9 @@
 // A made-up quarry with three drain pumps of one kind: on one of them years of checks, on all the same fault. Ohms are those of the curve at a temperature
 // that lies off the true one by the sensor's drift.
-import { curveModel } from '../../core/src/curves/curve.ts';
-import { circuitCurve } from '../../core/src/job/circuitCurve.ts';
-import type { Job } from '../../core/src/job/jobSchema.ts';
-import { proofStepsFor } from '../../core/src/proof/proofPlan.ts';
+import { curveModel } from '../../core/src/circuit/curves/curve.ts';
+import { circuitCurve } from '../../core/src/check/job/circuitCurve.ts';
+import type { Job } from '../../core/src/check/job/jobSchema.ts';
+import { proofStepsFor } from '../../core/src/check/proof/proofPlan.ts';
 import { begun, celsius, decide, followUp, read } from './told.ts';
 
 const CIRCUIT = 'engine-coolant-2k8';

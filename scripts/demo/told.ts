@@ -1,13 +1,13 @@
 // How a made-up check is told: begun, read, decided, to be followed up.
-import { CATALOGUE_CIRCUITS } from '../../core/src/catalogue/circuits.ts';
-import { checkJob } from '../../core/src/job/checkJob.ts';
-import type { Job } from '../../core/src/job/jobSchema.ts';
-import { newJob } from '../../core/src/job/newJob.ts';
-import { newReading } from '../../core/src/job/newReading.ts';
-import { measurementById } from '../../core/src/measurements/list.ts';
-import { parseField } from '../../core/src/units/parseField.ts';
-import type { FaultGroup } from '../../core/src/units/vocabulary.ts';
-import { assess } from '../../core/src/verdict/assessment.ts';
+import { CATALOGUE_CIRCUITS } from '../../core/src/catalogue/parts/circuits.ts';
+import { checkJob } from '../../core/src/check/job/checkJob.ts';
+import type { Job } from '../../core/src/check/job/jobSchema.ts';
+import { newJob } from '../../core/src/check/job/newJob.ts';
+import { newReading } from '../../core/src/check/job/newReading.ts';
+import { measurementById } from '../../core/src/circuit/measurements/list.ts';
+import { parseField } from '../../core/src/base/units/parseField.ts';
+import type { FaultGroup } from '../../core/src/base/units/vocabulary.ts';
+import { assess } from '../../core/src/inference/verdict/assessment.ts';
 
 export const celsius = (c: number) => ({ text: `${c} °C`, value: c });
 

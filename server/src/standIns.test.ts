@@ -1,7 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { standInAddress } from '@mellow-probe/core/simulation/standIns/standInAddress';
-import type { StandInId } from '@mellow-probe/core/simulation/standIns/standInBench';
+import { standInAddress } from '@mellow-probe/core/training/simulation/standIns/standInAddress';
+import type { StandInId } from '@mellow-probe/core/training/simulation/standIns/standInBench';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { WebSocket } from 'ws';
 import { attachStandIns } from './standIns.ts';

@@ -1,6 +1,14 @@
 import type { IncomingMessage, Server } from 'node:http';
-import { STAND_IN_PATH, type StandInChoice, standInOf } from '@mellow-probe/core/simulation/standIns/standInAddress';
-import { type StandInBench, standInBench, type StandInId } from '@mellow-probe/core/simulation/standIns/standInBench';
+import {
+  STAND_IN_PATH,
+  type StandInChoice,
+  standInOf,
+} from '@mellow-probe/core/training/simulation/standIns/standInAddress';
+import {
+  type StandInBench,
+  standInBench,
+  type StandInId,
+} from '@mellow-probe/core/training/simulation/standIns/standInBench';
 import { type WebSocket, WebSocketServer } from 'ws';
 import { isOurHost, type Settings } from './settings.ts';
 

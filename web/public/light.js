@@ -1,5 +1,5 @@
 // What the first paint must know: light or dark, as was chosen, else as the device says; the style sheets for that and for mouse or thumb; and whether
-// checks were here when the ledger was last seen. The names are those of storage/preferences.ts. And keys pressed early are kept for the program.
+// checks were here when the ledger was last seen. The names are those of data/storage/preferences.ts. And keys pressed early are kept for the program.
 (() => {
   const kept = (name) => {
     try {

@@ -92,26 +92,26 @@ export async function openWindow(options: { locks?: boolean } = {}) {
   const pinia = createPinia();
   setActivePinia(pinia);
   const window = {
-    ahead: await import('../src/storage/ahead.ts'),
+    ahead: await import('../src/data/storage/ahead.ts'),
     bench: await import('../src/session/bench.ts'),
     curves: await import('../src/session/curves.ts'),
-    door: await import('../src/storage/door.ts'),
+    door: await import('../src/data/storage/door.ts'),
     draft: await import('../src/session/draft.ts'),
-    history: await import('../src/storage/historyStorage.ts'),
-    jobs: await import('../src/stores/jobs.ts'),
-    jobStorage: await import('../src/storage/jobStorage.ts'),
+    history: await import('../src/data/storage/historyStorage.ts'),
+    jobs: await import('../src/data/stores/jobs.ts'),
+    jobStorage: await import('../src/data/storage/jobStorage.ts'),
     kit: await import('../src/session/kit.ts'),
-    ledger: await import('../src/storage/ledger.ts'),
-    photos: await import('../src/storage/photoStorage.ts'),
+    ledger: await import('../src/data/storage/ledger.ts'),
+    photos: await import('../src/data/storage/photoStorage.ts'),
     practice: await import('../src/session/practice.ts'),
     record: await import('../src/session/record.ts'),
-    stores: await import('../src/storage/stores.ts'),
-    training: await import('../src/stores/training.ts'),
-    windows: await import('../src/storage/windows.ts'),
+    stores: await import('../src/data/storage/stores.ts'),
+    training: await import('../src/data/stores/training.ts'),
+    windows: await import('../src/data/storage/windows.ts'),
     windowId: (await import('../src/browser/windowId.ts')).windowId,
   };
   // Fetched now, or it would be that of the window opened last.
-  await (await import('../src/stores/wholeJobs.ts')).wholeJobs();
+  await (await import('../src/data/stores/wholeJobs.ts')).wholeJobs();
   return {
     ...window,
     pinia,

@@ -1,8 +1,8 @@
-import { plainCopy } from '@mellow-probe/core/records/plainData';
-import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
-import type { Door } from '../src/storage/door.ts';
-import type { Kept } from '../src/storage/kept.ts';
-import { StorageError, type StorageFault } from '../src/storage/storageError.ts';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
+import { mergeThreeWay } from '@mellow-probe/core/base/records/mergeThreeWay';
+import type { Door } from '../src/data/storage/door.ts';
+import type { Kept } from '../src/data/storage/kept.ts';
+import { StorageError, type StorageFault } from '../src/data/storage/storageError.ts';
 
 /** A store with one record, whose answers come when the test lets them come, and which can refuse. Another window writes through `elsewhere`. */
 export function fakeDoor<T>(name: string, initial: T | null = null) {

@@ -1,4 +1,4 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import type { EngineAnswer, Part } from '../src/workers/engineAnswer.ts';
 import type { EngineLine } from '../src/workers/engineClient.ts';
 

@@ -1,5 +1,5 @@
-import { newJob } from '@mellow-probe/core/job/newJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { persistedRecord } from '../src/session/record.ts';
 import { followVerdict } from '../src/session/verdict.ts';
 import { fakeDoor } from './fakeDoor.ts';

@@ -1,13 +1,13 @@
-import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
-import { SolvedCircuit } from '@mellow-probe/core/circuit/solvedCircuit';
-import { nominalState } from '@mellow-probe/core/circuit/sensorCircuit';
-import { curveModel, resistanceAt, temperatureOf } from '@mellow-probe/core/curves/curve';
-import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
-import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit';
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
-import { parseReading } from '@mellow-probe/core/units/parseReading';
-import { scanToolTemperatureC } from '@mellow-probe/core/units/scanToolByte';
+import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
+import { SolvedCircuit } from '@mellow-probe/core/circuit/network/solvedCircuit';
+import { nominalState } from '@mellow-probe/core/circuit/network/sensorCircuit';
+import { curveModel, resistanceAt, temperatureOf } from '@mellow-probe/core/circuit/curves/curve';
+import type { CurveModel } from '@mellow-probe/core/circuit/curves/curveModel';
+import { catalogueCircuit } from '@mellow-probe/core/catalogue/parts/catalogueCircuit';
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
+import { parseReading } from '@mellow-probe/core/base/units/parseReading';
+import { scanToolTemperatureC } from '@mellow-probe/core/base/units/scanToolByte';
 import { type Command, parse, toJson, UsageError, WorldError } from '../command.ts';
 
 export const convertCommand: Command = {

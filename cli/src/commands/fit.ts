@@ -1,10 +1,10 @@
-import { chooseFit } from '@mellow-probe/core/curves/chooseFit';
-import { readPoints } from '@mellow-probe/core/pointTable/readPoints';
-import { FIT_FORMS } from '@mellow-probe/core/curves/fitCurve';
+import { chooseFit } from '@mellow-probe/core/circuit/curves/chooseFit';
+import { readPoints } from '@mellow-probe/core/intake/pointTable/readPoints';
+import { FIT_FORMS } from '@mellow-probe/core/circuit/curves/fitCurve';
 import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
-import { unitOf } from '@mellow-probe/core/pointTable/cellFigure';
-import { COLUMN_ROLES } from '@mellow-probe/core/pointTable/headings';
-import type { ColumnChoices } from '@mellow-probe/core/pointTable/columns';
+import { unitOf } from '@mellow-probe/core/intake/pointTable/cellFigure';
+import { COLUMN_ROLES } from '@mellow-probe/core/intake/pointTable/headings';
+import type { ColumnChoices } from '@mellow-probe/core/intake/pointTable/columns';
 import { askedText } from '@mellow-probe/core/wording/tableText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';

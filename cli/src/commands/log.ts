@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { checkJob } from '@mellow-probe/core/job/checkJob';
-import { openJob } from '@mellow-probe/core/job/openJob';
-import { evidenceOf } from '@mellow-probe/core/job/logEvidence';
-import type { ChannelRole } from '@mellow-probe/core/logs/channelRoles';
-import { analyseLog } from '@mellow-probe/core/logs/analyseLog';
-import { parseLog } from '@mellow-probe/core/logs/parseLog';
-import { guessedRole, logSettingOf } from '@mellow-probe/core/logs/settingOf';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
+import { evidenceOf } from '@mellow-probe/core/check/job/logEvidence';
+import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
+import { analyseLog } from '@mellow-probe/core/intake/logs/analyseLog';
+import { parseLog } from '@mellow-probe/core/intake/logs/parseLog';
+import { guessedRole, logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
 import { findingText } from '@mellow-probe/core/wording/findingText';
 import { evidenceText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';

@@ -1,9 +1,9 @@
-import { EVERYTHING_AT_HAND } from '@mellow-probe/core/kit/access';
-import { proposeTests } from '@mellow-probe/core/advice/nextTest';
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Tool } from '@mellow-probe/core/units/vocabulary';
-import { formatOhm, formatTemperature } from '@mellow-probe/core/units/format';
+import { EVERYTHING_AT_HAND } from '@mellow-probe/core/catalogue/kit/access';
+import { proposeTests } from '@mellow-probe/core/advice/nextTest/nextTest';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { Tool } from '@mellow-probe/core/base/units/vocabulary';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { type Command, parse, readProblem, toJson, UsageError, wholeNumber } from '../command.ts';
 

@@ -1,7 +1,7 @@
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { outlookOf } from '@mellow-probe/core/job/outlookOf';
-import { planOf } from '@mellow-probe/core/plan/planOf';
-import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { outlookOf } from '@mellow-probe/core/check/job/outlookOf';
+import { planOf } from '@mellow-probe/core/advice/plan/planOf';
+import { hasPrices } from '@mellow-probe/core/advice/plan/worthSchema';
 import { breakEvenText, costText, optionName, planSentence, riskText } from '@mellow-probe/core/wording/planText';
 import { type Command, parse, readProblem, toJson, UsageError } from '../command.ts';
 

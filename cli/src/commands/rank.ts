@@ -1,10 +1,10 @@
-import { twoFaultsOf } from '@mellow-probe/core/advice/twoFaults';
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { accessOf } from '@mellow-probe/core/kit/access';
+import { twoFaultsOf } from '@mellow-probe/core/advice/nextTest/twoFaults';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { accessOf } from '@mellow-probe/core/catalogue/kit/access';
 import { slipText } from '@mellow-probe/core/wording/slipText';
-import { explain } from '@mellow-probe/core/verdict/assessment';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/units/format';
+import { explain } from '@mellow-probe/core/inference/verdict/assessment';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { formatInterval, formatProbability, formatQuantity } from '@mellow-probe/core/base/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { suspectDetail, verdictText } from '@mellow-probe/core/wording/verdictText';

@@ -1,7 +1,7 @@
-import { logToCsv } from '@mellow-probe/core/logs/logCsv';
-import { MACHINE_CASES, machineCase } from '@mellow-probe/core/simulation/machine/machineCase';
-import { driveBench, type Planned } from '@mellow-probe/core/simulation/standIns/driveBench';
-import { standInBench, type StandInId } from '@mellow-probe/core/simulation/standIns/standInBench';
+import { logToCsv } from '@mellow-probe/core/intake/logs/logCsv';
+import { MACHINE_CASES, machineCase } from '@mellow-probe/core/training/simulation/machine/machineCase';
+import { driveBench, type Planned } from '@mellow-probe/core/training/simulation/standIns/driveBench';
+import { standInBench, type StandInId } from '@mellow-probe/core/training/simulation/standIns/standInBench';
 import { type Command, parse, UsageError, wholeNumber } from '../command.ts';
 
 const READ: readonly StandInId[] = ['meter', 'adapter', 'thermometer'];

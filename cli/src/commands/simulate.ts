@@ -1,5 +1,5 @@
-import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
-import { isMeasurementId, measurementById } from '@mellow-probe/core/measurements/list';
+import { simulateCase, withReadings } from '@mellow-probe/core/training/simulation/simulateCase';
+import { isMeasurementId, measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { type Command, parse, toJson, UsageError, wholeNumber } from '../command.ts';
 
 const DEFAULT_TESTS = 'displayed,open-voltage,loaded-voltage,sensor-ohms';

@@ -1,10 +1,15 @@
-import { caseNumberOf, DIFFICULTIES, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
-import { playBy, type Played, POLICIES, policyName, wasRight } from '@mellow-probe/core/training/policies';
-import { debrief } from '@mellow-probe/core/training/score';
-import { THEME_IDS, type ThemeId } from '@mellow-probe/core/training/themes';
-import { trueStateOf } from '@mellow-probe/core/training/trueState';
-import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
-import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
+import {
+  caseNumberOf,
+  DIFFICULTIES,
+  type Difficulty,
+  readCaseNumber,
+} from '@mellow-probe/core/training/cases/caseNumber';
+import { playBy, type Played, POLICIES, policyName, wasRight } from '@mellow-probe/core/training/cases/policies';
+import { debrief } from '@mellow-probe/core/training/cases/score';
+import { THEME_IDS, type ThemeId } from '@mellow-probe/core/training/cases/themes';
+import { trueStateOf } from '@mellow-probe/core/training/cases/trueState';
+import { guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/cases/trainingCase';
+import { FIELDS, type MachineField } from '@mellow-probe/core/base/units/vocabulary';
 import { caseNumberFaultText, cameOfText, moveText, truthText } from '@mellow-probe/core/wording/trainingText';
 import { type Command, parse, toJson, UsageError, wholeNumber } from '../command.ts';
 

@@ -1,5 +1,5 @@
-import { openJob } from '@mellow-probe/core/job/openJob';
-import { placesOf, trendOf } from '@mellow-probe/core/trend/placeTrend';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
+import { placesOf, trendOf } from '@mellow-probe/core/history/trend/placeTrend';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { trendPointText, trendText } from '@mellow-probe/core/wording/trendText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';

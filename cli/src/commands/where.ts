@@ -1,6 +1,6 @@
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { outlookOf } from '@mellow-probe/core/job/outlookOf';
-import { formatMinutes, formatProbability } from '@mellow-probe/core/units/format';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { outlookOf } from '@mellow-probe/core/check/job/outlookOf';
+import { formatMinutes, formatProbability } from '@mellow-probe/core/base/units/format';
 import {
   lookLines,
   lookText,

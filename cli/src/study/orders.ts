@@ -1,12 +1,12 @@
-import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
-import { candidateTests, proposeTests } from '@mellow-probe/core/advice/nextTest';
-import { EVERYTHING_AT_HAND } from '@mellow-probe/core/kit/access';
-import { type Posterior, posteriorOf } from '@mellow-probe/core/inference/posterior';
-import type { Problem } from '@mellow-probe/core/model/problem';
-import { schoolOrder, SCHOOLS } from '@mellow-probe/core/advice/schools';
-import { simulateCase } from '@mellow-probe/core/simulation/simulateCase';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { groupProbabilities } from '@mellow-probe/core/inference/verdict/assessment';
+import type { PlannedTest } from '@mellow-probe/core/inference/model/healthyRanges';
+import { candidateTests, proposeTests } from '@mellow-probe/core/advice/nextTest/nextTest';
+import { EVERYTHING_AT_HAND } from '@mellow-probe/core/catalogue/kit/access';
+import { type Posterior, posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import type { Problem } from '@mellow-probe/core/inference/model/problem';
+import { schoolOrder, SCHOOLS } from '@mellow-probe/core/advice/nextTest/schools';
+import { simulateCase } from '@mellow-probe/core/training/simulation/simulateCase';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 
 /** How one way of choosing tests fared. */
 export interface OrderResult {

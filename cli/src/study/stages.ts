@@ -1,11 +1,11 @@
-import type { Problem } from '@mellow-probe/core/model/problem';
-import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
-import type { PlannedTest } from '@mellow-probe/core/model/healthyRanges';
-import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import { type FaultPosterior, posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { simulateCase, withReadings } from '@mellow-probe/core/simulation/simulateCase';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { HAND_RULES } from '@mellow-probe/core/training/handRules';
+import type { Problem } from '@mellow-probe/core/inference/model/problem';
+import type { FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
+import type { PlannedTest } from '@mellow-probe/core/inference/model/healthyRanges';
+import { groupProbabilities } from '@mellow-probe/core/inference/verdict/assessment';
+import { type FaultPosterior, posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { simulateCase, withReadings } from '@mellow-probe/core/training/simulation/simulateCase';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { HAND_RULES } from '@mellow-probe/core/training/cases/handRules';
 
 const plain = (id: string): PlannedTest => ({ measurement: measurementById(id), conditions: {}, state: 'steady' });
 

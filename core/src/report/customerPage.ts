@@ -1,10 +1,10 @@
-import type { Job } from '../job/jobSchema.ts';
-import { measurementById } from '../measurements/list.ts';
-import { inside, type Interval } from '../numeric/interval.ts';
-import { formatInterval, formatProbability, formatQuantity, type TemperatureUnit } from '../units/format.ts';
-import type { FaultGroup } from '../units/vocabulary.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import { inside, type Interval } from '../base/numeric/interval.ts';
+import { formatInterval, formatProbability, formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
+import type { FaultGroup } from '../base/units/vocabulary.ts';
 import { countText } from '../wording/ledgerText.ts';
-import type { Assessment } from '../verdict/assessment.ts';
+import type { Assessment } from '../inference/verdict/assessment.ts';
 import type { PageOptions, ReportSection } from './reportSection.ts';
 
 /** What each decision is called to somebody who has never held a meter. */

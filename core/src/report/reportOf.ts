@@ -1,8 +1,8 @@
-import type { Job } from '../job/jobSchema.ts';
-import { noWorkshop, type Workshop } from '../kit/workshopSchema.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { Interval } from '../numeric/interval.ts';
-import type { Assessment } from '../verdict/assessment.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { noWorkshop, type Workshop } from '../catalogue/kit/workshopSchema.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { Interval } from '../base/numeric/interval.ts';
+import type { Assessment } from '../inference/verdict/assessment.ts';
 import { customerPage } from './customerPage.ts';
 import type { PageOptions, ReportSection } from './reportSection.ts';
 import { technicalPage } from './technicalPage.ts';

@@ -1,6 +1,6 @@
-import type { TwoFaults } from '../advice/twoFaults.ts';
-import type { PlaceAdvice } from '../place/placeAdvice.ts';
-import type { TemperatureUnit } from '../units/format.ts';
+import type { TwoFaults } from '../advice/nextTest/twoFaults.ts';
+import type { PlaceAdvice } from '../advice/place/placeAdvice.ts';
+import type { TemperatureUnit } from '../base/units/format.ts';
 
 /** One part of a report: lines of text, a table, or both. Plain text throughout; whoever prints it escapes it. */
 export interface ReportSection {

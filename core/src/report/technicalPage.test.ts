@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { newJob } from '../job/newJob.ts';
-import type { Job } from '../job/jobSchema.ts';
-import { noWorkshop } from '../kit/workshopSchema.ts';
-import type { Assessment } from '../verdict/assessment.ts';
+import { newJob } from '../check/job/newJob.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { noWorkshop } from '../catalogue/kit/workshopSchema.ts';
+import type { Assessment } from '../inference/verdict/assessment.ts';
 import { customerPage } from './customerPage.ts';
 import { reportHtml } from './reportHtml.ts';
 import { type Report, reportOf } from './reportOf.ts';

@@ -1,6 +1,6 @@
-import type { CatalogueCircuit } from '../catalogue/circuits.ts';
-import type { CurveModel } from '../curves/curveModel.ts';
-import { formatInterval, formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import type { CatalogueCircuit } from '../catalogue/parts/circuits.ts';
+import type { CurveModel } from '../circuit/curves/curveModel.ts';
+import { formatInterval, formatOhm, formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
 
 const LAYOUTS = {
   'pull-up': 'sensor to ground',

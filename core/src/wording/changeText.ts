@@ -1,7 +1,7 @@
-import type { Job } from '../job/jobSchema.ts';
-import { isMeasurementId, measurementById } from '../measurements/list.ts';
-import { type Patch, TYPED } from '../records/changes.ts';
-import { isRecord } from '../records/plainData.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { isMeasurementId, measurementById } from '../circuit/measurements/list.ts';
+import { type Patch, TYPED } from '../base/records/changes.ts';
+import { isRecord } from '../base/records/plainData.ts';
 
 /** What each part of a job is called when a change of it is told. */
 const PARTS: Record<string, string> = {

@@ -1,7 +1,7 @@
-import type { Entry } from '../units/entry.ts';
-import type { JobCircuit } from '../job/jobSchema.ts';
-import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
-import { fixed } from '../units/writing.ts';
+import type { Entry } from '../base/units/entry.ts';
+import type { JobCircuit } from '../check/job/jobSchema.ts';
+import { formatOhm, formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** What is known of a circuit, in words for a drawing or a report. */
 export interface CircuitFacts {

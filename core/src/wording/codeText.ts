@@ -1,6 +1,6 @@
-import { meaningOf, speaksOfAnother, type TroubleCode } from '../catalogue/troubleCodes.ts';
-import type { OwnCodesRead } from '../catalogue/ownCodes.ts';
-import type { Layout } from '../units/vocabulary.ts';
+import { meaningOf, speaksOfAnother, type TroubleCode } from '../catalogue/parts/troubleCodes.ts';
+import type { OwnCodesRead } from '../catalogue/parts/ownCodes.ts';
+import type { Layout } from '../base/units/vocabulary.ts';
 
 /**
  * What a code means in this circuit: "low" and "high" are the signal's voltage, so which way the value reads hangs on layout and curve.

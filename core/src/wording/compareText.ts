@@ -1,6 +1,6 @@
-import type { ComparisonView } from '../comparing/comparisonView.ts';
-import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
-import { fixed, significant } from '../units/writing.ts';
+import type { ComparisonView } from '../tools/comparing/comparisonView.ts';
+import { formatOhm, formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
+import { fixed, significant } from '../base/units/writing.ts';
 
 /** What a comparison says, line by line; odd lines speak against the sensor. */
 export function compareText(

@@ -1,6 +1,6 @@
-import { directionOf } from '../catalogue/symptoms.ts';
-import type { Job } from '../job/jobSchema.ts';
-import { formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import { directionOf } from '../catalogue/parts/symptoms.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
 
 /** What the complaint says of the reading, checked against the displayed value where there is one. Null when it says nothing. */
 export function complaintText(job: Job, unit: TemperatureUnit): { text: string; odd: boolean } | null {

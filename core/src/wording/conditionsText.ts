@@ -1,12 +1,12 @@
-import type { Job, JobReading } from '../job/jobSchema.ts';
-import type { Loom } from '../loom/loomSchema.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { Conditions } from '../measurements/measurement.ts';
-import { formatOhm, formatTemperature, type TemperatureUnit } from '../units/format.ts';
+import type { Job, JobReading } from '../check/job/jobSchema.ts';
+import type { Harness } from '../circuit/harness/harnessSchema.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { Conditions } from '../circuit/measurements/measurement.ts';
+import { formatOhm, formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
 import { wayText } from './placeText.ts';
 
 /** The conditions of a test in words, empty where it has none: "with 1.00 kΩ", "water at 60 °C", "signal wire, connector 2". */
-export function conditionsText(conditions: Conditions, unit: TemperatureUnit, loom?: Loom): string {
+export function conditionsText(conditions: Conditions, unit: TemperatureUnit, loom?: Harness): string {
   const { substituteOhm, bathC, airC } = conditions;
   const parts: string[] = [];
   if (substituteOhm !== undefined) parts.push(`with ${formatOhm(substituteOhm)}`);
@@ -21,7 +21,7 @@ export function conditionsText(conditions: Conditions, unit: TemperatureUnit, lo
 export function readingConditionsText(
   { conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>,
   unit: TemperatureUnit,
-  loom?: Loom,
+  loom?: Harness,
 ): string {
   const known: Conditions = {};
   if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;

@@ -1,9 +1,9 @@
-import type { EventKind, Finding, Found, LogEvent } from '../logs/finding.ts';
-import type { Log } from '../logs/log.ts';
-import { formatOhm, formatQuantity, type TemperatureUnit } from '../units/format.ts';
-import type { Quantity } from '../units/quantity.ts';
+import type { EventKind, Finding, Found, LogEvent } from '../intake/logs/finding.ts';
+import type { Log } from '../intake/logs/log.ts';
+import { formatOhm, formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
+import type { Quantity } from '../base/units/quantity.ts';
 import { clockText, kelvinText, MARK_NAMES } from './logText.ts';
-import { fixed } from '../units/writing.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** A finding in words: what was seen, what it means, and whether it wants attention. */
 export interface FindingText {

@@ -1,5 +1,5 @@
-import type { FitForm } from '../curves/fitCurve.ts';
-import { fixed } from '../units/writing.ts';
+import type { FitForm } from '../circuit/curves/fitCurve.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** The forms of a fit, as in a list. */
 export const FORM_NAMES: Record<FitForm, string> = {

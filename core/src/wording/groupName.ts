@@ -1,4 +1,4 @@
-import type { FaultGroup } from '../units/vocabulary.ts';
+import type { FaultGroup } from '../base/units/vocabulary.ts';
 
 const NAMES: Record<FaultGroup, string> = {
   sensor: 'Sensor',

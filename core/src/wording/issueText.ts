@@ -1,8 +1,8 @@
-import type { FieldIssue } from '../job/fieldIssue.ts';
-import type { OpenFault } from '../job/openJob.ts';
-import { formatTemperature, type TemperatureUnit } from '../units/format.ts';
-import type { FieldQuantity } from '../units/quantity.ts';
-import { counted, fixed, significant } from '../units/writing.ts';
+import type { FieldIssue } from '../check/job/fieldIssue.ts';
+import type { OpenFault } from '../check/job/openJob.ts';
+import { formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
+import type { FieldQuantity } from '../base/units/quantity.ts';
+import { counted, fixed, significant } from '../base/units/writing.ts';
 
 const EXAMPLES: Record<FieldQuantity, string> = {
   volts: '4.40, 1880 mV',

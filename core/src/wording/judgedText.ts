@@ -1,5 +1,5 @@
-import type { MachineField } from '../units/vocabulary.ts';
-import type { GlobalRisks, Judged } from '../judging/judgeResistance.ts';
+import type { MachineField } from '../base/units/vocabulary.ts';
+import type { GlobalRisks, Judged } from '../tools/judging/judgeResistance.ts';
 import {
   formatInterval,
   formatOhm,
@@ -7,8 +7,8 @@ import {
   formatTemperature,
   type TemperatureUnit,
   shownDifference,
-} from '../units/format.ts';
-import { fixed } from '../units/writing.ts';
+} from '../base/units/format.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** What a display that is off by so much does to the machine. Common practice, no source. */
 const EFFECT: Record<MachineField, { cold: string; hot: string }> = {

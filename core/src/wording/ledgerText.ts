@@ -1,4 +1,4 @@
-import { dayText } from '../units/writing.ts';
+import { dayText } from '../base/units/writing.ts';
 
 /** How many, of what: `1 check`, `3 checks`. */
 export function countText(count: number, one: string, many: string): string {

@@ -1,10 +1,10 @@
-import type { LineFault } from '../instruments/heard.ts';
-import type { StandStill } from '../instruments/standStill.ts';
-import type { CycleVerdict } from '../logs/heatCycle.ts';
-import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
-import type { Quantity } from '../units/quantity.ts';
+import type { LineFault } from '../intake/instruments/heard.ts';
+import type { StandStill } from '../intake/instruments/standStill.ts';
+import type { CycleVerdict } from '../intake/logs/heatCycle.ts';
+import { formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
+import type { Quantity } from '../base/units/quantity.ts';
 import { kelvinText } from './logText.ts';
-import { fixed } from '../units/writing.ts';
+import { fixed } from '../base/units/writing.ts';
 
 const LINE_FAULTS: Record<LineFault, string> = {
   silent: 'no answer in time',

@@ -1,13 +1,13 @@
-import { FINDINGS } from '../catalogue/findings.ts';
-import { evidenceFigure, type LogEvidence } from '../job/logEvidence.ts';
-import type { ChannelRole } from '../logs/channelRoles.ts';
-import type { MarkKind } from '../logs/log.ts';
-import type { TimeKind } from '../logs/logColumns.ts';
-import type { LogRead } from '../logs/logRows.ts';
-import type { LogFault } from '../logs/parseLog.ts';
-import { measurementById } from '../measurements/list.ts';
-import { differenceUnit, formatQuantity, shownDifference, type TemperatureUnit } from '../units/format.ts';
-import { counted, fixed } from '../units/writing.ts';
+import { FINDINGS } from '../catalogue/parts/findings.ts';
+import { evidenceFigure, type LogEvidence } from '../check/job/logEvidence.ts';
+import type { ChannelRole } from '../intake/logs/channelRoles.ts';
+import type { MarkKind } from '../intake/logs/log.ts';
+import type { TimeKind } from '../intake/logs/logColumns.ts';
+import type { LogRead } from '../intake/logs/logRows.ts';
+import type { LogFault } from '../intake/logs/parseLog.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import { differenceUnit, formatQuantity, shownDifference, type TemperatureUnit } from '../base/units/format.ts';
+import { counted, fixed } from '../base/units/writing.ts';
 
 export const MARK_NAMES: Record<MarkKind, string> = {
   unplugged: 'unplugged',

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
-import { type JobLine } from '../job/jobList.ts';
-import { jobLine } from '../job/jobLine.ts';
-import { newJob } from '../job/newJob.ts';
-import type { Due } from '../register/dues.ts';
+import { type JobLine } from '../check/job/jobList.ts';
+import { jobLine } from '../check/job/jobLine.ts';
+import { newJob } from '../check/job/newJob.ts';
+import type { Due } from '../history/register/dues.ts';
 import {
   dueCountText,
   dueText,

@@ -1,10 +1,10 @@
-import type { Due } from '../register/dues.ts';
-import type { PlaceEntry } from '../register/register.ts';
-import type { FittedPart, SharedFault } from '../register/repeats.ts';
-import type { JobLine } from '../job/jobList.ts';
+import type { Due } from '../history/register/dues.ts';
+import type { PlaceEntry } from '../history/register/register.ts';
+import type { FittedPart, SharedFault } from '../history/register/repeats.ts';
+import type { JobLine } from '../check/job/jobList.ts';
 import { groupName } from './groupName.ts';
 import { countText } from './ledgerText.ts';
-import { dayText } from '../units/writing.ts';
+import { dayText } from '../base/units/writing.ts';
 
 const checks = (n: number): string => countText(n, 'check', 'checks');
 

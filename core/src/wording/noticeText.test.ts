@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { newJob } from '../job/newJob.ts';
+import type { newJob } from '../check/job/newJob.ts';
 import {
   beatenText,
   caseCodeText,

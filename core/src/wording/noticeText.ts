@@ -1,8 +1,8 @@
-import type { Job } from '../job/jobSchema.ts';
-import type { Interval } from '../numeric/interval.ts';
-import type { Costs } from '../plan/repairs.ts';
-import { formatInterval, formatOhm, formatProbability } from '../units/format.ts';
-import { dayText, momentText } from '../units/writing.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import type { Interval } from '../base/numeric/interval.ts';
+import type { Costs } from '../advice/plan/repairs.ts';
+import { formatInterval, formatOhm, formatProbability } from '../base/units/format.ts';
+import { dayText, momentText } from '../base/units/writing.ts';
 import { groupName } from './groupName.ts';
 import { countText } from './ledgerText.ts';
 

@@ -1,7 +1,7 @@
-import type { Proposal } from '../advice/nextTest.ts';
-import type { Interval } from '../numeric/interval.ts';
-import { measurementById } from '../measurements/list.ts';
-import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
+import type { Proposal } from '../advice/nextTest/nextTest.ts';
+import type { Interval } from '../base/numeric/interval.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import { formatInterval, formatProbability, type TemperatureUnit } from '../base/units/format.ts';
 
 /** One thing a test can show: where the reading then lies, what that leaves, and how likely it is. */
 export interface OutcomeLine {

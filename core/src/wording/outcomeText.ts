@@ -1,8 +1,8 @@
-import type { Assessment, Suspect } from '../verdict/assessment.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { TemperatureUnit } from '../units/format.ts';
+import type { Assessment, Suspect } from '../inference/verdict/assessment.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { TemperatureUnit } from '../base/units/format.ts';
 import { slipText } from './slipText.ts';
-import { inside } from '../numeric/interval.ts';
+import { inside } from '../base/numeric/interval.ts';
 
 /** What one reading says, in a line: how it stands, whom it clears and whom it leaves. */
 export interface OutcomeText {

@@ -1,5 +1,5 @@
-import type { AxisFault } from '../picture/diagram.ts';
-import type { PictureDoubt } from '../picture/pictureTable.ts';
+import type { AxisFault } from '../intake/picture/diagram.ts';
+import type { PictureDoubt } from '../intake/picture/pictureTable.ts';
 
 /** Why a figure read from a picture must be looked at. */
 export const DOUBT_TEXTS: Record<PictureDoubt, string> = {

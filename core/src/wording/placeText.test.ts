@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { CATALOGUE_CIRCUITS } from '../catalogue/circuits.ts';
-import { CATALOGUE_CURVES } from '../catalogue/curves.ts';
-import { curveModel } from '../curves/curve.ts';
-import { newLoom, newStop, type Loom } from '../loom/loomSchema.ts';
-import type { LookFirst } from '../place/lookFirst.ts';
-import type { PlaceAdvice, PlaceTest } from '../place/placeAdvice.ts';
-import type { Option, Plan } from '../plan/planOf.ts';
+import { CATALOGUE_CIRCUITS } from '../catalogue/parts/circuits.ts';
+import { CATALOGUE_CURVES } from '../catalogue/parts/curves.ts';
+import { curveModel } from '../circuit/curves/curve.ts';
+import { newHarness, newStop, type Harness } from '../circuit/harness/harnessSchema.ts';
+import type { LookFirst } from '../advice/place/lookFirst.ts';
+import type { PlaceAdvice, PlaceTest } from '../advice/place/placeAdvice.ts';
+import type { Option, Plan } from '../advice/plan/planOf.ts';
 import { circuitLine, curveLine } from './catalogueFacts.ts';
 import { conditionsText } from './conditionsText.ts';
 import {
@@ -22,7 +22,10 @@ import {
 } from './placeText.ts';
 import { breakEvenText, costText, optionName, planSentence, riskText } from './planText.ts';
 
-const loom: Loom = { ...newLoom(), stops: [{ ...newStop('a', 'connector'), name: 'C2' }, newStop('b', 'splice')] };
+const loom: Harness = {
+  ...newHarness(),
+  stops: [{ ...newStop('a', 'connector'), name: 'C2' }, newStop('b', 'splice')],
+};
 const next: PlaceTest = {
   measurement: 'connector-voltage',
   conditions: { wire: 'return', position: 1, side: 'module' },
@@ -121,9 +124,9 @@ describe('places in words', () => {
     );
   });
   test('the way through a loom', () => {
-    const placed: Loom = { ...loom, stops: [{ ...loom.stops[0], where: 'behind the tank' }, loom.stops[1]] };
+    const placed: Harness = { ...loom, stops: [{ ...loom.stops[0], where: 'behind the tank' }, loom.stops[1]] };
     expect(wayThrough(placed)).toBe('module – C2 (behind the tank) – splice 2 – sensor plug');
-    expect(wayThrough(newLoom())).toBe('');
+    expect(wayThrough(newHarness())).toBe('');
   });
   test('conditions name the stop where the loom is at hand', () => {
     const at = { wire: 'signal', position: 1, side: 'sensor' } as const;

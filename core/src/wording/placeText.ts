@@ -1,12 +1,18 @@
-import { elementsOf, SIDES } from '../circuit/chain.ts';
-import type { Strand } from '../circuit/placeWeights.ts';
-import type { HintId } from '../loom/hints.ts';
-import { type Loom, partAt, type Stop, stopsOf } from '../loom/loomSchema.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { Conditions } from '../measurements/measurement.ts';
-import type { LookFirst } from '../place/lookFirst.ts';
-import { asksWhere, ofThisLoom, type PlaceAdvice, type PlaceTest, type Places } from '../place/placeAdvice.ts';
-import { formatInterval, formatProbability, type TemperatureUnit } from '../units/format.ts';
+import { elementsOf, SIDES } from '../circuit/network/chain.ts';
+import type { Strand } from '../circuit/network/placeWeights.ts';
+import type { HintId } from '../circuit/harness/hints.ts';
+import { type Harness, partAt, type Stop, stopsOf } from '../circuit/harness/harnessSchema.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { Conditions } from '../circuit/measurements/measurement.ts';
+import type { LookFirst } from '../advice/place/lookFirst.ts';
+import {
+  asksWhere,
+  ofThisHarness,
+  type PlaceAdvice,
+  type PlaceTest,
+  type Places,
+} from '../advice/place/placeAdvice.ts';
+import { formatInterval, formatProbability, type TemperatureUnit } from '../base/units/format.ts';
 import type { OutcomeLine } from './outcomeLines.ts';
 
 const KINDS = { module: 'module', connector: 'connector', splice: 'splice', plug: 'sensor plug' } as const;
@@ -19,19 +25,19 @@ export function stopName(stop: Stop, index: number): string {
 }
 
 /** The stop at a position of the loom (1 = next to the module), by name. */
-export function positionName(loom: Loom | undefined, position: number): string {
+export function positionName(loom: Harness | undefined, position: number): string {
   const stop = loom?.stops[position - 1];
   return stop ? stopName(stop, position) : `connector ${position}`;
 }
 
 /** Where on the way a reading is taken: "return wire, C2, sensor side". */
-export function wayText({ wire, position, side }: Conditions, loom?: Loom): string {
+export function wayText({ wire, position, side }: Conditions, loom?: Harness): string {
   if (!wire || !position) return '';
   return [`${wire} wire`, positionName(loom, position), ...(side ? [`${side} side`] : [])].join(', ');
 }
 
 /** The way from the module to the sensor plug, stop by stop, with what is written of each; empty for a loom without stops. */
-export function wayThrough(loom: Loom): string {
+export function wayThrough(loom: Harness): string {
   if (loom.stops.length === 0) return '';
   return stopsOf(loom)
     .map((stop, i) => (stop.where.trim() === '' ? stopName(stop, i) : `${stopName(stop, i)} (${stop.where.trim()})`))
@@ -46,7 +52,7 @@ const CONTACTS = {
 };
 
 /** One place of the loom in words: "contact at C2", "run from C2 to C1". */
-export function placeName(loom: Loom, element: number): string {
+export function placeName(loom: Harness, element: number): string {
   const { stop, run } = partAt(loom, element);
   const index = element >> 1;
   if (run) return `run from ${stopName(stop, index)} to ${stopName(stopsOf(loom)[index + 1], index + 1)}`;
@@ -55,7 +61,7 @@ export function placeName(loom: Loom, element: number): string {
 }
 
 /** A stretch of the loom in words: one place by its name, several by their ends. */
-export function placesName(loom: Loom, { from, to }: Places): string {
+export function placesName(loom: Harness, { from, to }: Places): string {
   if (to === from + 1) return placeName(loom, from);
   const stops = stopsOf(loom);
   const name = (index: number): string => stopName(stops[index], index);
@@ -76,7 +82,7 @@ const STRANDS: Readonly<Record<Strand, string>> = {
 export const strandText = (strand: Strand): string => STRANDS[strand];
 
 /** Where the fault lies, in a sentence; empty where nothing is to be said of places yet. */
-export function whereText({ strand, known, shares, probability, next }: PlaceAdvice, loom: Loom): string {
+export function whereText({ strand, known, shares, probability, next }: PlaceAdvice, loom: Harness): string {
   if (known) {
     const share = shares[strand].slice(known.from, known.to).reduce((a, b) => a + b, 0);
     return `${capital(placesName(loom, known))}, ${STRANDS[strand]}: ${formatProbability(share)}.`;
@@ -88,19 +94,19 @@ export function whereText({ strand, known, shares, probability, next }: PlaceAdv
 }
 
 /** The same, once where it lies is the question on this loom; empty before. */
-export function whereAskedText(where: PlaceAdvice | null, loom: Loom): string {
-  const told = where && ofThisLoom(where, loom);
+export function whereAskedText(where: PlaceAdvice | null, loom: Harness): string {
+  const told = where && ofThisHarness(where, loom);
   return told && (told.known || asksWhere(told)) ? whereText(told, loom) : '';
 }
 
 /** The name of a reading on the way: "Volts at a connector, return wire, C2, sensor side". */
-export const wayTestName = ({ measurement, conditions }: PlaceTest, loom: Loom): string =>
+export const wayTestName = ({ measurement, conditions }: PlaceTest, loom: Harness): string =>
   `${measurementById(measurement).name}, ${wayText(conditions, loom)}`;
 
 /** What the next reading on the way can show and what each would leave. */
 export function placeOutcomeLines(
   { measurement, outcomes }: PlaceTest,
-  loom: Loom,
+  loom: Harness,
   unit: TemperatureUnit,
 ): OutcomeLine[] {
   const { quantity } = measurementById(measurement);
@@ -124,14 +130,14 @@ const LOOKS = {
 } as const;
 
 /** What to look at or to wiggle before the next reading: "wiggle C2 and its wires while the value is watched". */
-export function lookText({ kind, stop }: LookFirst, loom: Loom): string {
+export function lookText({ kind, stop }: LookFirst, loom: Harness): string {
   return LOOKS[kind].what(stopName(stopsOf(loom)[stop], stop));
 }
 
 /** Either outcome of it: what to note of the stop, how it is said, and what it leaves. */
 export function lookLines(
   { kind, outcomes }: LookFirst,
-  loom: Loom,
+  loom: Harness,
 ): { hint: HintId; says: string; leaves: string; chance: string }[] {
   return outcomes.map(({ hint, probability, likeliest, share }, i) => ({
     hint,

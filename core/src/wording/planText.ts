@@ -1,11 +1,11 @@
-import { measurementById } from '../measurements/list.ts';
-import type { Loom } from '../loom/loomSchema.ts';
-import type { Option, Plan, Ways } from '../plan/planOf.ts';
-import type { Spent } from '../plan/repairs.ts';
-import type { TemperatureUnit } from '../units/format.ts';
-import type { FaultGroup } from '../units/vocabulary.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { Harness } from '../circuit/harness/harnessSchema.ts';
+import type { Option, Plan, Ways } from '../advice/plan/planOf.ts';
+import type { Spent } from '../advice/plan/repairs.ts';
+import type { TemperatureUnit } from '../base/units/format.ts';
+import type { FaultGroup } from '../base/units/vocabulary.ts';
 import { conditionsText } from './conditionsText.ts';
-import { fixed } from '../units/writing.ts';
+import { fixed } from '../base/units/writing.ts';
 
 const ACTS: Readonly<Record<FaultGroup, string>> = {
   sensor: 'Change the sensor now',
@@ -20,7 +20,7 @@ const ACTS: Readonly<Record<FaultGroup, string>> = {
 export function optionName(
   { kind, group, measurement, conditions }: Option,
   unit: TemperatureUnit,
-  loom?: Loom,
+  loom?: Harness,
 ): string {
   if (kind === 'act') return ACTS[group!];
   const words = conditionsText(conditions, unit, loom);
@@ -54,7 +54,7 @@ export function planSentence(
   { options, outOfReach }: Ways,
   unit: TemperatureUnit,
   priced: boolean,
-  loom?: Loom,
+  loom?: Harness,
 ): string {
   if (options.length === 0) return 'Nothing to choose between: no test is left and no repair is likely.';
   const [best] = options;

@@ -1,5 +1,5 @@
-import type { RightSensor } from '../job/recordSchemas.ts';
-import type { PlugMap } from '../rightSensor/identifyPlugs.ts';
+import type { RightSensor } from '../check/job/recordSchemas.ts';
+import type { PlugMap } from '../check/rightSensor/identifyPlugs.ts';
 
 /** What the matrix of plugs and values says, line by line; odd lines need attention. */
 export function plugText(record: RightSensor, map: PlugMap): { text: string; odd: boolean }[] {

@@ -1,4 +1,4 @@
-import { MAX_POINTS, type PointFault } from '../pointTable/readPoints.ts';
+import { MAX_POINTS, type PointFault } from '../intake/pointTable/readPoints.ts';
 
 /** What is wrong with a line of a table, in one short line. */
 export function pointFaultText({ reason, text }: PointFault): string {

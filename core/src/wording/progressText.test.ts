@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import type { Job } from '../job/jobSchema.ts';
-import { type ProofState, proofStepsFor } from '../proof/proofPlan.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { type ProofState, proofStepsFor } from '../check/proof/proofPlan.ts';
 import { lacksText, progressText } from './progressText.ts';
 
 const PROVED: ProofState = { missing: [], failed: [], outside: [], inside: 2, standInFitted: false, proved: true };

@@ -1,6 +1,6 @@
-import type { Job } from '../job/jobSchema.ts';
-import { measurementById } from '../measurements/list.ts';
-import { PROOF_STEPS, type ProofState, proofStepsFor } from '../proof/proofPlan.ts';
+import type { Job } from '../check/job/jobSchema.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import { PROOF_STEPS, type ProofState, proofStepsFor } from '../check/proof/proofPlan.ts';
 
 const names = (ids: readonly string[]): string =>
   ids.map((id) => PROOF_STEPS.find((s) => s.id === id)?.name.toLowerCase() ?? id).join(', ');

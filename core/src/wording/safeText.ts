@@ -1,6 +1,6 @@
-import type { JobLine } from '../job/jobList.ts';
+import type { JobLine } from '../check/job/jobList.ts';
 import { countText } from './ledgerText.ts';
-import { fixed } from '../units/writing.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** What a backup holds, by kind. */
 export const KIND_NAMES = {

@@ -1,5 +1,5 @@
-import type { Settling } from '../baths/settling.ts';
-import { fixed, significant } from '../units/writing.ts';
+import type { Settling } from '../tools/baths/settling.ts';
+import { fixed, significant } from '../base/units/writing.ts';
 
 /** Where a value will settle, in words. */
 export function settlingText(s: Settling): string {

@@ -1,6 +1,6 @@
-import type { SizeEstimate } from '../verdict/assessment.ts';
-import { formatInterval, formatOhmRoughly } from '../units/format.ts';
-import { fixed } from '../units/writing.ts';
+import type { SizeEstimate } from '../inference/verdict/assessment.ts';
+import { formatInterval, formatOhmRoughly } from '../base/units/format.ts';
+import { fixed } from '../base/units/writing.ts';
 
 /** Above this no meter of the trade tells a resistance from none, Ω. */
 const CLEAN_BREAK = 2e9;

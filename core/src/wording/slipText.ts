@@ -1,7 +1,7 @@
-import type { SlipKind } from '../model/slips.ts';
-import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
-import type { Quantity } from '../units/quantity.ts';
-import type { Assessment } from '../verdict/assessment.ts';
+import type { SlipKind } from '../inference/model/slips.ts';
+import { formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
+import type { Quantity } from '../base/units/quantity.ts';
+import type { Assessment } from '../inference/verdict/assessment.ts';
 
 const HOW: Readonly<Record<SlipKind, string>> = {
   'k-missed': 'the k was missed',

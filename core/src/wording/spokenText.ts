@@ -1,5 +1,5 @@
-import type { Quantity } from '../units/quantity.ts';
-import { formatQuantity, type TemperatureUnit } from '../units/format.ts';
+import type { Quantity } from '../base/units/quantity.ts';
+import { formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
 
 /** Signs as a voice says them; longer ones first. */
 const SPOKEN: readonly (readonly [RegExp, string])[] = [

@@ -1,5 +1,5 @@
-import type { TableColumn } from '../pointTable/columns.ts';
-import type { ColumnRole } from '../pointTable/headings.ts';
+import type { TableColumn } from '../intake/pointTable/columns.ts';
+import type { ColumnRole } from '../intake/pointTable/headings.ts';
 
 /** What a column holds, as it stands in a list. */
 export const ROLE_NAMES: Record<ColumnRole, string> = {

@@ -1,8 +1,8 @@
-import { toldOf } from '../job/readFigure.ts';
-import type { Entry } from '../units/entry.ts';
-import { formatInterval, type TemperatureUnit } from '../units/format.ts';
-import { ohmBand } from '../units/ohmBand.ts';
-import type { FieldQuantity } from '../units/quantity.ts';
+import { toldOf } from '../check/job/readFigure.ts';
+import type { Entry } from '../base/units/entry.ts';
+import { formatInterval, type TemperatureUnit } from '../base/units/format.ts';
+import { ohmBand } from '../base/units/ohmBand.ts';
+import type { FieldQuantity } from '../base/units/quantity.ts';
 
 /** What a figure that is told as a range, a bound, a rough one or a band is taken for; empty for a plain figure. */
 export function toldText(entry: Entry, quantity: FieldQuantity, unit: TemperatureUnit): string {

@@ -1,11 +1,11 @@
-import { measurementById } from '../measurements/list.ts';
-import type { CaseNumberFault } from '../training/caseNumber.ts';
-import type { Cavity, TrainingCase } from '../training/trainingCase.ts';
-import type { TrueState } from '../training/trueState.ts';
-import type { Expected, Happened } from '../training/play.ts';
-import type { Mistake } from '../training/setUp.ts';
-import type { SlipId } from '../training/slips.ts';
-import { FINDINGS } from '../catalogue/findings.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { CaseNumberFault } from '../training/cases/caseNumber.ts';
+import type { Cavity, TrainingCase } from '../training/cases/trainingCase.ts';
+import type { TrueState } from '../training/cases/trueState.ts';
+import type { Expected, Happened } from '../training/cases/play.ts';
+import type { Mistake } from '../training/cases/setUp.ts';
+import type { SlipId } from '../training/cases/slips.ts';
+import { FINDINGS } from '../catalogue/parts/findings.ts';
 import { groupName } from './groupName.ts';
 import { trueSizeText } from './sizeText.ts';
 

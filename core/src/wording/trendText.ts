@@ -1,10 +1,10 @@
 import { countText } from './ledgerText.ts';
 import { kelvinText } from './logText.ts';
-import { measurementById } from '../measurements/list.ts';
-import { differenceUnit, formatTemperature, shownDifference, type TemperatureUnit } from '../units/format.ts';
-import { drifts, SURE_SIGMAS } from '../trend/drift.ts';
-import { ownPoints, type PlaceTrend, type TrendPoint } from '../trend/placeTrend.ts';
-import { dayText, fixed } from '../units/writing.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import { differenceUnit, formatTemperature, shownDifference, type TemperatureUnit } from '../base/units/format.ts';
+import { drifts, SURE_SIGMAS } from '../history/trend/drift.ts';
+import { ownPoints, type PlaceTrend, type TrendPoint } from '../history/trend/placeTrend.ts';
+import { dayText, fixed } from '../base/units/writing.ts';
 
 const signed = (value: number, digits = 1): string =>
   `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), digits)}`.replace(/^[+−](0[.,]?0*)$/, '$1');

@@ -1,9 +1,9 @@
-import { saysTwo, type TwoFaults } from '../advice/twoFaults.ts';
-import { measurementById } from '../measurements/list.ts';
-import type { Conditions } from '../measurements/measurement.ts';
-import type { Assessment, Suspect } from '../verdict/assessment.ts';
-import { THERMOMETER } from '../model/problem.ts';
-import { formatProbability, type TemperatureUnit } from '../units/format.ts';
+import { saysTwo, type TwoFaults } from '../advice/nextTest/twoFaults.ts';
+import { measurementById } from '../circuit/measurements/list.ts';
+import type { Conditions } from '../circuit/measurements/measurement.ts';
+import type { Assessment, Suspect } from '../inference/verdict/assessment.ts';
+import { THERMOMETER } from '../inference/model/problem.ts';
+import { formatProbability, type TemperatureUnit } from '../base/units/format.ts';
 import { conditionsText } from './conditionsText.ts';
 import { groupName } from './groupName.ts';
 import { sizeText } from './sizeText.ts';

@@ -1,6 +1,6 @@
-import { formatProbability } from '../units/format.ts';
-import type { FaultGroup } from '../units/vocabulary.ts';
-import type { WithoutReading } from '../verdict/withoutReading.ts';
+import { formatProbability } from '../base/units/format.ts';
+import type { FaultGroup } from '../base/units/vocabulary.ts';
+import type { WithoutReading } from '../inference/verdict/withoutReading.ts';
 import { groupName } from './groupName.ts';
 
 /** What the verdict would be without one reading, in a sentence. `leader`: the group that leads with it; `name`: of the reading. */

@@ -8,7 +8,7 @@ import { libraryTheme, themeAround } from '../components/base/tokens.ts';
 import { computed, onErrorCaptured, ref } from 'vue';
 import { RouterView } from 'vue-router';
 import { useTurn } from '../browser/turns.ts';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 import { isMissingPart, missingPart } from './router.ts';
 
 const preferences = usePreferences();

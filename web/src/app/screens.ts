@@ -25,14 +25,14 @@ export const SCREENS: readonly Screen[] = [
   { name: 'logbook', path: '/logbook/:part?', component: () => import('../screens/logbook/LogbookScreen.vue') },
   { name: 'take', path: '/take', component: () => import('../screens/take/TakeScreen.vue') },
   { name: 'safe', path: '/safe', component: () => import('../screens/safe/SafeScreen.vue') },
-  { name: 'card', path: '/shelf/card', component: () => import('../screens/shelf/CardScreen.vue') },
-  { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/shelf/ShelfScreen.vue') },
+  { name: 'card', path: '/shelf/card', component: () => import('../screens/tools/CardScreen.vue') },
+  { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/tools/ToolsScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];
 
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
-  () => import('../storage/wholeJobs.ts'),
+  () => import('../data/stores/wholeJobActions.ts'),
   () => import('../session/kit.ts'),
   () => import('../screens/jobs/exportJobs.ts'),
   () => import('../components/PlotFigure.vue'),
@@ -43,7 +43,7 @@ export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../screens/logbook/calendar.ts'),
   () => import('../components/ScanSheet.vue'),
   () => import('../components/ShareSheet.vue'),
-  () => import('../storage/backup/writeBackup.ts'),
-  () => import('../storage/backup/readBackup.ts'),
-  () => import('../storage/backup/sealed.ts'),
+  () => import('../data/backup/writeBackup.ts'),
+  () => import('../data/backup/readBackup.ts'),
+  () => import('../data/backup/sealed.ts'),
 ];

@@ -7,7 +7,7 @@ import { parse } from 'vue/compiler-sfc';
 /** Every sentence of the screens stands in `core/src/wording/`, so that a second language is a second set of files there and nothing else. */
 const SOURCE = join(import.meta.dirname, '..');
 /** Words of programs to programs: they stand in an error that is caught and told in a sentence of its own, or choose which one. */
-const INNER = ['storage/stores.ts', 'storage/backup/readBackup.ts'];
+const INNER = ['data/storage/stores.ts', 'data/backup/readBackup.ts'];
 const files = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' }).filter(
   (f) => /\.(vue|ts)$/.test(f) && !f.endsWith('.test.ts') && !INNER.includes(f),
 );

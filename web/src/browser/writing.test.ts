@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { dayText, fixed, momentText } from '@mellow-probe/core/units/writing';
+import { dayText, fixed, momentText } from '@mellow-probe/core/base/units/writing';
 import { computed } from 'vue';
 import { expect, test, vi } from 'vitest';
 import { deviceDayPattern, deviceDecimal, reader, writeAsChosen } from './writing.ts';

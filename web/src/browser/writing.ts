@@ -1,4 +1,4 @@
-import { writeBy, type Writing } from '@mellow-probe/core/units/writing';
+import { writeBy, type Writing } from '@mellow-probe/core/base/units/writing';
 import dayjs from 'dayjs';
 import { computed, shallowReactive } from 'vue';
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { entryFieldWords as say } from '@mellow-probe/core/wording/screens/components';
-import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
-import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
-import { isUnknown } from '@mellow-probe/core/job/readFigure';
-import { type FieldQuantity } from '@mellow-probe/core/units/quantity';
-import { parseField } from '@mellow-probe/core/units/parseField';
+import { type Entry, entryOf } from '@mellow-probe/core/base/units/entry';
+import type { FieldIssue } from '@mellow-probe/core/check/job/fieldIssue';
+import { isUnknown } from '@mellow-probe/core/check/job/readFigure';
+import { type FieldQuantity } from '@mellow-probe/core/base/units/quantity';
+import { parseField } from '@mellow-probe/core/base/units/parseField';
 import { toldText } from '@mellow-probe/core/wording/toldText';
 import { computed } from 'vue';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 import FigureField from './FigureField.vue';
 
 /** A figure field bound to an entry: the text as typed, and what it was read as. */

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { figureFieldWords as say } from '@mellow-probe/core/wording/screens/components';
 import ActButton from './base/ActButton.vue';
-import type { FieldIssue } from '@mellow-probe/core/job/fieldIssue';
-import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
+import type { FieldIssue } from '@mellow-probe/core/check/job/fieldIssue';
+import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
 import { issueText } from '@mellow-probe/core/wording/issueText';
 import { computed, useId } from 'vue';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 
 /** One figure as a person types it: label, large field, and under it what is wrong, asked, or to be compared with. */
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { intervalStripWords as say } from '@mellow-probe/core/wording/screens/components';
-import type { Interval } from '@mellow-probe/core/numeric/interval';
-import type { Quantity } from '@mellow-probe/core/units/quantity';
+import type { Interval } from '@mellow-probe/core/base/numeric/interval';
+import type { Quantity } from '@mellow-probe/core/base/units/quantity';
 import { computed } from 'vue';
 import { meterScale } from './meterScale.ts';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { noticedTapsWords as say } from '@mellow-probe/core/wording/screens/components';
 import ActButton from './base/ActButton.vue';
-import { type Entry, entryOf } from '@mellow-probe/core/units/entry';
-import { NOTICED } from '@mellow-probe/core/units/toldTemperature';
+import { type Entry, entryOf } from '@mellow-probe/core/base/units/entry';
+import { NOTICED } from '@mellow-probe/core/base/units/toldTemperature';
 import TapAside from './base/TapAside.vue';
 import { ref } from 'vue';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 
 /** One probability as a bar with its figure; the leading one by pattern as well as colour. */
 defineProps<{ label: string; probability: number; leading?: boolean }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reliabilityChartWords as say } from '@mellow-probe/core/wording/screens/components';
-import type { ReliabilityBand } from '@mellow-probe/core/numeric/reliability';
+import type { ReliabilityBand } from '@mellow-probe/core/base/numeric/reliability';
 import { computed } from 'vue';
 
 /** How often it was so where so much was said: on the diagonal is what is sure as it says. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { shareSheetWords as say } from '@mellow-probe/core/wording/screens/components';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { saveJob } from '@mellow-probe/core/job/openJob';
-import { framesOf } from '@mellow-probe/core/sharing/frames';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { saveJob } from '@mellow-probe/core/check/job/openJob';
+import { framesOf } from '@mellow-probe/core/check/sharing/frames';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { packText } from '../browser/packedText.ts';
 import { workshopBase } from '../browser/workshop.ts';

@@ -2,7 +2,7 @@
 import { shortcutListWords as say } from '@mellow-probe/core/wording/screens/components';
 import MarkedText from './base/MarkedText.vue';
 import ActButton from './base/ActButton.vue';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 import { deviceDecimal, deviceDayPattern } from '../browser/writing.ts';
 import AskSheet from './base/AskSheet.vue';
 import ChoiceRow from './base/ChoiceRow.vue';

@@ -8,7 +8,7 @@ import { onKeyStroke } from '../browser/onKeyStroke.ts';
 import { apart } from '../browser/turns.ts';
 import { useNarrow, useUpright } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 
 /** The bar on top of every screen: where one is, what is being worked on, units, light, help. */
 const props = defineProps<{

@@ -3,12 +3,12 @@ import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { useOnJobWords as say } from '@mellow-probe/core/wording/screens/components';
 import PickList from './base/PickList.vue';
 import ActButton from './base/ActButton.vue';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useBench } from '../session/bench.ts';
 import { useKit } from '../session/kit.ts';
-import { useJobs } from '../stores/jobs.ts';
+import { useJobs } from '../data/stores/jobs.ts';
 import { openChecks } from './openChecks.ts';
 
 /** Puts a result of the shelf into a job in one step and goes there. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { workshopFormWords as say } from '@mellow-probe/core/wording/screens/components';
-import type { Workshop } from '@mellow-probe/core/kit/workshopSchema';
+import type { Workshop } from '@mellow-probe/core/catalogue/kit/workshopSchema';
 import { ref } from 'vue';
 import { scaledPng } from '../browser/scaledJpeg.ts';
 import ActButton from './base/ActButton.vue';

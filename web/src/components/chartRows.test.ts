@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { Interval } from '@mellow-probe/core/numeric/interval';
+import type { Interval } from '@mellow-probe/core/base/numeric/interval';
 import { chartRows } from './chartRows.ts';
 import { meterScale } from './meterScale.ts';
 

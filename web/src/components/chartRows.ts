@@ -1,6 +1,6 @@
 import { chartRowsWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { Data } from 'plotly.js-dist-min';
-import { significant } from '@mellow-probe/core/units/writing';
+import { significant } from '@mellow-probe/core/base/units/writing';
 
 /** One point of a chart as a line of its table. */
 export interface ChartRow {

@@ -1,7 +1,7 @@
 import { curveFigureWords as say } from '@mellow-probe/core/wording/screens/components';
-import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/verdict/chartLines';
-import { significant } from '@mellow-probe/core/units/writing';
-import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import type { BandLine, ChartLines, ChartPoint } from '@mellow-probe/core/inference/verdict/chartLines';
+import { significant } from '@mellow-probe/core/base/units/writing';
+import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from './chartLook.ts';
 import { plainLabel } from './plainLabel.ts';

@@ -1,5 +1,5 @@
-import type { Interval } from '@mellow-probe/core/numeric/interval';
-import type { Quantity } from '@mellow-probe/core/units/quantity';
+import type { Interval } from '@mellow-probe/core/base/numeric/interval';
+import type { Quantity } from '@mellow-probe/core/base/units/quantity';
 
 /**
  * A scale that holds these intervals and figures, as a meter would show them one beside the other: returns where a value lies, % of the width.

@@ -1,5 +1,5 @@
 import { titleWithin } from '@mellow-probe/core/wording/ledgerText';
-import type { JobLine } from '@mellow-probe/core/job/jobList';
+import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import type { PickOption } from './base/pickOption.ts';
 
 /** The checks on which something can be put, as a list to pick from. */

@@ -1,5 +1,5 @@
-import { thermometerLine, lineCheck } from '@mellow-probe/core/instruments/thermometerLine';
-import type { Heard } from '@mellow-probe/core/instruments/heard';
+import { thermometerLine, lineCheck } from '@mellow-probe/core/intake/instruments/thermometerLine';
+import type { Heard } from '@mellow-probe/core/intake/instruments/heard';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { instrumentLine } from './line.ts';
 import { INSTRUMENT_IDS, INSTRUMENTS, instrument } from './list.ts';

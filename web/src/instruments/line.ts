@@ -1,4 +1,4 @@
-import type { Driver, Heard } from '@mellow-probe/core/instruments/heard';
+import type { Driver, Heard } from '@mellow-probe/core/intake/instruments/heard';
 import type { Transport } from './transport.ts';
 
 /** How often a driver is asked whether it has something to say, ms. */

@@ -1,10 +1,10 @@
 import { listWords as say } from '@mellow-probe/core/wording/screens/instruments';
-import { benchMeter, type MeterFunction } from '@mellow-probe/core/instruments/benchMeter';
-import { busLog } from '@mellow-probe/core/instruments/busLog';
-import { decadeBox } from '@mellow-probe/core/instruments/decadeBox';
-import type { Driver } from '@mellow-probe/core/instruments/heard';
-import { thermometerLine } from '@mellow-probe/core/instruments/thermometerLine';
-import { vehicleAdapter } from '@mellow-probe/core/instruments/vehicleAdapter';
+import { benchMeter, type MeterFunction } from '@mellow-probe/core/intake/instruments/benchMeter';
+import { busLog } from '@mellow-probe/core/intake/instruments/busLog';
+import { decadeBox } from '@mellow-probe/core/intake/instruments/decadeBox';
+import type { Driver } from '@mellow-probe/core/intake/instruments/heard';
+import { thermometerLine } from '@mellow-probe/core/intake/instruments/thermometerLine';
+import { vehicleAdapter } from '@mellow-probe/core/intake/instruments/vehicleAdapter';
 
 /** The kinds of instrument. A new one is a driver in core and one entry here. */
 export const INSTRUMENT_IDS = ['meter', 'adapter', 'bus', 'thermometer', 'box'] as const;

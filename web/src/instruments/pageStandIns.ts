@@ -1,5 +1,5 @@
-import type { StandInChoice } from '@mellow-probe/core/simulation/standIns/standInAddress';
-import { standInBench, type StandInId } from '@mellow-probe/core/simulation/standIns/standInBench';
+import type { StandInChoice } from '@mellow-probe/core/training/simulation/standIns/standInAddress';
+import { standInBench, type StandInId } from '@mellow-probe/core/training/simulation/standIns/standInBench';
 import type { LineEvents, Transport } from './transport.ts';
 
 /** How often the instruments look whether they have something to print, ms. */

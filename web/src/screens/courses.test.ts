@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { newJob } from '@mellow-probe/core/job/newJob';
-import { openJob, openJobData, saveJob } from '@mellow-probe/core/job/openJob';
-import { seededUniform } from '@mellow-probe/core/numeric/random';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { openJob, openJobData, saveJob } from '@mellow-probe/core/check/job/openJob';
+import { seededUniform } from '@mellow-probe/core/base/numeric/random';
 import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import dayjs from 'dayjs';
 import { createPinia, setActivePinia } from 'pinia';
@@ -23,7 +23,7 @@ vi.mock('../components/LazyPlot.ts', () => ({ default: { template: '<div />' } }
 
 const { useBench } = await import('../session/bench.ts');
 const { SESSION } = await import('../session/jobSession.ts');
-const { jobDoor } = await import('../storage/jobStorage.ts');
+const { jobDoor } = await import('../data/storage/jobStorage.ts');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
 const { default: QuickCard } = await import('./bench/QuickCard.vue');

@@ -1,18 +1,18 @@
 // @vitest-environment happy-dom
-import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
-import { curveModel } from '@mellow-probe/core/curves/curve';
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { assess } from '@mellow-probe/core/verdict/assessment';
-import { chartLines, type ChartLines } from '@mellow-probe/core/verdict/chartLines';
-import { checkJob } from '@mellow-probe/core/job/checkJob';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import { newJob } from '@mellow-probe/core/job/newJob';
+import type { Pair } from '@mellow-probe/core/tools/comparing/comparePairs';
+import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { assess } from '@mellow-probe/core/inference/verdict/assessment';
+import { chartLines, type ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { describe, expect, test } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
 import { fileName } from '../browser/saveFile.ts';
 import { curveFigures } from '../components/curveFigure.ts';
 import { comparisonFigures } from './bench/forms/comparisonFigure.ts';
-import { lineFigure } from './shelf/lineFigure.ts';
+import { lineFigure } from './tools/lineFigure.ts';
 
 type Line = {
   x: number[];

@@ -1,11 +1,11 @@
 // @vitest-environment happy-dom
-import { newLoom, newStop } from '@mellow-probe/core/loom/loomSchema';
-import { newJob } from '@mellow-probe/core/job/newJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { openJob } from '@mellow-probe/core/job/openJob';
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { MEASUREMENTS } from '@mellow-probe/core/measurements/list';
-import { stationsFor } from '@mellow-probe/core/workOrder/stations';
+import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { MEASUREMENTS } from '@mellow-probe/core/circuit/measurements/list';
+import { stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
 import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { readdirSync, readFileSync } from 'node:fs';
@@ -45,8 +45,8 @@ vi.mock('../components/LazyPlot.ts', async () => {
 
 const { useBench } = await import('../session/bench.ts');
 const { SESSION } = await import('../session/jobSession.ts');
-const { jobDoor } = await import('../storage/jobStorage.ts');
-const { withStore } = await import('../storage/stores.ts');
+const { jobDoor } = await import('../data/storage/jobStorage.ts');
+const { withStore } = await import('../data/storage/stores.ts');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
 const { default: VerdictPanel } = await import('./bench/VerdictPanel.vue');
@@ -57,7 +57,7 @@ const { default: BenchTable } = await import('./bench/BenchTable.vue');
 const { default: JobsScreen } = await import('./jobs/JobsScreen.vue');
 const { default: ReportScreen } = await import('./report/ReportScreen.vue');
 const TOOLS: Record<string, Component> = {};
-for (const [path, load] of Object.entries(import.meta.glob<{ default: Component }>('./shelf/*Tool.vue')))
+for (const [path, load] of Object.entries(import.meta.glob<{ default: Component }>('./tools/*Tool.vue')))
   TOOLS[path.replace(/.*\/|Tool\.vue/g, '')] = (await load()).default;
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -185,7 +185,7 @@ describe('the card of every test', () => {
     async (_, circuit) => {
       await onBench({
         ...newJob('x', NOW, circuit),
-        loom: { ...newLoom(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] },
+        loom: { ...newHarness(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] },
         temperatureC: { text: '12', value: 12 },
       });
       const { work } = session();

@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
-import { newJob } from '@mellow-probe/core/job/newJob';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { genericKit } from '@mellow-probe/core/kit/kitSchema';
-import { type OwnCurve } from '@mellow-probe/core/curves/ownCurve';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { genericKit } from '@mellow-probe/core/catalogue/kit/kitSchema';
+import { type OwnCurve } from '@mellow-probe/core/circuit/curves/ownCurve';
 import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { effectScope } from 'vue';

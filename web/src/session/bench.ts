@@ -1,12 +1,12 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import type { OpenFault } from '@mellow-probe/core/job/openJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import type { OpenFault } from '@mellow-probe/core/check/job/openJob';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { readAhead } from '../storage/ahead.ts';
-import type { Door } from '../storage/door.ts';
-import { askToKeep, changeStoredJob, jobAhead, jobDoor, jobFault } from '../storage/jobStorage.ts';
-import type { Kept } from '../storage/kept.ts';
-import { type StorageFault, toStorageError } from '../storage/storageError.ts';
+import { readAhead } from '../data/storage/ahead.ts';
+import type { Door } from '../data/storage/door.ts';
+import { askToKeep, changeStoredJob, jobAhead, jobDoor, jobFault } from '../data/storage/jobStorage.ts';
+import type { Kept } from '../data/storage/kept.ts';
+import { type StorageFault, toStorageError } from '../data/storage/storageError.ts';
 import { engineLine, type EngineLine } from '../workers/engineClient.ts';
 import { type JobSession, jobSession } from './jobSession.ts';
 

@@ -1,4 +1,4 @@
-import type { JobReading } from '@mellow-probe/core/job/jobSchema';
+import type { JobReading } from '@mellow-probe/core/check/job/jobSchema';
 import { computed, type ComputedRef } from 'vue';
 import { useSession } from './jobSession.ts';
 import { useReadings } from './readings.ts';

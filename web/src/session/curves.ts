@@ -1,12 +1,12 @@
-import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
-import { type Curve, curveModel } from '@mellow-probe/core/curves/curve';
-import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
-import { type OwnCurve, ownCurveSchema } from '@mellow-probe/core/curves/ownCurve';
+import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
+import { type Curve, curveModel } from '@mellow-probe/core/circuit/curves/curve';
+import type { CurveModel } from '@mellow-probe/core/circuit/curves/curveModel';
+import { type OwnCurve, ownCurveSchema } from '@mellow-probe/core/circuit/curves/ownCurve';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
-import { getPhoto, putPhoto } from '../storage/photoStorage.ts';
-import { shelfDoor } from '../storage/shelfStorage.ts';
+import { getPhoto, putPhoto } from '../data/storage/photoStorage.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
 /** One curve on the shelf: of the catalogue or the user's own. */

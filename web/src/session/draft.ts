@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, type Ref, type WritableComputedRef } from 'vue';
 import type { z } from 'zod';
-import { shelfDoor } from '../storage/shelfStorage.ts';
-import type { StorageFault } from '../storage/storageError.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
+import type { StorageFault } from '../data/storage/storageError.ts';
 import { persistedRecord } from './record.ts';
 
 /**

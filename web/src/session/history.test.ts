@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { fakeDoor } from '../../test/fakeDoor.ts';

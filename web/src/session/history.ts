@@ -1,4 +1,4 @@
-import { applyPatches, differences, inverse, type Patch } from '@mellow-probe/core/records/changes';
+import { applyPatches, differences, inverse, type Patch } from '@mellow-probe/core/base/records/changes';
 import { computed, reactive, shallowRef } from 'vue';
 import { nowIso } from '../browser/newId.ts';
 import type { Change, PersistedRecord } from './recordContract.ts';

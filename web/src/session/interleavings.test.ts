@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { seededUniform } from '@mellow-probe/core/numeric/random';
-import { same } from '@mellow-probe/core/records/plainData';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { seededUniform } from '@mellow-probe/core/base/numeric/random';
+import { same } from '@mellow-probe/core/base/records/plainData';
 import { describe, expect, test } from 'vitest';
 import { judgedJob, ofView, settle } from '../../test/judgedJob.ts';
 import { EngineError } from '../workers/engineClient.ts';

@@ -1,10 +1,10 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { type InjectionKey, inject, markRaw, type Ref } from 'vue';
 import { nowIso } from '../browser/newId.ts';
-import type { Door } from '../storage/door.ts';
-import { historyDoor } from '../storage/historyStorage.ts';
-import type { Kept } from '../storage/kept.ts';
-import { photosOf, removePhotosOf } from '../storage/photoStorage.ts';
+import type { Door } from '../data/storage/door.ts';
+import { historyDoor } from '../data/storage/historyStorage.ts';
+import type { Kept } from '../data/storage/kept.ts';
+import { photosOf, removePhotosOf } from '../data/storage/photoStorage.ts';
 import type { EngineLine } from '../workers/engineClient.ts';
 import { followHistory, type History, type StepsDoor } from './history.ts';
 import { persistedRecord } from './record.ts';

@@ -2,7 +2,7 @@ import { keptPictureWords as say } from '@mellow-probe/core/wording/screens/sess
 import { onScopeDispose, readonly, type Ref, ref, shallowRef, watch } from 'vue';
 import { blobOf } from '../browser/dataAddress.ts';
 import { scaledJpeg } from '../browser/scaledJpeg.ts';
-import { getPhoto, putPhoto, removePhotosOf } from '../storage/photoStorage.ts';
+import { getPhoto, putPhoto, removePhotosOf } from '../data/storage/photoStorage.ts';
 
 /** A picture on the shelf, as the page shows it. */
 export interface ShownPicture {

@@ -1,7 +1,7 @@
-import { genericKit, type Kit, kitSchema } from '@mellow-probe/core/kit/kitSchema';
+import { genericKit, type Kit, kitSchema } from '@mellow-probe/core/catalogue/kit/kitSchema';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { shelfDoor } from '../storage/shelfStorage.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
 /** The technician's own kit: new jobs start with a copy of it. */

@@ -1,8 +1,8 @@
-import { findOwnCode, MOST_OWN_CODES, type OwnCode, ownCodeSchema } from '@mellow-probe/core/catalogue/ownCodes';
+import { findOwnCode, MOST_OWN_CODES, type OwnCode, ownCodeSchema } from '@mellow-probe/core/catalogue/parts/ownCodes';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
-import { shelfDoor } from '../storage/shelfStorage.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
 const schema = z.strictObject({ codes: z.array(ownCodeSchema).max(MOST_OWN_CODES) });

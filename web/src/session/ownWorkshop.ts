@@ -1,7 +1,7 @@
-import { noWorkshop, type Workshop, workshopSchema } from '@mellow-probe/core/kit/workshopSchema';
+import { noWorkshop, type Workshop, workshopSchema } from '@mellow-probe/core/catalogue/kit/workshopSchema';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { shelfDoor } from '../storage/shelfStorage.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
 /** Who works here: on the head of every report that is made in this browser. */

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { truthText } from '@mellow-probe/core/wording/trainingText';
-import type { Move } from '@mellow-probe/core/training/play';
-import { UNTOUCHED } from '@mellow-probe/core/training/setUp';
+import type { Move } from '@mellow-probe/core/training/cases/play';
+import { UNTOUCHED } from '@mellow-probe/core/training/cases/setUp';
 import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../test/browserWindow.ts';

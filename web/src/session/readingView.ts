@@ -1,10 +1,10 @@
 import { readingViewWords as say } from '@mellow-probe/core/wording/screens/session';
-import type { JobReading } from '@mellow-probe/core/job/jobSchema';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { inside } from '@mellow-probe/core/numeric/interval';
-import { formatInterval, formatOhm, formatQuantity, type TemperatureUnit } from '@mellow-probe/core/units/format';
-import { probablyMeant } from '@mellow-probe/core/verdict/probablyMeant';
-import { usePreferences } from '../stores/preferences.ts';
+import type { JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { inside } from '@mellow-probe/core/base/numeric/interval';
+import { formatInterval, formatOhm, formatQuantity, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
+import { probablyMeant } from '@mellow-probe/core/inference/verdict/probablyMeant';
+import { usePreferences } from '../data/stores/preferences.ts';
 import { useSession } from './jobSession.ts';
 import type { VerdictView } from './verdict.ts';
 

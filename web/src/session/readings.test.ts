@@ -1,13 +1,13 @@
 // @vitest-environment happy-dom
-import { newJob } from '@mellow-probe/core/job/newJob';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { MOST } from '@mellow-probe/core/job/most';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { MOST } from '@mellow-probe/core/check/job/most';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { createApp, ref } from 'vue';
-import { usePreferences } from '../stores/preferences.ts';
-import { readUnsent, writeUnsent } from '../storage/unsent.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
+import { readUnsent, writeUnsent } from '../data/storage/unsent.ts';
 import { type JobSession, SESSION } from './jobSession.ts';
 import { readingView } from './readingView.ts';
 import { useReadings } from './readings.ts';

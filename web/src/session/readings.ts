@@ -1,11 +1,11 @@
-import type { JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import { foldedHistory } from '@mellow-probe/core/job/foldedHistory';
-import { MOST } from '@mellow-probe/core/job/most';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { readTyped } from '@mellow-probe/core/units/entry';
+import type { JobConditions, JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import { foldedHistory } from '@mellow-probe/core/check/job/foldedHistory';
+import { MOST } from '@mellow-probe/core/check/job/most';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { readTyped } from '@mellow-probe/core/base/units/entry';
 import { newId, nowIso } from '../browser/newId.ts';
-import { usePreferences } from '../stores/preferences.ts';
+import { usePreferences } from '../data/stores/preferences.ts';
 import { useSession } from './jobSession.ts';
 
 /** Ways to put figures into the job on the bench. The text is kept as typed; the value is what it was read as, null while it cannot be. */

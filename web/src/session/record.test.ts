@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { nextTick, watch } from 'vue';
 import { fakeDoor } from '../../test/fakeDoor.ts';
-import { clearAhead, readAhead } from '../storage/ahead.ts';
+import { clearAhead, readAhead } from '../data/storage/ahead.ts';
 import { persistedRecord } from './record.ts';
 import type { Change } from './recordContract.ts';
 import { stream } from './stream.ts';

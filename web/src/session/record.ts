@@ -1,11 +1,11 @@
-import { applyPatches, differences } from '@mellow-probe/core/records/changes';
-import { mergeThreeWay } from '@mellow-probe/core/records/mergeThreeWay';
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { applyPatches, differences } from '@mellow-probe/core/base/records/changes';
+import { mergeThreeWay } from '@mellow-probe/core/base/records/mergeThreeWay';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { computed, effectScope, reactive, readonly, ref, shallowRef, watch } from 'vue';
 import { nowIso } from '../browser/newId.ts';
-import { type Ahead, clearAhead, readAhead, wholeOf, writeAhead } from '../storage/ahead.ts';
-import { type Kept, REMEMBERED } from '../storage/kept.ts';
-import { type StorageFault, toStorageError } from '../storage/storageError.ts';
+import { type Ahead, clearAhead, readAhead, wholeOf, writeAhead } from '../data/storage/ahead.ts';
+import { type Kept, REMEMBERED } from '../data/storage/kept.ts';
+import { type StorageFault, toStorageError } from '../data/storage/storageError.ts';
 import { guardLeaving } from './leaveGuard.ts';
 import type { Change, Keeping, Origin, PersistedRecord, RecordOptions } from './recordContract.ts';
 import { stream } from './stream.ts';

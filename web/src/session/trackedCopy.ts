@@ -1,4 +1,4 @@
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { effect, effectScope, type ReactiveEffectRunner, stop, toRaw } from 'vue';
 
 /** Reads everything in it, so that whoever runs this hears of every write to it. */

@@ -1,5 +1,5 @@
 import { computed, type MaybeRefOrGetter, reactive, toValue, type WritableComputedRef } from 'vue';
-import { readUnsent, writeUnsent } from '../storage/unsent.ts';
+import { readUnsent, writeUnsent } from '../data/storage/unsent.ts';
 import { useSession } from './jobSession.ts';
 
 /** Text typed on the bench that is no part of the job yet, under a name. It outlives a reload and a look at another sheet. */

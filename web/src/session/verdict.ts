@@ -1,7 +1,7 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { same } from '@mellow-probe/core/records/plainData';
-import type { TwoFaults } from '@mellow-probe/core/advice/twoFaults';
-import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { same } from '@mellow-probe/core/base/records/plainData';
+import type { TwoFaults } from '@mellow-probe/core/advice/nextTest/twoFaults';
+import type { ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
 import { type EngineFault, type EngineLine, toEngineError } from '../workers/engineClient.ts';

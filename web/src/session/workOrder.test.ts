@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
-import { newStop } from '@mellow-probe/core/loom/loomSchema';
-import { newJob } from '@mellow-probe/core/job/newJob';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { stationsFor } from '@mellow-probe/core/workOrder/stations';
+import { newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { persistedRecord } from './record.ts';

@@ -1,9 +1,9 @@
-import type { Job, JobConditions, JobReading } from '@mellow-probe/core/job/jobSchema';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Conditions } from '@mellow-probe/core/measurements/measurement';
-import { nextPlace } from '@mellow-probe/core/place/placeAdvice';
-import { figure } from '@mellow-probe/core/units/entry';
-import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/workOrder/stations';
+import type { Job, JobConditions, JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { Conditions } from '@mellow-probe/core/circuit/measurements/measurement';
+import { nextPlace } from '@mellow-probe/core/advice/place/placeAdvice';
+import { figure } from '@mellow-probe/core/base/units/entry';
+import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
 import { computed, reactive, ref } from 'vue';
 import type { PersistedRecord } from './recordContract.ts';
 import type { VerdictView } from './verdict.ts';

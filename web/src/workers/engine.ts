@@ -1,19 +1,19 @@
-import { proposeTests } from '@mellow-probe/core/advice/nextTest';
-import { twoFaultSteps } from '@mellow-probe/core/advice/twoFaults';
-import { undecidedPairs } from '@mellow-probe/core/advice/separation';
-import { posteriorOf } from '@mellow-probe/core/inference/posterior';
-import { checkJob, thermometerTold } from '@mellow-probe/core/job/checkJob';
-import { outlookOf } from '@mellow-probe/core/job/outlookOf';
-import { priorFactors } from '@mellow-probe/core/job/priorFactors';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { rememberedRanges } from '@mellow-probe/core/model/rememberedRanges';
-import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/plan/cheapestFirst';
-import { optionsOf, planOf } from '@mellow-probe/core/plan/planOf';
-import { proofRanges } from '@mellow-probe/core/proof/proofRanges';
-import { explain } from '@mellow-probe/core/verdict/assessment';
-import { chartLines } from '@mellow-probe/core/verdict/chartLines';
-import { courseOf } from '@mellow-probe/core/verdict/course';
-import { withoutEach } from '@mellow-probe/core/verdict/withoutReading';
+import { proposeTests } from '@mellow-probe/core/advice/nextTest/nextTest';
+import { twoFaultSteps } from '@mellow-probe/core/advice/nextTest/twoFaults';
+import { undecidedPairs } from '@mellow-probe/core/advice/nextTest/separation';
+import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
+import { checkJob, thermometerTold } from '@mellow-probe/core/check/job/checkJob';
+import { outlookOf } from '@mellow-probe/core/check/job/outlookOf';
+import { priorFactors } from '@mellow-probe/core/check/job/priorFactors';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { rememberedRanges } from '@mellow-probe/core/inference/model/rememberedRanges';
+import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/advice/plan/cheapestFirst';
+import { optionsOf, planOf } from '@mellow-probe/core/advice/plan/planOf';
+import { proofRanges } from '@mellow-probe/core/check/proof/proofRanges';
+import { explain } from '@mellow-probe/core/inference/verdict/assessment';
+import { chartLines } from '@mellow-probe/core/inference/verdict/chartLines';
+import { courseOf } from '@mellow-probe/core/inference/verdict/course';
+import { withoutEach } from '@mellow-probe/core/inference/verdict/withoutReading';
 import type { Engine } from './engineAnswer.ts';
 
 /** Tests that are proposed. */

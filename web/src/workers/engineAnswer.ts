@@ -1,16 +1,16 @@
-import type { Proposal } from '@mellow-probe/core/advice/nextTest';
-import type { TwoFaults } from '@mellow-probe/core/advice/twoFaults';
-import type { Undecided } from '@mellow-probe/core/advice/separation';
-import type { Issue } from '@mellow-probe/core/job/fieldIssue';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import type { PriorFactor } from '@mellow-probe/core/model/priorFactor';
-import type { Interval } from '@mellow-probe/core/numeric/interval';
-import type { Assessment } from '@mellow-probe/core/verdict/assessment';
-import type { ChartLines } from '@mellow-probe/core/verdict/chartLines';
-import type { PlaceAdvice } from '@mellow-probe/core/place/placeAdvice';
-import type { Plan, Ways } from '@mellow-probe/core/plan/planOf';
-import type { CourseStep } from '@mellow-probe/core/verdict/course';
-import type { WithoutReading } from '@mellow-probe/core/verdict/withoutReading';
+import type { Proposal } from '@mellow-probe/core/advice/nextTest/nextTest';
+import type { TwoFaults } from '@mellow-probe/core/advice/nextTest/twoFaults';
+import type { Undecided } from '@mellow-probe/core/advice/nextTest/separation';
+import type { Issue } from '@mellow-probe/core/check/job/fieldIssue';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import type { PriorFactor } from '@mellow-probe/core/inference/model/priorFactor';
+import type { Interval } from '@mellow-probe/core/base/numeric/interval';
+import type { Assessment } from '@mellow-probe/core/inference/verdict/assessment';
+import type { ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
+import type { PlaceAdvice } from '@mellow-probe/core/advice/place/placeAdvice';
+import type { Plan, Ways } from '@mellow-probe/core/advice/plan/planOf';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/course';
+import type { WithoutReading } from '@mellow-probe/core/inference/verdict/withoutReading';
 
 /** What the engine says of a job; `result` is null while the circuit itself is incomplete. */
 export interface EngineAnswer {

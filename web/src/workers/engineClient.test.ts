@@ -1,8 +1,8 @@
-import { checkJob } from '@mellow-probe/core/job/checkJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { newJob } from '@mellow-probe/core/job/newJob';
-import { newReading } from '@mellow-probe/core/job/newReading';
-import { assess } from '@mellow-probe/core/verdict/assessment';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import { assess } from '@mellow-probe/core/inference/verdict/assessment';
 import * as Comlink from 'comlink';
 import { describe, expect, test, vi } from 'vitest';
 import { engine } from './engine.ts';

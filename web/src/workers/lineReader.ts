@@ -1,4 +1,4 @@
-import type { ReaderSymbol, TextReader } from '@mellow-probe/core/picture/readTable';
+import type { ReaderSymbol, TextReader } from '@mellow-probe/core/intake/picture/readTable';
 import { type Page, PSM, type Worker } from 'tesseract.js';
 
 /** A reader of single lines of text on a worker of the library, and how to end it. The page and the studies read alike. */

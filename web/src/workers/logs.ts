@@ -1,16 +1,16 @@
-import { merged, offsetByClock, offsetByCourse } from '@mellow-probe/core/logs/align';
-import { checkJob } from '@mellow-probe/core/job/checkJob';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { evidenceOf, type LogEvidence } from '@mellow-probe/core/job/logEvidence';
-import type { ChannelRole } from '@mellow-probe/core/logs/channelRoles';
-import { analyseLog, eventsOfLog, type LogAnalysis } from '@mellow-probe/core/logs/analyseLog';
-import { logSettingOf } from '@mellow-probe/core/logs/settingOf';
-import { decimate } from '@mellow-probe/core/logs/decimate';
-import { indexAt, lengthS, type Log } from '@mellow-probe/core/logs/log';
-import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
-import { logToCsv } from '@mellow-probe/core/logs/logCsv';
-import type { LogRead } from '@mellow-probe/core/logs/logRows';
-import { type LogFault, logReader } from '@mellow-probe/core/logs/parseLog';
+import { merged, offsetByClock, offsetByCourse } from '@mellow-probe/core/intake/logs/align';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { evidenceOf, type LogEvidence } from '@mellow-probe/core/check/job/logEvidence';
+import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
+import { analyseLog, eventsOfLog, type LogAnalysis } from '@mellow-probe/core/intake/logs/analyseLog';
+import { logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
+import { decimate } from '@mellow-probe/core/intake/logs/decimate';
+import { indexAt, lengthS, type Log } from '@mellow-probe/core/intake/logs/log';
+import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
+import { logToCsv } from '@mellow-probe/core/intake/logs/logCsv';
+import type { LogRead } from '@mellow-probe/core/intake/logs/logRows';
+import { type LogFault, logReader } from '@mellow-probe/core/intake/logs/parseLog';
 import * as Comlink from 'comlink';
 
 /** A log without its values: what a screen needs to know of it. */

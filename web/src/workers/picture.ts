@@ -1,7 +1,12 @@
-import { grayOf, type GrayPicture } from '@mellow-probe/core/picture/grayPicture';
-import { type ColourPicture, followLine } from '@mellow-probe/core/picture/diagram';
-import { type PreparedTable, prepareTable, readTable, type TableRead } from '@mellow-probe/core/picture/readTable';
-import type { Corners, Spot } from '@mellow-probe/core/picture/straighten';
+import { grayOf, type GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
+import { type ColourPicture, followLine } from '@mellow-probe/core/intake/picture/diagram';
+import {
+  type PreparedTable,
+  prepareTable,
+  readTable,
+  type TableRead,
+} from '@mellow-probe/core/intake/picture/readTable';
+import type { Corners, Spot } from '@mellow-probe/core/intake/picture/straighten';
 import corePath from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url';
 import workerPath from 'tesseract.js/dist/worker.min.js?url';
 import * as Comlink from 'comlink';

@@ -1,9 +1,9 @@
-import { readCaseNumber, type CaseNumberFault } from '@mellow-probe/core/training/caseNumber';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { jobAfter, type Happened, type Move, type PlayState, replay } from '@mellow-probe/core/training/play';
-import { playBy, type Played } from '@mellow-probe/core/training/policies';
-import { type PlayResult, resultOf } from '@mellow-probe/core/training/playRecord';
-import { ruleOfThumb } from '@mellow-probe/core/training/ruleOfThumb';
+import { readCaseNumber, type CaseNumberFault } from '@mellow-probe/core/training/cases/caseNumber';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { jobAfter, type Happened, type Move, type PlayState, replay } from '@mellow-probe/core/training/cases/play';
+import { playBy, type Played } from '@mellow-probe/core/training/cases/policies';
+import { type PlayResult, resultOf } from '@mellow-probe/core/training/cases/playRecord';
+import { ruleOfThumb } from '@mellow-probe/core/training/cases/ruleOfThumb';
 import {
   type Debrief,
   debriefOf,
@@ -11,11 +11,16 @@ import {
   follow,
   followFrom,
   tellable,
-} from '@mellow-probe/core/training/score';
-import { type Cavity, guiltyGroups, trainingCase, type TrainingCase } from '@mellow-probe/core/training/trainingCase';
-import type { FaultGroup } from '@mellow-probe/core/units/vocabulary';
-import { groupProbabilities } from '@mellow-probe/core/verdict/assessment';
-import { type TrueState, trueStateOf } from '@mellow-probe/core/training/trueState';
+} from '@mellow-probe/core/training/cases/score';
+import {
+  type Cavity,
+  guiltyGroups,
+  trainingCase,
+  type TrainingCase,
+} from '@mellow-probe/core/training/cases/trainingCase';
+import type { FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
+import { groupProbabilities } from '@mellow-probe/core/inference/verdict/assessment';
+import { type TrueState, trueStateOf } from '@mellow-probe/core/training/cases/trueState';
 import { cavitiesText } from '@mellow-probe/core/wording/trainingText';
 
 /** A case as it is handed over: nothing of what is hidden. */

@@ -21,7 +21,7 @@ export const drawingOfWords = {
   suspectOfSize: (name: Shown, size: Shown): string => `suspect: ${name}, ${size}`,
 };
 
-export const loomRunWords = {
+export const harnessRunWords = {
   theLoomFromTheModuleTo: 'The loom, from the module to the sensor plug',
   change: (what: Shown): string => `${what}. Change`,
   run: 'run',
@@ -29,7 +29,7 @@ export const loomRunWords = {
   beyondIt: (volts: Shown): string => `beyond it, ${volts}`,
 };
 
-export const loomRowsWords = {
+export const harnessRowsWords = {
   min: (i: Shown): string => `${i} min`,
   pin: (list: Shown): string => `pin ${list}`,
 };

@@ -88,7 +88,7 @@ export const probeEntryWords = {
   on: 'on',
   resistorInIt: 'resistor in it',
   asFound: 'as found',
-  loomMoved: 'loom moved',
+  harnessMoved: 'loom moved',
   seated: 'seated',
   pulled: 'pulled',
   bridged: 'bridged',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { circuitDrawingWords as say } from '@mellow-probe/core/wording/screens/drawing';
-import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
+import type { Probe } from '@mellow-probe/core/circuit/network/solvedCircuit';
 import { computed } from 'vue';
 import DrawingMarks from './DrawingMarks.vue';
 import type { Drawing } from './drawingOf.ts';

@@ -1,10 +1,10 @@
 import { drawingOfWords as say } from '@mellow-probe/core/wording/screens/drawing';
-import type { Probe } from '@mellow-probe/core/circuit/solvedCircuit';
-import type { Job, JobReading } from '@mellow-probe/core/job/jobSchema';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { MarkPlace, Measurement } from '@mellow-probe/core/measurements/measurement';
-import { formatOhm, type TemperatureUnit } from '@mellow-probe/core/units/format';
-import type { Layout } from '@mellow-probe/core/units/vocabulary';
+import type { Probe } from '@mellow-probe/core/circuit/network/solvedCircuit';
+import type { Job, JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { MarkPlace, Measurement } from '@mellow-probe/core/circuit/measurements/measurement';
+import { formatOhm, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
+import type { Layout } from '@mellow-probe/core/base/units/vocabulary';
 import { circuitFacts, type CircuitFacts } from '@mellow-probe/core/wording/circuitFacts';
 import { sizeText } from '@mellow-probe/core/wording/sizeText';
 import { readingView } from '../../session/readingView.ts';

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { benchTableWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { readingsCsv } from '@mellow-probe/core/job/readingsCsv';
+import { readingsCsv } from '@mellow-probe/core/check/job/readingsCsv';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
-import { saveJob } from '@mellow-probe/core/job/openJob';
-import { withPhotos } from '../../storage/photoStorage.ts';
+import { saveJob } from '@mellow-probe/core/check/job/openJob';
+import { withPhotos } from '../../data/storage/photoStorage.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import BenchTitle from './BenchTitle.vue';
 import CircuitDetails from './CircuitDetails.vue';
 import CardDrawing from './CardDrawing.vue';

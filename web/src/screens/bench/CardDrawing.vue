@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { computed } from 'vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** The circuit of this job as the card demands it. A click on a figure puts its reading on the card. */
 const { job, verdict, work } = useSession();

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { cardEntryWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { SIDES } from '@mellow-probe/core/circuit/chain';
+import { SIDES } from '@mellow-probe/core/circuit/network/chain';
 import { wayText } from '@mellow-probe/core/wording/placeText';
 import PickList from '../../components/base/PickList.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { blank } from '@mellow-probe/core/units/entry';
-import type { JobConditions } from '@mellow-probe/core/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { blank } from '@mellow-probe/core/base/units/entry';
+import type { JobConditions } from '@mellow-probe/core/check/job/jobSchema';
 import { computed, nextTick, ref } from 'vue';
 import { useNarrow, useTouch } from '../../browser/useMedia.ts';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
 import LiveTake from './LiveTake.vue';
 import NumberPad from './NumberPad.vue';
-import { useLive } from '../../stores/live.ts';
+import { useLive } from '../../data/stores/live.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';

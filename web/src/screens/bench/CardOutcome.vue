@@ -6,7 +6,7 @@ import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { outcomeText } from '@mellow-probe/core/wording/outcomeText';
 import { computed, ref } from 'vue';
 import { useReadings } from '../../session/readings.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { useUnsent } from '../../session/unsent.ts';
 import { useSession } from '../../session/jobSession.ts';
 

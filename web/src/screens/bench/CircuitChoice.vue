@@ -2,17 +2,17 @@
 import { circuitChoiceWords as say } from '@mellow-probe/core/wording/screens/bench';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/circuits';
-import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/curves';
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
 import { circuitLine, curveLine } from '@mellow-probe/core/wording/catalogueFacts';
-import { curveModel, TYPED_FORMS, typedForm } from '@mellow-probe/core/curves/curve';
-import type { CurveChoice } from '@mellow-probe/core/job/jobSchema';
-import { blank } from '@mellow-probe/core/units/entry';
-import { circuitFromCatalogue } from '@mellow-probe/core/job/newJob';
+import { curveModel, TYPED_FORMS, typedForm } from '@mellow-probe/core/circuit/curves/curve';
+import type { CurveChoice } from '@mellow-probe/core/check/job/jobSchema';
+import { blank } from '@mellow-probe/core/base/units/entry';
+import { circuitFromCatalogue } from '@mellow-probe/core/check/job/newJob';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 
 /** Which circuit this is and which curve its sensor has: from the catalogue, or typed. */

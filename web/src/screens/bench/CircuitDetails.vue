@@ -3,10 +3,10 @@ import { circuitDetailsWords as say } from '@mellow-probe/core/wording/screens/b
 import SideSheet from '../../components/base/SideSheet.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { MOST } from '@mellow-probe/core/job/most';
-import type { Entry } from '@mellow-probe/core/units/entry';
-import { blank } from '@mellow-probe/core/units/entry';
-import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
+import { MOST } from '@mellow-probe/core/check/job/most';
+import type { Entry } from '@mellow-probe/core/base/units/entry';
+import { blank } from '@mellow-probe/core/base/units/entry';
+import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
 
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';

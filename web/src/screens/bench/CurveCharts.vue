@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount } from 'vue';
 import { curveFigures } from '../../components/curveFigure.ts';
 import PlotFigure from '../../components/LazyPlot.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. */
 const { verdict, judging } = useSession();

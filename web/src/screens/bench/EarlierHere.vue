@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { earlierHereWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { placeCode, placeKey } from '@mellow-probe/core/register/placeKey';
-import { earlierAt } from '@mellow-probe/core/register/register';
+import { placeCode, placeKey } from '@mellow-probe/core/history/register/placeKey';
+import { earlierAt } from '@mellow-probe/core/history/register/register';
 import { lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import { earlierText } from '@mellow-probe/core/wording/noticeText';
 import { computed, onMounted } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { useSession } from '../../session/jobSession.ts';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 
 /** What was found here before: the earlier checks of this machine and circuit, and the one whose repair did not last. */
 const { job } = useSession();

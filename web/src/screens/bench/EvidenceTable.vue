@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { evidenceTableWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import FactTable from '../../components/base/FactTable.vue';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import type { Assessment } from '@mellow-probe/core/verdict/assessment';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatInterval, formatQuantity } from '@mellow-probe/core/units/format';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import type { Assessment } from '@mellow-probe/core/inference/verdict/assessment';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { formatInterval, formatQuantity } from '@mellow-probe/core/base/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { computed } from 'vue';
 import type { Column } from '../../components/base/factTable.ts';
 import IntervalStrip from '../../components/IntervalStrip.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** Each reading as a tick over the interval that each leading suspect predicts for it. */
 const props = defineProps<{ assessment: Assessment; /** The job that was judged. */ of: Job }>();

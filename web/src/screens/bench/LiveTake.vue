@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { liveTakeWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { evidenceFigure } from '@mellow-probe/core/job/logEvidence';
-import type { Measurement } from '@mellow-probe/core/measurements/measurement';
+import { evidenceFigure } from '@mellow-probe/core/check/job/logEvidence';
+import type { Measurement } from '@mellow-probe/core/circuit/measurements/measurement';
 import { standStillText } from '@mellow-probe/core/wording/liveText';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import PickList from '../../components/base/PickList.vue';
-import { useLive } from '../../stores/live.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { useLive } from '../../data/stores/live.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** The live value for the card in hand: taken by tap, by key or foot switch, or when it stands still. */
 const props = defineProps<{ measurement: Measurement }>();

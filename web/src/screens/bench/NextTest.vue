@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { nextTestWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import ActButton from '../../components/base/ActButton.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import { formatMinutes } from '@mellow-probe/core/units/format';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { formatMinutes } from '@mellow-probe/core/base/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import { lookText, placeOutcomeLines } from '@mellow-probe/core/wording/placeText';
 import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
-import type { Proposal } from '@mellow-probe/core/advice/nextTest';
-import { nextPlace, type PlaceTest } from '@mellow-probe/core/place/placeAdvice';
-import { hasPrices } from '@mellow-probe/core/plan/worthSchema';
+import type { Proposal } from '@mellow-probe/core/advice/nextTest/nextTest';
+import { nextPlace, type PlaceTest } from '@mellow-probe/core/advice/place/placeAdvice';
+import { hasPrices } from '@mellow-probe/core/advice/plan/worthSchema';
 import { planSentence } from '@mellow-probe/core/wording/planText';
-import { SCHOOLS } from '@mellow-probe/core/advice/schools';
+import { SCHOOLS } from '@mellow-probe/core/advice/nextTest/schools';
 import { computed } from 'vue';
 import OutcomeScale from './OutcomeScale.vue';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import type { Advice } from '../../workers/engineAnswer.ts';
 
 /** The test worth most per minute, with what each suspect predicts for it, so that the outcome speaks before the probe is down. */

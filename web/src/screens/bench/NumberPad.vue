@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { numberPadWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
-import type { FieldQuantity } from '@mellow-probe/core/units/quantity';
+import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
 import { computed } from 'vue';
 import { reader } from '../../browser/writing.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Interval } from '@mellow-probe/core/numeric/interval';
-import type { Quantity } from '@mellow-probe/core/units/quantity';
+import type { Interval } from '@mellow-probe/core/base/numeric/interval';
+import type { Quantity } from '@mellow-probe/core/base/units/quantity';
 import { computed } from 'vue';
 import { meterScale } from '../../components/meterScale.ts';
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { quickCardWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { formatTemperature } from '@mellow-probe/core/units/format';
+import { formatTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
 import { useSession } from '../../session/jobSession.ts';
 import NoticedTaps from '../../components/NoticedTaps.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import CircuitChoice from './CircuitChoice.vue';
 import ReadingField from './ReadingField.vue';
 

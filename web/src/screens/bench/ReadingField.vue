@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { JobReading } from '@mellow-probe/core/job/jobSchema';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import type { JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { computed } from 'vue';
 import FigureField from '../../components/FigureField.vue';
 import { useReadings } from '../../session/readings.ts';

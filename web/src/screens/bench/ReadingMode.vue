@@ -3,7 +3,7 @@ import { readingModeWords as say } from '@mellow-probe/core/wording/screens/benc
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import HoldButton from '../../components/base/HoldButton.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { spokenText } from '@mellow-probe/core/wording/spokenText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
@@ -13,7 +13,7 @@ import { useTouch } from '../../browser/useMedia.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { useReadingView } from '../../session/readingView.ts';
 import NumberPad from './NumberPad.vue';
 

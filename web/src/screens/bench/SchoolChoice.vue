@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { schoolChoiceWords as say } from '@mellow-probe/core/wording/screens/bench';
 import PickList from '../../components/base/PickList.vue';
-import { SCHOOLS } from '@mellow-probe/core/advice/schools';
-import { LEAST_COST } from '@mellow-probe/core/plan/cheapestFirst';
+import { SCHOOLS } from '@mellow-probe/core/advice/nextTest/schools';
+import { LEAST_COST } from '@mellow-probe/core/advice/plan/cheapestFirst';
 import { computed } from 'vue';
 
 import { useSession } from '../../session/jobSession.ts';

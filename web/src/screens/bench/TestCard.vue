@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { testCardWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useNarrow } from '../../browser/useMedia.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 import CardEntry from './CardEntry.vue';
 import CardOutcome from './CardOutcome.vue';

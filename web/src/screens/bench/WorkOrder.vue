@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { workOrderWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Station } from '@mellow-probe/core/workOrder/stations';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { Station } from '@mellow-probe/core/advice/workOrder/stations';
 import { computed, useTemplateRef } from 'vue';
 import { useInSight } from '../../components/useInSight.ts';
 import { useSession } from '../../session/jobSession.ts';

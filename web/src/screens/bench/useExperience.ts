@@ -1,9 +1,9 @@
-import { experienceFor } from '@mellow-probe/core/experience/experience';
+import { experienceFor } from '@mellow-probe/core/history/experience/experience';
 import { computed, watch } from 'vue';
 import { nowIso } from '../../browser/newId.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { useJobs } from '../../stores/jobs.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /**
  * A check takes the workshop's own base rates with its first reading, where that is switched on: by then its circuit is known. One that has readings

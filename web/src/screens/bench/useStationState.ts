@@ -1,9 +1,9 @@
 import { useStationStateWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { directionOf } from '@mellow-probe/core/catalogue/symptoms';
-import { comparePairsOf } from '@mellow-probe/core/job/comparePairsOf';
-import { identifyPlugs } from '@mellow-probe/core/rightSensor/identifyPlugs';
-import type { Station } from '@mellow-probe/core/workOrder/stations';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { directionOf } from '@mellow-probe/core/catalogue/parts/symptoms';
+import { comparePairsOf } from '@mellow-probe/core/check/job/comparePairsOf';
+import { identifyPlugs } from '@mellow-probe/core/check/rightSensor/identifyPlugs';
+import type { Station } from '@mellow-probe/core/advice/workOrder/stations';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { compareText } from '@mellow-probe/core/wording/compareText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { useSession } from '../../session/jobSession.ts';

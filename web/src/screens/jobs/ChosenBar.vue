@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chosenBarWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import { MOST } from '@mellow-probe/core/job/most';
+import { MOST } from '@mellow-probe/core/check/job/most';
 import { chosenText } from '@mellow-probe/core/wording/ledgerText';
 import { ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';

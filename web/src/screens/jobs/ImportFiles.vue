@@ -6,7 +6,7 @@ import { apart } from '../../browser/turns.ts';
 import { rested } from '../../browser/rested.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import type FilePickPart from '../../components/base/FilePick.vue';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 
 /** Files of checks onto the ledger; tells a line for each of them. */
 const emit = defineEmits<{ told: [lines: string] }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { jobActsWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import type { JobLine } from '@mellow-probe/core/job/jobList';
+import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import { computed } from 'vue';
 import { type JobAct, nameText } from './jobFacts.ts';
 import ActButton from '../../components/base/ActButton.vue';

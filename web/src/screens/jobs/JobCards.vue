@@ -2,7 +2,7 @@
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { jobCardsWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
-import type { JobLine } from '@mellow-probe/core/job/jobList';
+import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';

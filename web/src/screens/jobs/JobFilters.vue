@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { jobFiltersWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import { type JobFilter, NO_FILTER } from '@mellow-probe/core/job/jobList';
-import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/units/vocabulary';
+import { type JobFilter, NO_FILTER } from '@mellow-probe/core/check/job/jobList';
+import { FAULT_GROUPS, JOB_STATES } from '@mellow-probe/core/base/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { computed, ref, type WritableComputedRef } from 'vue';
 import { useCards } from '../../browser/useMedia.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { jobTableWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import type { JobLine } from '@mellow-probe/core/job/jobList';
+import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import FactTable from '../../components/base/FactTable.vue';
 import type { Column } from '../../components/base/factTable.ts';
 import JobActs from './JobActs.vue';

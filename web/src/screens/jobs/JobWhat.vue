@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { jobWhatWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import { dueOf, type JobLine } from '@mellow-probe/core/job/jobList';
+import { dueOf, type JobLine } from '@mellow-probe/core/check/job/jobList';
 import { followUpsText, titleText } from '@mellow-probe/core/wording/ledgerText';
 import { computed } from 'vue';
 import TagMark from '../../components/base/TagMark.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { jobsScreenWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import ActButton from '../../components/base/ActButton.vue';
-import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/job/jobList';
+import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mellow-probe/core/check/job/jobList';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -15,14 +15,14 @@ import { newVersion, takeNewVersion } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
-import { duesOf } from '@mellow-probe/core/register/dues';
+import { duesOf } from '@mellow-probe/core/history/register/dues';
 import { dueCountText } from '@mellow-probe/core/wording/logbookText';
 import { deletedText } from '@mellow-probe/core/wording/ledgerText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { backupDueText } from '@mellow-probe/core/wording/safeText';
 import { nowIso } from '../../browser/newId.ts';
-import { lastBackup } from '../../storage/lastBackup.ts';
-import { useJobs } from '../../stores/jobs.ts';
+import { lastBackup } from '../../data/storage/lastBackup.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 import ImportFiles from './ImportFiles.vue';
 import JobFilters from './JobFilters.vue';
 import NoJobs from './NoJobs.vue';

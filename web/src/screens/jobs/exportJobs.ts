@@ -1,7 +1,7 @@
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { saveJob } from '@mellow-probe/core/job/openJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { saveJob } from '@mellow-probe/core/check/job/openJob';
 import { fileName, saveBlob, saveFile } from '../../browser/saveFile.ts';
-import { withPhotos } from '../../storage/photoStorage.ts';
+import { withPhotos } from '../../data/storage/photoStorage.ts';
 
 /** One check as its file, several as a ZIP of theirs, each with its photos. `read` gives a check by its id, null where it is gone. */
 export async function exportJobs(ids: readonly string[], read: (id: string) => Promise<Job | null>): Promise<void> {

@@ -1,8 +1,8 @@
 import { titleWithin } from '@mellow-probe/core/wording/ledgerText';
 import { jobFactsWords as say } from '@mellow-probe/core/wording/screens/jobs';
-import type { JobLine } from '@mellow-probe/core/job/jobList';
+import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { momentText } from '@mellow-probe/core/units/writing';
+import { momentText } from '@mellow-probe/core/base/units/writing';
 
 const STATES = { measuring: say.measuring, decided: say.decided, repaired: say.repaired, closed: say.closed } as const;
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { heatCycleWords as say } from '@mellow-probe/core/wording/screens/live';
-import { CYCLE, type CycleLook, judgeCycle } from '@mellow-probe/core/logs/heatCycle';
-import { formatQuantity } from '@mellow-probe/core/units/format';
+import { CYCLE, type CycleLook, judgeCycle } from '@mellow-probe/core/intake/logs/heatCycle';
+import { formatQuantity } from '@mellow-probe/core/base/units/format';
 import { cycleText } from '@mellow-probe/core/wording/liveText';
 import { clockText } from '@mellow-probe/core/wording/logText';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
-import { usePreferences } from '../../stores/preferences.ts';
-import { useLive } from '../../stores/live.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
+import { useLive } from '../../data/stores/live.ts';
 
 /** The heat-cycle test, step by step: cold, hot, and again ten minutes after the heat. Some sensors fail only then. */
 const emit = defineEmits<{ done: [text: string, id: 'jumps-when-heated' | 'falls-when-heated' | null] }>();

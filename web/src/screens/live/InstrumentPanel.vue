@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { instrumentPanelWords as say } from '@mellow-probe/core/wording/screens/live';
-import { MACHINE_CASES } from '@mellow-probe/core/simulation/machine/machineCase';
+import { MACHINE_CASES } from '@mellow-probe/core/training/simulation/machine/machineCase';
 import { lineFaultText } from '@mellow-probe/core/wording/liveText';
 import { lineFaultsText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
@@ -12,7 +12,7 @@ import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import { INSTRUMENTS, type InstrumentId } from '../../instruments/list.ts';
 import { askPort, hasSerial } from '../../instruments/serialTransport.ts';
-import { useLive } from '../../stores/live.ts';
+import { useLive } from '../../data/stores/live.ts';
 
 /** Which instruments are read, over which line, and what their lines say. */
 const live = useLive();

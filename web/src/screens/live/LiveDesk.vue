@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { liveDeskWords as say } from '@mellow-probe/core/wording/screens/live';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed, onMounted, ref } from 'vue';
 import FoldOut from '../../components/base/FoldOut.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
-import { useLive } from '../../stores/live.ts';
+import { useLive } from '../../data/stores/live.ts';
 import { warmLogRoom } from '../../workers/logClient.ts';
 import HeatCycle from './HeatCycle.vue';
 import InstrumentPanel from './InstrumentPanel.vue';

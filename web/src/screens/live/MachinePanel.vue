@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { machinePanelWords as say } from '@mellow-probe/core/wording/screens/live';
-import { machineCase } from '@mellow-probe/core/simulation/machine/machineCase';
-import { parseReading } from '@mellow-probe/core/units/parseReading';
+import { machineCase } from '@mellow-probe/core/training/simulation/machine/machineCase';
+import { parseReading } from '@mellow-probe/core/base/units/parseReading';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import FoldOut from '../../components/base/FoldOut.vue';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useLive } from '../../stores/live.ts';
+import { useLive } from '../../data/stores/live.ts';
 
 /** The made-up machine: its key, its plug, where the meter's leads stand. What is done here is not marked; the marks of a recording do it, too. */
 const live = useLive();

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { recordBarWords as say } from '@mellow-probe/core/wording/screens/live';
-import type { MarkKind } from '@mellow-probe/core/logs/log';
+import type { MarkKind } from '@mellow-probe/core/intake/logs/log';
 import { clockText, MARK_NAMES } from '@mellow-probe/core/wording/logText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
-import { counted } from '@mellow-probe/core/units/writing';
+import { counted } from '@mellow-probe/core/base/units/writing';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TextField from '../../components/base/TextField.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
-import { useLive } from '../../stores/live.ts';
+import { useLive } from '../../data/stores/live.ts';
 
 /** The recording: begun and ended, with marks by tap or key while it runs. */
 const props = defineProps<{ job: { id: string; title: string } | null; places: readonly string[] }>();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { valueStripWords as say } from '@mellow-probe/core/wording/screens/live';
-import { formatQuantity } from '@mellow-probe/core/units/format';
+import { formatQuantity } from '@mellow-probe/core/base/units/format';
 import { standStillText } from '@mellow-probe/core/wording/liveText';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed } from 'vue';
-import { usePreferences } from '../../stores/preferences.ts';
-import type { LiveChannel } from '../../stores/live.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
+import type { LiveChannel } from '../../data/stores/live.ts';
 
 /** One channel while it is read: its value large, whether it stands, and its last minute. */
 const props = defineProps<{

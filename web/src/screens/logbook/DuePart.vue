@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { duePartWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import { type Due, duesOf } from '@mellow-probe/core/register/dues';
+import { type Due, duesOf } from '@mellow-probe/core/history/register/dues';
 import { dueText } from '@mellow-probe/core/wording/logbookText';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { workshopBase } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import { nowIso } from '../../browser/newId.ts';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 
 /** What is still to be done: stand-ins still fitted, then follow-ups by their day; out as a calendar file. */
 const jobs = useJobs();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { experiencePartWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import { DEFAULT_SHARES, knownCases, ownShares, trackRecord } from '@mellow-probe/core/experience/experience';
-import { experienceCsv } from '@mellow-probe/core/experience/experienceCsv';
-import { STRENGTHS } from '@mellow-probe/core/experience/strengths';
-import { FAULT_GROUPS, FIELDS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import { DEFAULT_SHARES, knownCases, ownShares, trackRecord } from '@mellow-probe/core/history/experience/experience';
+import { experienceCsv } from '@mellow-probe/core/history/experience/experienceCsv';
+import { STRENGTHS } from '@mellow-probe/core/history/experience/strengths';
+import { FAULT_GROUPS, FIELDS, type FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { provedChecksText, measuringMinutesText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
@@ -15,8 +15,8 @@ import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ReliabilityChart from '../../components/ReliabilityChart.vue';
-import { useJobs } from '../../stores/jobs.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** What a workshop's own closed checks have taught: base rates, how often tool and technician were right, minutes. */
 const jobs = useJobs();

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { placeLabelWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import { computed } from 'vue';
 import { workshopBase } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import PaperLight from '../../components/base/PaperLight.vue';
 import QrCode from '../../components/QrCode.vue';
 import TopBar from '../../components/TopBar.vue';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 import { usePlace } from './usePlace.ts';
 
 /** The label of a place: its QR code is the way to it on this device, its short code the way to it in any backup. */

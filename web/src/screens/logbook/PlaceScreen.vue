@@ -2,18 +2,18 @@
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { titleText } from '@mellow-probe/core/wording/ledgerText';
 import { placeScreenWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { duesOf } from '@mellow-probe/core/register/dues';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { duesOf } from '@mellow-probe/core/history/register/dues';
 import { dueText, lineOutcomeText } from '@mellow-probe/core/wording/logbookText';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
-import { withPhotos } from '../../storage/photoStorage.ts';
-import { useJobs } from '../../stores/jobs.ts';
+import { withPhotos } from '../../data/storage/photoStorage.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 import PlaceTrendView from './PlaceTrendView.vue';
 import { usePlace } from './usePlace.ts';
 

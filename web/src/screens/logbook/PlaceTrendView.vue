@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { placeTrendViewWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { placesOf, trendOf } from '@mellow-probe/core/trend/placeTrend';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { placesOf, trendOf } from '@mellow-probe/core/history/trend/placeTrend';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { trendText } from '@mellow-probe/core/wording/trendText';
 import { computed } from 'vue';
 import LazyPlot from '../../components/LazyPlot.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { trendFigure } from './trendFigure.ts';
 
 /** How far the sensor of a place lay off its curve over the years, and whether it drifts. */

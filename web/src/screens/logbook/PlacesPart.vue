@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { placesPartWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import { typedPlaceCode } from '@mellow-probe/core/register/placeKey';
-import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/register/register';
-import { failingParts, sharedFaults } from '@mellow-probe/core/register/repeats';
+import { typedPlaceCode } from '@mellow-probe/core/history/register/placeKey';
+import { machinesOf, placeByCode, placesOfLines } from '@mellow-probe/core/history/register/register';
+import { failingParts, sharedFaults } from '@mellow-probe/core/history/register/repeats';
 import { failingPartText, placeLastText, sharedFaultText } from '@mellow-probe/core/wording/logbookText';
 import { namelessText } from '@mellow-probe/core/wording/noticeText';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -11,7 +11,7 @@ import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 
 /** The register of machines and places: grown from the checks, found by name, by short code, or by the label's QR code. */
 const ScanSheet = defineAsyncComponent(() => import('../../components/ScanSheet.vue'));

@@ -1,5 +1,5 @@
 import { calendarWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import type { Due } from '@mellow-probe/core/register/dues';
+import type { Due } from '@mellow-probe/core/history/register/dues';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 
 /** What is due as a calendar file (RFC 5545): one event of a day each, with a day's warning; a stand-in stands on the day the list was made. */

@@ -1,11 +1,11 @@
 import { trendFigureWords as say } from '@mellow-probe/core/wording/screens/logbook';
-import { driftAt, SURE_SIGMAS } from '@mellow-probe/core/trend/drift';
-import { ownPoints, type PlaceTrend, type TrendPoint, yearsOf } from '@mellow-probe/core/trend/placeTrend';
+import { driftAt, SURE_SIGMAS } from '@mellow-probe/core/history/trend/drift';
+import { ownPoints, type PlaceTrend, type TrendPoint, yearsOf } from '@mellow-probe/core/history/trend/placeTrend';
 import { trendPointText } from '@mellow-probe/core/wording/trendText';
-import { differenceUnit, shownDifference, type TemperatureUnit } from '@mellow-probe/core/units/format';
+import { differenceUnit, shownDifference, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 
 /** What counts towards the drift, what a wire or module may have falsified, and what was of a sensor that is gone. */
 const KINDS = [

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { findingListWords as say } from '@mellow-probe/core/wording/screens/logs';
-import type { Finding } from '@mellow-probe/core/logs/finding';
-import type { LogEvidence } from '@mellow-probe/core/job/logEvidence';
-import type { Log } from '@mellow-probe/core/logs/log';
+import type { Finding } from '@mellow-probe/core/intake/logs/finding';
+import type { LogEvidence } from '@mellow-probe/core/check/job/logEvidence';
+import type { Log } from '@mellow-probe/core/intake/logs/log';
 import { findingText } from '@mellow-probe/core/wording/findingText';
 import { evidenceText } from '@mellow-probe/core/wording/logText';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import type { LogShape } from '../../workers/logs.ts';
 
 /** What was found, each with what it means, where it is on the chart, and what it puts on the check. */

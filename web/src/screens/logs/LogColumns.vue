@@ -9,7 +9,7 @@ import {
   type LogUnit,
   TIME_KINDS,
   type TimeKind,
-} from '@mellow-probe/core/logs/logColumns';
+} from '@mellow-probe/core/intake/logs/logColumns';
 import { TIME_NAMES } from '@mellow-probe/core/wording/logText';
 import { ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { logListWords as say } from '@mellow-probe/core/wording/screens/logs';
 import { clockText } from '@mellow-probe/core/wording/logText';
-import { momentText } from '@mellow-probe/core/units/writing';
+import { momentText } from '@mellow-probe/core/base/units/writing';
 import { ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import FilePick from '../../components/base/FilePick.vue';
 
 import NoticeBar from '../../components/base/NoticeBar.vue';
-import type { RecordingHead } from '../../storage/recordingStorage.ts';
+import type { RecordingHead } from '../../data/storage/recordingStorage.ts';
 
 /** The recordings and logs that are kept in this browser, and the way to a new one. */
 defineProps<{ kept: readonly RecordingHead[]; fault: boolean; current: string | null }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { logMoreWords as say } from '@mellow-probe/core/wording/screens/logs';
-import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
+import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import FilePick from '../../components/base/FilePick.vue';

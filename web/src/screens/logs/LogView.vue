@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { logViewWords as say } from '@mellow-probe/core/wording/screens/logs';
-import { CHANNEL_ROLES } from '@mellow-probe/core/logs/channelRoles';
+import { CHANNEL_ROLES } from '@mellow-probe/core/intake/logs/channelRoles';
 import { clockText, ROLE_NAMES } from '@mellow-probe/core/wording/logText';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import PickList from '../../components/base/PickList.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { channelColour, logFigure } from './logFigure.ts';
 import type { useLogRoom } from './useLogRoom.ts';
 

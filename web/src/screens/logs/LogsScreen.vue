@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { logsScreenWords as say } from '@mellow-probe/core/wording/screens/logs';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { applyEvidence } from '@mellow-probe/core/job/logEvidence';
-import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { applyEvidence } from '@mellow-probe/core/check/job/logEvidence';
+import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
 import { clockText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { NOT_TAKEN, storageFaultText } from '@mellow-probe/core/wording/storageText';
-import { counted } from '@mellow-probe/core/units/writing';
+import { counted } from '@mellow-probe/core/base/units/writing';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
@@ -16,9 +16,9 @@ import ProgressBar from '../../components/base/ProgressBar.vue';
 import { openChecks } from '../../components/openChecks.ts';
 import TopBar from '../../components/TopBar.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
-import { listRecordings, type RecordingHead, removeRecording } from '../../storage/recordingStorage.ts';
+import { listRecordings, type RecordingHead, removeRecording } from '../../data/storage/recordingStorage.ts';
 import { useBench } from '../../session/bench.ts';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 import FindingList from './FindingList.vue';
 import LogColumns from './LogColumns.vue';
 import LogList from './LogList.vue';

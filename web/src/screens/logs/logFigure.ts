@@ -1,13 +1,13 @@
-import type { LogEvent } from '@mellow-probe/core/logs/finding';
-import type { Mark } from '@mellow-probe/core/logs/log';
-import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/units/format';
-import type { Quantity } from '@mellow-probe/core/units/quantity';
+import type { LogEvent } from '@mellow-probe/core/intake/logs/finding';
+import type { Mark } from '@mellow-probe/core/intake/logs/log';
+import { shownTemperature, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
+import type { Quantity } from '@mellow-probe/core/base/units/quantity';
 import { clockText, MARK_NAMES } from '@mellow-probe/core/wording/logText';
 import type { Data, Layout, Shape } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';
 import { plainLabel } from '../../components/plainLabel.ts';
 import type { ChannelView, LogShape } from '../../workers/logs.ts';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 
 /** What a chart of a log is drawn from. */
 export interface LogPicture {

@@ -1,17 +1,17 @@
 import { useLogRoomWords as say } from '@mellow-probe/core/wording/screens/logs';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import type { ChannelRole } from '@mellow-probe/core/logs/channelRoles';
-import type { LogChoices } from '@mellow-probe/core/logs/logColumns';
-import { guessedRole } from '@mellow-probe/core/logs/settingOf';
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
+import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
+import { guessedRole } from '@mellow-probe/core/intake/logs/settingOf';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import * as Comlink from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { newId, nowIso } from '../../browser/newId.ts';
-import { putWholeLog, readRecording, type RecordingHead } from '../../storage/recordingStorage.ts';
-import { toStorageError, type StorageFault } from '../../storage/storageError.ts';
+import { putWholeLog, readRecording, type RecordingHead } from '../../data/storage/recordingStorage.ts';
+import { toStorageError, type StorageFault } from '../../data/storage/storageError.ts';
 import { type LogRoom, logRoom, LogStopped } from '../../workers/logClient.ts';
 import type { Analysed, Beside, ChannelView, FileRead, LogShape } from '../../workers/logs.ts';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 
 /** A log of more values than this is not kept, the file is: handing it to the store would hold up the page. */
 const MOST_KEPT = 600_000;

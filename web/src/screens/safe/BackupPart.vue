@@ -10,11 +10,11 @@ import CheckBox from '../../components/base/CheckBox.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
 import TextField from '../../components/base/TextField.vue';
-import { chooseFolder, chosenFolder, fileIn, knowsFolders } from '../../storage/backup/folder.ts';
-import { keysOf } from '../../storage/backup/items.ts';
-import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
-import { canSeal } from '../../storage/backup/sealed.ts';
-import { noteBackup } from '../../storage/lastBackup.ts';
+import { chooseFolder, chosenFolder, fileIn, knowsFolders } from '../../data/backup/folder.ts';
+import { keysOf } from '../../data/backup/items.ts';
+import { type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
+import { canSeal } from '../../data/backup/sealed.ts';
+import { noteBackup } from '../../data/storage/lastBackup.ts';
 import { withKind } from './kinds.ts';
 import { useWork } from './useWork.ts';
 
@@ -37,10 +37,10 @@ const nameNow = (): string => `mellow-probe-${dayjs().format('YYYY-MM-DD-HHmm')}
 
 /** Writes to a sink, sealed where a passphrase was given; returns how many records. */
 async function writeTo(sink: WritableStream<Uint8Array>): Promise<number> {
-  const { writeBackup } = await import('../../storage/backup/writeBackup.ts');
+  const { writeBackup } = await import('../../data/backup/writeBackup.ts');
   stop = new AbortController();
   if (phrase.value === '') return (await writeBackup(sink, chosen.value, onProgress, stop.signal)).entries.length;
-  const { sealing } = await import('../../storage/backup/sealed.ts');
+  const { sealing } = await import('../../data/backup/sealed.ts');
   const seal = await sealing(phrase.value);
   const [manifest] = await Promise.all([
     writeBackup(seal.writable, chosen.value, onProgress, stop.signal),
@@ -54,7 +54,7 @@ function done(count: number, where: string): void {
 }
 async function toFile(): Promise<void> {
   await run(async () => {
-    const { intoBlob } = await import('../../storage/backup/writeBackup.ts');
+    const { intoBlob } = await import('../../data/backup/writeBackup.ts');
     const into = intoBlob();
     const count = await writeTo(into.sink);
     const [name, file] = [nameNow(), into.blob()];

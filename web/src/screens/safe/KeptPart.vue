@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { keptPartWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
-import { NEWEST_VERSION } from '@mellow-probe/core/job/migrations/list';
+import { NEWEST_VERSION } from '@mellow-probe/core/check/job/migrations/list';
 import { onMounted, ref } from 'vue';
 import { askForNewVersion, newVersion, offline, takeNewVersion } from '../../browser/offline.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
-import { itemOf, placesOf } from '../../storage/backup/items.ts';
-import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
+import { itemOf, placesOf } from '../../data/backup/items.ts';
+import { type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
 import { useWork } from './useWork.ts';
 
 /** How much room is taken, by what, whether the browser promises to keep it, and which versions these are. */

@@ -3,7 +3,7 @@ import { restorePartWords as say } from '@mellow-probe/core/wording/screens/safe
 import MarkedText from '../../components/base/MarkedText.vue';
 import { BACKUP_FAULTS, bytesText, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
 import { countText } from '@mellow-probe/core/wording/ledgerText';
-import { momentText } from '@mellow-probe/core/units/writing';
+import { momentText } from '@mellow-probe/core/base/units/writing';
 import { damagedRecordsText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref, shallowRef } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -14,11 +14,11 @@ import FilePick from '../../components/base/FilePick.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
 import TextField from '../../components/base/TextField.vue';
-import { type BackupEntry, type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
-import type { Backup } from '../../storage/backup/readBackup.ts';
-import type { Restored, Standing } from '../../storage/backup/restore.ts';
-import { useJobs } from '../../stores/jobs.ts';
-import { useTraining } from '../../stores/training.ts';
+import { type BackupEntry, type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
+import type { Backup } from '../../data/backup/readBackup.ts';
+import type { Restored, Standing } from '../../data/backup/restore.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import { withKind } from './kinds.ts';
 import { useWork } from './useWork.ts';
 
@@ -39,14 +39,14 @@ const refused = ref(0);
 
 async function take([file]: readonly File[]): Promise<void> {
   await clear();
-  const { isSealed } = await import('../../storage/backup/sealed.ts');
+  const { isSealed } = await import('../../data/backup/sealed.ts');
   if (await isSealed(file)) sealedFile.value = file;
   else await look(file);
 }
 async function unseal(): Promise<void> {
   const file = sealedFile.value;
   if (!file) return;
-  const { unsealed } = await import('../../storage/backup/sealed.ts');
+  const { unsealed } = await import('../../data/backup/sealed.ts');
   const result = await run(() => unsealed(file, phrase.value));
   if (!result) return;
   why.value = '';
@@ -57,8 +57,8 @@ async function unseal(): Promise<void> {
 }
 async function look(file: Blob): Promise<void> {
   await run(async () => {
-    const { damagedIn, openBackup } = await import('../../storage/backup/readBackup.ts');
-    const { standings } = await import('../../storage/backup/restore.ts');
+    const { damagedIn, openBackup } = await import('../../data/backup/readBackup.ts');
+    const { standings } = await import('../../data/backup/restore.ts');
     const result = await openBackup(file);
     if (!result.ok) {
       why.value = BACKUP_FAULTS[result.reason];
@@ -110,7 +110,7 @@ async function takeIn(): Promise<void> {
   const from = backup.value;
   if (!from) return;
   const result = await run(async () => {
-    const { finishRestore, stageRestore } = await import('../../storage/backup/restore.ts');
+    const { finishRestore, stageRestore } = await import('../../data/backup/restore.ts');
     const none = await stageRestore(from, chosen.value, (done, all) => onProgress(done, 2 * all));
     const taken = await finishRestore((done, all) => onProgress(all + done, 2 * all));
     return taken && { taken, none: none.length };

@@ -1,4 +1,4 @@
-import { type Kind, KIND_LIST } from '../../storage/backup/manifest.ts';
+import { type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
 
 /** The chosen kinds with one of them put in or left out, in their own order. */
 export const withKind = (chosen: readonly Kind[], kind: Kind, on: boolean): Kind[] =>

@@ -1,6 +1,6 @@
 import { useWorkWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { ref, type Ref } from 'vue';
-import { StorageError } from '../../storage/storageError.ts';
+import { StorageError } from '../../data/storage/storageError.ts';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 
 function wordsOf(error: unknown): string {

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { takeScreenWords as say } from '@mellow-probe/core/wording/screens/take';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
-import { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/job/openJob';
-import { type Collected, takeFrame } from '@mellow-probe/core/sharing/frames';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/check/job/openJob';
+import { type Collected, takeFrame } from '@mellow-probe/core/check/sharing/frames';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { countText, titleText } from '@mellow-probe/core/wording/ledgerText';
-import { dayText } from '@mellow-probe/core/units/writing';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { unpackText } from '../../browser/packedText.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import PageFrame from '../../components/PageFrame.vue';
-import { useJobs } from '../../stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs.ts';
 
 /** A check from another device: out of a link, or read off its screen. It is looked at before it is kept, and never written over another. */
 const ScanSheet = defineAsyncComponent(() => import('../../components/ScanSheet.vue'));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { beliefFormWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
-import { formatProbability } from '@mellow-probe/core/units/format';
-import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
+import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { casesPartWords as say } from '@mellow-probe/core/wording/screens/train';
-import { caseNumberOf, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/caseNumber';
-import type { PlayMode } from '@mellow-probe/core/training/playRecord';
-import { themeById, type ThemeId, THEMES } from '@mellow-probe/core/training/themes';
-import { FIELDS, type MachineField } from '@mellow-probe/core/units/vocabulary';
+import { caseNumberOf, type Difficulty, readCaseNumber } from '@mellow-probe/core/training/cases/caseNumber';
+import type { PlayMode } from '@mellow-probe/core/training/cases/playRecord';
+import { themeById, type ThemeId, THEMES } from '@mellow-probe/core/training/cases/themes';
+import { FIELDS, type MachineField } from '@mellow-probe/core/base/units/vocabulary';
 import { caseNumberFaultText } from '@mellow-probe/core/wording/trainingText';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import DifficultyChoice from './DifficultyChoice.vue';
 import ModeChoice from './ModeChoice.vue';
 import RefusedBar from './RefusedBar.vue';

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { courseDeskWords as say } from '@mellow-probe/core/wording/screens/train';
-import { catalogueCircuit } from '@mellow-probe/core/catalogue/catalogueCircuit';
-import { deskReadings, NO_DESK_FAULTS } from '@mellow-probe/core/divider/divider';
-import type { DeskStart } from '@mellow-probe/core/training/course';
-import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/units/format';
+import { catalogueCircuit } from '@mellow-probe/core/catalogue/parts/catalogueCircuit';
+import { deskReadings, NO_DESK_FAULTS } from '@mellow-probe/core/tools/divider/divider';
+import type { DeskStart } from '@mellow-probe/core/training/cases/course';
+import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/base/units/format';
 import { computed, ref, watch } from 'vue';
 import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import SlideBar from '../../components/base/SlideBar.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** The divider to move: how the reference is shared between pull-up, wire and sensor, and what would be read where. */
 const { start } = defineProps<{ start: DeskStart }>();

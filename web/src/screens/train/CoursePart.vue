@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { coursePartWords as say } from '@mellow-probe/core/wording/screens/train';
-import { COURSE } from '@mellow-probe/core/training/course';
+import { COURSE } from '@mellow-probe/core/training/cases/course';
 import { computed } from 'vue';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 
 /** The steps of the course, with how far each has come. */
 const training = useTraining();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { debriefStepsWords as say } from '@mellow-probe/core/wording/screens/train';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { DebriefStep } from '@mellow-probe/core/training/score';
-import { formatMinutes } from '@mellow-probe/core/units/format';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { DebriefStep } from '@mellow-probe/core/training/cases/score';
+import { formatMinutes } from '@mellow-probe/core/base/units/format';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import {
@@ -14,7 +14,7 @@ import {
   moveText,
 } from '@mellow-probe/core/wording/trainingText';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import type { Told } from '../../workers/training.ts';
 
 /** A case replayed move by move: what each showed and won, and what the ideal would have done. */

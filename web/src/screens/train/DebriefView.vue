@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { debriefViewWords as say } from '@mellow-probe/core/wording/screens/train';
-import { policyName } from '@mellow-probe/core/training/policies';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { policyName } from '@mellow-probe/core/training/cases/policies';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { cameOfText, moveText, SLIP_TEXT, truthText } from '@mellow-probe/core/wording/trainingText';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import type { Column } from '../../components/base/factTable.ts';
@@ -15,8 +15,8 @@ import { drawingOf } from '../../components/drawing/drawingOf.ts';
 import TopBar from '../../components/TopBar.vue';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { usePractice } from '../../session/practice.ts';
-import { usePreferences } from '../../stores/preferences.ts';
-import { useTraining } from '../../stores/training.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import DebriefSteps from './DebriefSteps.vue';
 import RefusedBar from './RefusedBar.vue';
 import { useBegin } from './useBegin.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { difficultyChoiceWords as say } from '@mellow-probe/core/wording/screens/train';
-import { DIFFICULTIES, type Difficulty } from '@mellow-probe/core/training/caseNumber';
+import { DIFFICULTIES, type Difficulty } from '@mellow-probe/core/training/cases/caseNumber';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 
 /** How hard a case is. */

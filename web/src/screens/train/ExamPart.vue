@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { examPartWords as say } from '@mellow-probe/core/wording/screens/train';
-import type { Difficulty } from '@mellow-probe/core/training/caseNumber';
+import type { Difficulty } from '@mellow-probe/core/training/cases/caseNumber';
 import {
   type ClassLine,
   classTable,
@@ -12,8 +12,8 @@ import {
   MOST_EXAM_CASES,
   readExam,
   readExamCsv,
-} from '@mellow-probe/core/training/exam';
-import { fixed } from '@mellow-probe/core/units/writing';
+} from '@mellow-probe/core/training/cases/exam';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
 import ActButton from '../../components/base/ActButton.vue';
@@ -23,7 +23,7 @@ import FilePick from '../../components/base/FilePick.vue';
 import TextField from '../../components/base/TextField.vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { useDraft } from '../../session/draft.ts';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import DifficultyChoice from './DifficultyChoice.vue';
 import RefusedBar from './RefusedBar.vue';
 import { useBegin } from './useBegin.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { modeChoiceWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
-import type { PlayMode } from '@mellow-probe/core/training/playRecord';
+import type { PlayMode } from '@mellow-probe/core/training/cases/playRecord';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 
 /** Whether the tool's verdict is hidden, sealed until the learner has said his own, or shown. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { practiceBenchWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { computed } from 'vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
@@ -8,7 +8,7 @@ import TopBar from '../../components/TopBar.vue';
 import { useNarrow, useUpright } from '../../browser/useMedia.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePractice } from '../../session/practice.ts';
-import { usePreferences } from '../../stores/preferences.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import { FORMS } from '../bench/forms/list.ts';
 import TestCard from '../bench/TestCard.vue';
 import WorkOrder from '../bench/WorkOrder.vue';

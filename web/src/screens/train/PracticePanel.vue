@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { practicePanelWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Move } from '@mellow-probe/core/training/play';
-import { MINUTES } from '@mellow-probe/core/training/play';
-import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { Move } from '@mellow-probe/core/training/cases/play';
+import { MINUTES } from '@mellow-probe/core/training/cases/play';
+import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { cameOfText, CARELESS_TEXT, moveText } from '@mellow-probe/core/wording/trainingText';
 import { computed, ref } from 'vue';

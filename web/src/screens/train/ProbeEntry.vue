@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { probeEntryWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
-import { measurementById } from '@mellow-probe/core/measurements/list';
-import type { Conditions } from '@mellow-probe/core/measurements/measurement';
-import { EXPECTED, type Expected } from '@mellow-probe/core/training/play';
-import { bridges, doneIn, OHM_RANGES, PAIRS, PLUGGED, waitsFor } from '@mellow-probe/core/training/setUp';
-import { blank, type Entry, figure } from '@mellow-probe/core/units/entry';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import type { Conditions } from '@mellow-probe/core/circuit/measurements/measurement';
+import { EXPECTED, type Expected } from '@mellow-probe/core/training/cases/play';
+import { bridges, doneIn, OHM_RANGES, PAIRS, PLUGGED, waitsFor } from '@mellow-probe/core/training/cases/setUp';
+import { blank, type Entry, figure } from '@mellow-probe/core/base/units/entry';
 import { DAMAGE_TEXT, EXPECTED_TEXT } from '@mellow-probe/core/wording/trainingText';
 import { computed, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -61,7 +61,7 @@ const ranges = OHM_RANGES.map((value) => ({
   value,
   label: RANGE_WORDS[value] ?? `${value.replace(/([kM])?$/, ' $1')}Ω`,
 }));
-const WHILE = { steady: say.asFound, hot: say.hot, wiggling: say.loomMoved } as const;
+const WHILE = { steady: say.asFound, hot: say.hot, wiggling: say.harnessMoved } as const;
 const states = computed(() =>
   (['steady', 'hot', 'wiggling'] as const)
     .filter((s) => doneIn(about.value, s) && (s !== 'hot' || state.value.warm))

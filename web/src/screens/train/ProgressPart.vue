@@ -6,11 +6,11 @@ import {
   meanLogScore,
   nextDifficulty,
   weakSpots,
-} from '@mellow-probe/core/training/progress';
-import { openPlays, savePlays } from '@mellow-probe/core/training/playsFile';
-import { themeById } from '@mellow-probe/core/training/themes';
+} from '@mellow-probe/core/training/cases/progress';
+import { openPlays, savePlays } from '@mellow-probe/core/training/cases/playsFile';
+import { themeById } from '@mellow-probe/core/training/cases/themes';
 import { SLIP_TEXT } from '@mellow-probe/core/wording/trainingText';
-import { fixed } from '@mellow-probe/core/units/writing';
+import { fixed } from '@mellow-probe/core/base/units/writing';
 import { rightAtOnceText, beatenText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -19,7 +19,7 @@ import FactTable from '../../components/base/FactTable.vue';
 import FilePick from '../../components/base/FilePick.vue';
 import ReliabilityChart from '../../components/ReliabilityChart.vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 
 /** How it goes: what goes wrong most, how well the odds were said, and every case that was played. */
 const training = useTraining();

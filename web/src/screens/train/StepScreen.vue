@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { stepScreenWords as say } from '@mellow-probe/core/wording/screens/train';
-import { COURSE } from '@mellow-probe/core/training/course';
-import type { PlayMode } from '@mellow-probe/core/training/playRecord';
+import { COURSE } from '@mellow-probe/core/training/cases/course';
+import type { PlayMode } from '@mellow-probe/core/training/cases/playRecord';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import TopBar from '../../components/TopBar.vue';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import { trainingLines } from '../../workers/trainingClient.ts';
 import CourseDesk from './CourseDesk.vue';
 import ModeChoice from './ModeChoice.vue';

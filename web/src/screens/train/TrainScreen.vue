@@ -5,7 +5,7 @@ import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import PageFrame from '../../components/PageFrame.vue';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 import { trainingLines } from '../../workers/trainingClient.ts';
 import CasesPart from './CasesPart.vue';
 import CoursePart from './CoursePart.vue';

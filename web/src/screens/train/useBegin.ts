@@ -1,7 +1,7 @@
-import type { PlayMode } from '@mellow-probe/core/training/playRecord';
+import type { PlayMode } from '@mellow-probe/core/training/cases/playRecord';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { useTraining } from '../../stores/training.ts';
+import { useTraining } from '../../data/stores/training.ts';
 
 /** Begins a case and goes to it; `refused` once the store would not take it. */
 export function useBegin() {

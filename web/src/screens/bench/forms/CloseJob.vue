@@ -2,7 +2,7 @@
 import { closeJobWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import type { ProofState } from '@mellow-probe/core/proof/proofPlan';
+import type { ProofState } from '@mellow-probe/core/check/proof/proofPlan';
 import { lacksText } from '@mellow-probe/core/wording/progressText';
 import { closedText } from '@mellow-probe/core/wording/noticeText';
 import { computed } from 'vue';

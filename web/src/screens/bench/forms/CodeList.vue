@@ -3,12 +3,12 @@ import { codeListWords as say } from '@mellow-probe/core/wording/screens/benchFo
 import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { codesIn } from '@mellow-probe/core/catalogue/troubleCodes';
-import { CODE_STATES } from '@mellow-probe/core/units/vocabulary';
-import { MOST } from '@mellow-probe/core/job/most';
+import { codesIn } from '@mellow-probe/core/catalogue/parts/troubleCodes';
+import { CODE_STATES } from '@mellow-probe/core/base/units/vocabulary';
+import { MOST } from '@mellow-probe/core/check/job/most';
 import { codeText } from '@mellow-probe/core/wording/codeText';
-import { curveSlope } from '@mellow-probe/core/job/curveSlope';
-import type { Job } from '@mellow-probe/core/job/jobSchema';
+import { curveSlope } from '@mellow-probe/core/check/job/curveSlope';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { computed } from 'vue';
 import { newId } from '../../../browser/newId.ts';
 import { useUnsent } from '../../../session/unsent.ts';

@@ -2,14 +2,14 @@
 import { compareFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import PickList from '../../../components/base/PickList.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { MOST } from '@mellow-probe/core/job/most';
+import { MOST } from '@mellow-probe/core/check/job/most';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';
 import { newId } from '../../../browser/newId.ts';
 import { useSession } from '../../../session/jobSession.ts';
-import { usePreferences } from '../../../stores/preferences.ts';
+import { usePreferences } from '../../../data/stores/preferences.ts';
 import { compareText, COMPARISON_SIGNS } from '@mellow-probe/core/wording/compareText';
-import { comparePairsOf, readPairs } from '@mellow-probe/core/job/comparePairsOf';
+import { comparePairsOf, readPairs } from '@mellow-probe/core/check/job/comparePairsOf';
 import LazyPlot from '../../../components/LazyPlot.ts';
 import { comparisonFigures } from './comparisonFigure.ts';
 import FormSheet from './FormSheet.vue';

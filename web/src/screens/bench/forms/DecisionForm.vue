@@ -4,8 +4,8 @@ import { decisionFormWords as say } from '@mellow-probe/core/wording/screens/ben
 import ChoiceRow from '../../../components/base/ChoiceRow.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/units/vocabulary';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import { FAULT_GROUPS, type FaultGroup } from '@mellow-probe/core/base/units/vocabulary';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { suspectDetail } from '@mellow-probe/core/wording/verdictText';
 import { decidedText } from '@mellow-probe/core/wording/noticeText';

@@ -3,8 +3,8 @@ import { followUpsWords as say } from '@mellow-probe/core/wording/screens/benchF
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { MOST } from '@mellow-probe/core/job/most';
-import { followUpSchema } from '@mellow-probe/core/job/recordSchemas';
+import { MOST } from '@mellow-probe/core/check/job/most';
+import { followUpSchema } from '@mellow-probe/core/check/job/recordSchemas';
 import dayjs from 'dayjs';
 import { defineAsyncComponent } from 'vue';
 import { newId, nowIso } from '../../../browser/newId.ts';

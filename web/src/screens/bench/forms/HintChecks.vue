@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { HINTS, type HintId } from '@mellow-probe/core/loom/hints';
-import { significant } from '@mellow-probe/core/units/writing';
+import { HINTS, type HintId } from '@mellow-probe/core/circuit/harness/hints';
+import { significant } from '@mellow-probe/core/base/units/writing';
 import CheckBox from '../../../components/base/CheckBox.vue';
 
 /** What is known of a place or a run of the loom, each with by how much it makes it likelier. */

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { knownPlacesWords as say } from '@mellow-probe/core/wording/screens/benchForms';
-import { plainName } from '@mellow-probe/core/register/placeKey';
-import { placesOfLines } from '@mellow-probe/core/register/register';
+import { plainName } from '@mellow-probe/core/history/register/placeKey';
+import { placesOfLines } from '@mellow-probe/core/history/register/register';
 import { placeLastText } from '@mellow-probe/core/wording/logbookText';
-import { plainCopy } from '@mellow-probe/core/records/plainData';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { computed } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { useSession } from '../../../session/jobSession.ts';
-import { useJobs } from '../../../stores/jobs.ts';
+import { useJobs } from '../../../data/stores/jobs.ts';
 
 /** A machine that was here before: its circuits, to be taken over as they were in their last check. Only before the first reading. */
 const { job } = useSession();

@@ -2,8 +2,8 @@
 import { lookFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
-import { FINDINGS } from '@mellow-probe/core/catalogue/findings';
-import { faultById } from '@mellow-probe/core/faults/list';
+import { FINDINGS } from '@mellow-probe/core/catalogue/parts/findings';
+import { faultById } from '@mellow-probe/core/circuit/faults/list';
 import { computed } from 'vue';
 import { useSession } from '../../../session/jobSession.ts';
 import FormSheet from './FormSheet.vue';

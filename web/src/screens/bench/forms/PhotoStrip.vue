@@ -3,13 +3,13 @@ import { photoStripWords as say } from '@mellow-probe/core/wording/screens/bench
 import FilePick from '../../../components/base/FilePick.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { MOST } from '@mellow-probe/core/job/most';
+import { MOST } from '@mellow-probe/core/check/job/most';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { ref, watch } from 'vue';
 import { newId, nowIso } from '../../../browser/newId.ts';
 import { scaledJpeg } from '../../../browser/scaledJpeg.ts';
-import { getPhoto, putPhoto } from '../../../storage/photoStorage.ts';
-import { toStorageError } from '../../../storage/storageError.ts';
+import { getPhoto, putPhoto } from '../../../data/storage/photoStorage.ts';
+import { toStorageError } from '../../../data/storage/storageError.ts';
 import { useSession } from '../../../session/jobSession.ts';
 
 /** Photos of a job: scaled down, kept in the browser beside the job, part of its file and report. */

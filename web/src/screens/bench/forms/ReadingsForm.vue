@@ -4,15 +4,15 @@ import { readingsFormWords as say } from '@mellow-probe/core/wording/screens/ben
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
 import { computed, ref } from 'vue';
 import { useReadings } from '../../../session/readings.ts';
 import { useUnsent } from '../../../session/unsent.ts';
 import { useSession } from '../../../session/jobSession.ts';
-import { usePreferences } from '../../../stores/preferences.ts';
+import { usePreferences } from '../../../data/stores/preferences.ts';
 import { issueText } from '@mellow-probe/core/wording/issueText';
-import { momentText } from '@mellow-probe/core/units/writing';
+import { momentText } from '@mellow-probe/core/base/units/writing';
 import { useReadingView } from '../../../session/readingView.ts';
 import type { Column } from '../../../components/base/factTable.ts';
 import FormSheet from './FormSheet.vue';

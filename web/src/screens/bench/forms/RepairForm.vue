@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { repairFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
-import { dayText, momentText } from '@mellow-probe/core/units/writing';
+import { dayText, momentText } from '@mellow-probe/core/base/units/writing';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { settlingSheetWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import ActButton from '../../../components/base/ActButton.vue';
-import { MOST } from '@mellow-probe/core/job/most';
-import { settle } from '@mellow-probe/core/baths/settling';
+import { MOST } from '@mellow-probe/core/check/job/most';
+import { settle } from '@mellow-probe/core/tools/baths/settling';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
 import EntryField from '../../../components/EntryField.vue';

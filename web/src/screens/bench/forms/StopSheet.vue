@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { stopSheetWords as say } from '@mellow-probe/core/wording/screens/benchLoom';
-import { RUN_MAKES, stopsOf } from '@mellow-probe/core/loom/loomSchema';
+import { stopSheetWords as say } from '@mellow-probe/core/wording/screens/benchHarness';
+import { RUN_MAKES, stopsOf } from '@mellow-probe/core/circuit/harness/harnessSchema';
 import { stopName } from '@mellow-probe/core/wording/placeText';
 import { computed } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -8,7 +8,7 @@ import PickList from '../../../components/base/PickList.vue';
 import SideSheet from '../../../components/base/SideSheet.vue';
 import TextField from '../../../components/base/TextField.vue';
 import EntryField from '../../../components/EntryField.vue';
-import WireSwatch from '../../../components/loom/WireSwatch.vue';
+import WireSwatch from '../../../components/harness/WireSwatch.vue';
 import { useSession } from '../../../session/jobSession.ts';
 import HintChecks from './HintChecks.vue';
 

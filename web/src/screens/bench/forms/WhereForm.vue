@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchLoom';
-import type { HintId } from '@mellow-probe/core/loom/hints';
-import { stopsOf } from '@mellow-probe/core/loom/loomSchema';
-import { asksWhere, ofThisLoom } from '@mellow-probe/core/place/placeAdvice';
-import { formatMinutes } from '@mellow-probe/core/units/format';
-import { measurementById } from '@mellow-probe/core/measurements/list';
+import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchHarness';
+import type { HintId } from '@mellow-probe/core/circuit/harness/hints';
+import { stopsOf } from '@mellow-probe/core/circuit/harness/harnessSchema';
+import { asksWhere, ofThisHarness } from '@mellow-probe/core/advice/place/placeAdvice';
+import { formatMinutes } from '@mellow-probe/core/base/units/format';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import {
   lookLines,
   lookText,
@@ -17,17 +17,17 @@ import {
 import { computed, ref } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import FoldOut from '../../../components/base/FoldOut.vue';
-import LoomRun from '../../../components/loom/LoomRun.vue';
+import HarnessRun from '../../../components/harness/HarnessRun.vue';
 import { useSession } from '../../../session/jobSession.ts';
-import { usePreferences } from '../../../stores/preferences.ts';
+import { usePreferences } from '../../../data/stores/preferences.ts';
 import FormSheet from './FormSheet.vue';
-import LoomRows from './LoomRows.vue';
+import HarnessRows from './HarnessRows.vue';
 import StopSheet from './StopSheet.vue';
 
 /** Where on the way from module to sensor the fault lies, and at which connector to look next. */
 const { job, verdict, work } = useSession();
 const preferences = usePreferences();
-const where = computed(() => (verdict.advice ? ofThisLoom(verdict.advice.where, job.loom) : null));
+const where = computed(() => (verdict.advice ? ofThisHarness(verdict.advice.where, job.loom) : null));
 const next = computed(() => where.value?.next ?? null);
 const says = computed(() => (where.value ? whereText(where.value, job.loom) : ''));
 const lines = computed(() => (next.value ? placeOutcomeLines(next.value, job.loom, preferences.temperatureUnit) : []));
@@ -56,7 +56,7 @@ function pick(element: number): void {
       <template v-if="empty">{{ say.noConnectorsYetAddThoseBetween }}</template>
       <template v-else>{{ say.notTheQuestionYetTheReadings }}</template>
     </p>
-    <LoomRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
+    <HarnessRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
     <section v-if="first" class="before" data-test="where-first" :aria-label="say.toLookAtFirst">
       <h3>{{ say.first(lookText(first, job.loom), formatMinutes(first.minutes)) }}</h3>
       <p v-if="first.kind === 'wiggle'" class="small">{{ say.handsAndSleevesClearOfFans }}</p>
@@ -83,7 +83,7 @@ function pick(element: number): void {
       </p>
     </section>
     <FoldOut :title="say.enterTheLoomRowByRow">
-      <LoomRows />
+      <HarnessRows />
     </FoldOut>
     <StopSheet v-model:open="open" :index="picked" />
   </FormSheet>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { worthFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
-import type { Plan } from '@mellow-probe/core/plan/planOf';
-import { hasPrices, SURENESS } from '@mellow-probe/core/plan/worthSchema';
-import { formatProbability } from '@mellow-probe/core/units/format';
+import type { Plan } from '@mellow-probe/core/advice/plan/planOf';
+import { hasPrices, SURENESS } from '@mellow-probe/core/advice/plan/worthSchema';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { breakEvenText, costText, optionName, planSentence, riskText } from '@mellow-probe/core/wording/planText';
 import { computed, shallowRef, watch } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -13,7 +13,7 @@ import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
 import { useBench } from '../../../session/bench.ts';
 import { useSession } from '../../../session/jobSession.ts';
-import { usePreferences } from '../../../stores/preferences.ts';
+import { usePreferences } from '../../../data/stores/preferences.ts';
 import FormSheet from './FormSheet.vue';
 
 /** Whether looking further is worth it: to act, to test on or to stop, each with what it is expected to cost. */

@@ -1,13 +1,13 @@
 import { comparisonFigureWords as say } from '@mellow-probe/core/wording/screens/benchForms';
-import type { Pair } from '@mellow-probe/core/comparing/comparePairs';
-import { curveTable } from '@mellow-probe/core/curves/curveTable';
-import type { CurveModel } from '@mellow-probe/core/curves/curveModel';
+import type { Pair } from '@mellow-probe/core/tools/comparing/comparePairs';
+import { curveTable } from '@mellow-probe/core/circuit/curves/curveTable';
+import type { CurveModel } from '@mellow-probe/core/circuit/curves/curveModel';
 import {
   differenceUnit,
   shownDifference,
   shownTemperature,
   type TemperatureUnit,
-} from '@mellow-probe/core/units/format';
+} from '@mellow-probe/core/base/units/format';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { type ChartColours, chartColours, chartLayout } from '../../../components/chartLook.ts';
 

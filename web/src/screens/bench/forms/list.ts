@@ -10,7 +10,7 @@ import RightSensorForm from './RightSensorForm.vue';
 import WhereForm from './WhereForm.vue';
 import WorthForm from './WorthForm.vue';
 
-/** The stations of the order of work that are forms, by id. A new one is one file and one line here and in `workOrder/stations`. */
+/** The stations of the order of work that are forms, by id. A new one is one file and one line here and in `advice/workOrder/stations`. */
 export const FORMS: Readonly<Record<string, Component>> = {
   complaint: ComplaintForm,
   'right-sensor': RightSensorForm,

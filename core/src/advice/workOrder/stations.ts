@@ -1,0 +1,84 @@
+import { schoolOrder, SCHOOLS } from '../nextTest/schools.ts';
+import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import type { Layout } from '../../base/units/vocabulary.ts';
+
+/** One stop of the order of work: a form, or a group of tests that share a place and a set-up. */
+export interface Station {
+  id: string;
+  name: string;
+  kind: 'form' | 'tests';
+  /** Ids of its tests; empty for a form. */
+  tests: readonly string[];
+}
+
+/** The order of work as the trade does it. A proposal: nothing locks. Source: common practice, no source. */
+export const STATIONS: readonly Station[] = [
+  form('quick', 'Quick check'),
+  form('complaint', 'Complaint'),
+  form('right-sensor', 'Right sensor'),
+  tests('live', 'Live value', ['displayed', 'neighbour-displayed']),
+  form('look', 'Look'),
+  tests('supply', 'Supply and ground', [
+    'open-voltage',
+    'supply-to-return',
+    'open-voltage-return',
+    'open-voltage-return-bridged',
+    'neighbour-reference',
+    'reference-alone',
+  ]),
+  tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
+  tests('bypass', 'Bypass', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
+  tests('sensor', 'Sensor', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
+  form('compare', 'Compare'),
+  tests('wires', 'Wires', [
+    'panel-ohms',
+    'loop-ohms',
+    'signal-wire-ohms',
+    'return-wire-ohms',
+    'isolation-ground',
+    'isolation-return',
+    'dead-wire-voltage',
+  ]),
+  form('where', 'Where'),
+  tests('places', 'On the way', ['connector-voltage', 'contact-drop', 'parted-voltage', 'connector-ohms']),
+  form('worth', 'Worth it?'),
+  form('readings', 'All readings'),
+  form('decision', 'Decision'),
+  form('repair', 'Repair'),
+  form('proof', 'Proof'),
+];
+
+function form(id: string, name: string): Station {
+  return { id, name, kind: 'form', tests: [] };
+}
+
+function tests(id: string, name: string, list: readonly string[]): Station {
+  return { id, name, kind: 'tests', tests: list };
+}
+
+/** The stations in the order of a school (or as they are), with the tests that exist in this circuit. */
+export function stationsFor(school: string, layout: Layout, connectors: number): Station[] {
+  const possible = (id: string): boolean => {
+    const m = MEASUREMENTS.find((x) => x.id === id)!;
+    return m.layouts.includes(layout) && (!m.needs.includes('position') || connectors > 0);
+  };
+  const known = SCHOOLS.find((s) => s.id === school);
+  const order = known ? schoolOrder(known) : null;
+  const rank = (id: string): number => order?.indexOf(id) ?? 0;
+  const stations = STATIONS.map((s) => ({
+    ...s,
+    tests: s.tests.filter(possible).sort((a, b) => rank(a) - rank(b)),
+  })).filter((s) => s.kind === 'form' || s.tests.length > 0);
+  if (!order) return stations;
+  // The tests change places among themselves; forms stay where they are.
+  const byFirstTest = stations.filter((s) => s.kind === 'tests').sort((a, b) => rank(a.tests[0]) - rank(b.tests[0]));
+  let next = 0;
+  return stations.map((s) => (s.kind === 'tests' ? byFirstTest[next++] : s));
+}
+
+/** The first test of a school's order that can be done and has no reading yet, or null. */
+export function nextOfSchool(school: string, possible: readonly string[], done: ReadonlySet<string>): string | null {
+  const known = SCHOOLS.find((s) => s.id === school);
+  if (!known) return null;
+  return schoolOrder(known).find((id) => possible.includes(id) && !done.has(id)) ?? null;
+}

@@ -1,0 +1,228 @@
+import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
+import { PULL_UP_SPREAD, YARD_SPREAD } from '../../circuit/network/spread.ts';
+import { wireOhm } from '../../circuit/network/wireOhm.ts';
+import type { Problem, ReadingInput, Thermometer } from '../../inference/model/problem.ts';
+import { instrumentsOf, thermometerSigmaK } from '../../catalogue/kit/instrumentsOf.ts';
+import type { Kit } from '../../catalogue/kit/kitSchema.ts';
+import { measurementById } from '../../circuit/measurements/list.ts';
+import type { Conditions } from '../../circuit/measurements/measurement.ts';
+import { toldSigmaK } from '../../base/units/toldTemperature.ts';
+import type { FieldQuantity } from '../../base/units/quantity.ts';
+import { readCurve } from './circuitCurve.ts';
+import type { FieldIssue, Issue } from './fieldIssue.ts';
+import type { Entry } from '../../base/units/entry.ts';
+import { stopsOf } from '../../circuit/harness/harnessSchema.ts';
+import { kitIssues } from './kitIssues.ts';
+import { harnessWeights } from '../../circuit/harness/harnessWeights.ts';
+import type { Job, JobReading } from './jobSchema.ts';
+import { pooled } from '../../inference/model/priorFactor.ts';
+import { ofOneKind } from './ofOneKind.ts';
+import { priorFactors } from './priorFactors.ts';
+import { boundOf, isUnknown, readFigure, readPair, showable, toldOf, valueOf } from './readFigure.ts';
+
+export interface CheckedJob {
+  /** Everything that is wrong or missing. */
+  issues: Issue[];
+  /** What can be computed with; null while the circuit itself is not complete. Readings with an issue are left out. */
+  problem: Problem | null;
+}
+
+/** Figures of `worth` that must be 0 or more. */
+const WORTH_FIGURES = ['hourPrice', 'partPrice', 'fitMinutes', 'modulePrice', 'backPrice'] as const;
+
+/** Copper of a wire whose size nobody told, mm². */
+const USUAL_MM2 = 0.75;
+
+/** A loom of a few metres with its joints, one way. Source: fault model. */
+const HARNESS = { minOhm: 0.05, maxOhm: 1.5 };
+
+/** Takes a figure within bounds; what is wrong with it goes to the issues at this path, and it is null then. */
+type Take = (path: string, entry: Entry, quantity: FieldQuantity, low: number, high: number) => number | null;
+
+/** Turns a job as typed into a problem to compute with, and tells what in it cannot be used and why. */
+export function checkJob(job: Job): CheckedJob {
+  const issues: Issue[] = [];
+  const { circuit } = job;
+  const take: Take = (path, entry, quantity, low, high) => {
+    const result = readFigure(entry, quantity, low, high);
+    if (typeof result === 'number') return result;
+    issues.push({ path, issue: result });
+    return null;
+  };
+  const optional: Take = (path, entry, ...bounds) => (entry.text.trim() === '' ? null : take(path, entry, ...bounds));
+  const referenceV = take('circuit.referenceV', circuit.referenceV, 'volts', 0.5, 30);
+  const unknown = isUnknown(circuit.pullUpOhm.text);
+  const pullUpOhm = unknown ? null : take('circuit.pullUpOhm', circuit.pullUpOhm, 'ohms', 1, 10e6);
+  const hot = optional('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
+  const supplyV = take('circuit.supplyV', circuit.supplyV, 'volts', 1, 60);
+  const minC = take('circuit.display.minC', circuit.display.minC, 'celsius', -270, 1000);
+  const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
+  const substituteC = optional('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
+  const curve = readCurve(circuit.curve, issues);
+  const temperature = (path: string, entry: Entry): Thermometer | undefined => {
+    if (entry.text.trim() === '') return undefined;
+    const value = take(path, entry, 'told-celsius', -100, 1200);
+    if (value === null) return undefined;
+    const { kind, middleC } = toldOf({ ...entry, value })!;
+    // A range may reach beyond the curve; a figure beyond it cannot be used.
+    if (kind === 'figure' && curve && (middleC < curve.minC || middleC > curve.maxC)) {
+      issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
+      return undefined;
+    }
+    return thermometerTold({ ...entry, value }, job.kit) ?? undefined;
+  };
+  const steadyC = temperature('temperatureC', job.temperatureC);
+  const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
+  const readings = [
+    ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
+    ...comparisonReadings(job, issues),
+  ];
+  issues.push(...kitIssues(job.kit));
+  const wire = wireRange(job, optional);
+  for (const field of WORTH_FIGURES)
+    optional(`worth.${field}`, job.worth[field], 'number', 0, field === 'fitMinutes' ? 10_000 : 1e7);
+  if (
+    referenceV === null ||
+    (!unknown && pullUpOhm === null) ||
+    supplyV === null ||
+    minC === null ||
+    maxC === null ||
+    !curve
+  ) {
+    return { issues, problem: null };
+  }
+  const sensorCircuit: SensorCircuit = {
+    layout: circuit.layout,
+    referenceV,
+    pullUpOhm,
+    hotPullUpOhm: hot,
+    switchRatio: hot === null ? 0 : 0.2,
+    curve,
+    display: {
+      minC,
+      maxC,
+      resolutionC: circuit.display.resolutionC,
+      substituteC,
+      ratiometric: circuit.display.ratiometric,
+    },
+    supplyV,
+    wireMinOhm: wire.minOhm,
+    wireMaxOhm: wire.maxOhm,
+    connectors: job.loom.stops.length,
+    placeWeights: harnessWeights(job.loom),
+    shares: circuit.shares,
+    spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD[circuit.pullUpSource] },
+  };
+  const problem: Problem = {
+    circuit: sensorCircuit,
+    thermometers: { steady: steadyC, hot: hotC },
+    readings: ofOneKind(readings),
+    instruments: instrumentsOf(job.kit),
+    factors: pooled(priorFactors(job, sensorCircuit)),
+  };
+  return { issues, problem };
+}
+
+/** A temperature as it was told, by the kit's thermometer where it is a figure; null while it is no temperature. */
+export function thermometerTold(entry: Entry, kit: Kit): Thermometer | null {
+  const told = toldOf(entry);
+  if (!told) return null;
+  const { kind, middleC, halfWidthK, edgeK } = told;
+  return { readC: middleC, sigmaK: kind === 'figure' ? thermometerSigmaK(kit) : edgeK, halfWidthK };
+}
+
+/** 1σ of a bath or of the air, where it was told otherwise than by a thermometer. */
+function ownSpread(entry: Entry): { ownK?: number } {
+  const told = toldOf(entry);
+  return told && told.kind !== 'figure' ? { ownK: toldSigmaK(told, NaN) } : {};
+}
+
+/** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
+function wireRange({ circuit, loom }: Job, optional: Take): { minOhm: number; maxOhm: number } {
+  const read = (path: string, entry: Entry, low: number, high: number): number | null =>
+    optional(path, entry, 'number', low, high);
+  const lengthM = read('circuit.cableM', circuit.cableM, 0.1, 5000);
+  const areaMm2 = read('circuit.cableMm2', circuit.cableMm2, 0.05, 50);
+  const runs = stopsOf(loom)
+    .slice(0, -1)
+    .map(({ id, run }) => ({
+      lengthM: read(`loom.${id}.lengthM`, run.lengthM, 0.05, 5000),
+      areaMm2: read(`loom.${id}.areaMm2`, run.areaMm2, 0.05, 50) ?? areaMm2 ?? USUAL_MM2,
+    }));
+  for (const { id, minutes } of stopsOf(loom)) read(`loom.${id}.minutes`, minutes, 0.1, 5000);
+  const told = runs.filter((run) => run.lengthM !== null);
+  if (lengthM === null && told.length === 0) return HARNESS;
+  // Where the runs are told one by one, they are the cable.
+  const copper =
+    told.length > 0
+      ? told.reduce((sum, run) => sum + wireOhm(run.lengthM!, run.areaMm2), 0)
+      : wireOhm(lengthM!, areaMm2 ?? USUAL_MM2);
+  return { minOhm: HARNESS.minOhm + 0.9 * copper, maxOhm: HARNESS.maxOhm + 1.1 * copper };
+}
+
+/** The pairs of a comparison that were taken on this sensor, as readings in a bath; after a heat cycle they count as 'hot'. */
+function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
+  return job.comparison.pairs.flatMap((pair): ReadingInput[] => {
+    if (pair.temperatureC.text.trim() === '' && pair.resistanceOhm.text.trim() === '') return [];
+    const path = `comparison.${pair.id}`;
+    const { bathC, ohm: value } = readPair(pair);
+    if (typeof bathC !== 'number') issues.push({ path: `${path}.temperatureC`, issue: bathC });
+    if (typeof value !== 'number') issues.push({ path: `${path}.resistanceOhm`, issue: value });
+    if (typeof bathC !== 'number' || typeof value !== 'number' || pair.sensor !== 'this') return [];
+    const above = value === Infinity ? boundOf(pair.resistanceOhm.text) : undefined;
+    return [
+      {
+        id: path,
+        measurement: 'bench-ohms',
+        value,
+        conditions: { bathC, ...ownSpread(pair.temperatureC), ...(above !== undefined && { aboveOhm: above }) },
+        state: pair.phase === 'after' ? 'hot' : 'steady',
+      },
+    ];
+  });
+}
+
+function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
+  if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
+  const measurement = measurementById(reading.measurement);
+  const path = `readings.${reading.id}`;
+  if (!measurement.layouts.includes(job.circuit.layout)) {
+    issues.push({ path, issue: { ok: false, reason: 'not-on-this-layout' } });
+    return [];
+  }
+  const { quantity } = measurement;
+  const value = showable(valueOf(reading.text, reading.value, quantity, { overload: true }), quantity);
+  if (typeof value !== 'number') {
+    issues.push({ path, issue: value });
+    return [];
+  }
+  const conditions: Conditions = { wire: reading.conditions.wire, position: reading.conditions.position };
+  const aboveOhm = value === Infinity ? boundOf(reading.text) : undefined;
+  if (aboveOhm !== undefined) conditions.aboveOhm = aboveOhm;
+  if (conditions.wire === undefined) delete conditions.wire;
+  if (conditions.position === undefined) delete conditions.position;
+  if (reading.conditions.side !== undefined) conditions.side = reading.conditions.side;
+  for (const [key, quantity, low, high] of [
+    ['substituteOhm', 'ohms', 0.01, 1e8],
+    ['bathC', 'told-celsius', -80, 1000],
+    ['airC', 'told-celsius', -80, 100],
+  ] as const) {
+    if (!measurement.needs.includes(key)) continue;
+    const entry = reading.conditions[key];
+    const result: number | FieldIssue =
+      !entry || entry.text.trim() === ''
+        ? { ok: false, reason: 'needs-condition' }
+        : readFigure(entry, quantity, low, high);
+    if (typeof result !== 'number') {
+      issues.push({ path: `${path}.${key}`, issue: result });
+      return [];
+    }
+    conditions[key] = result;
+    if (quantity === 'told-celsius') Object.assign(conditions, ownSpread(entry!));
+  }
+  if (measurement.needs.includes('position') && (conditions.position ?? 99) > job.loom.stops.length) {
+    issues.push({ path: `${path}.position`, issue: { ok: false, reason: 'needs-condition' } });
+    return [];
+  }
+  return [{ id: reading.id, measurement: reading.measurement, value, conditions, state: reading.state }];
+}

@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { MOST } from './most.ts';
+import { NEWEST_VERSION } from './migrations/list.ts';
+import { FIELDS } from '../../base/units/vocabulary.ts';
+import { kitSchema } from '../../catalogue/kit/kitSchema.ts';
+import { circuitSchema } from './circuitSchema.ts';
+import { entrySchema } from '../../base/units/entry.ts';
+import { DOOR, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
+import { harnessSchema } from '../../circuit/harness/harnessSchema.ts';
+import { worthSchema } from '../../advice/plan/worthSchema.ts';
+import { readingSchema } from './readingSchema.ts';
+import * as record from './recordSchemas.ts';
+
+/** A whole job, from complaint to proof, as it stands in a file. */
+export const jobSchema = z.strictObject({
+  format: z.literal('mellow-probe/job'),
+  formatVersion: z.literal(NEWEST_VERSION),
+  id: identifier,
+  createdAt: timestamp,
+  updatedAt: timestamp,
+  title: line,
+  machine: line,
+  field: z.enum(FIELDS),
+  note: paragraph,
+  /** Words of the workshop's own, by which its checks are found together. */
+  tags: z.array(line).max(DOOR * MOST.tags),
+  complaint: record.complaintSchema,
+  rightSensor: record.rightSensorSchema,
+  circuit: circuitSchema,
+  /** The way from the module to the sensor plug. */
+  loom: harnessSchema,
+  /** Prices and minutes, for what is worth doing. */
+  worth: worthSchema,
+  kit: kitSchema,
+  /** The order of work: 'proposal' (by information per minute) or the id of a school. */
+  school: identifier,
+  /** Independent thermometer beside the sensor, °C. */
+  temperatureC: entrySchema,
+  /** The same while the machine is hot, for the readings taken then. */
+  hotTemperatureC: entrySchema,
+  readings: z.array(readingSchema).max(DOOR * MOST.readings),
+  comparison: record.comparisonSchema,
+  /** Findings and fault codes, by id of the catalogue. */
+  findings: z.array(identifier).max(DOOR * MOST.findings),
+  photos: z.array(record.photoSchema).max(DOOR * MOST.photos),
+  /** Weights of faults changed by hand: factor on the default. */
+  weightFactors: z.record(identifier, z.number().min(0).max(1000)),
+  decision: record.decisionSchema.nullable(),
+  repair: record.repairSchema,
+  proof: record.proofSchema,
+  followUps: z.array(record.followUpSchema).max(DOOR * MOST.followUps),
+  closed: record.closedSchema.nullable(),
+  archivedAt: timestamp.nullable(),
+  /** The check whose repair did not last, where this one is of the same fault come back. */
+  recurrenceOf: z.strictObject({ id: identifier, title: line }).optional(),
+  /** The workshop's own experience as it stood when this check began: by group, the factor on the default weights. */
+  experience: record.experienceSchema.optional(),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+export type { CurveChoice, JobCircuit } from './circuitSchema.ts';
+export type { JobConditions, JobReading } from './readingSchema.ts';

@@ -1,0 +1,13 @@
+import type { Posterior } from '../../inference/posterior/posterior.ts';
+import { type Access, accessOf } from '../../catalogue/kit/access.ts';
+import { type PlaceAdvice, placeAdvice } from '../../advice/place/placeAdvice.ts';
+import { reachOf } from '../../advice/place/reach.ts';
+import type { Costs } from '../../advice/plan/repairs.ts';
+import { costsOf } from '../../advice/plan/worthSchema.ts';
+import type { Job } from './jobSchema.ts';
+
+/** What a job's own loom, kit and prices make of a posterior: where it lies, what can be done, what that costs. */
+export function outlookOf(job: Job, posterior: Posterior): { where: PlaceAdvice; access: Access; costs: Costs } {
+  const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
+  return { where, access: accessOf(job.kit), costs: costsOf(job.worth, job.kit, where) };
+}

@@ -1,0 +1,25 @@
+import { CAUTION, type Measurement } from './measurement.ts';
+import { LAYOUTS } from '../../base/units/vocabulary.ts';
+
+export const displayedBridged: Measurement = {
+  id: 'displayed-bridged',
+  name: 'Displayed, bridged',
+  title: 'What the module displays with the plug bridged',
+  quantity: 'celsius',
+  minutes: 3,
+  repeatMinutes: 2,
+  setup: 'bridged',
+  risky: true,
+  tools: ['live-data', 'jumper'],
+  needs: [],
+  layouts: LAYOUTS,
+  probes: null,
+  mark: { place: 'display', label: 'bridged' },
+  steps: [
+    'Key on. Sensor unplugged.',
+    'Bridge the two cavities of the plug with a fused jumper.',
+    'Read the live value: it must go to the shorted end of the scale.',
+  ],
+  caution: CAUTION.pin,
+  predict: (solved) => solved.displayedC('bridge'),
+};

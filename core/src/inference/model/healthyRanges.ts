@@ -1,0 +1,59 @@
+import { healthy } from '../../circuit/faults/healthy.ts';
+import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import type { Conditions, Measurement } from '../../circuit/measurements/measurement.ts';
+import { normalQuantile } from '../../base/numeric/normal.ts';
+import { quasiRandomPoint, quasiRandomSteps } from '../../base/numeric/quasiRandom.ts';
+import { hypothesesOf, settingOf } from './hypotheses.ts';
+import { type Interval } from '../../base/numeric/interval.ts';
+import { predictiveInterval } from './predictiveInterval.ts';
+import { noiseOf, Predictor } from './predictor.ts';
+import type { MachineState } from '../../base/units/vocabulary.ts';
+import type { Problem } from './problem.ts';
+
+const DRAWS = 1024;
+
+/** A test with the conditions it is done under. */
+export interface PlannedTest {
+  measurement: Measurement;
+  conditions: Conditions;
+  state: MachineState;
+}
+
+/** What sound readings of these tests would be if nothing were wrong (95 %), from the circuit and the thermometer alone. */
+export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): Interval[] {
+  const predictor = new Predictor(problem);
+  const kinds = hypothesesOf(healthy, settingOf(problem), problem);
+  const { latent } = predictor;
+  const steps = quasiRandomSteps(latent.dimension);
+  const point = new Float64Array(latent.dimension);
+  const u = new Float64Array(latent.dimension);
+  const weights = new Float64Array(DRAWS).fill(1);
+  const states = [...new Set(tests.map((t) => t.state))];
+  const values = tests.map(() => new Float64Array(DRAWS));
+  for (let i = 0; i < DRAWS; i++) {
+    quasiRandomPoint(steps, i, point);
+    for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
+    // The circuit of a state is put together once for all its tests.
+    for (const state of states) {
+      const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state);
+      tests.forEach((test, t) => {
+        if (test.state === state) values[t][i] = test.measurement.predict(solved, test.conditions);
+      });
+    }
+  }
+  return tests.map(({ measurement, conditions }, t) => {
+    const lowest = measurement.quantity === 'ohms' ? 0 : -Infinity;
+    return predictiveInterval(values[t], weights, noiseOf(problem, measurement, conditions), lowest);
+  });
+}
+
+/** The tests of the list that need no further conditions and fit this layout. */
+export function plainTests(problem: Problem): PlannedTest[] {
+  return MEASUREMENTS.filter((m) => m.needs.length === 0 && m.layouts.includes(problem.circuit.layout)).map(
+    (measurement) => ({
+      measurement,
+      conditions: {},
+      state: 'steady' as const,
+    }),
+  );
+}

@@ -1,0 +1,258 @@
+import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
+import { type CurveModel, invertMonotone } from '../../circuit/curves/curveModel.ts';
+import type { CircuitState } from '../../circuit/network/sensorCircuit.ts';
+import type { Branch, Fault } from '../../circuit/faults/fault.ts';
+import { measurementById } from '../../circuit/measurements/list.ts';
+import type { Conditions, Measurement } from '../../circuit/measurements/measurement.ts';
+import { LatentSpace } from './latent.ts';
+import {
+  boundNoise,
+  displayedNoise,
+  logMixture,
+  neighbourNoise,
+  type NoiseModel,
+  ohmsNoise,
+  voltsNoise,
+} from './noise.ts';
+import { normalCdf } from '../../base/numeric/normal.ts';
+import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
+import { type Problem, UNMEASURED } from './problem.ts';
+import { logWrongPin, type Slip, slipsOf } from './slips.ts';
+import { logSumExp } from '../../base/numeric/logSumExp.ts';
+
+/** One definite way to be wrong: a branch of a fault, present always or only in one machine state, with one kind of converter. */
+export interface Hypothesis {
+  fault: Fault;
+  branch: Branch;
+  ratiometric: boolean;
+  /** The curve of sensor and module. */
+  curve: CurveModel;
+  /** null: present in every state; otherwise the one state in which it is present. */
+  onlyIn: MachineState | null;
+  /** ln of its share of the fault's weight. */
+  logShare: number;
+  /** A second fault that is present as well, its position in this stretch. */
+  second?: { branch: Branch; from: number; to: number };
+}
+
+interface Prepared {
+  measurement: Measurement;
+  conditions: Conditions;
+  state: MachineState;
+  value: number;
+  noise: NoiseModel;
+  /** ln of chance and likelihood of this value as a blunder of no known kind, or of a wrong pin. */
+  logBad: number;
+  /** The two parts of `logBad`: a wrong pin, and any other blunder. */
+  logPin: number;
+  logOther: number;
+  slips: readonly Slip[];
+}
+
+/** No fit sets out further than this from the middle, in 1σ. */
+const FURTHEST_START = 2.5;
+/** Starts nearer than this, 1σ, end in the same place; more than so many are not tried. */
+const [STARTS_APART, MOST_STARTS] = [0.15, 3];
+
+/** Where a sound reading is this much (ln) more likely than a blunder, no slip is looked for. */
+const MET = 10;
+
+/** Predicts every reading of one problem under any hypothesis, and scores the predictions. Holds scratch space: one per thread. */
+export class Predictor {
+  readonly latent: LatentSpace;
+  readonly readings: readonly Prepared[];
+  /** Which of the readings are displayed values. */
+  readonly displayed: readonly number[];
+  private readonly byState: readonly {
+    state: MachineState;
+    indices: readonly number[];
+    displayed: readonly number[];
+  }[];
+  private readonly starts = new Map<CurveModel, readonly Float64Array[]>();
+  private readonly solved = new SolvedCircuit();
+  private readonly scratch: CircuitState;
+  /** ln of the chance that a reading is no blunder. */
+  readonly logSound: number;
+  /** The size the fault had in the last prediction, in its unit. */
+  lastSize = NaN;
+  /** The size its second fault had, where it has one. */
+  lastSecondSize = NaN;
+  /** Pull-up the module had in the last prediction, Ω. */
+  lastPullUpOhm = NaN;
+
+  /** `pairs`: hypotheses of two faults will be asked about. */
+  constructor(
+    readonly problem: Problem,
+    pairs = false,
+  ) {
+    this.latent = new LatentSpace(problem, pairs);
+    this.scratch = this.latent.scratch();
+    this.logSound = Math.log(1 - problem.instruments.blunder);
+    this.readings = problem.readings.map((r) => {
+      const measurement = measurementById(r.measurement);
+      const noise = noiseOf(problem, measurement, r.conditions);
+      const logPin = logWrongPin(measurement, r.value);
+      const logOther = Math.log(problem.instruments.blunder) + noise.logBlunder(r.value);
+      const logBad = logMixture(logOther, logPin);
+      const slips = slipsOf(measurement, r.value);
+      const { conditions, state, value } = r;
+      return { measurement, conditions, state, value, noise, logBad, logPin, logOther, slips };
+    });
+    this.displayed = this.readings.flatMap(({ measurement }, i) => (measurement.quantity === 'celsius' ? [i] : []));
+    this.byState = MACHINE_STATES.map((state) => {
+      const indices = this.readings.flatMap((r, i) => (r.state === state ? [i] : []));
+      return { state, indices, displayed: indices.filter((i) => this.displayed.includes(i)) };
+    }).filter((group) => group.indices.length > 0);
+  }
+
+  /** The circuit of one hypothesis in one machine state, ready to be measured. */
+  solvedAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): SolvedCircuit {
+    const c = this.latent.state(u, state, h.ratiometric, this.scratch);
+    c.sensorCurve = c.moduleCurve = h.curve;
+    if (h.onlyIn === null || h.onlyIn === state) this.lastSize = h.branch.apply(c, position);
+    if (h.second) {
+      const { branch, from, to } = h.second;
+      this.lastSecondSize = branch.apply(c, from + (to - from) * normalCdf(u[this.latent.secondSize]));
+    }
+    this.lastPullUpOhm = c.nominalPullUpOhm;
+    return this.solved.set(c);
+  }
+
+  /**
+   * Where a fit sets out: every unknown at its middle, but the level of a curve that is hardly known at what the resistances that were read say of
+   * it, for from the middle it would have to come a long way.
+   */
+  start(curve: CurveModel): Float64Array {
+    return this.startsOf(curve)[0];
+  }
+
+  /** `start`, and for a curve that is hardly known where each of the other resistances would have it, since the middle one may be read wrong. */
+  startsOf(curve: CurveModel): readonly Float64Array[] {
+    let known = this.starts.get(curve);
+    if (!known) {
+      const level = this.latent.names.indexOf('curve level');
+      const levels = level >= 0 && curve.level ? this.levelsRead(curve, curve.level) : [0];
+      known = levels.map((at) => {
+        const u = new Float64Array(this.latent.dimension);
+        if (level >= 0) u[level] = at;
+        return u;
+      });
+      this.starts.set(curve, known);
+    }
+    return known;
+  }
+
+  /** The levels that the resistances read on the sensor itself ask for, the middle one first, those apart that differ; 0 where there is none. */
+  private levelsRead(curve: CurveModel, level: (u: number) => number): number[] {
+    const { thermometers } = this.problem;
+    const logs = this.readings
+      .filter((r) => r.measurement.onSensor && Number.isFinite(r.value) && r.value > 0)
+      .map(({ value, conditions, state }) => {
+        const there = conditions.bathC ?? conditions.airC ?? thermometers[state === 'hot' ? 'hot' : 'steady']?.readC;
+        return Math.log(value / curve.resistanceOhm(there ?? UNMEASURED.readC));
+      })
+      .sort((a, b) => a - b);
+    const levels = logs.map((log) => invertMonotone(level, log, -FURTHEST_START, FURTHEST_START));
+    const apart = [levels[levels.length >> 1] ?? 0];
+    for (const one of levels)
+      if (apart.length < MOST_STARTS && apart.every((other) => Math.abs(other - one) > STARTS_APART)) apart.push(one);
+    return apart;
+  }
+
+  /** What every reading should be, in its own unit, into `out`. */
+  predict(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
+    for (const { state, indices } of this.byState) this.predictIn(state, indices, h, position, u, out);
+  }
+
+  /** As `predict`, of the displayed values alone; the other entries of `out` are left as they are. */
+  predictDisplayed(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
+    for (const { state, displayed } of this.byState) {
+      if (displayed.length > 0) this.predictIn(state, displayed, h, position, u, out);
+    }
+  }
+
+  private predictIn(
+    state: MachineState,
+    indices: readonly number[],
+    h: Hypothesis,
+    position: number,
+    u: ArrayLike<number>,
+    out: Float64Array,
+  ): void {
+    const solved = this.solvedAt(h, position, u, state);
+    for (const i of indices) {
+      const reading = this.readings[i];
+      out[i] = reading.measurement.predict(solved, reading.conditions);
+    }
+  }
+
+  /** Deviation of one reading alone, in units of 1σ. */
+  residualOf(h: Hypothesis, position: number, u: ArrayLike<number>, reading: number): number {
+    const { state, measurement, conditions, noise, value } = this.readings[reading];
+    return noise.residual(value, measurement.predict(this.solvedAt(h, position, u, state), conditions));
+  }
+
+  /** Deviations of the predictions from the readings, in units of 1σ, into `out`. */
+  residuals(predictions: Float64Array, out: Float64Array): void {
+    for (let i = 0; i < this.readings.length; i++) {
+      out[i] = this.readings[i].noise.residual(this.readings[i].value, predictions[i]);
+    }
+  }
+
+  /** ln likelihood of all readings, each with its chance of being a blunder. */
+  logLikelihood(predictions: Float64Array): number {
+    let sum = 0;
+    for (let i = 0; i < this.readings.length; i++) {
+      const { noise, value, logBad, slips } = this.readings[i];
+      const good = this.logSound + noise.logGood(value, predictions[i]);
+      // Where a reading is met, that it slipped as well is worth nothing.
+      const met = slips.length === 0 || good > logBad + MET;
+      sum += logMixture(good, met ? logBad : logMixture(logBad, this.logSlipped(i, predictions[i])));
+    }
+    return sum;
+  }
+
+  /** ln chance and likelihood of reading i as a slip of any known kind, where it is predicted to be this. */
+  private logSlipped(i: number, prediction: number): number {
+    const { noise, slips } = this.readings[i];
+    let sum = -Infinity;
+    for (const { meant, logChance } of slips) sum = logMixture(sum, logChance + noise.logGood(meant, prediction));
+    return sum;
+  }
+
+  /**
+   * Probability of each explanation of reading i where it is predicted to be this, into `out`: met, each slip in order, a wrong pin, any other
+   * blunder.
+   */
+  explanations(i: number, prediction: number, out: Float64Array): void {
+    const { noise, value, logPin, logOther, slips } = this.readings[i];
+    const count = slips.length + 3;
+    out[0] = this.logSound + noise.logGood(value, prediction);
+    for (let k = 0; k < slips.length; k++) out[1 + k] = slips[k].logChance + noise.logGood(slips[k].meant, prediction);
+    out[count - 2] = logPin;
+    out[count - 1] = logOther;
+    const total = logSumExp(out);
+    for (let k = 0; k < count; k++) out[k] = Math.exp(out[k] - total);
+  }
+}
+
+/** How a reading of this kind scatters with the instruments of this problem. */
+export function noiseOf(problem: Problem, measurement: Measurement, conditions: Conditions): NoiseModel {
+  const { instruments, circuit } = problem;
+  if (measurement.quantity === 'volts') return voltsNoise(instruments, circuit.supplyV);
+  if (measurement.ofNeighbour) return neighbourNoise(instruments, circuit.display, circuit.spread);
+  if (measurement.quantity === 'celsius') return displayedNoise(instruments, circuit.display, circuit.spread);
+  let extra = measurement.ofAnotherSensor ? circuit.curve.toleranceLog : 0;
+  const t = conditions.bathC ?? conditions.airC;
+  if (t !== undefined) {
+    // The temperature it has there is off by a little: through the slope of the curve that is a scatter of the ohms.
+    const slope = Math.log(circuit.curve.resistanceOhm(t + 0.5) / circuit.curve.resistanceOhm(t - 0.5));
+    extra = Math.hypot(extra, slope * (conditions.ownK ?? instruments.bathK));
+  }
+  const own = {
+    ...instruments,
+    ohms: instruments.ohms.map((r) => ({ ...r, relative: Math.hypot(r.relative, extra) })),
+  };
+  const meter = extra === 0 ? instruments : own;
+  return conditions.aboveOhm === undefined ? ohmsNoise(meter) : boundNoise(meter, conditions.aboveOhm);
+}

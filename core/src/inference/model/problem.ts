@@ -1,0 +1,41 @@
+import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
+import type { Instruments } from '../../catalogue/kit/instruments.ts';
+import type { Conditions } from '../../circuit/measurements/measurement.ts';
+import type { MachineState } from '../../base/units/vocabulary.ts';
+
+/** One reading as the engine sees it. `value` in V, Ω (Infinity is OL) or °C, by the measurement's quantity. */
+export interface ReadingInput {
+  id: string;
+  measurement: string;
+  value: number;
+  conditions: Conditions;
+  state: MachineState;
+}
+
+/**
+ * A temperature at the machine as it is known: the middle, °C; 1σ of the thermometer or of the edges, K; where it is told as a range, half its
+ * width, K.
+ */
+export interface Thermometer {
+  readC: number;
+  sigmaK: number;
+  halfWidthK?: number;
+}
+
+/** Everything a verdict is computed from. Plain data and curve models; nothing typed, nothing about screens. */
+export interface Problem {
+  circuit: SensorCircuit;
+  /** Temperature beside the sensor, by state; a missing one is hardly known (25 ± 30 °C). */
+  thermometers: Partial<Record<'steady' | 'hot', Thermometer>>;
+  readings: readonly ReadingInput[];
+  instruments: Instruments;
+  /** Factors on the weights of single faults, from history, codes and findings; 1 where absent. */
+  factors: Readonly<Record<string, number>>;
+}
+
+/** What is believed of a temperature nobody measured, °C and 1σ in K. */
+export const UNMEASURED = { readC: 25, sigmaK: 30 } as const;
+/** A thermometer reading that is a blunder is this many times less exact. */
+export const THERMOMETER_BLUNDER_SPREAD = 8;
+/** Stands for the thermometer among the ids of doubtful readings. */
+export const THERMOMETER = 'thermometer';

@@ -1,0 +1,116 @@
+import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
+import { nominalState } from '../../circuit/network/sensorCircuit.ts';
+import { faultById } from '../../circuit/faults/list.ts';
+import { measurementById } from '../../circuit/measurements/list.ts';
+import type { Assessment } from './assessment.ts';
+import { settingOf } from '../model/hypotheses.ts';
+import { inside, type Interval } from '../../base/numeric/interval.ts';
+import { noiseOf } from '../model/predictor.ts';
+import type { Problem } from '../model/problem.ts';
+
+/** One line of a chart: same length everywhere; °C, and Ω or V. */
+export interface BandLine {
+  temperatureC: number[];
+  middle: number[];
+  low: number[];
+  high: number[];
+}
+
+/** A measured value with its 95 % bars. */
+export interface ChartPoint {
+  temperatureC: Interval & { middle: number };
+  value: Interval & { middle: number };
+  fits: boolean;
+}
+
+export interface ChartLines {
+  resistance: BandLine;
+  /** Loaded voltage at the plug, signal to chassis; null while no pull-up is known. */
+  voltage: BandLine | null;
+  resistancePoint: ChartPoint | null;
+  voltagePoint: ChartPoint | null;
+  /** Voltage under the leading fault at its most likely size, where that differs. */
+  suspect: { name: string; voltage: number[] } | null;
+}
+
+const STEPS = 81;
+
+/** The two charts of a check: resistance and loaded voltage against temperature, healthy with 95 % band, with what was measured. */
+export function chartLines(problem: Problem, assessment: Assessment): ChartLines {
+  const { circuit, thermometers } = problem;
+  const { curve } = circuit;
+  const readC = thermometers.steady?.readC;
+  const from = Math.max(curve.minC, Math.min(circuit.display.minC, (readC ?? 20) - 10));
+  const to = Math.min(curve.maxC, Math.max(Math.min(circuit.display.maxC, 130), (readC ?? 20) + 10));
+  const temperatureC = Array.from({ length: STEPS }, (_, i) => from + ((to - from) * i) / (STEPS - 1));
+  // The band is what sound sensors show, as the ranking takes them.
+  const own = Math.max(circuit.spread.sensorLog, curve.toleranceLog);
+  const level = curve.level?.(1) ?? 0;
+  const spread = (t: number): number => Math.exp(2 * Math.hypot(own, level, curve.formErrorLog(t)));
+  const middle = temperatureC.map((t) => curve.resistanceOhm(t));
+  const resistance = {
+    temperatureC,
+    middle,
+    low: middle.map((r, i) => r / spread(temperatureC[i])),
+    high: middle.map((r, i) => r * spread(temperatureC[i])),
+  };
+  const pullUp = circuit.pullUpOhm ?? assessment.learnedPullUp?.middle ?? null;
+  const solved = new SolvedCircuit();
+  const voltAt = (
+    t: number,
+    ohm: number,
+    change: (c: ReturnType<typeof nominalState>) => void = () => undefined,
+  ): number => {
+    const state = nominalState(circuit, t, pullUp!);
+    state.sensorFactor = ohm / curve.resistanceOhm(t);
+    change(state);
+    return solved.set(state).volts('sensor', 'signal', 'chassis');
+  };
+  const lineOf = (ohms: number[]): number[] => ohms.map((r, i) => voltAt(temperatureC[i], r));
+  const edges = pullUp === null ? null : [lineOf(resistance.low), lineOf(resistance.high)];
+  const voltage = edges && {
+    temperatureC,
+    middle: lineOf(middle),
+    low: edges[0].map((v, i) => Math.min(v, edges[1][i])),
+    high: edges[0].map((v, i) => Math.max(v, edges[1][i])),
+  };
+  const point = (measurement: string): ChartPoint | null => {
+    const i = problem.readings.findIndex((r) => r.measurement === measurement && r.state === 'steady');
+    const thermometer = thermometers.steady;
+    if (i < 0 || !thermometer || !Number.isFinite(problem.readings[i].value)) return null;
+    const { value } = problem.readings[i];
+    const sigma = noiseOf(problem, measurementById(measurement), {}).sigma(value);
+    const bars = (m: number, s: number) => ({ middle: m, low: m - 2 * s, high: m + 2 * s });
+    return {
+      temperatureC: bars(thermometer.readC, thermometer.sigmaK),
+      value: bars(value, sigma),
+      fits: inside(assessment.readings[i].healthy, value) === 'inside',
+    };
+  };
+  return {
+    resistance,
+    voltage,
+    resistancePoint: point('sensor-ohms'),
+    voltagePoint: point('loaded-voltage'),
+    suspect: pullUp === null ? null : suspectLine(),
+  };
+
+  function suspectLine(): ChartLines['suspect'] {
+    const leader = assessment.suspects[0];
+    if (!leader || leader.fault === 'healthy' || leader.probability < 0.3 || assessment.doubt.kind === 'no-readings')
+      return null;
+    const branch = faultById(leader.fault)
+      .branches(settingOf(problem))
+      .find((b) => leader.detail === null || (b.detail ?? null) === leader.detail);
+    if (!branch) return null;
+    // The position whose size is nearest to the estimate.
+    const probe = nominalState(circuit, 25, pullUp!);
+    const sizes = Array.from({ length: 400 }, (_, i) => ({ p: i / 399, size: branch.apply({ ...probe }, i / 399) }));
+    const aim = leader.size?.middle ?? NaN;
+    const best = sizes.reduce((a, b) => (Math.abs(b.size - aim) < Math.abs(a.size - aim) ? b : a));
+    return {
+      name: leader.name,
+      voltage: temperatureC.map((t, i) => voltAt(t, middle[i], (c) => branch.apply(c, best.p))),
+    };
+  }
+}

@@ -1,0 +1,192 @@
+import { medianOf } from '../../base/numeric/quantiles.ts';
+import type { Quantity } from '../../base/units/quantity.ts';
+import type { ChannelRole } from './channelRoles.ts';
+import { coldStart, compareOf, driftOf, loopOf } from './compareChannels.ts';
+import { dividerCloud, type DividerKnown } from './dividerCloud.ts';
+import { type ScaleEnds, USUAL_ENDS } from './events/ends.ts';
+import { findEvents } from './events/findEvents.ts';
+import { EVENT_KINDS, type Finding, type Found, type LogEvent } from './finding.ts';
+import { ACTS, comesOfAct, endOfLogS, indexAt, lengthS, type Log, type LogChannel } from './log.ts';
+import { movedAtMarks } from './movedAtMarks.ts';
+import { settlingOf } from './settling.ts';
+import { stretchesOf } from './stretches.ts';
+import { underMarks, wigglePlaces } from './underMarks.ts';
+import { airDips, warmUp } from './warmUp.ts';
+
+/** Ends of the scale by quantity, where they are known. */
+export type LogEnds = Partial<Record<Quantity, ScaleEnds>>;
+
+/** What is known beforehand: the part each channel has, the ends of the display, the divider. */
+export interface LogSetting {
+  roles: Readonly<Record<string, ChannelRole>>;
+  ends?: LogEnds;
+  divider?: DividerKnown;
+}
+
+/** A log analysed: what was found, and the events of each channel for the chart. */
+export interface LogAnalysis {
+  findings: Finding[];
+  events: Record<string, LogEvent[]>;
+}
+
+/** Events of each channel, by its id. */
+type ChannelEvents = Readonly<Record<string, LogEvent[]>>;
+
+/**
+ * Where each channel breaks off from its course: the greater part of the work of an analysis, and the same whatever parts the channels have.
+ *
+ * @param progress told after each channel, 0 … 1
+ */
+export function eventsOfLog(
+  log: Log,
+  ends: LogEnds = {},
+  progress: (share: number) => void = () => undefined,
+): Record<string, LogEvent[]> {
+  const events: Record<string, LogEvent[]> = {};
+  log.channels.forEach((c, k) => {
+    events[c.id] = findEvents(log.timeS, c.values, c.quantity, ends[c.quantity] ?? USUAL_ENDS[c.quantity]);
+    progress((k + 1) / log.channels.length);
+  });
+  return events;
+}
+
+/**
+ * Everything that a log tells. Works on any log; with roles it tells more.
+ *
+ * @param events where they are known already
+ */
+export function analyseLog(log: Log, setting: LogSetting, events = eventsOfLog(log, setting.ends)): LogAnalysis {
+  const endS = endOfLogS(log);
+  const temperatures = log.channels.filter((c) => c.quantity === 'celsius');
+  const warm =
+    temperatures.find((c) => setting.roles[c.id] === 'thermometer') ??
+    temperatures.find((c) => setting.roles[c.id] === 'displayed') ??
+    temperatures[0];
+  const findings: Finding[] = [
+    ...log.channels.flatMap((c) => eventFindings(log, c, events[c.id], warm, endS)),
+    ...wiggleFindings(log, events, endS),
+    ...movedAtMarks(log),
+    ...stretchesOf(log, setting.roles, events),
+    ...courses(log, temperatures, events),
+    ...pairsOf(log, temperatures, setting, events),
+  ];
+  return { findings, events };
+}
+
+function eventFindings(
+  log: Log,
+  channel: LogChannel,
+  all: readonly LogEvent[],
+  warm: LogChannel | undefined,
+  endS: number,
+): Finding[] {
+  const out: Finding[] = [];
+  // What an act explains is no fault: it goes to the end because the plug was pulled.
+  const free = all.filter((e) => e.kind === 'noise' || !comesOfAct(log.marks, e.fromS, endS));
+  for (const event of EVENT_KINDS) {
+    const of = free.filter((e) => e.kind === event);
+    if (of.length === 0) continue;
+    const begins = of.map((e) => e.fromS);
+    const temperatures = warm
+      ? of.map((e) => temperatureBefore(log, warm, e.fromS)).filter((c) => Number.isFinite(c))
+      : [];
+    const atC = temperatures.length > 0 ? { low: Math.min(...temperatures), high: Math.max(...temperatures) } : null;
+    out.push({
+      kind: 'events',
+      event,
+      channel: channel.id,
+      events: of,
+      atC,
+      under: underMarks(begins, log.marks, endS),
+    });
+  }
+  return out;
+}
+
+/** What wiggling told: once a place is named by one channel, those that name none are silent. */
+function wiggleFindings(log: Log, events: ChannelEvents, endS: number): Finding[] {
+  const found = log.channels.flatMap((c) => wiggleFinding(log, c, events[c.id], endS) ?? []);
+  return found.some((f) => f.place !== null) ? found.filter((f) => f.place !== null) : found;
+}
+
+/** Which place makes a channel drop out (or, where it never does, jump, step or scatter) when it is wiggled; null without drop-outs or marks. */
+function wiggleFinding(log: Log, channel: LogChannel, all: readonly LogEvent[], endS: number): Found<'wiggle'> | null {
+  const dropOuts = all.filter((e) => e.kind === 'drop-out');
+  const of = dropOuts.length > 0 ? dropOuts : all.filter((e) => e.kind !== 'stuck' && e.kind !== 'rate');
+  const free = of.filter((e) => !comesOfAct(log.marks, e.fromS, endS));
+  const places = wigglePlaces(
+    free.map((e) => e.fromS),
+    log.marks,
+    endS,
+  );
+  if (!places?.places.some((p) => p.count > 0)) return null;
+  return {
+    kind: 'wiggle',
+    channel: channel.id,
+    place: places.place,
+    count: free.length,
+    places: places.places,
+    chance: places.none,
+    level: medianOf(free.map((e) => e.level)),
+  };
+}
+
+/** Temperature just before a time: at the drop-out itself the same channel shows nonsense. */
+function temperatureBefore(log: Log, warm: LogChannel, atS: number): number {
+  const at = indexAt(log.timeS, atS - 0.5);
+  for (let i = Math.min(at, log.timeS.length) - 1; i >= 0 && log.timeS[i] > atS - 30; i--)
+    if (Number.isFinite(warm.values[i])) return warm.values[i];
+  return NaN;
+}
+
+function courses(log: Log, temperatures: readonly LogChannel[], events: ChannelEvents): Finding[] {
+  const out: Finding[] = [];
+  const endS = lengthS(log);
+  const last = Math.max(0, ...log.marks.map((m) => Math.min(m.toS ?? m.fromS, endS)));
+  for (const c of temperatures) {
+    const warm = warmUp(log.timeS, c, events[c.id]);
+    if (warm) out.push(warm);
+    const air = airDips(log.timeS, c, events[c.id]);
+    if (air) out.push(air);
+    const steps = events[c.id].filter((e) => e.kind === 'step' || e.kind === 'drop-out').map((e) => e.toS + 1);
+    const settling = warm ? null : settlingOf(log.timeS, c, Math.max(last, ...steps, 0));
+    if (settling) out.push(settling);
+  }
+  const cold = coldStart(log.timeS, temperatures);
+  if (cold) out.push(cold);
+  return out;
+}
+
+function pairsOf(
+  log: Log,
+  temperatures: readonly LogChannel[],
+  { roles, divider }: LogSetting,
+  events: ChannelEvents,
+): Finding[] {
+  const out: Finding[] = [];
+  const by = (role: ChannelRole): LogChannel | undefined => log.channels.find((c) => roles[c.id] === role);
+  const against = by('thermometer') ?? by('companion');
+  const judged =
+    by('displayed') ?? temperatures.find((c) => c !== against && roles[c.id] !== 'other' && roles[c.id] !== undefined);
+  if (against && judged && judged !== against && against.quantity === 'celsius') {
+    const leave = events[judged.id];
+    const stepped = leave.some((e) => e.kind === 'step');
+    for (const f of [
+      loopOf(log.timeS, against, judged, leave),
+      stepped ? null : driftOf(log.timeS, against, judged, leave),
+      compareOf(log.timeS, against, judged, leave),
+    ])
+      if (f) out.push(f);
+  }
+  const volts = by('signal-volts') ?? by('across-volts');
+  const beside = by('thermometer') ?? by('displayed');
+  if (divider && volts && beside) {
+    const lasting = events[volts.id].find((e) => e.kind === 'step')?.fromS ?? Infinity;
+    const acts = log.marks
+      .filter((m) => ACTS.includes(m.kind))
+      .map((m) => ({ fromS: m.fromS - 1, toS: (m.toS ?? m.fromS) + 2 }));
+    const cloud = dividerCloud(log.timeS, volts, beside, divider, [...events[volts.id], ...acts], lasting);
+    if (cloud) out.push(cloud);
+  }
+  return out;
+}

@@ -1,0 +1,256 @@
+import { catalogueCircuit } from '../../catalogue/parts/catalogueCircuit.ts';
+import { CATALOGUE_CIRCUITS } from '../../catalogue/parts/circuits.ts';
+import type { CodeMeaning } from '../../base/units/vocabulary.ts';
+import { FINDINGS } from '../../catalogue/parts/findings.ts';
+import { type CircuitState, nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
+import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
+import { curveModel } from '../../circuit/curves/curve.ts';
+import type { Fault } from '../../circuit/faults/fault.ts';
+import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../../catalogue/kit/instruments.ts';
+import { measurementById, MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import type { Measurement } from '../../circuit/measurements/measurement.ts';
+import { codeFactors } from '../../inference/model/codeFactors.ts';
+import { settingOfCircuit } from '../../inference/model/hypotheses.ts';
+import { pooled, type PriorFactor } from '../../inference/model/priorFactor.ts';
+import type { Problem, ReadingInput, Thermometer } from '../../inference/model/problem.ts';
+import { normalQuantile } from '../../base/numeric/normal.ts';
+import { drawBy, happens, pick, seededUniform, type Uniform } from '../../base/numeric/random.ts';
+import { drawFault } from './simulateCase.ts';
+
+/** In which way a yard is wider than the model of §1 to §4; one row each of fault model §6, or all together. */
+export const YARD_ROWS = [
+  'reference',
+  'module input',
+  'scale ends',
+  'codes and findings',
+  'thermometer',
+  'told temperature',
+  'specification of one line',
+  'curve not known',
+  'slips',
+  'all together',
+] as const;
+export type YardRow = (typeof YARD_ROWS)[number];
+
+/** A case drawn wide, as a technician would enter it, and what is really wrong. */
+export interface YardCase {
+  problem: Problem;
+  fault: Fault;
+}
+
+/** The readings in the order in which they are taken; the last ones with the machine hot. */
+const FIRST_NINE = [
+  'displayed',
+  'open-voltage',
+  'loaded-voltage',
+  'sensor-ohms',
+  'supply-to-return',
+  'return-drop',
+  'displayed-unplugged',
+  'open-voltage-return',
+  'displayed-bridged',
+];
+const THEN = [
+  'neighbour-reference',
+  'isolation-ground',
+  'isolation-return',
+  'signal-wire-ohms',
+  'return-wire-ohms',
+  'dead-wire-voltage',
+  'pin-to-body',
+  'known-good-ohms',
+];
+const WHEN_HOT = ['displayed', 'sensor-ohms'];
+
+/** Limits within which nobody calls a circuit faulty; each figure lies anywhere between them alike. Common practice, no source. */
+const SOUND = {
+  reference: [0.96, 1.06],
+  part: 0.05,
+  thermometerK: 3,
+  meter: 0.015,
+  inputOhm: [5e5, 1e9],
+  endK: 6,
+} as const;
+/** The same where a row is not about them: as exact as the model of §1 to §4 takes them, 1σ. */
+const EXACT = { reference: 0.01, part: 0.01, thermometerK: 1, meter: 0.005, inputOhm: 1e6 } as const;
+
+/**
+ * One case of a row with `count` readings (1 to 19). What is told is nominal, what is read comes from the real figures by one meter with its own
+ * error; one reading in a hundred is a blunder. Same seed, same case.
+ */
+export function yardCase(seed: number, row: YardRow, count: number): YardCase {
+  const uniform = seededUniform(seed * 6007 + 5);
+  const is = (...rows: YardRow[]): boolean => row === 'all together' || rows.includes(row);
+  const known = CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null);
+  const circuit = catalogueCircuit(pick(known, uniform).id);
+  const fault = drawFault(plainProblem(circuit), uniform);
+  const real = realState(circuit, uniform, {
+    reference: is('reference'),
+    input: is('module input'),
+    ends: is('scale ends'),
+    parts: row === 'all together',
+  });
+  const spread = row === 'all together' ? SOUND.meter : EXACT.meter * Math.sqrt(3);
+  const gain = 1 + (2 * uniform() - 1) * spread;
+  const branch = drawBranch(fault, circuit, uniform);
+  const position = uniform();
+  const at = (temperatureC: number): SolvedCircuit => {
+    const state = { ...real, temperatureC };
+    branch.apply(state, position);
+    return new SolvedCircuit().set(state);
+  };
+  const [coldC, hotC] = [2 + 28 * uniform(), 60 + 35 * uniform()];
+  const thermometer = (t: number): Thermometer => toldBy(t, is('thermometer'), is('told temperature'), uniform);
+  const thermometers = { steady: thermometer(coldC), hot: thermometer(hotC) };
+  const chosen = chooseReadings(circuit, count);
+  const readings = chosen.map(({ measurement, hot }, i): ReadingInput => {
+    const ideal = measurement.predict(at(hot ? hotC : coldC), {});
+    const value = taken(measurement, ideal, gain, uniform, circuit);
+    const state = hot ? 'hot' : 'steady';
+    return { id: `r${i}`, measurement: measurement.id, value, conditions: {}, state };
+  });
+  if (is('slips') && happens(row === 'slips' ? 1 : 0.3, uniform)) slip(readings, uniform);
+  const told = toldCircuit(circuit, row, uniform);
+  const factors = is('codes and findings') ? toldFactors(circuit, at(coldC), fault, coldC, uniform) : {};
+  return { fault, problem: { circuit: told, thermometers, readings, instruments: GENERIC_INSTRUMENTS, factors } };
+}
+
+/** A sound circuit with a pull-up, everything anywhere within what nobody calls a fault, with `count` of the usual readings. */
+export function soundCircuit(seed: number, count: number): Problem {
+  const uniform = seededUniform(seed * 9241 + 11);
+  const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
+  const circuit = catalogueCircuit(pick(known, uniform).id);
+  const real = realState(circuit, uniform, { reference: true, input: true, ends: false, parts: true });
+  const realC = 2 + 28 * uniform();
+  const gain = 1 + (2 * uniform() - 1) * SOUND.meter;
+  const solved = new SolvedCircuit().set({ ...real, temperatureC: realC });
+  const readC = realC + (2 * uniform() - 1) * SOUND.thermometerK;
+  return {
+    ...plainProblem(circuit),
+    thermometers: { steady: { readC, sigmaK: THERMOMETER_SIGMA_K } },
+    readings: FIRST_NINE.slice(0, count).map((id) => {
+      const measurement = measurementById(id);
+      const ideal = measurement.predict(solved, {});
+      const value = measurement.quantity === 'celsius' ? Math.round(ideal) : Number((ideal * gain).toPrecision(4));
+      return { id, measurement: id, value, conditions: {}, state: 'steady' as const };
+    }),
+  };
+}
+
+function plainProblem(circuit: SensorCircuit): Problem {
+  return { circuit, thermometers: {}, readings: [], instruments: GENERIC_INSTRUMENTS, factors: {} };
+}
+
+/** A sound circuit as it really is; what is not `wide` is as exact as the narrow model has it. */
+function realState(
+  circuit: SensorCircuit,
+  uniform: Uniform,
+  wide: { reference: boolean; input: boolean; ends: boolean; parts: boolean },
+): CircuitState {
+  const normal = (sigma: number): number => sigma * normalQuantile(uniform());
+  const within = (limit: number): number => (2 * uniform() - 1) * limit;
+  const [low, high] = SOUND.reference;
+  const state = nominalState(circuit, 20, circuit.pullUpOhm!);
+  state.referenceV *= wide.reference ? low + (high - low) * uniform() : 1 + normal(EXACT.reference);
+  state.pullUpOhm *= 1 + (wide.parts ? within(SOUND.part) : normal(EXACT.part));
+  state.sensorFactor = 1 + (wide.parts ? within(SOUND.part) : normal(1.5 * EXACT.part));
+  const [least, most] = SOUND.inputOhm;
+  state.inputOhm = wide.input ? least * Math.pow(most / least, uniform()) : EXACT.inputOhm;
+  state.groundOffsetV = wide.parts ? within(0.02) : normal(0.01);
+  state.supplyV += within(0.35);
+  const { wireMinOhm, wireMaxOhm } = circuit;
+  state.signalOhm = wireMinOhm * Math.pow(wireMaxOhm / wireMinOhm, uniform());
+  state.returnOhm = wireMinOhm * Math.pow(wireMaxOhm / wireMinOhm, uniform());
+  if (wide.ends) {
+    state.displayMinC += within(SOUND.endK);
+    state.displayMaxC += within(SOUND.endK);
+  }
+  state.ratiometric = happens(0.5, uniform);
+  return state;
+}
+
+function drawBranch(fault: Fault, circuit: SensorCircuit, uniform: Uniform): ReturnType<Fault['branches']>[number] {
+  return drawBy(fault.branches(settingOfCircuit(circuit)), (b) => b.share, uniform);
+}
+
+/** The temperature as it is told: by a thermometer, or as a range of six to sixteen degrees around the truth. */
+function toldBy(realC: number, off: boolean, asRange: boolean, uniform: Uniform): Thermometer {
+  const [u, v, w] = [uniform(), uniform(), uniform()];
+  if (asRange && u < 0.7) {
+    const halfWidthK = 3 + 5 * v;
+    return { readC: Math.round(realC + (2 * w - 1) * halfWidthK), sigmaK: 1, halfWidthK };
+  }
+  const error = off ? (2 * v - 1) * SOUND.thermometerK : EXACT.thermometerK * normalQuantile(v);
+  return { readC: Math.round(2 * (realC + error)) / 2, sigmaK: THERMOMETER_SIGMA_K };
+}
+
+function chooseReadings(circuit: SensorCircuit, count: number): { measurement: Measurement; hot: boolean }[] {
+  const fits = (id: string): boolean => MEASUREMENTS.find((m) => m.id === id)!.layouts.includes(circuit.layout);
+  const cold = [...FIRST_NINE, ...THEN].filter(fits).map((id) => ({ measurement: measurementById(id), hot: false }));
+  const hot = WHEN_HOT.map((id) => ({ measurement: measurementById(id), hot: true }));
+  return count <= FIRST_NINE.length ? cold.slice(0, count) : [...cold.slice(0, count - hot.length), ...hot];
+}
+
+/** A figure as it is read and written down: the meter's own share and rounding, now and then a blunder. */
+function taken(
+  { quantity }: Measurement,
+  ideal: number,
+  gain: number,
+  uniform: Uniform,
+  { display, supplyV }: SensorCircuit,
+): number {
+  const [chance, z, p] = [uniform(), normalQuantile(uniform()), uniform()];
+  if (chance < GENERIC_INSTRUMENTS.blunder) {
+    if (quantity === 'volts') return Number((p * supplyV).toFixed(2));
+    if (quantity === 'celsius') return Math.round(display.minC + p * (display.maxC - display.minC));
+    return p < 0.2 ? Infinity : Number(Math.exp(14 * p).toPrecision(3));
+  }
+  if (quantity === 'celsius') return Math.round(ideal + 0.3 * z);
+  if (ideal === Infinity) return ideal;
+  const noisy = ideal * gain + (quantity === 'volts' ? 0.003 : 0.1) * z;
+  return quantity === 'volts' ? Number(noisy.toFixed(3)) : Number(Math.max(0, noisy).toPrecision(4));
+}
+
+/** Lets one figure slip: a k missed on ohms, or °F taken for °C. */
+function slip(readings: ReadingInput[], uniform: Uniform): void {
+  const open = readings.filter((r) => measurementById(r.measurement).quantity !== 'volts' && Number.isFinite(r.value));
+  if (open.length === 0) return;
+  const one = pick(open, uniform);
+  const at = readings.indexOf(one);
+  const celsius = measurementById(one.measurement).quantity === 'celsius';
+  readings[at] = { ...one, value: celsius ? Math.round((one.value * 9) / 5 + 32) : one.value / 1000 };
+}
+
+/** The circuit as it is told: its curve as it is, as a band of ± 20 % at 20 °C, or not at all. */
+function toldCircuit(circuit: SensorCircuit, row: YardRow, uniform: Uniform): SensorCircuit {
+  const u = uniform();
+  const band = row === 'specification of one line' || (row === 'all together' && u < 0.25);
+  const unknown = row === 'curve not known' || (row === 'all together' && u > 0.9);
+  if (unknown) return { ...circuit, curve: curveModel({ kind: 'unknown' }) };
+  if (!band) return circuit;
+  const middle = circuit.curve.resistanceOhm(20) * (1 + 0.3 * (uniform() - 0.5));
+  const bands = [{ temperatureC: 20, lowOhm: 0.8 * middle, highOhm: 1.2 * middle }];
+  return { ...circuit, curve: curveModel({ kind: 'band', slope: circuit.curve.slope, bands }) };
+}
+
+/** What is told beside the readings: a code by what the module sees, and findings that belong together. */
+function toldFactors(
+  circuit: SensorCircuit,
+  seen: SolvedCircuit,
+  fault: Fault,
+  temperatureC: number,
+  uniform: Uniform,
+): Record<string, number> {
+  const factors: PriorFactor[] = [];
+  const share = seen.pinVolts('sensor') / seen.state.nominalReferenceV;
+  const says: CodeMeaning | null =
+    share < 0.04 ? 'low' : share > 0.96 ? 'high' : happens(0.1, uniform) ? 'range' : null;
+  if (says && happens(0.9, uniform))
+    factors.push({ source: 'code', name: says, ratios: codeFactors(circuit, says, 'present', temperatureC) });
+  // Wiring looks bad more often where it is bad, and where it looks bad in one way it does in others.
+  if (happens(fault.group === 'wiring' ? 0.5 : 0.15, uniform))
+    for (const { id, name, ratios } of FINDINGS)
+      if (['corrosion', 'moisture', 'moves-when-wiggled'].includes(id) && happens(0.6, uniform))
+        factors.push({ source: 'finding', name, ratios });
+  return pooled(factors);
+}

@@ -1,0 +1,70 @@
+import type { Shown } from './shown.ts';
+
+export const harnessRowsWords = {
+  fromTheModuleToTheSensor: 'From the module to the sensor plug, a row each. Lengths are to the next one.',
+  dragToAnotherPlace: 'Drag to another place',
+  name: 'Name',
+  where: 'Where',
+  minutes: 'Minutes',
+  metres: 'Metres',
+  whatCanBeDoneWith: (stopName: Shown): string => `What can be done with ${stopName}`,
+  twoStopsAreCalledSayWhich: (list: Shown): string =>
+    `Two stops are called ${list}: say which is which, or a reading at one is taken for the other.`,
+  addAConnector: 'Add a connector',
+  addASplice: 'Add a splice',
+  orPasteRowsFromASheet: 'Or paste rows from a sheet: name, where, minutes, metres, pins, colours',
+  exampleRows: 'C1\tbehind the tank\t12\t7',
+  takeTheseRowsInPlaceOf: 'Take these rows in place of the present ones',
+  takeOneFromTheShelf: 'Take one from the shelf',
+  inPlaceOfThisOne: 'in place of this one',
+  onTheWay: (count: Shown): string => `${count} on the way`,
+  keepThisLoomOnTheShelfAs: 'Keep this loom on the shelf as',
+  kindOfMachineAndCircuit: 'kind of machine and circuit',
+  keep: 'Keep',
+  line: (line: Shown, why: Shown): string => `Line ${line}: ${why}.`,
+  towardsTheModule: 'Towards the module',
+  towardsTheSensor: 'Towards the sensor',
+  takeOut: 'Take out',
+};
+
+export const stopSheetWords = {
+  kind: 'Kind',
+  name: 'Name',
+  asInTheDiagramC2: 'as in the diagram: C2',
+  whereItIs: 'Where it is',
+  behindTheDayTank: 'behind the day tank',
+  minutesToGetAtIt: 'Minutes to get at it',
+  asUsual: 'as usual',
+  laidOpenTogetherWith: 'Laid open together with',
+  sameWordOneGo: 'same word, one go',
+  pin: (wire: Shown): string => `Pin, ${wire}`,
+  whatIsKnownOfThisPlace: 'What is known of this place',
+  runTo: (stopName: Shown): string => `Run to ${stopName}`,
+  lengthM: 'Length, m',
+  wireMm: 'Wire, mm²',
+  colour: (wire: Shown): string => `Colour, ${wire}`,
+  greenWhiteGnWh: 'green-white, GN/WH',
+  make: 'Make',
+  whatIsKnownOfThisRun: 'What is known of this run',
+  takeOutOfTheLoom: 'Take out of the loom',
+  connector: 'connector',
+  spliceJointUnderTape: 'splice (joint under tape)',
+};
+
+export const whereFormWords = {
+  whereInTheLoom: 'Where in the loom?',
+  theWiringIsHalfAnAnswer:
+    '“The wiring” is half an answer. With the connectors on the way the tool says which place to look at next, with the least to lay open.',
+  keyOffBeforeAConnectorIs:
+    '▲ Key off before a connector is parted or joined. Never part or probe airbag, high-voltage or limit circuits.',
+  noConnectorsYetAddThoseBetween: 'No connectors yet: add those between module and sensor plug.',
+  notTheQuestionYetTheReadings: 'Not the question yet: the readings do not point at a wire.',
+  toLookAtFirst: 'To look at first',
+  first: (look: Shown, minutes: Shown): string => `First: ${look} · ${minutes}`,
+  handsAndSleevesClearOfFans: '▲ Hands and sleeves clear of fans, belts and hot parts.',
+  nextPlaceToLook: 'Next place to look',
+  next: (wayTestName: Shown, minutes: Shown): string => `Next: ${wayTestName} · ${minutes}`,
+  iAmAt: (positionName: Shown): string => `I am at ${positionName}`,
+  whatIsWrongIsNotSettled: 'What is wrong is not settled yet; a test that tells that may come first.',
+  enterTheLoomRowByRow: 'Enter the loom row by row',
+};

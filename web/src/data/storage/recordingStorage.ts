@@ -1,0 +1,130 @@
+import { markSchema, type Log } from '@mellow-probe/core/intake/logs/log';
+import { logOfSamples } from '@mellow-probe/core/intake/logs/logOfSamples';
+import { z } from 'zod';
+import { withStore } from './stores.ts';
+
+/** What stands of a recording beside its samples. Small: written whole at every change. */
+const headSchema = z.object({
+  id: z.string(),
+  title: z.string().max(400),
+  /** The check it was taken for. */
+  job: z.object({ id: z.string(), title: z.string() }).nullable(),
+  startedAt: z.string(),
+  /** Null while it runs, or where the window was lost in the middle of it. */
+  endedAt: z.string().nullable(),
+  /** 'recorded' with instruments or stand-ins, or read from a 'file'. */
+  from: z.enum(['recorded', 'stand-ins', 'file']),
+  channels: z.array(z.object({ id: z.string(), name: z.string(), quantity: z.enum(['volts', 'ohms', 'celsius']) })),
+  marks: z.array(markSchema),
+  samples: z.number(),
+  lengthS: z.number(),
+});
+export type RecordingHead = z.infer<typeof headSchema>;
+
+/** Samples of some moments: for each channel (by its place in the head) times and values. */
+export interface SampleChunk {
+  channel: number;
+  t: Float64Array;
+  v: Float64Array;
+}
+
+const headKey = (id: string): string => `head/${id}`;
+const chunkKey = (id: string, n: number): string => `data/${id}/${String(n).padStart(8, '0')}`;
+const wholeKey = (id: string): string => `whole/${id}`;
+
+/** Rejects with a `StorageError`. */
+export async function putHead(head: RecordingHead): Promise<void> {
+  await withStore('recordings', (s) => s.setItem(headKey(head.id), head));
+}
+
+/** Rejects with a `StorageError`. A chunk is never written twice. */
+export async function putChunk(id: string, n: number, chunks: readonly SampleChunk[]): Promise<void> {
+  await withStore('recordings', (s) => s.setItem(chunkKey(id, n), chunks));
+}
+
+/** A log that came as a whole, from a file. */
+export async function putWholeLog(head: RecordingHead, log: Log): Promise<void> {
+  await withStore('recordings', (s) => s.setItem(wholeKey(head.id), { timeS: log.timeS, channels: log.channels }));
+  await putHead(head);
+}
+
+/** All recordings, the newest first; a head that cannot be read is left out, its samples stay. */
+export async function listRecordings(): Promise<RecordingHead[]> {
+  const keys = (await withStore('recordings', (s) => s.keys())).filter((k) => k.startsWith('head/'));
+  const heads = await Promise.all(keys.map((k) => withStore('recordings', (s) => s.getItem(k))));
+  return heads
+    .flatMap((h) => {
+      const read = headSchema.safeParse(h);
+      return read.success ? [read.data] : [];
+    })
+    .sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1));
+}
+
+async function readHead(id: string): Promise<RecordingHead | null> {
+  const read = headSchema.safeParse(await withStore('recordings', (s) => s.getItem(headKey(id))));
+  return read.success ? read.data : null;
+}
+
+/**
+ * A recording as a log: every chunk that is there, in order. A chunk that cannot be read is left out and counted; what was written after the last head
+ * was (a window lost in the middle) is there all the same.
+ */
+export async function readRecording(id: string): Promise<{ head: RecordingHead; log: Log; lost: number } | null> {
+  const head = await readHead(id);
+  if (!head) return null;
+  const whole = await withStore('recordings', (s) => s.getItem<Pick<Log, 'timeS' | 'channels'>>(wholeKey(id)));
+  if (whole) return { head, log: { ...whole, marks: head.marks }, lost: 0 };
+  const keys = await chunkKeys(id);
+  const parts = head.channels.map(() => ({ t: [] as Float64Array[], v: [] as Float64Array[] }));
+  let lost = 0;
+  for (const key of keys) {
+    const chunks = await withStore('recordings', (s) => s.getItem<SampleChunk[]>(key));
+    if (!Array.isArray(chunks)) {
+      lost++;
+      continue;
+    }
+    for (const { channel, t, v } of chunks) {
+      if (!parts[channel] || !(t instanceof Float64Array) || !(v instanceof Float64Array) || t.length !== v.length)
+        lost++;
+      else {
+        parts[channel].t.push(t);
+        parts[channel].v.push(v);
+      }
+    }
+  }
+  const series = head.channels.map((c, k) => ({ ...c, timeS: joined(parts[k].t), values: joined(parts[k].v) }));
+  const log = logOfSamples(
+    series.filter((s) => s.timeS.length > 0),
+    head.marks,
+  );
+  return { head, log, lost };
+}
+
+async function chunkKeys(id: string): Promise<string[]> {
+  const keys = await withStore('recordings', (s) => s.keys());
+  return keys.filter((k) => k.startsWith(`data/${id}/`)).sort();
+}
+
+function joined(parts: readonly Float64Array[]): Float64Array {
+  const out = new Float64Array(parts.reduce((n, p) => n + p.length, 0));
+  let at = 0;
+  for (const p of parts) {
+    out.set(p, at);
+    at += p.length;
+  }
+  return out;
+}
+
+/** Many small chunks made few, once a recording has ended: the large one is written before the small ones go, so that nothing is lost in between. */
+export async function foldRecording(id: string): Promise<void> {
+  const read = await readRecording(id);
+  if (!read || read.lost > 0) return;
+  const keys = await chunkKeys(id);
+  await putWholeLog(read.head, read.log);
+  for (const key of keys) await withStore('recordings', (s) => s.removeItem(key));
+}
+
+export async function removeRecording(id: string): Promise<void> {
+  for (const key of [headKey(id), wholeKey(id), ...(await chunkKeys(id))])
+    await withStore('recordings', (s) => s.removeItem(key));
+}

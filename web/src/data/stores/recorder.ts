@@ -1,0 +1,119 @@
+import type { Channel } from '@mellow-probe/core/intake/instruments/heard';
+import type { Mark, MarkKind } from '@mellow-probe/core/intake/logs/log';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
+import type { RecordingHead, SampleChunk } from '../storage/recordingStorage.ts';
+
+/** What is not written yet is at most so old, ms. */
+export const FLUSH_MS = 400;
+
+/** Where a recording goes; the tests hand in others. */
+export interface RecordingSink {
+  putHead(head: RecordingHead): Promise<void>;
+  putChunk(id: string, n: number, chunks: readonly SampleChunk[]): Promise<void>;
+}
+
+/** A recording under way. Samples are kept as they come: what is older than half a second is in the store. */
+export interface Recorder {
+  readonly head: RecordingHead;
+  sample(channel: Channel, timeS: number, value: number): void;
+  /** Begins a mark, or ends the one of the same kind and place that stands; a note has no length. */
+  mark(kind: MarkKind, timeS: number, place?: string, text?: string): Mark;
+  /** Takes a mark back. */
+  unmark(mark: Mark): void;
+  stop(endedAt: string, timeS: number): Promise<void>;
+}
+
+/**
+ * @param startS clock of the instruments at the start: samples are kept from 0
+ * @param failed told when the store did not take something; it is tried again with the next
+ */
+export function recorder(
+  head: RecordingHead,
+  startS: number,
+  sink: RecordingSink,
+  failed: (error: unknown) => void,
+): Recorder {
+  let pending: { t: number[]; v: number[] }[] = [];
+  let n = 0;
+  let writing: Promise<void> | null = null;
+  let stopped = false;
+  let headChanged = true;
+
+  function channelOf({ id, name, quantity }: Channel): number {
+    const known = head.channels.findIndex((c) => c.id === id);
+    if (known >= 0) return known;
+    head.channels.push({ id, name, quantity });
+    headChanged = true;
+    return head.channels.length - 1;
+  }
+
+  async function write(): Promise<void> {
+    const taken = pending;
+    pending = [];
+    const chunks = taken.flatMap((p, channel) =>
+      p && p.t.length > 0 ? [{ channel, t: Float64Array.from(p.t), v: Float64Array.from(p.v) }] : [],
+    );
+    try {
+      // The head first: a chunk of a channel that no head knows could not be read.
+      if (headChanged) {
+        headChanged = false;
+        await sink.putHead(plainCopy(head));
+      }
+      if (chunks.length > 0) await sink.putChunk(head.id, n, chunks);
+      n++;
+    } catch (error) {
+      headChanged = true;
+      // Back to the front: the next chunk holds them, too.
+      taken.forEach((p, k) => {
+        if (!p) return;
+        const now = pending[k] ?? { t: [], v: [] };
+        pending[k] = { t: [...p.t, ...now.t], v: [...p.v, ...now.v] };
+      });
+      failed(error);
+    }
+  }
+
+  const flush = (): Promise<void> => (writing ??= write().finally(() => (writing = null)));
+  const timer = setInterval(() => void flush(), FLUSH_MS);
+  void flush();
+
+  return {
+    head,
+    sample(channel, timeS, value) {
+      if (stopped) return;
+      const k = channelOf(channel);
+      const at = timeS - startS;
+      (pending[k] ??= { t: [], v: [] }).t.push(at);
+      pending[k].v.push(value);
+      head.samples++;
+      head.lengthS = Math.max(head.lengthS, at);
+    },
+    mark(kind, timeS, place = '', text = '') {
+      const at = timeS - startS;
+      const standing = head.marks.find((m) => m.kind === kind && m.place === place && m.toS === null);
+      headChanged = true;
+      if (standing && kind !== 'note') {
+        standing.toS = at;
+        void flush();
+        return standing;
+      }
+      const mark: Mark = { kind, fromS: at, toS: kind === 'note' ? at : null, place, text };
+      head.marks.push(mark);
+      void flush();
+      return mark;
+    },
+    unmark(mark) {
+      head.marks = head.marks.filter((m) => m !== mark);
+      headChanged = true;
+    },
+    async stop(endedAt, timeS) {
+      stopped = true;
+      clearInterval(timer);
+      await writing;
+      for (const m of head.marks) m.toS ??= timeS - startS;
+      head.endedAt = endedAt;
+      headChanged = true;
+      await flush();
+    },
+  };
+}

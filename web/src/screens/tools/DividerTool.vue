@@ -1,0 +1,300 @@
+<script setup lang="ts">
+import { dividerToolWords as say } from '@mellow-probe/core/wording/screens/tools';
+import FactTable from '../../components/base/FactTable.vue';
+import PickList from '../../components/base/PickList.vue';
+import ActButton from '../../components/base/ActButton.vue';
+import { wireOhm } from '@mellow-probe/core/circuit/network/wireOhm';
+import type { SensorCircuit } from '@mellow-probe/core/circuit/network/sensorCircuit';
+import { YARD_SPREAD } from '@mellow-probe/core/circuit/network/spread';
+import {
+  bestPullUp,
+  deskCurve,
+  NO_DESK_FAULTS,
+  pullUpFromPair,
+  sensitivityAt,
+} from '@mellow-probe/core/tools/divider/divider';
+import { entrySchema, figure as written } from '@mellow-probe/core/base/units/entry';
+import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/base/units/format';
+import { computed } from 'vue';
+import { z } from 'zod';
+import type { Column } from '../../components/base/factTable.ts';
+import EntryField from '../../components/EntryField.vue';
+import LazyPlot from '../../components/LazyPlot.ts';
+import UseOnJob from '../../components/UseOnJob.vue';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { fixed, significant } from '@mellow-probe/core/base/units/writing';
+import { pullUpOfPairText } from '@mellow-probe/core/wording/noticeText';
+import { useDraft } from '../../session/draft.ts';
+import { useCurves } from '../../session/curves.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
+import CurvePick from './CurvePick.vue';
+import DeskSliders from './DeskSliders.vue';
+import { lineFigure, overlayColour } from './lineFigure.ts';
+
+/** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
+const curves = useCurves();
+const preferences = usePreferences();
+const blank = { text: '', value: null };
+const LAYOUTS = [
+  { value: 'pull-up', label: say.resistor },
+  { value: 'pull-down', label: say.mirrored },
+] as const;
+const schema = z.strictObject({
+  curve: z.string(),
+  layout: z.enum(['pull-up', 'pull-down']),
+  referenceV: entrySchema,
+  pullUpOhm: entrySchema,
+  pairOhm: entrySchema,
+  pairV: entrySchema,
+  from: entrySchema,
+  to: entrySchema,
+  at: entrySchema,
+  wireM: z.number().min(0).max(200),
+  wireMm2: z.number().min(0.1).max(2.5),
+  series: z.number().min(0).max(1),
+  leakGround: z.number().min(0).max(1),
+  leakAcross: z.number().min(0).max(1),
+  meterOn: z.boolean(),
+});
+const { draft } = useDraft('divider', schema, () => ({
+  curve: 'ntc-2k8',
+  layout: 'pull-up' as const,
+  referenceV: written(5),
+  pullUpOhm: written(2490),
+  pairOhm: blank,
+  pairV: blank,
+  from: { text: '-20 °C', value: -20 },
+  to: { text: '120 °C', value: 120 },
+  at: { text: '20 °C', value: 20 },
+  wireM: 5,
+  wireMm2: 0.75,
+  series: 0,
+  leakGround: 0,
+  leakAcross: 0,
+  meterOn: false,
+}));
+const unit = computed(() => preferences.temperatureUnit);
+const learned = computed(() => {
+  const { pairOhm, pairV, referenceV } = draft.value;
+  if (!(pairOhm.value! > 0) || pairV.value === null || referenceV.value === null) return null;
+  return pullUpFromPair(
+    { value: pairOhm.value!, sigma: 0.008 * pairOhm.value! },
+    { value: pairV.value, sigma: 0.005 * pairV.value + 0.003 },
+    { value: referenceV.value, sigma: 0.01 * referenceV.value },
+  );
+});
+const pullUp = computed(() =>
+  draft.value.pullUpOhm.value! > 0 ? draft.value.pullUpOhm.value! : learned.value?.ok ? learned.value.value : null,
+);
+const circuit = computed<SensorCircuit | null>(() => {
+  const { referenceV, layout } = draft.value;
+  if (!(referenceV.value! > 0) || pullUp.value === null) return null;
+  const { model } = curves.byId(draft.value.curve);
+  return {
+    layout,
+    referenceV: referenceV.value!,
+    pullUpOhm: pullUp.value,
+    hotPullUpOhm: null,
+    switchRatio: 0,
+    curve: model,
+    display: {
+      minC: Math.max(-50, model.minC),
+      maxC: model.maxC,
+      resolutionC: 1,
+      substituteC: null,
+      ratiometric: true,
+    },
+    supplyV: 12,
+    spread: YARD_SPREAD,
+    wireMinOhm: 0.05,
+    wireMaxOhm: 1.5,
+    connectors: 0,
+  };
+});
+/** 0 … 1 of a slider as ohms: a joint up to 100 kΩ, a leak down to 10 Ω; 0 is none. */
+const seriesOhm = computed(() => (draft.value.series === 0 ? 0 : Math.pow(10, 5 * draft.value.series)));
+const leakOhm = (s: number): number => (s === 0 ? Infinity : Math.pow(10, 7 - 6 * s));
+const faults = computed(() => ({
+  wireOhm: wireOhm(draft.value.wireM, draft.value.wireMm2),
+  seriesOhm: seriesOhm.value,
+  leakGroundOhm: leakOhm(draft.value.leakGround),
+  leakAcrossOhm: leakOhm(draft.value.leakAcross),
+  meterOn: draft.value.meterOn,
+}));
+const range = computed(() => {
+  const { minC, maxC } = curves.byId(draft.value.curve).model;
+  const [low, high] = [Math.max(minC, draft.value.from.value ?? -20), Math.min(maxC, draft.value.to.value ?? 120)];
+  return high > low ? { low, high } : { low: minC, high: maxC };
+});
+const temperatures = computed(() =>
+  Array.from({ length: 71 }, (_, i) => range.value.low + ((range.value.high - range.value.low) * i) / 70),
+);
+const healthy = computed(() =>
+  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : [],
+);
+const faulty = computed(() =>
+  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : [],
+);
+const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.value)));
+const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
+const voltChart = computed(() =>
+  lineFigure(
+    say.vAtThePinOverDashed(unit.value),
+    [{ name: say.sound, x: x.value, y: healthy.value.map((p) => p.volts) }],
+    preferences.dark,
+    false,
+    {
+      x: ends.value,
+      y: [0, 1.04 * (draft.value.referenceV.value ?? 5)],
+    },
+  ),
+);
+const errors = computed(() => faulty.value.map((p) => p.shownC - p.temperatureC));
+/** Half the height of the error chart, K: in steps, so that the axis stands still while a slider moves. */
+const errorHeight = computed(() => {
+  const most = Math.max(0.5, ...errors.value.map(Math.abs));
+  return [1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => s >= most) ?? 1000;
+});
+const errorChart = computed(() =>
+  lineFigure(
+    say.shownMinusTrueKOver(unit.value),
+    [{ name: say.none, x: ends.value, y: [0, 0] }],
+    preferences.dark,
+    false,
+    { x: ends.value, y: [-errorHeight.value, errorHeight.value] },
+  ),
+);
+const overlayOf = (y: readonly number[]) => ({ x: x.value, y, colour: overlayColour(preferences.dark) });
+const at = computed(() => {
+  const t = draft.value.at.value;
+  if (!circuit.value || t === null) return null;
+  const [sound, set] = [
+    deskCurve(circuit.value, pullUp.value!, [t], NO_DESK_FAULTS)[0],
+    deskCurve(circuit.value, pullUp.value!, [t], faults.value)[0],
+  ];
+  return { sound, set, ...sensitivityAt(circuit.value, pullUp.value!, t) };
+});
+const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
+const FACTS: readonly Column<{ name: string; value: string }>[] = [
+  { key: 'name', title: say.fact, mono: true, text: (f) => f.name },
+  { key: 'value', title: say.value, mono: true, text: (f) => f.value },
+];
+const atFacts = computed(() => {
+  if (!at.value) return [];
+  const { sound, set, milliVoltPerK, kelvinPerOhm } = at.value;
+  return [
+    { name: say.sensor, value: formatOhm(sound.sensorOhm) },
+    { name: say.voltsSoundAsSet, value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
+    { name: say.shownAsSet, value: formatTemperature(set.shownC, unit.value, 1) },
+    { name: say.sensitivity, value: say.mVK(fixed(milliVoltPerK, 1)) },
+    { name: say.anOhmOfWire, value: `${significant(kelvinPerOhm, 2)} K` },
+    ...(best.value
+      ? [
+          {
+            name: say.bestPullUpForTheRange,
+            value: say.mVKAtWorst(formatOhm(best.value.ohm), fixed(best.value.worstMilliVoltPerK, 1)),
+          },
+        ]
+      : []),
+  ];
+});
+const unset = (): void => {
+  draft.value = { ...draft.value, series: 0, leakGround: 0, leakAcross: 0, wireM: 0, meterOn: false };
+};
+function apply(job: Job): void {
+  const c = curves.byId(draft.value.curve);
+  job.circuit.curve = { source: 'given', name: c.name, curve: c.curve };
+  job.circuit.layout = draft.value.layout;
+  job.circuit.referenceV = draft.value.referenceV;
+  job.circuit.pullUpOhm = written(Math.round(pullUp.value!));
+}
+</script>
+
+<template>
+  <div class="row top">
+    <CurvePick v-model="draft.curve" class="pick-curve" />
+    <PickList v-model="draft.layout" class="layout" :label="say.layout" :options="LAYOUTS" />
+    <EntryField class="short" :label="say.reference" quantity="volts" v-model="draft.referenceV" />
+    <EntryField
+      class="short"
+      :label="say.pullUp"
+      quantity="ohms"
+      :placeholder="say.learnIt"
+      v-model="draft.pullUpOhm"
+    />
+    <EntryField class="short" :label="say.goodPairOhms" quantity="ohms" v-model="draft.pairOhm" />
+    <EntryField class="short" :label="say.andVolts" quantity="volts" v-model="draft.pairV" />
+  </div>
+  <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
+    <template v-if="learned.ok">{{ pullUpOfPairText(learned.value, learned.sigma) }}</template>
+    <template v-else>{{ say.thoseVoltsAreNotBetween0 }}</template>
+  </p>
+  <div class="two desk">
+    <div>
+      <div class="chart">
+        <LazyPlot
+          :figure="voltChart"
+          :overlay="overlayOf(faulty.map((p) => p.volts))"
+          :label="say.voltsOverTemperature"
+        />
+      </div>
+      <div class="chart small">
+        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" :label="say.errorOfTheShownValue" />
+      </div>
+    </div>
+    <div>
+      <DeskSliders
+        v-model:wire-m="draft.wireM"
+        v-model:wire-mm2="draft.wireMm2"
+        v-model:series="draft.series"
+        v-model:leak-ground="draft.leakGround"
+        v-model:leak-across="draft.leakAcross"
+        v-model:meter-on="draft.meterOn"
+        :faults="faults"
+      />
+      <ActButton @click="unset">{{ say.allSoundAgain }}</ActButton>
+      <div class="fields">
+        <EntryField
+          v-for="[key, label] in [
+            ['at', say.at],
+            ['from', say.rangeFrom],
+            ['to', say.to],
+          ] as const"
+          :key="key"
+          :label="label"
+          quantity="celsius"
+          v-model="draft[key]"
+        />
+      </div>
+      <FactTable
+        v-if="atFacts.length > 0"
+        data-test="desk-at"
+        :label="say.atThisTemperature"
+        headless
+        :columns="FACTS"
+        :rows="atFacts"
+        :row-key="(f) => f.name"
+      />
+      <p v-else class="soft">{{ say.referenceAndPullUpAreNeeded }}</p>
+    </div>
+  </div>
+  <UseOnJob :what="say.useThisCircuitOnACheck" :disabled="!circuit" :change="apply" />
+</template>
+
+<style scoped>
+.row.top.top {
+  align-items: flex-start;
+}
+.pick-curve {
+  flex: 1 1 200px;
+}
+.short {
+  flex: 0 1 124px;
+}
+.desk .chart {
+  height: 230px;
+}
+.desk .chart.small {
+  height: 160px;
+}
+</style>

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { fromDiagramWords as say } from '@mellow-probe/core/wording/screens/shelfPicture';
+import FactTable from '../../../components/base/FactTable.vue';
+import CheckBox from '../../../components/base/CheckBox.vue';
+import ActButton from '../../../components/base/ActButton.vue';
+import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/core/intake/picture/diagram';
+import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
+import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
+import { fixed } from '@mellow-probe/core/base/units/writing';
+import { computed, ref } from 'vue';
+import { z } from 'zod';
+import type { Column } from '../../../components/base/factTable.ts';
+import EntryField from '../../../components/EntryField.vue';
+import { useDraft } from '../../../session/draft.ts';
+import type { useKeptPicture } from '../../../session/keptPicture.ts';
+import { usePreferences } from '../../../data/stores/preferences.ts';
+import { usePictureWork } from './usePictureWork.ts';
+import { spotSchema } from './spotSchema.ts';
+import PictureOpen from './PictureOpen.vue';
+import PictureStage, { type Handle } from './PictureStage.vue';
+
+/** A curve off a printed diagram: two known places on each axis, then points along the line, tapped or followed by colour. */
+const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
+const emit = defineEmits<{ use: [text: string] }>();
+const preferences = usePreferences();
+
+const mark = spotSchema.extend({ value: entrySchema });
+const MOST_POINTS = 200;
+const schema = z.strictObject({
+  across: z.tuple([mark, mark]).nullable(),
+  up: z.tuple([mark, mark]).nullable(),
+  logAcross: z.boolean(),
+  logUp: z.boolean(),
+  points: z.array(spotSchema).max(MOST_POINTS),
+});
+type Diagram = z.infer<typeof schema>;
+const nothing = (): Diagram => ({ across: null, up: null, logAcross: false, logUp: true, points: [] });
+const { draft, fault: draftFault } = useDraft('diagram', schema, nothing);
+const picture = computed(() => props.kept.picture.value);
+
+const blank = { text: '', value: null };
+/** Places to begin with: a tenth in from the edges of the picture. */
+const marks = computed(() => {
+  const { width, height } = picture.value ?? { width: 100, height: 100 };
+  const start = (x: number, y: number): z.infer<typeof mark> => ({ x: x * width, y: y * height, value: blank });
+  return {
+    across: draft.value.across ?? [start(0.12, 0.9), start(0.9, 0.9)],
+    up: draft.value.up ?? [start(0.08, 0.84), start(0.08, 0.1)],
+  };
+});
+const LABELS = {
+  across: [say.knownTemperatureLeft, say.knownTemperatureRight],
+  up: [say.knownResistanceLow, say.knownResistanceHigh],
+} as const;
+const handles = computed<Handle[]>(() => [
+  ...(['across', 'up'] as const).flatMap((axis) =>
+    marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
+  ),
+  ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
+]);
+function axisOf(axis: 'across' | 'up'): Axis | null {
+  const [a, b] = marks.value[axis];
+  if (a.value.value === null || b.value.value === null) return null;
+  const at = axis === 'across' ? 'x' : 'y';
+  return {
+    scale: (axis === 'across' ? draft.value.logAcross : draft.value.logUp) ? 'log' : 'linear',
+    marks: [
+      { at: a[at], value: a.value.value },
+      { at: b[at], value: b.value.value },
+    ],
+  };
+}
+const axes = computed(() => ({ across: axisOf('across'), up: axisOf('up') }));
+const faults = computed(() =>
+  (['across', 'up'] as const).flatMap((axis) => {
+    const known = axes.value[axis];
+    const fault = known && axisFault(known);
+    return fault ? [axisFaultText(fault, axis)] : [];
+  }),
+);
+const read = computed(() => {
+  const { across, up } = axes.value;
+  return across && up && faults.value.length === 0 ? diagramPoints(across, up, draft.value.points) : [];
+});
+
+function move(id: string, x: number, y: number): void {
+  const [kind, i] = [id.split(':')[0], Number(id.split(':')[1])];
+  if (kind === 'point')
+    draft.value = { ...draft.value, points: draft.value.points.map((p, k) => (k === i ? { x, y } : p)) };
+  else setMark(kind as 'across' | 'up', i, { x, y });
+}
+function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeof mark>>): void {
+  const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
+  draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
+}
+const { busy, note, stop, work } = usePictureWork(say.theLineCouldNotBeFollowed);
+const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
+  const unit = preferences.temperatureUnit;
+  return [
+    { key: 't', title: `°${unit}`, mono: true, text: (p) => formatTemperature(p.temperatureC, unit, 1) },
+    { key: 'ohm', title: 'Ω', mono: true, text: (p) => formatOhm(p.resistanceOhm) },
+    {
+      key: 'half',
+      title: say.thePictureTellsItTo,
+      mono: true,
+      soft: true,
+      text: (p) => `± ${fixed(100 * Math.expm1(p.halfLog), 1)} %`,
+    },
+  ];
+});
+const following = ref(false);
+async function tap(x: number, y: number): Promise<void> {
+  note.value = '';
+  if (!following.value) {
+    if (draft.value.points.length < MOST_POINTS)
+      draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
+    return;
+  }
+  if (busy.value) return;
+  await work(
+    (remote) => remote.follow(picture.value!.blob, { x, y }),
+    (line) => {
+      if (line) {
+        draft.value = { ...draft.value, points: line };
+        following.value = false;
+      } else note.value = say.noLineOfAColourOf;
+    },
+  );
+}
+async function open(file: File): Promise<void> {
+  stop();
+  if (await props.kept.open(file)) draft.value = nothing();
+}
+</script>
+
+<template>
+  <div class="from">
+    <PictureOpen
+      :kept="kept"
+      subject="diagram"
+      :note="note"
+      :lost="draftFault && say.thePointsAreNotKeptThe(draftFault)"
+      @open="open"
+    />
+    <div v-if="picture" class="two">
+      <div>
+        <PictureStage :picture="picture" :handles="handles" :label="say.pictureOfTheDiagram" @move="move" @tap="tap" />
+      </div>
+      <div class="steps">
+        <h3>{{ say.twoKnownPlacesOnEachAxis }}</h3>
+        <p class="soft">{{ say.dragEachCrossToWhereIts }}</p>
+        <div v-for="axis in ['across', 'up'] as const" :key="axis" class="axis" :class="axis">
+          <EntryField
+            v-for="(m, i) in marks[axis]"
+            :key="i"
+            :label="LABELS[axis][i]"
+            :quantity="axis === 'across' ? 'celsius' : 'ohms'"
+            :model-value="m.value"
+            @update:model-value="setMark(axis, i, { value: $event })"
+          />
+          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">{{ say.temperatureAxisIsLogarithmic }}</CheckBox>
+          <CheckBox v-else v-model="draft.logUp">{{ say.resistanceAxisIsLogarithmic }}</CheckBox>
+        </div>
+        <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
+        <h3>{{ say.pointsAlongTheLine }}</h3>
+        <p class="soft">{{ say.tapAlongTheLineMoreWhere }}</p>
+        <div class="row">
+          <ActButton :aria-pressed="following" @click="following = !following">
+            {{ following ? say.nowTapTheLine : say.followByColour }}
+          </ActButton>
+          <ActButton
+            kind="quiet"
+            :disabled="draft.points.length === 0"
+            @click="draft.points = draft.points.slice(0, -1)"
+          >
+            {{ say.takeTheLastBack }}
+          </ActButton>
+          <ActButton kind="quiet" :disabled="draft.points.length === 0" @click="draft.points = []">
+            {{ say.allAway }}
+          </ActButton>
+          <span v-if="busy" class="soft" role="status">{{ say.following }}</span>
+        </div>
+        <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" :aria-label="say.pointsReadOff">
+          <FactTable
+            data-test="diagram-points"
+            :label="say.pointsReadOff"
+            :columns="columns"
+            :rows="read"
+            :row-key="(p) => p.temperatureC"
+          />
+        </div>
+        <p v-else-if="draft.points.length > 0" class="soft">{{ say.giveTheFourValuesAndThe }}</p>
+        <ActButton kind="main" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
+          {{ say.useThesePoints }}
+        </ActButton>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.from,
+.steps {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-width: 0;
+}
+.steps {
+  align-items: flex-start;
+}
+.steps h3,
+.steps p {
+  margin: 0;
+}
+.axis {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 10px;
+  width: 100%;
+  padding-left: 10px;
+  border-left: 4px solid var(--plum);
+}
+.axis.across {
+  border-left-color: var(--clay);
+}
+.check {
+  grid-column: 1 / -1;
+}
+.scroll {
+  overflow: auto;
+  width: 100%;
+  max-height: 260px;
+}
+</style>

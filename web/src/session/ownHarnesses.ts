@@ -1,0 +1,40 @@
+import {
+  asTemplate,
+  type KeptHarness,
+  keptHarnessSchema,
+  type Harness,
+  MOST_HARNESSES,
+} from '@mellow-probe/core/circuit/harness/harnessSchema';
+import { DOOR } from '@mellow-probe/core/base/units/bounds';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { z } from 'zod';
+import { newId } from '../browser/newId.ts';
+import { shelfDoor } from '../data/storage/shelfStorage.ts';
+import { persistedRecord } from './record.ts';
+
+const schema = z.strictObject({ looms: z.array(keptHarnessSchema).max(DOOR * MOST_HARNESSES) });
+
+/** Looms kept on the shelf, by name: the next check of such a machine takes one in a tap. */
+export const useOwnHarnesses = defineStore('own-looms', () => {
+  const record = persistedRecord<z.infer<typeof schema>>({ door: shelfDoor('looms', schema), initial: { looms: [] } });
+  return {
+    looms: computed(() => record.value.looms),
+    fault: record.fault,
+    full: computed(() => record.value.looms.length >= MOST_HARNESSES),
+    /** Keeps a loom under a name; one of that name is replaced. */
+    keep(name: string, loom: Harness): void {
+      const kept: KeptHarness = { id: newId(), name, loom: asTemplate(loom) };
+      record.change('typed', (value) => {
+        value.looms = [...value.looms.filter((l) => l.name !== name), kept].sort((a, b) =>
+          a.name.localeCompare(b.name, 'en', { numeric: true }),
+        );
+      });
+    },
+    remove(id: string): void {
+      record.change('typed', (value) => {
+        value.looms = value.looms.filter((l) => l.id !== id);
+      });
+    },
+  };
+});
