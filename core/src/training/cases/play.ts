@@ -7,7 +7,7 @@ import { repairsOf, USUAL_WORK } from '../../advice/plan/repairs.ts';
 import { figure } from '../../base/units/entry.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../../base/units/vocabulary.ts';
 import { rightPair, type Shown, showsOn } from './caseMeter.ts';
-import { bridges, setUpSchema } from './setUp.ts';
+import { bridges, type SetUp, setUpSchema } from './setUp.ts';
 import { guiltyGroups, PLUGS, problemOf, type TrainingCase } from './trainingCase.ts';
 
 /** What a learner expects of a reading before he takes it, against a sound circuit. */
@@ -228,8 +228,8 @@ export const problemAfter = (ofCase: TrainingCase, state: PlayState): Problem =>
 /** The pair of cavities a careful hand uses, the plug he means, and the state in which he measures. */
 export const carefully = (
   ofCase: TrainingCase,
-  state: 'steady' | 'hot' | 'wiggling' = 'steady',
-): { at: (typeof PLUGS)[number]; across: ReturnType<typeof rightPair>; state: typeof state } => ({
+  state: SetUp['state'] = 'steady',
+): Pick<SetUp, 'at' | 'across' | 'state'> => ({
   at: ofCase.plug,
   across: rightPair(ofCase),
   state,
