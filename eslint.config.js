@@ -79,7 +79,7 @@ export default ts.config(
   {
     files: ['**/*.mjs', 'eslint.config.js'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
+      globals: { performance: 'readonly', Buffer: 'readonly', process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
     },
   },
 );

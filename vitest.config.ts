@@ -1,19 +1,27 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
+const test = { testTimeout: 120_000 };
+
 export default defineConfig({
-  plugins: [vue()],
   test: {
-    include: [
-      'core/**/*.test.ts',
-      'server/**/*.test.ts',
-      'cli/**/*.test.ts',
-      'web/**/*.test.ts',
-      'scripts/**/*.test.ts',
-      'studies/**/*.test.ts',
-    ],
     // Without this one core of two stays idle.
     maxWorkers: '100%',
-    testTimeout: 120_000,
+    projects: [
+      {
+        test: {
+          ...test,
+          name: 'core',
+          include: ['core', 'cli', 'scripts', 'studies'].map((room) => `${room}/**/*.test.ts`),
+          // Nothing here keeps state between tests, so the files of a worker share what they have loaded.
+          isolate: false,
+          pool: 'threads',
+        },
+      },
+      {
+        plugins: [vue()],
+        test: { ...test, name: 'page', include: ['web/**/*.test.ts', 'server/**/*.test.ts'], pool: 'threads' },
+      },
+    ],
   },
 });

@@ -59,7 +59,7 @@ describe('a file that contradicts itself is not taken', () => {
     expect(faultOf(proved)).toBe('ok');
   });
   test('every check of the demo and of the examples is taken', () => {
-    const folder = path.resolve(import.meta.dirname, '../../../examples/demo');
+    const folder = path.resolve(import.meta.dirname, '../../../../examples/demo');
     for (const file of readdirSync(folder))
       expect(openJob(readFileSync(path.join(folder, file), 'utf8')).ok, file).toBe(true);
   });

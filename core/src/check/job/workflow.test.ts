@@ -28,7 +28,7 @@ import { openJob, saveJob } from './openJob.ts';
 const NOW = '2026-01-02T03:04:05.000Z';
 const entry = (value: number) => ({ text: String(value), value });
 const demo = (name: string): Job => {
-  const opened = openJob(readFileSync(new URL(`../../../examples/demo/${name}`, import.meta.url), 'utf8'));
+  const opened = openJob(readFileSync(new URL(`../../../../examples/demo/${name}`, import.meta.url), 'utf8'));
   if (!opened.ok) throw new Error(name);
   return opened.job;
 };

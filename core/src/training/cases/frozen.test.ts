@@ -84,7 +84,7 @@ function moved(made: TrainingCase, seed: number): Move[] {
 }
 
 test('same number, same case', async () => {
-  await expect(`${CASES.flatMap(described).join('\n')}\n`).toMatchFileSnapshot('../../test/data/trainingCases.txt');
+  await expect(`${CASES.flatMap(described).join('\n')}\n`).toMatchFileSnapshot('../../../test/data/trainingCases.txt');
 });
 
 test('same moves, same figures, minutes and money', async () => {
@@ -103,5 +103,5 @@ test('same moves, same figures, minutes and money', async () => {
       `bench: ${readings.map((r) => `${r.id} ${r.text} ${r.value} ${r.state}`).join(', ')} | ${complaint.replaced.join(' ')} | ${findings.join(' ')} | ${hotTemperatureC.text}`,
     ];
   });
-  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../test/data/trainingMoves.txt');
+  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../../test/data/trainingMoves.txt');
 });

@@ -54,5 +54,5 @@ test('same seed, same case: of the model, of the yard, sound ones, pairs and log
       return `log ${seed}: ${values.length} ${quantity} ${short(sum)} ${events.join(', ')}`;
     }),
   ];
-  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../test/data/drawnCases.txt');
+  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../../test/data/drawnCases.txt');
 });
