@@ -6,7 +6,7 @@ const port = 4199;
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  workers: 1,
+  workers: 2,
   timeout: 90_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],

@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
+import { TOOLS } from '../web/src/screens/tools/tools.ts';
 
 /** A phone held upright: a finger, a small window that does not shrink the page to fit. */
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
@@ -55,7 +56,20 @@ export async function kept(page: Page): Promise<void> {
   await expect(page.locator('[data-test="save-state"]')).toHaveText('kept');
 }
 
-/** Every tool of the shelf, and the pocket card, by their addresses. */
-export const SHELF_TOOLS = [
-  ...['curves', 'own', 'identify', 'sweep', 'divider', 'substitutes', 'baths', 'judge', 'codes', 'kit', 'card'],
-];
+/** Every tool, and the pocket card, by their addresses. */
+export const TOOL_PAGES: readonly string[] = [...TOOLS.map(({ id }) => id), 'card'];
+
+/** Waits until nothing on the page moves any more. */
+export const still = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+    const finite = document.getAnimations().filter((a) => Number.isFinite(a.effect?.getComputedTiming().endTime));
+    await Promise.all(finite.map((a) => a.finished.catch(() => undefined)));
+  });
+
+/** Waits until the page has fetched, while it rests, what other screens need: the reader of sealed backups comes last. */
+export async function fetchedAhead(page: Page): Promise<void> {
+  const last = (): boolean => performance.getEntriesByType('resource').some((r) => /\/sealed-/.test(r.name));
+  await page.waitForFunction(last, undefined, { timeout: 60_000 });
+  await page.waitForLoadState('networkidle');
+}

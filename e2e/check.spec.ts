@@ -1,6 +1,5 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { axeFinds, serious } from './axe.ts';
 import { field, files, kept, pick, startCheck, verdict } from './bench.ts';
 
 test('from four figures to a verdict, kept, exported, deleted, imported', async ({ page }) => {
@@ -166,24 +165,4 @@ test('any test can be added, under its conditions; keys lead to the proposed one
     document.activeElement?.closest('[data-measurement]')?.getAttribute('data-measurement'),
   );
   expect(focused, proposed).toBeTruthy();
-});
-
-test('nothing serious for axe, in light and dark, on both screens', async ({ page }) => {
-  const scan = async (where: string): Promise<void> => {
-    expect(serious(await axeFinds(page)), where).toEqual([]);
-  };
-  await page.goto('/');
-  await scan('empty list');
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await field(page, 'Sensor ohms').fill('9k');
-  await field(page, 'Volts, plugged in').fill('4.4');
-  await expect(page.locator('[data-test="evidence"]')).toBeVisible();
-  await scan('bench');
-  await page.getByRole('button', { name: 'Dark' }).click();
-  await scan('bench, dark');
-  await kept(page);
-  await page.getByRole('link', { name: 'Checks' }).click();
-  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
-  await scan('list, dark');
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begun, SHELF_TOOLS, files, openDemo } from './bench.ts';
+import { begun, files, openDemo, still, TOOL_PAGES } from './bench.ts';
 
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
@@ -23,7 +23,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
     .evaluateAll((list) => list.map((e) => e.getAttribute('data-station')!));
   for (const station of stations) {
     await page.locator(`[data-station="${station}"]`).evaluate((e) => (e as HTMLElement).click());
-    await page.waitForTimeout(80);
+    await still(page);
     await look(`station ${station}`);
   }
   const check = page.url();
@@ -34,7 +34,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await look('where in the loom');
   await page.locator('[data-test="loom"] button').nth(2).click();
   await page.getByLabel('Laid open together with').waitFor();
-  await page.waitForTimeout(500);
+  await still(page);
   await look('a stop of the loom');
   await page.keyboard.press('Escape');
   await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
@@ -45,8 +45,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await look('verdict of an open check');
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await page.locator('[data-test="course"]').waitFor();
-  // The sheet slides in.
-  await page.waitForTimeout(500);
+  await still(page);
   await look('the verdict in figures');
   await page.keyboard.press('Escape');
   if (await pull.isVisible()) await pull.click();
@@ -54,13 +53,13 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.locator('[data-station="quick"]').evaluate((e) => (e as HTMLElement).click());
   await page.getByRole('button', { name: 'More…' }).click();
   await page.getByRole('dialog', { name: 'Circuit and kit in detail' }).waitFor();
-  await page.waitForTimeout(500);
+  await still(page);
   await look('circuit and kit in detail');
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
   await page.keyboard.press('?');
   await page.getByRole('dialog', { name: 'Keys and figures' }).waitFor();
-  await page.waitForTimeout(400);
+  await still(page);
   await look('keys and figures');
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
@@ -73,15 +72,15 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await look('reading mode');
   await page.goto(`${check}?tour`);
   await page.getByText('Type what the meter shows').waitFor();
-  await page.waitForTimeout(400);
+  await still(page);
   await look('tour of the bench');
   await page.goto(`${check}/report`);
   await page.locator('[data-section="proof"]').waitFor();
   await look('report');
-  for (const tool of SHELF_TOOLS) {
+  for (const tool of TOOL_PAGES) {
     await page.goto(`/demo/shelf/${tool}`);
     await page.locator('main, [data-tool]').first().waitFor();
-    await page.waitForTimeout(200);
+    await still(page);
     await look(`shelf ${tool}`);
   }
   for (const part of ['places', 'due', 'experience']) {
@@ -99,7 +98,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.goto('/demo/logbook');
   await page.getByRole('button', { name: 'Scan a label…' }).click();
   await page.getByLabel('Code, typed').waitFor();
-  await page.waitForTimeout(400);
+  await still(page);
   await look('scan a label');
   const code = await page.locator('[data-test="machine"] .code').first().innerText();
   await page.goto(`/demo/logbook/place/${code}/label`);
@@ -124,7 +123,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.locator('[data-channel="adapter 05"]').waitFor();
   await page.getByRole('button', { name: /^Record/ }).click();
   await page.getByRole('button', { name: /^unplugged/ }).click();
-  await page.waitForTimeout(300);
+  await still(page);
   await look('live values, recording');
   await page.goto('/logs');
   await files(page, 'a log file').setInputFiles('examples/logs/loose-plug.csv');

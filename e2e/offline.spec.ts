@@ -6,7 +6,7 @@ import path from 'node:path';
 import { chromium, expect, type Page, test } from '@playwright/test';
 import { CHROMIUM } from '../scripts/builtPage.ts';
 import { createApp } from '../server/src/app.ts';
-import { field, files, SHELF_TOOLS, verdict } from './bench.ts';
+import { field, files, TOOL_PAGES, verdict } from './bench.ts';
 import { tablePicture, dragCorners } from './tablePictures.ts';
 
 // Without the server, and with a newer one: a server of the test's own, on a copy of the built page.
@@ -63,7 +63,7 @@ test('after one visit everything works with the server gone: checks, shelf, pape
   await page.goto(`${check}/report`);
   const [paper] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF' }).click()]);
   expect(paper.suggestedFilename()).toMatch(/\.pdf$/);
-  for (const tool of SHELF_TOOLS) {
+  for (const tool of TOOL_PAGES) {
     await page.goto(`${url}/demo/shelf/${tool}`);
     await expect(page.locator('main, [data-tool]').first()).toBeVisible();
   }

@@ -1,7 +1,9 @@
 import { expect, type Page, test } from '@playwright/test';
 import { axeFinds } from './axe.ts';
-import { kept, PHONE, verdict } from './bench.ts';
+import { kept, PHONE, still, verdict } from './bench.ts';
 import { everyScreen } from './everyScreen.ts';
+
+test.describe.configure({ mode: 'parallel' });
 
 /**
  * Everything of the page that sticks out at the right: a phone would shrink the page, or it would scroll sideways. Also tables that are cut off by
@@ -62,40 +64,49 @@ const WALKS = [
   { width: 1280, narrower: 1024 },
 ];
 
-for (const dark of [false, true])
-  for (const { width, narrower } of WALKS)
-    test(`every screen and sheet at ${width} px, ${dark ? 'dark' : 'light'}: nothing scrolls sideways, nothing is against accessibility`, async ({
-      browser,
-    }) => {
-      test.setTimeout(300_000);
-      const context = await browser.newContext({
-        ...PHONE,
-        isMobile: width < 1024,
-        viewport: { width, height: 844 },
-        colorScheme: dark ? 'dark' : 'light',
-        reducedMotion: 'reduce',
-      });
-      const page = await context.newPage();
-      const found: Record<string, string[]> = {};
-      await everyScreen(page, async (name) => {
-        const out = await sticksOut(page, width);
-        // What the dark colours can spoil is contrast; all else was asked in the light.
-        out.push(...(await axeFinds(page, dark ? ['color-contrast'] : undefined)));
-        // Colours move nothing.
-        if (!dark && narrower !== null) {
-          await page.setViewportSize({ width: narrower, height: 844 });
-          // Charts draw themselves anew a moment later.
-          await expect
-            .poll(() => sticksOut(page, narrower), { timeout: 3000 })
-            .toEqual([])
-            .catch(async () => out.push(...(await sticksOut(page, narrower))));
-          await page.setViewportSize({ width, height: 844 });
-        }
-        if (out.length > 0) found[name] = out;
-      });
-      await context.close();
-      expect(found).toEqual({});
+/** Turns the page light or dark, as the device does at dusk. */
+async function turn(page: Page, theme: 'light' | 'dark'): Promise<void> {
+  await page.emulateMedia({ colorScheme: theme });
+  await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+  await still(page);
+}
+
+for (const { width, narrower } of WALKS)
+  test(`every screen and sheet at ${width} px, light and dark: nothing scrolls sideways, nothing is against accessibility`, async ({
+    browser,
+  }) => {
+    test.setTimeout(300_000);
+    const context = await browser.newContext({
+      ...PHONE,
+      isMobile: width < 1024,
+      viewport: { width, height: 844 },
+      reducedMotion: 'reduce',
     });
+    const page = await context.newPage();
+    const found: Record<string, string[]> = {};
+    let theme: 'light' | 'dark' = 'light';
+    await everyScreen(page, async (name) => {
+      const out = await sticksOut(page, width);
+      // Each stop is looked at in the theme it was reached in, then in the other one. What dark colours can spoil is contrast.
+      for (const look of ['first', 'second']) {
+        out.push(...(await axeFinds(page, theme === 'dark' ? ['color-contrast'] : undefined)));
+        if (look === 'first') await turn(page, (theme = theme === 'dark' ? 'light' : 'dark'));
+      }
+      // Colours move nothing: the narrower width is looked at in one of them.
+      if (narrower !== null) {
+        await page.setViewportSize({ width: narrower, height: 844 });
+        // Charts draw themselves anew a moment later.
+        await expect
+          .poll(() => sticksOut(page, narrower), { timeout: 3000 })
+          .toEqual([])
+          .catch(async () => out.push(...(await sticksOut(page, narrower))));
+        await page.setViewportSize({ width, height: 844 });
+      }
+      if (out.length > 0) found[name] = out;
+    });
+    await context.close();
+    expect(found).toEqual({});
+  });
 
 test('a job on a phone, by touch alone: from the complaint to the closed job', async ({ browser }) => {
   const context = await browser.newContext(PHONE);

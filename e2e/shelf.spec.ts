@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { axeFinds, serious } from './axe.ts';
-import { SHELF_TOOLS, begun, choose, chosen, files, kept, startCheck } from './bench.ts';
+import { axeFinds } from './axe.ts';
+import { choose, chosen, files, kept, startCheck } from './bench.ts';
 
 const told = (page: Page, words: string | RegExp) => page.locator('.told').filter({ hasText: words });
 
@@ -225,17 +225,6 @@ test('the pocket card prints on one A4 page', async ({ page }) => {
   await expect(page.getByLabel('Pocket card').locator('tbody tr').first()).toBeVisible();
   const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: false });
   expect([...pdf.toString('latin1').matchAll(/\/Type\s*\/Page[^s]/g)]).toHaveLength(1);
-});
-
-test('nothing serious for axe on any tool', async ({ page }) => {
-  test.setTimeout(180_000);
-  for (const tool of SHELF_TOOLS) {
-    await page.goto(`/shelf/${tool}`);
-    await begun(page);
-    await expect(page.getByRole('main')).toBeVisible();
-    await page.waitForLoadState('networkidle');
-    expect(serious(await axeFinds(page)), tool).toEqual([]);
-  }
 });
 
 test('own codes of a boiler: put on the shelf, understood on a check, out and in as a file', async ({ page }) => {

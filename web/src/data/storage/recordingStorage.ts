@@ -42,15 +42,34 @@ export async function putChunk(id: string, n: number, chunks: readonly SampleChu
   await withStore('recordings', (s) => s.setItem(chunkKey(id, n), chunks));
 }
 
-/** A log that came as a whole, from a file. */
+/** A log that came as a whole, from a file. The samples carry its head too: a page that is left between the two writes loses nothing. */
 export async function putWholeLog(head: RecordingHead, log: Log): Promise<void> {
-  await withStore('recordings', (s) => s.setItem(wholeKey(head.id), { timeS: log.timeS, channels: log.channels }));
+  const whole = { timeS: log.timeS, channels: log.channels, head };
+  await withStore('recordings', (s) => s.setItem(wholeKey(head.id), whole));
   await putHead(head);
 }
 
-/** All recordings, the newest first; a head that cannot be read is left out, its samples stay. */
+/** Writes the heads of whole logs that have none of their own yet. */
+async function restoreHeads(keys: readonly string[]): Promise<string[]> {
+  const there = new Set(keys);
+  const restored: string[] = [];
+  for (const key of keys) {
+    if (!key.startsWith('whole/')) continue;
+    const id = key.slice('whole/'.length);
+    if (there.has(headKey(id))) continue;
+    const whole = await withStore('recordings', (s) => s.getItem<{ head?: unknown }>(key));
+    const head = headSchema.safeParse(whole?.head);
+    if (!head.success) continue;
+    await putHead(head.data);
+    restored.push(headKey(id));
+  }
+  return restored;
+}
+
+/** All recordings, the newest first; a head that cannot be read is left out, its samples stay. Rejects with a `StorageError`. */
 export async function listRecordings(): Promise<RecordingHead[]> {
-  const keys = (await withStore('recordings', (s) => s.keys())).filter((k) => k.startsWith('head/'));
+  const all = await withStore('recordings', (s) => s.keys());
+  const keys = [...all.filter((k) => k.startsWith('head/')), ...(await restoreHeads(all))];
   const heads = await Promise.all(keys.map((k) => withStore('recordings', (s) => s.getItem(k))));
   return heads
     .flatMap((h) => {
@@ -73,7 +92,7 @@ export async function readRecording(id: string): Promise<{ head: RecordingHead; 
   const head = await readHead(id);
   if (!head) return null;
   const whole = await withStore('recordings', (s) => s.getItem<Pick<Log, 'timeS' | 'channels'>>(wholeKey(id)));
-  if (whole) return { head, log: { ...whole, marks: head.marks }, lost: 0 };
+  if (whole) return { head, log: { timeS: whole.timeS, channels: whole.channels, marks: head.marks }, lost: 0 };
   const keys = await chunkKeys(id);
   const parts = head.channels.map(() => ({ t: [] as Float64Array[], v: [] as Float64Array[] }));
   let lost = 0;
@@ -124,7 +143,8 @@ export async function foldRecording(id: string): Promise<void> {
   for (const key of keys) await withStore('recordings', (s) => s.removeItem(key));
 }
 
+/** The head goes last: a removal that is cut off leaves a recording that is listed and can be removed again. */
 export async function removeRecording(id: string): Promise<void> {
-  for (const key of [headKey(id), wholeKey(id), ...(await chunkKeys(id))])
+  for (const key of [wholeKey(id), ...(await chunkKeys(id)), headKey(id)])
     await withStore('recordings', (s) => s.removeItem(key));
 }

@@ -11,6 +11,7 @@ import {
   type RecordingHead,
   removeRecording,
 } from '../storage/recordingStorage.ts';
+import { withStore } from '../storage/stores.ts';
 import { FLUSH_MS, recorder, type RecordingSink } from './recorder.ts';
 
 const VOLTS = { id: 'meter volts', name: 'Meter, volts', quantity: 'volts' } as const;
@@ -127,6 +128,15 @@ describe('recordings in the store', () => {
     const read = (await readRecording('torn'))!;
     expect(read.lost).toBe(1);
     expect(read.log.timeS).toHaveLength(9);
+  });
+  test('a whole log whose page was left before its head was written is listed, and can be read', async () => {
+    await written('left', 3);
+    await foldRecording('left');
+    await withStore('recordings', (s) => s.removeItem('head/left'));
+    expect((await listRecordings()).map((h) => h.id)).toContain('left');
+    expect((await readRecording('left'))!.log.timeS).toHaveLength(9);
+    await removeRecording('left');
+    expect((await listRecordings()).map((h) => h.id)).not.toContain('left');
   });
   test('folded it is the same log; removed it is gone', async () => {
     await written('fold', 5);

@@ -77,8 +77,10 @@ export function useLogRoom(job: () => Job | null) {
         return;
       }
       fileRead.value = result.read;
+      // Stored first: the findings of a long log take their time, and the page may be left meanwhile.
+      const stored = keep(own, result.shape);
       await show(result.shape, mine);
-      await keep(own, result.shape);
+      await stored;
     } catch (error) {
       if (mine === asked) failed(error);
     }
