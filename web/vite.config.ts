@@ -6,9 +6,9 @@ import { firstPaint, nothingBefore } from './build/firstPaint.ts';
 import { ofFirst } from './build/firstScreen.ts';
 import { libraryMapsModule } from './build/libraryMaps.ts';
 import { librarySheets } from './build/librarySheets.ts';
+import { packedFiles } from './build/packedFiles.ts';
 import { palette } from './src/components/base/tokens.ts';
 import { defineConfig, type Plugin } from 'vite';
-import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The English data of the reader of text, at the one address where the reader looks for it: it does not take a name with a hash. */
@@ -32,7 +32,7 @@ const { version } = JSON.parse(readFileSync(path.join(import.meta.dirname, 'pack
   version: string;
 };
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   define: { 'import.meta.env.VITE_VERSION': JSON.stringify(`${version}, built ${built}`) },
   plugins: [
     vue(),
@@ -73,14 +73,15 @@ export default defineConfig({
         navigateFallbackDenylist: [/^\/api\//],
       },
     }),
-    // Packed once, at build, and not at every call.
-    compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg|wasm)$/, threshold: 1000 }),
+    // `--mode plain` packs nothing: for tests and the demo, whose server is on the same machine.
+    mode === 'plain' ? null : packedFiles(),
   ],
   worker: { format: 'es' },
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 1600,
     assetsInlineLimit: 0,
+    reportCompressedSize: false,
     rolldownOptions: {
       output: {
         codeSplitting: {
@@ -94,4 +95,4 @@ export default defineConfig({
       },
     },
   },
-});
+}));

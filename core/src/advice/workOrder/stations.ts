@@ -2,14 +2,26 @@ import { schoolOrder, SCHOOLS } from '../nextTest/schools.ts';
 import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
 import type { Layout } from '../../base/units/vocabulary.ts';
 
+/** The stations that are forms. */
+export const FORM_STATIONS = [
+  'quick',
+  'complaint',
+  'right-sensor',
+  'look',
+  'compare',
+  'where',
+  'worth',
+  'readings',
+  'decision',
+  'repair',
+  'proof',
+] as const;
+export type FormStationId = (typeof FORM_STATIONS)[number];
+
 /** One stop of the order of work: a form, or a group of tests that share a place and a set-up. */
-export interface Station {
-  id: string;
-  name: string;
-  kind: 'form' | 'tests';
-  /** Ids of its tests; empty for a form. */
-  tests: readonly string[];
-}
+export type Station =
+  | { kind: 'form'; id: FormStationId; name: string; tests: readonly string[] }
+  | { kind: 'tests'; id: string; name: string; tests: readonly string[] };
 
 /** The order of work as the trade does it. A proposal: nothing locks. Source: common practice, no source. */
 export const STATIONS: readonly Station[] = [
@@ -48,7 +60,7 @@ export const STATIONS: readonly Station[] = [
   form('proof', 'Proof'),
 ];
 
-function form(id: string, name: string): Station {
+function form(id: FormStationId, name: string): Station {
   return { id, name, kind: 'form', tests: [] };
 }
 
@@ -65,10 +77,9 @@ export function stationsFor(school: string, layout: Layout, connectors: number):
   const known = SCHOOLS.find((s) => s.id === school);
   const order = known ? schoolOrder(known) : null;
   const rank = (id: string): number => order?.indexOf(id) ?? 0;
-  const stations = STATIONS.map((s) => ({
-    ...s,
-    tests: s.tests.filter(possible).sort((a, b) => rank(a) - rank(b)),
-  })).filter((s) => s.kind === 'form' || s.tests.length > 0);
+  const stations = STATIONS.map((s) =>
+    s.kind === 'form' ? s : { ...s, tests: s.tests.filter(possible).sort((a, b) => rank(a) - rank(b)) },
+  ).filter((s) => s.kind === 'form' || s.tests.length > 0);
   if (!order) return stations;
   // The tests change places among themselves; forms stay where they are.
   const byFirstTest = stations.filter((s) => s.kind === 'tests').sort((a, b) => rank(a.tests[0]) - rank(b.tests[0]));

@@ -1,3 +1,4 @@
+import { goldenSection } from './goldenSection.ts';
 import { linearFit } from './linearFit.ts';
 
 /** A value that runs to its end as end + (start − end)·exp(−t/τ). Times in s from the first point. */
@@ -9,8 +10,6 @@ export interface ExponentialFit {
   sigma: { end: number; timeConstantS: number };
   scatter: number;
 }
-
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /**
  * Least squares of an exponential approach. For each τ the other two follow in one step (variable projection), so only τ is searched, on a log scale;
@@ -26,7 +25,7 @@ export function exponentialFit(t: ArrayLike<number>, y: ArrayLike<number>): Expo
   const spanS = t[n - 1] - t[0];
   if (!(spanS > 0)) return null;
   const [low, high] = [Math.log(spanS / 200), Math.log(spanS * 8)];
-  const at = (logTau: number): { end: number; drop: number; square: number } => solved(t, y, Math.exp(logTau));
+  const at = (logTau: number): ExponentialLine => exponentialLine(t, y, Math.exp(logTau));
   // A coarse look first: the sum of squares may have two valleys on a noisy series.
   let best = low;
   const steps = 40;
@@ -35,13 +34,8 @@ export function exponentialFit(t: ArrayLike<number>, y: ArrayLike<number>): Expo
     if (at(here).square < at(best).square) best = here;
   }
   const step = (high - low) / steps;
-  let [a, b] = [Math.max(low, best - step), Math.min(high, best + step)];
-  for (let i = 0; i < 60; i++) {
-    const [c, d] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
-    if (at(c).square < at(d).square) b = d;
-    else a = c;
-  }
-  const logTau = (a + b) / 2;
+  const [from, to] = [Math.max(low, best - step), Math.min(high, best + step)];
+  const logTau = goldenSection(from, to, 60, (x) => at(x).square);
   if (logTau < low + step / 2 || logTau > high - step / 2) return null;
   const tau = Math.exp(logTau);
   const { end, drop, square } = at(logTau);
@@ -63,12 +57,20 @@ export function exponentialFit(t: ArrayLike<number>, y: ArrayLike<number>): Expo
   }
 }
 
-/** End and drop of the best exponential of a given τ, and what is left, squared. */
-function solved(
-  t: ArrayLike<number>,
-  y: ArrayLike<number>,
-  tau: number,
-): { end: number; drop: number; square: number } {
+/** An exponential of a given time constant: end + drop·exp(−(t − t₀)/τ), and the sum of squares it leaves. */
+export interface ExponentialLine {
+  end: number;
+  drop: number;
+  square: number;
+}
+
+/**
+ * The least-squares exponential of one time constant: the two other unknowns are a straight line.
+ *
+ * @param t ascending; the time constant in the same unit
+ * @example exponentialLine([0, 1], [3, 1 + 2 * Math.exp(-1)], 1).drop // 2
+ */
+export function exponentialLine(t: ArrayLike<number>, y: ArrayLike<number>, tau: number): ExponentialLine {
   const n = t.length;
   let [se, see, sy, sey] = [0, 0, 0, 0];
   for (let i = 0; i < n; i++) {

@@ -1,3 +1,4 @@
+import { blank } from '../../base/units/entry.ts';
 import type { FaultGroup, ReplaceablePart } from '../../base/units/vocabulary.ts';
 import type { Job } from './jobSchema.ts';
 import { emptyRecord } from './newJob.ts';
@@ -14,8 +15,8 @@ export function templateOf(job: Job, id: string, now: string): Job {
     createdAt: now,
     updatedAt: now,
     note: '',
-    temperatureC: { text: '', value: null },
-    hotTemperatureC: { text: '', value: null },
+    temperatureC: blank(),
+    hotTemperatureC: blank(),
   };
 }
 

@@ -1,3 +1,6 @@
+import { type ExponentialLine, exponentialLine } from '../../base/numeric/exponentialFit.ts';
+import { goldenSection } from '../../base/numeric/goldenSection.ts';
+
 /** A value read at a time while it settles. Minutes, and any unit. */
 export interface TimedReading {
   minute: number;
@@ -32,46 +35,26 @@ export function settle(readings: readonly TimedReading[], resolution: number): S
       settled: true,
     };
   }
-  const fits = Array.from({ length: 240 }, (_, i) => fitAt(sorted, span * 0.03 * Math.pow(400, i / 239)));
-  const best = sharpened(sorted, fits.reduce((a, b) => (b.misfit < a.misfit ? b : a)).tau);
+  const [minutes, values] = [sorted.map((r) => r.minute), sorted.map((r) => r.value)];
+  const at = (tau: number): ExponentialLine => exponentialLine(minutes, values, tau);
+  const grid = Array.from({ length: 240 }, (_, i) => span * 0.03 * Math.pow(400, i / 239));
+  const fits = grid.map(at);
+  const near = Math.log(grid[fits.reduce((best, f, i) => (f.square < fits[best].square ? i : best), 0)]);
+  const tau = Math.exp(goldenSection(near - 0.03, near + 0.03, 40, (x) => at(Math.exp(x)).square));
+  const best = at(tau);
   // Within the noise, every τ that fits about as well is possible: their ends are the spread of the answer.
-  const allowed = best.misfit + sorted.length * resolution * resolution;
-  const possible = fits.filter((f) => f.misfit <= allowed).map((f) => f.final);
+  const allowed = best.square + sorted.length * resolution * resolution;
+  const possible = fits.filter((f) => f.square <= allowed).map((f) => f.end);
   const uncertainty = Math.max(resolution, (Math.max(...possible) - Math.min(...possible)) / 2);
   const last = sorted[sorted.length - 1];
-  if (best.tau >= span * 11 || uncertainty > 3 * spread) return { ok: false, reason: 'not-settling' };
-  const settledAtMin = sorted[0].minute + best.tau * Math.log(100);
+  if (tau >= span * 11 || uncertainty > 3 * spread) return { ok: false, reason: 'not-settling' };
+  const settledAtMin = sorted[0].minute + tau * Math.log(100);
   return {
     ok: true,
-    final: best.final,
+    final: best.end,
     uncertainty,
-    timeConstantMin: best.tau,
+    timeConstantMin: tau,
     settledAtMin,
-    settled: Math.abs(last.value - best.final) <= 2 * resolution,
+    settled: Math.abs(last.value - best.end) <= 2 * resolution,
   };
-}
-
-/** The best time constant near one of the grid, by golden section on its logarithm. */
-function sharpened(readings: readonly TimedReading[], tau: number): ReturnType<typeof fitAt> {
-  const golden = (Math.sqrt(5) - 1) / 2;
-  let [low, high] = [Math.log(tau) - 0.03, Math.log(tau) + 0.03];
-  for (let i = 0; i < 40; i++) {
-    const [a, b] = [high - golden * (high - low), low + golden * (high - low)];
-    if (fitAt(readings, Math.exp(a)).misfit < fitAt(readings, Math.exp(b)).misfit) high = b;
-    else low = a;
-  }
-  return fitAt(readings, Math.exp((low + high) / 2));
-}
-
-function fitAt(readings: readonly TimedReading[], tau: number): { tau: number; final: number; misfit: number } {
-  const start = readings[0].minute;
-  let [sx, sy, sxx, sxy] = [0, 0, 0, 0];
-  const n = readings.length;
-  const points = readings.map((r) => ({ x: Math.exp(-(r.minute - start) / tau), y: r.value }));
-  for (const { x, y } of points) [sx, sy, sxx, sxy] = [sx + x, sy + y, sxx + x * x, sxy + x * y];
-  const determinant = n * sxx - sx * sx;
-  const gap = determinant > 1e-12 ? (n * sxy - sx * sy) / determinant : 0;
-  const final = (sy - gap * sx) / n;
-  const misfit = points.reduce((s, { x, y }) => s + (y - final - gap * x) ** 2, 0);
-  return { tau, final, misfit };
 }

@@ -12,7 +12,7 @@ import { accessOf, type Access } from '../../catalogue/kit/access.ts';
 import { weightedFaults } from '../../inference/model/hypotheses.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { drawIndex, happens, pick, seededUniform, type Uniform } from '../../base/numeric/random.ts';
-import { figure } from '../../base/units/entry.ts';
+import { blank, figure } from '../../base/units/entry.ts';
 import { FIELDS, type FaultGroup, type MachineState, type Tool } from '../../base/units/vocabulary.ts';
 import { caseNumberOf, type CaseKey, type Difficulty } from './caseNumber.ts';
 import { CODE_OF_NEIGHBOUR, codeOf, complaintOf, type Looks, machineOf, type Told } from './scenes.ts';
@@ -85,7 +85,7 @@ export function trainingCase(key: CaseKey): TrainingCase {
   const looks = looksOf(machine, key, uniform);
   const cavities = shuffled(CAVITIES, uniform);
   const plug = other ? PLUGS[Math.floor(2 * uniform())] : 'A';
-  const job: Job = { ...bare, complaint, hotTemperatureC: { text: '', value: null } };
+  const job: Job = { ...bare, complaint, hotTemperatureC: blank() };
   const costs = costsOf(job.worth, job.kit, null);
   const allowed = {
     minutes: [150, 110, 80][key.difficulty - 1],

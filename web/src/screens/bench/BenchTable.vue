@@ -16,7 +16,7 @@ import CircuitDetails from './CircuitDetails.vue';
 import CardDrawing from './CardDrawing.vue';
 import CurveCharts from './CurveCharts.vue';
 import EarlierHere from './EarlierHere.vue';
-import { FORMS } from './forms/list.ts';
+import { formOf } from './forms/list.ts';
 import QuickCard from './QuickCard.vue';
 import ReadingMode from './ReadingMode.vue';
 import SaveState from './SaveState.vue';
@@ -52,9 +52,7 @@ onMounted(() => {
   tour();
 });
 
-const form = computed(() =>
-  work.current?.kind === 'form' && work.current.id !== 'quick' ? FORMS[work.current.id] : null,
-);
+const form = computed(() => formOf(work.current));
 
 async function focusCard(): Promise<void> {
   await nextTick();

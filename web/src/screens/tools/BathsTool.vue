@@ -6,7 +6,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import { boilingPointC, pressureAtAltitudeKPa } from '@mellow-probe/core/tools/baths/boilingPoint';
 import { settle } from '@mellow-probe/core/tools/baths/settling';
 import { THERMOMETERS } from '@mellow-probe/core/catalogue/parts/thermometers';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { formatTemperature } from '@mellow-probe/core/base/units/format';
 import { settlingText } from '@mellow-probe/core/wording/settlingText';
 import { computed } from 'vue';
@@ -21,8 +21,7 @@ import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** Temperatures that need no thermometer, what thermometers are good for, and how long to wait. */
 const preferences = usePreferences();
-const blank = { text: '', value: null };
-const timed = () => ({ id: newId(), minute: blank, value: blank });
+const timed = () => ({ id: newId(), minute: blank(), value: blank() });
 const COLUMNS: readonly Column<(typeof THERMOMETERS)[number]>[] = [
   { key: 'name', title: say.thermometer, text: (t) => t.name },
   { key: 'limit', title: say.goodTo, mono: true, text: (t) => `± ${t.limitK} K` },
@@ -35,7 +34,7 @@ const schema = z.strictObject({
 });
 const { draft } = useDraft('baths', schema, () => ({
   altitudeM: { text: '0', value: 0 },
-  pressureHPa: blank,
+  pressureHPa: blank(),
   rows: [timed(), timed(), timed()],
 }));
 const pressureKPa = computed(() =>
@@ -65,7 +64,7 @@ function addBath(celsius: number): (job: Job) => void {
       sensor: 'this',
       phase: 'heating',
       temperatureC: { text: `${value} °C`, value },
-      resistanceOhm: { text: '', value: null },
+      resistanceOhm: blank(),
     });
 }
 </script>

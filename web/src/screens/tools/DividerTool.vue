@@ -13,7 +13,7 @@ import {
   pullUpFromPair,
   sensitivityAt,
 } from '@mellow-probe/core/tools/divider/divider';
-import { entrySchema, figure as written } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema, figure as written } from '@mellow-probe/core/base/units/entry';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
@@ -34,7 +34,6 @@ import { lineFigure, overlayColour } from './lineFigure.ts';
 /** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
 const curves = useCurves();
 const preferences = usePreferences();
-const blank = { text: '', value: null };
 const LAYOUTS = [
   { value: 'pull-up', label: say.resistor },
   { value: 'pull-down', label: say.mirrored },
@@ -61,8 +60,8 @@ const { draft } = useDraft('divider', schema, () => ({
   layout: 'pull-up' as const,
   referenceV: written(5),
   pullUpOhm: written(2490),
-  pairOhm: blank,
-  pairV: blank,
+  pairOhm: blank(),
+  pairV: blank(),
   from: { text: '-20 °C', value: -20 },
   to: { text: '120 °C', value: 120 },
   at: { text: '20 °C', value: 20 },

@@ -5,7 +5,7 @@ import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { identifySensor } from '@mellow-probe/core/tools/identify/identifySensor';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/catalogue/kit/instrumentsOf';
 import { ohmsNoise } from '@mellow-probe/core/inference/model/noise';
 import { formatOhm, formatProbability, formatTemperature } from '@mellow-probe/core/base/units/format';
@@ -28,8 +28,8 @@ const kit = useKit();
 const preferences = usePreferences();
 const blankPair = () => ({
   id: newId(),
-  temperatureC: { text: '', value: null },
-  resistanceOhm: { text: '', value: null },
+  temperatureC: blank(),
+  resistanceOhm: blank(),
 });
 const schema = z.strictObject({
   pairs: z.array(z.strictObject({ id: z.string(), temperatureC: entrySchema, resistanceOhm: entrySchema })).max(20),

@@ -2,7 +2,7 @@
 import { judgeToolWords as say } from '@mellow-probe/core/wording/screens/tools';
 import PickList from '../../components/base/PickList.vue';
 import { ohmsNoise } from '@mellow-probe/core/inference/model/noise';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { judgeResistance } from '@mellow-probe/core/tools/judging/judgeResistance';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/catalogue/kit/instrumentsOf';
 import { judgedText } from '@mellow-probe/core/wording/judgedText';
@@ -33,7 +33,7 @@ const schema = z.strictObject({
 const { draft } = useDraft('judge', schema, () => ({
   curve: 'ntc-2k8',
   temperatureC: { text: '20 °C', value: 20 },
-  ohm: { text: '', value: null },
+  ohm: blank(),
   tolerancePercent: { text: '5', value: 5 },
   bath: true,
   field: 'engine' as const,

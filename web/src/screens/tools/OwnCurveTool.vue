@@ -11,7 +11,7 @@ import { FIT_FORMS } from '@mellow-probe/core/circuit/curves/fitCurve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/circuit/curves/ownCurve';
 import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/intake/pointTable/columns';
 import { readPoints } from '@mellow-probe/core/intake/pointTable/readPoints';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -32,7 +32,6 @@ const FromPicture = defineAsyncComponent(() => import('./picture/FromPicture.vue
 const FromDiagram = defineAsyncComponent(() => import('./picture/FromDiagram.vue'));
 const curves = useCurves();
 const router = useRouter();
-const blank = { text: '', value: null };
 const schema = z.strictObject({
   way: z.enum(['table', 'picture', 'diagram', 'r25b', 'coefficients']),
   text: z.string().max(MOST_TEXT),
@@ -55,11 +54,11 @@ const { draft, fault } = useDraft('own', schema, () => ({
   name: '',
   source: '',
   form: 'best' as const,
-  r25: blank,
-  beta: blank,
-  a: blank,
-  b: blank,
-  c: blank,
+  r25: blank(),
+  beta: blank(),
+  a: blank(),
+  b: blank(),
+  c: blank(),
 }));
 const WAYS = [
   { value: 'table', label: say.tableOfPoints },

@@ -4,7 +4,7 @@ import { countText } from '@mellow-probe/core/wording/ledgerText';
 import ActButton from '../../components/base/ActButton.vue';
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import { moduleSweep } from '@mellow-probe/core/tools/identify/moduleSweep';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import {
   formatOhm,
   formatProbability,
@@ -29,8 +29,7 @@ import { lineFigure } from './lineFigure.ts';
 /** Known resistors in, displayed values out: the module's own curve, its ends, its pull-up, and whether the sensor is the one it expects. */
 const curves = useCurves();
 const preferences = usePreferences();
-const blank = { text: '', value: null };
-const blankRow = () => ({ id: newId(), ohm: blank, shownC: blank, volts: blank });
+const blankRow = () => ({ id: newId(), ohm: blank(), shownC: blank(), volts: blank() });
 const schema = z.strictObject({
   rows: z.array(z.strictObject({ id: z.string(), ohm: entrySchema, shownC: entrySchema, volts: entrySchema })).max(60),
   referenceV: entrySchema,

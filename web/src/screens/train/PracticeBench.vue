@@ -9,7 +9,7 @@ import { useNarrow, useUpright } from '../../browser/useMedia.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePractice } from '../../session/practice.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
-import { FORMS } from '../bench/forms/list.ts';
+import { formOf } from '../bench/forms/list.ts';
 import TestCard from '../bench/TestCard.vue';
 import WorkOrder from '../bench/WorkOrder.vue';
 import CaseHead from './CaseHead.vue';
@@ -30,7 +30,7 @@ const drawing = computed(() => {
   const plug = setUp.plug === 'resistor' ? { kind: 'resistor' as const, text: 'Ω' } : { kind: PLUG[setUp.plug] };
   return { ...asked, plug };
 });
-const form = computed(() => (work.current?.kind === 'form' ? FORMS[work.current.id] : null));
+const form = computed(() => formOf(work.current));
 if (!work.test) work.goStation('live');
 onKeyStroke('u', () => preferences.toggleUnit());
 onKeyStroke('j', () => work.step(1));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { blank } from '@mellow-probe/core/base/units/entry';
 import { compareFormWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import PickList from '../../../components/base/PickList.vue';
 import ActButton from '../../../components/base/ActButton.vue';
@@ -29,8 +30,8 @@ function add(): void {
     id: newId(),
     sensor: last?.sensor ?? 'this',
     phase: last?.phase ?? 'heating',
-    temperatureC: { text: '', value: null },
-    resistanceOhm: { text: '', value: null },
+    temperatureC: blank(),
+    resistanceOhm: blank(),
   });
 }
 const remove = (id: string): void => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { blank } from '@mellow-probe/core/base/units/entry';
 import { settlingSheetWords as say } from '@mellow-probe/core/wording/screens/benchForms';
 import ActButton from '../../../components/base/ActButton.vue';
 import { MOST } from '@mellow-probe/core/check/job/most';
@@ -26,7 +27,7 @@ function add(): void {
   job.comparison.settling.push({
     id: newId(),
     minute: { text: String(minute), value: minute },
-    value: { text: '', value: null },
+    value: blank(),
   });
 }
 </script>

@@ -1,3 +1,4 @@
+import type { FormStationId, Station } from '@mellow-probe/core/advice/workOrder/stations';
 import type { Component } from 'vue';
 import CompareForm from './CompareForm.vue';
 import ComplaintForm from './ComplaintForm.vue';
@@ -10,8 +11,8 @@ import RightSensorForm from './RightSensorForm.vue';
 import WhereForm from './WhereForm.vue';
 import WorthForm from './WorthForm.vue';
 
-/** The stations of the order of work that are forms, by id. A new one is one file and one line here and in `advice/workOrder/stations`. */
-export const FORMS: Readonly<Record<string, Component>> = {
+/** The forms of the order of work; the quick check has a card of its own. A new one is one file, and one line here and in `advice/workOrder/stations`. */
+export const FORMS: Readonly<Record<Exclude<FormStationId, 'quick'>, Component>> = {
   complaint: ComplaintForm,
   'right-sensor': RightSensorForm,
   look: LookForm,
@@ -23,3 +24,7 @@ export const FORMS: Readonly<Record<string, Component>> = {
   repair: RepairForm,
   proof: ProofForm,
 };
+
+/** The form of a station; null for tests, and for the quick check. */
+export const formOf = (station: Station | undefined): Component | null =>
+  station?.kind === 'form' && station.id !== 'quick' ? FORMS[station.id] : null;

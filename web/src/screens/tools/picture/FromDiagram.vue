@@ -4,7 +4,7 @@ import FactTable from '../../../components/base/FactTable.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/core/intake/picture/diagram';
-import { entrySchema } from '@mellow-probe/core/base/units/entry';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { fixed } from '@mellow-probe/core/base/units/writing';
@@ -39,11 +39,10 @@ const nothing = (): Diagram => ({ across: null, up: null, logAcross: false, logU
 const { draft, fault: draftFault } = useDraft('diagram', schema, nothing);
 const picture = computed(() => props.kept.picture.value);
 
-const blank = { text: '', value: null };
 /** Places to begin with: a tenth in from the edges of the picture. */
 const marks = computed(() => {
   const { width, height } = picture.value ?? { width: 100, height: 100 };
-  const start = (x: number, y: number): z.infer<typeof mark> => ({ x: x * width, y: y * height, value: blank });
+  const start = (x: number, y: number): z.infer<typeof mark> => ({ x: x * width, y: y * height, value: blank() });
   return {
     across: draft.value.across ?? [start(0.12, 0.9), start(0.9, 0.9)],
     up: draft.value.up ?? [start(0.08, 0.84), start(0.08, 0.1)],
