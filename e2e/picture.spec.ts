@@ -136,12 +136,13 @@ test('a file that is no picture, reading that is stopped, and corners that cross
   await expect(page.getByRole('button', { name: 'Read the table' })).toBeEnabled();
   await expect(figures(page)).toHaveCount(0);
   const corner = page.getByRole('button', { name: /Upper left corner/ });
-  await corner.focus();
-  // A hundred and fifty presses, sent at once: each a step of the corner.
-  await corner.evaluate((handle) => {
-    for (let i = 0; i < 150; i++)
-      handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', shiftKey: true, bubbles: true, cancelable: true }));
-  });
+  // Dragged to the far side of the other corners.
+  const [from, to] = [corner, page.getByRole('button', { name: /Upper right corner/ })].map((c) => c.locator('.ring'));
+  const [start, end] = [(await from.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(end.x + end.width + 40, end.y + end.height / 2, { steps: 3 });
+  await page.mouse.up();
   await expect(page.getByText('The corners must go round the table without crossing.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Read the table' })).toBeDisabled();
   await files(page, 'Picture of the table').setInputFiles({

@@ -84,7 +84,7 @@ const unitCode = step('Unit tests', 'npx', [
 ]);
 count(unitFile, unitCode, (unit) => ({ passed: unit.numPassedTests, failed: unit.numFailedTests }));
 
-if (step('Build', 'npm', ['run', '--silent', 'build']) === 0) {
+if (step('Build', 'npm', ['run', '--silent', 'build:plain']) === 0) {
   const browserFile = path.join(results, 'results.json');
   const browserCode = step('Browser tests', 'npx', ['--no-install', 'playwright', 'test']);
   count(browserFile, browserCode, ({ stats }) => ({

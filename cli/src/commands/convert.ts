@@ -1,4 +1,4 @@
-import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
+import { CATALOGUE_CURVES, catalogueCurve } from '@mellow-probe/core/catalogue/parts/curves';
 import { SolvedCircuit } from '@mellow-probe/core/circuit/network/solvedCircuit';
 import { nominalState } from '@mellow-probe/core/circuit/network/sensorCircuit';
 import { curveModel, resistanceAt, temperatureOf } from '@mellow-probe/core/circuit/curves/curve';
@@ -80,7 +80,7 @@ function curveOf(values: {
   beta?: string | undefined;
 }): CurveModel {
   if (values.curve !== undefined) {
-    const entry = CATALOGUE_CURVES.find((c) => c.id === values.curve);
+    const entry = catalogueCurve(values.curve);
     if (!entry) throw new UsageError(`no curve "${values.curve}"; "convert list" lists them`);
     return curveModel(entry.curve);
   }

@@ -2,7 +2,7 @@ import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { YARD_SPREAD } from '../../circuit/network/spread.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import { CATALOGUE_CIRCUITS } from './circuits.ts';
-import { CATALOGUE_CURVES } from './curves.ts';
+import { catalogueCurve } from './curves.ts';
 
 /** A circuit of the catalogue as the engine takes it. Throws on an id that is not there. */
 export function catalogueCircuit(id: string): SensorCircuit {
@@ -14,7 +14,7 @@ export function catalogueCircuit(id: string): SensorCircuit {
     pullUpOhm: entry.pullUpOhm,
     hotPullUpOhm: null,
     switchRatio: 0,
-    curve: curveModel(CATALOGUE_CURVES.find((c) => c.id === entry.curveId)!.curve),
+    curve: curveModel(catalogueCurve(entry.curveId)!.curve),
     display: { ...entry.display, resolutionC: 1, substituteC: null, ratiometric: null },
     supplyV: entry.supplyV,
     wireMinOhm: 0.05,

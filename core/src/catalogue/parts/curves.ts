@@ -141,17 +141,6 @@ export const CATALOGUE_CURVES: readonly CatalogueCurve[] = [
     common: true,
   },
   {
-    id: 'ntc-30k-engine',
-    name: 'NTC 30 kΩ (37.3 kΩ at 20 °C), engine air',
-    curve: table(
-      '0:95000 10:58750 20:37300 30:24270 40:16150 50:10970 60:7600 70:5370 80:3840 90:2800 ' +
-        '100:2070 110:1550 120:1180',
-    ),
-    // The 7700 Ω that is handed down for 60 °C lie 0.37 K off the curve through all other rows, which say 7600.
-    source: `${HANDBOOK}; 60 °C mended from 7700 Ω by its neighbours`,
-    common: false,
-  },
-  {
     id: 'ntc-47k',
     name: 'NTC 47 kΩ, B25/85 4050',
     curve: { kind: 'beta', r25Ohm: 47000, betaK: 4050 },
@@ -299,6 +288,13 @@ export const CATALOGUE_CURVES: readonly CatalogueCurve[] = [
     common: false,
   },
 ];
+
+/** Ids that stored checks have for a curve that stands under another one. */
+const ALIASES: Readonly<Record<string, string>> = { 'ntc-30k-engine': 'ntc-30k' };
+
+/** The curve of an id, also of one that is no longer listed; undefined where there is none. */
+export const catalogueCurve = (id: string): CatalogueCurve | undefined =>
+  CATALOGUE_CURVES.find((c) => c.id === (ALIASES[id] ?? id));
 
 /** The common curves that could pass for another part: those that differ from `own` by more than 12 % in resistance at 0, 25 or 50 °C. */
 export function otherCommonCurves(own: CurveModel): { name: string; model: CurveModel }[] {

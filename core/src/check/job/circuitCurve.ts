@@ -1,4 +1,4 @@
-import { CATALOGUE_CURVES } from '../../catalogue/parts/curves.ts';
+import { catalogueCurve } from '../../catalogue/parts/curves.ts';
 import { type Curve, curveModel, curveSchema, typedForm } from '../../circuit/curves/curve.ts';
 import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import { tableFault } from '../../circuit/curves/table.ts';
@@ -24,7 +24,7 @@ export function readCurve(choice: CurveChoice, issues: Issue[]): CurveModel | nu
 function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | null {
   if (choice.source === 'given') return choice.curve;
   if (choice.source === 'catalogue') {
-    const entry = CATALOGUE_CURVES.find((c) => c.id === choice.id);
+    const entry = catalogueCurve(choice.id);
     if (!entry) issues.push({ path, issue: { ok: false, reason: 'unknown-curve' } });
     return entry?.curve ?? null;
   }

@@ -1,4 +1,4 @@
-import { CATALOGUE_CURVES } from '../../catalogue/parts/curves.ts';
+import { catalogueCurve } from '../../catalogue/parts/curves.ts';
 import { comparisonView, type ComparisonView } from '../../tools/comparing/comparisonView.ts';
 import type { Pair } from '../../tools/comparing/comparePairs.ts';
 import { curveModel, typedForm } from '../../circuit/curves/curve.ts';
@@ -27,7 +27,7 @@ export function comparePairsOf(job: Job): ComparisonView | null {
 
 /** Name of a catalogue curve, or what the choice itself says. */
 export function curveName(choice: Job['circuit']['curve']): string {
-  if (choice.source === 'catalogue') return CATALOGUE_CURVES.find((c) => c.id === choice.id)?.name ?? choice.id;
+  if (choice.source === 'catalogue') return catalogueCurve(choice.id)?.name ?? choice.id;
   if (choice.source === 'typed') {
     const form = typedForm(choice.kind, choice.form)!;
     return `${form.name}: ${form.figures.map((f) => `${f.name} ${choice.figures[f.key]?.text || '?'}`).join(', ')}`;

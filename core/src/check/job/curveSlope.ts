@@ -1,4 +1,4 @@
-import { CATALOGUE_CURVES } from '../../catalogue/parts/curves.ts';
+import { catalogueCurve } from '../../catalogue/parts/curves.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import { circuitCurve } from './circuitCurve.ts';
 import type { CurveChoice } from './circuitSchema.ts';
@@ -7,7 +7,7 @@ import type { CurveChoice } from './circuitSchema.ts';
 export function curveSlope(choice: CurveChoice): 'ntc' | 'ptc' {
   if (choice.source === 'given') return curveModel(choice.curve).slope;
   if (choice.source === 'catalogue') {
-    const entry = CATALOGUE_CURVES.find((c) => c.id === choice.id);
+    const entry = catalogueCurve(choice.id);
     return entry ? curveModel(entry.curve).slope : 'ntc';
   }
   if (choice.source === 'typed') {

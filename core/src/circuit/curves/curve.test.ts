@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { reference, referencePoints } from '../../../test/reference.ts';
-import { CATALOGUE_CURVES, otherCommonCurves } from '../../catalogue/parts/curves.ts';
+import { CATALOGUE_CURVES, catalogueCurve, otherCommonCurves } from '../../catalogue/parts/curves.ts';
 import { type Curve, curveModel, curveSchema, resistanceAt, temperatureOf } from './curve.ts';
 import { temperaturesOf } from './curveModel.ts';
 import { tableFault } from './table.ts';
@@ -91,7 +91,7 @@ describe('against published tables', () => {
       ['ntc-30k-engine', 'automotive 30k'],
     ];
     for (const [id, beginning] of pairs) {
-      const model = curveModel(CATALOGUE_CURVES.find((c) => c.id === id)!.curve);
+      const model = curveModel(catalogueCurve(id)!.curve);
       const points = referencePoints('handbook-ntc.csv', 'curve', beginning).filter(
         (p) => p.temperatureC >= 0 && p.temperatureC <= 100,
       );

@@ -3,7 +3,7 @@ import { circuitChoiceWords as say } from '@mellow-probe/core/wording/screens/be
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
-import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
+import { CATALOGUE_CURVES, catalogueCurve } from '@mellow-probe/core/catalogue/parts/curves';
 import { circuitLine, curveLine } from '@mellow-probe/core/wording/catalogueFacts';
 import { curveModel, TYPED_FORMS, typedForm } from '@mellow-probe/core/circuit/curves/curve';
 import type { CurveChoice } from '@mellow-probe/core/check/job/jobSchema';
@@ -75,7 +75,7 @@ const chosenCurve = computed(() => {
   const { curve } = circuit.value;
   if (curve.source === 'typed') return typedId(curve.kind, curve.form);
   if (curve.source === 'band') return curve.slope === 'ptc' ? 'band ptc' : 'band';
-  return curve.source === 'catalogue' ? curve.id : curve.source;
+  return curve.source === 'catalogue' ? (catalogueCurve(curve.id)?.id ?? curve.id) : curve.source;
 });
 function typedId(kind: string, form: string): string {
   return `typed ${kind} ${form}`;
