@@ -33,6 +33,16 @@ async function opened(initial: Note | null = EMPTY) {
   return { door, control, record, changes };
 }
 
+test('a record that is known not to be stored is written although nothing was typed; one that was not read yet is not', async () => {
+  for (const stored of [null, undefined]) {
+    const { door, control } = fakeDoor<Note>(`${name}/${String(stored)}`, null);
+    const record = persistedRecord<Note>({ door, initial: { ...EMPTY, title: 'new' }, stored });
+    await record.loaded;
+    await record.settled();
+    expect(control.stored?.value.title ?? null).toBe(stored === null ? 'new' : null);
+  }
+});
+
 describe('one stream of changes', () => {
   test('all writes of one event are one change, told before anything else happens, with what was and is', async () => {
     const { record, changes, control } = await opened();

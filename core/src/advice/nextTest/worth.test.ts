@@ -153,6 +153,21 @@ describe('information', () => {
   });
 });
 
+describe('what a risky test costs', () => {
+  const order = (riskMinutes: number): string[] =>
+    proposeTests(problem, posterior, { ...EVERYTHING_AT_HAND, riskMinutes }, Infinity).map((p) => p.measurement);
+  const problem = problemWith([['displayed', -40]]);
+  const posterior = posteriorOf(problem);
+  test('a jumper comes later the more its risk is worth in minutes, and is never left out', () => {
+    const [free, dear] = [order(0), order(60)];
+    expect(dear).toHaveLength(free.length);
+    expect(free.indexOf('displayed-bridged')).toBeLessThan(dear.indexOf('displayed-bridged'));
+    // Tests without risk keep their order among themselves.
+    const plain = (list: string[]): string[] => list.filter((id) => !measurementById(id).risky);
+    expect(plain(dear)).toEqual(plain(free));
+  });
+});
+
 describe('suspects that are not told apart', () => {
   const pairsAt = (...readings: Parameters<typeof problemWith>[0][number][]) => {
     const problem = problemWith(readings);
@@ -173,6 +188,12 @@ describe('suspects that are not told apart', () => {
       if (telling) expect(telling.bits).toBeGreaterThan(0.25);
     }
     expect(pairs.some((p) => p.test !== null)).toBe(true);
+  });
+  test('two at odds of six to one are still to be told apart', () => {
+    // 0 V at the unplugged plug: most likely an open signal wire, but a wet plug does the same.
+    const { pairs, probability } = pairsAt(['open-voltage', 0]);
+    expect(probability('signal-open') / probability('signal-to-return')).toBeGreaterThan(5);
+    expect(pairs.map((p) => p.faults)).toContainEqual(['signal-open', 'signal-to-return']);
   });
   test('nothing before the first reading, and nothing where one suspect is sure', () => {
     expect(pairsAt().pairs).toEqual([]);

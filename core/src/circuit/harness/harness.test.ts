@@ -45,6 +45,16 @@ describe('how likely places are', () => {
       series.plug,
     ]);
   });
+  test('a splice is suspected sooner than a connector of going open, and sooner than one of leaking: it lies bare under tape', () => {
+    const [spliced, connected] = [harnessWeights(harnessOf('splice')), harnessWeights(harnessOf('connector'))];
+    expect(spliced.signal[2]).toBeGreaterThan(connected.signal[2]);
+    expect(spliced.leak[2]).toBeGreaterThan(connected.leak[2]);
+    // And of going open sooner than the plug at the sensor, of leaking later.
+    expect(spliced.signal[2]).toBeGreaterThan(spliced.signal[4]);
+    expect(spliced.leak[2]).toBeLessThan(spliced.leak[4]);
+    // All else weighs as it did.
+    for (const e of [0, 1, 3, 4]) expect(spliced.signal[e]).toBe(connected.signal[e]);
+  });
   test('length, make and what is known of a place, each on its own place alone', () => {
     const loom = harnessOf('connector', 'splice');
     const plain = harnessWeights(loom);

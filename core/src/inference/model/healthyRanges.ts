@@ -47,13 +47,9 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
   });
 }
 
-/** The tests of the list that need no further conditions and fit this layout. */
-export function plainTests(problem: Problem): PlannedTest[] {
-  return MEASUREMENTS.filter((m) => m.needs.length === 0 && m.layouts.includes(problem.circuit.layout)).map(
-    (measurement) => ({
-      measurement,
-      conditions: {},
-      state: 'steady' as const,
-    }),
-  );
+/** Those of these tests that need no further conditions and fit this layout. */
+export function plainTests(problem: Problem, tests: readonly Measurement[] = MEASUREMENTS): PlannedTest[] {
+  return tests
+    .filter((m) => m.needs.length === 0 && m.layouts.includes(problem.circuit.layout))
+    .map((measurement) => ({ measurement, conditions: {}, state: 'steady' as const }));
 }

@@ -11,9 +11,9 @@ import { stretchesOf } from './stretches.ts';
 /** Share of a fault's weight that is intermittent, where readings in more than one machine state could tell. */
 export const INTERMITTENT_SHARE = 0.2;
 
-/** The faults that can occur in this circuit, with their weights (factors applied) normalised to one. */
-export function weightedFaults(problem: Problem): { fault: Fault; weight: number }[] {
-  const possible = FAULTS.filter((f) => f.layouts.includes(problem.circuit.layout));
+/** Those of these faults that can occur in this circuit, with their weights (factors applied) normalised to one. */
+export function weightedFaults(problem: Problem, faults: readonly Fault[] = FAULTS): { fault: Fault; weight: number }[] {
+  const possible = faults.filter((f) => f.layouts.includes(problem.circuit.layout));
   const weights = possible.map((f) => f.weight * (problem.factors[f.id] ?? 1));
   const total = weights.reduce((a, b) => a + b, 0);
   return possible.map((fault, i) => ({ fault, weight: weights[i] / total }));

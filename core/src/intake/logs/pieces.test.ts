@@ -434,6 +434,8 @@ describe('courses', () => {
     expect(judged(warming(65))!.holds).toBe('stays-low');
     expect(judged(warming(76))!.holds).toBe('holds');
     expect(judged(warming(46))).toBeNull();
+    // A thermostat that hangs open holds a machine at little more than fifty: told, as one that stays low.
+    expect(judged(warming(54))!.holds).toBe('stays-low');
     expect(
       warmUp(
         seconds(1500),

@@ -1,3 +1,4 @@
+import { jointOhm, leakOhm } from './deskSliders.ts';
 import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
 import { normalCdf } from '../../base/numeric/normal.ts';
@@ -24,6 +25,25 @@ import {
   sensorFromVolts,
 } from './divider.ts';
 import { substitutesFor, sweepSteps } from './substitutes.ts';
+
+describe('the sliders of the desk', () => {
+  const volts = (leak: number, joint = 0): number =>
+    (5 * (2000 + jointOhm(joint)) * leakOhm(leak)) / ((2000 + jointOhm(joint) + 2490) * leakOhm(leak) + 2490 * (2000 + jointOhm(joint)));
+  test('none changes nothing; a touch of a leak changes no meter, all of it pulls the signal down to next to nothing', () => {
+    expect([leakOhm(0), jointOhm(0)]).toEqual([Infinity, 0]);
+    const sound = (5 * 2000) / 4490;
+    expect(sound - volts(0.001)).toBeLessThan(0.001);
+    expect(sound - volts(0.001)).toBeGreaterThan(0.0001);
+    expect(volts(1)).toBeLessThan(0.03);
+    // In the middle it is about as large as the sensor: the signal drops by a quarter.
+    expect(volts(0.55) / sound).toBeGreaterThan(0.6);
+    expect(volts(0.55) / sound).toBeLessThan(0.9);
+  });
+  test('all of a joint reads as good as open, half of it is a third of a kilohm', () => {
+    expect(volts(1e-9, 1)).toBeGreaterThan(4.8);
+    expect(jointOhm(0.5)).toBeCloseTo(316, 0);
+  });
+});
 
 describe('uncertainty of the divider', () => {
   test('worked example of python3-uncertainties: 2490.00 Ω, u = 34.988 Ω in its parts', () => {

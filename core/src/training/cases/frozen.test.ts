@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import { DRAWN_TESTS } from '../simulation/drawnFrom.ts';
 import type { Measurement } from '../../circuit/measurements/measurement.ts';
 import { happens, pick, seededUniform, type Uniform } from '../../base/numeric/random.ts';
 import { FAULT_GROUPS, FIELDS, MACHINE_STATES } from '../../base/units/vocabulary.ts';
@@ -40,7 +40,7 @@ const CONDITIONS = { substituteOhm: 2200, bathC: 60, airC: 20 };
 const conditionsOf = ({ needs }: Measurement): Partial<typeof CONDITIONS> =>
   Object.fromEntries(Object.entries(CONDITIONS).filter(([name]) => (needs as readonly string[]).includes(name)));
 const testsOf = ({ machine }: TrainingCase): Measurement[] =>
-  MEASUREMENTS.filter((m) => m.layouts.includes(machine.problem.circuit.layout));
+  DRAWN_TESTS.filter((m) => m.layouts.includes(machine.problem.circuit.layout));
 
 /** A measurement set up rightly, or in three of ten with something about it drawn anew. */
 function measuring(made: TrainingCase, measurement: Measurement, id: string, uniform: Uniform): Move {

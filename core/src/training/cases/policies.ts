@@ -1,3 +1,4 @@
+import { DRAWN_TESTS } from '../simulation/drawnFrom.ts';
 import { candidateTests, proposeTests } from '../../advice/nextTest/nextTest.ts';
 import { schoolOrder, SCHOOLS } from '../../advice/nextTest/schools.ts';
 import { type Posterior, posteriorOf } from '../../inference/posterior/posterior.ts';
@@ -110,7 +111,9 @@ function nextTest(
   const fresh = !problem.readings.some((r) => r.state === now);
   // In another state the display says at once whether it is there now.
   if (now !== 'steady' && fresh) return { measurement: measurementById('displayed'), conditions: {}, state: now };
-  const possible = candidateTests(problem, access, now).filter((t) => doneIn(t.measurement, now));
+  const possible = candidateTests(problem, access, now).filter(
+    (t) => DRAWN_TESTS.includes(t.measurement) && doneIn(t.measurement, now),
+  );
   if (policy === 'ideal' || now !== 'steady') {
     const allowed = new Set(possible.map((t) => t.measurement.id));
     const best = proposeTests(problem, posterior, access, Infinity, now).find((p) => allowed.has(p.measurement));

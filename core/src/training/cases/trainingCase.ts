@@ -1,6 +1,4 @@
-import { CATALOGUE_CIRCUITS, type CatalogueCircuit } from '../../catalogue/parts/circuits.ts';
-import { FINDINGS } from '../../catalogue/parts/findings.ts';
-import { SYMPTOMS } from '../../catalogue/parts/symptoms.ts';
+import type { CatalogueCircuit } from '../../catalogue/parts/circuits.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
 import { checkJob } from '../../check/job/checkJob.ts';
 import type { Job } from '../../check/job/jobSchema.ts';
@@ -14,6 +12,7 @@ import type { Problem } from '../../inference/model/problem.ts';
 import { drawIndex, happens, pick, seededUniform, type Uniform } from '../../base/numeric/random.ts';
 import { blank, figure } from '../../base/units/entry.ts';
 import { FIELDS, type FaultGroup, type MachineState, type Tool } from '../../base/units/vocabulary.ts';
+import { DRAWN_CIRCUITS, DRAWN_FAULTS, DRAWN_FINDINGS, DRAWN_SYMPTOMS } from '../simulation/drawnFrom.ts';
 import { caseNumberOf, type CaseKey, type Difficulty } from './caseNumber.ts';
 import { CODE_OF_NEIGHBOUR, codeOf, complaintOf, type Looks, machineOf, type Told } from './scenes.ts';
 import { THEME_IDS } from './themes.ts';
@@ -106,7 +105,7 @@ export function problemOf(job: Job): Problem {
 
 function circuitFor({ field, difficulty }: CaseKey, uniform: Uniform): CatalogueCircuit {
   // A one-wire sender has no return to be measured: not for the first cases.
-  const list = CATALOGUE_CIRCUITS.filter(
+  const list = DRAWN_CIRCUITS.filter(
     (c) => c.field === field && c.pullUpOhm !== null && (difficulty > 1 || c.layout === 'pull-up'),
   );
   return pick(list, uniform);
@@ -181,7 +180,7 @@ function wantedOf({ theme, difficulty }: CaseKey, problem: Problem, uniform: Uni
     case 'new-sensor':
       return { ...plain, faults: null };
     default: {
-      const soundShare = weightedFaults(problem).find((w) => w.fault.group === 'healthy')!.weight;
+      const soundShare = weightedFaults(problem, DRAWN_FAULTS).find((w) => w.fault.group === 'healthy')!.weight;
       return theme === 'any' && happens(soundShare, uniform) ? { ...plain, count: 0 } : plain;
     }
   }
@@ -231,7 +230,7 @@ function complain(
     });
   }
   const reads = wanted.onlyIn ? 'either' : looks;
-  const fitting = SYMPTOMS.filter((s) => s.field === entry.field && s.reads === reads);
+  const fitting = DRAWN_SYMPTOMS.filter((s) => s.field === entry.field && s.reads === reads);
   const symptoms = fitting.length > 0 && happens(0.7, uniform) ? [pick(fitting, uniform).id] : [];
   return {
     text: complaintOf(looks, told, replaced, uniform),
@@ -248,7 +247,7 @@ const [SEEN_ANYHOW, SEEN_AT_MOST] = [0.07, 0.75];
 /** What plug and loom look like: each finding as often as its likelihood ratio says; it may mislead, as in life. */
 function looksOf({ faults }: TrueMachine, { difficulty }: CaseKey, uniform: Uniform): string[] {
   const mislead = difficulty === 3 ? 2 : 1;
-  return FINDINGS.filter(({ id, kind }) => kind === 'look' || id === 'crash-damage').flatMap(({ id, ratios }) => {
+  return DRAWN_FINDINGS.filter(({ id, kind }) => kind === 'look' || id === 'crash-damage').flatMap(({ id, ratios }) => {
     const ratio = Math.max(1, ...faults.map((f) => ratios[f.fault.id] ?? 1));
     const chance = Math.min(SEEN_AT_MOST, SEEN_ANYHOW * ratio * (ratio > 1 ? 1 : mislead));
     return happens(chance, uniform) ? [id] : [];

@@ -4,6 +4,7 @@ import type { Branch, Fault } from '../../circuit/faults/fault.ts';
 import { healthy } from '../../circuit/faults/healthy.ts';
 import { LatentSpace } from '../../inference/model/latent.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../../inference/model/hypotheses.ts';
+import { DRAWN_FAULTS, DRAWN_TESTS } from '../simulation/drawnFrom.ts';
 import { plainTests } from '../../inference/model/healthyRanges.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
@@ -79,7 +80,7 @@ const MOST_TRIES = 400;
  */
 export function drawFaults(machine: TrueMachine, wanted: Wanted, uniform: Uniform): TrueFault[] {
   const { problem } = machine;
-  const weighted = weightedFaults(problem).filter(
+  const weighted = weightedFaults(problem, DRAWN_FAULTS).filter(
     ({ fault }) => fault !== healthy && (wanted.faults === null || wanted.faults.includes(fault.id)),
   );
   const one = (): TrueFault => {
@@ -103,7 +104,7 @@ const canBeTwo = ([a, b]: readonly TrueFault[]): boolean =>
 /** Does any plain test show this one of the faults? */
 function shows(machine: TrueMachine, faults: readonly TrueFault[], one: TrueFault): boolean {
   const state = one.onlyIn ?? 'steady';
-  const tests = plainTests(machine.problem);
+  const tests = plainTests(machine.problem, DRAWN_TESTS);
   const shownWith = (list: readonly TrueFault[]): number[] => {
     const solved = new SolvedCircuit().set(circuitIn({ ...machine, faults: list }, state));
     return tests.map(({ measurement, conditions }) => measurement.predict(solved, conditions));

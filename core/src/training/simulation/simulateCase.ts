@@ -1,5 +1,4 @@
 import { catalogueCircuit } from '../../catalogue/parts/catalogueCircuit.ts';
-import { CATALOGUE_CIRCUITS } from '../../catalogue/parts/circuits.ts';
 import { placeWeightsOf, putAt } from '../../circuit/network/placeWeights.ts';
 import type { CircuitState, SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import type { Fault } from '../../circuit/faults/fault.ts';
@@ -9,6 +8,7 @@ import { drawBy, drawIndex, happens, pick, seededUniform, type Uniform } from '.
 import type { PlannedTest } from '../../inference/model/healthyRanges.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../../inference/model/hypotheses.ts';
 import { type Hypothesis, noiseOf, Predictor } from '../../inference/model/predictor.ts';
+import { DRAWN_CIRCUITS, DRAWN_FAULTS } from './drawnFrom.ts';
 import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../../catalogue/kit/instruments.ts';
 import type { Problem, ReadingInput } from '../../inference/model/problem.ts';
 
@@ -37,7 +37,7 @@ export function simulateCase(
   kit = { instruments: GENERIC_INSTRUMENTS, thermometerK: THERMOMETER_SIGMA_K },
 ): SimulatedCase {
   const uniform = seededUniform(seed * 7919 + 13);
-  const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
+  const known = DRAWN_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
   const entry = pick(known, uniform);
   const chosen = circuit ?? catalogueCircuit(entry.id);
   const readC = Math.round(2 + 28 * uniform());
@@ -116,7 +116,7 @@ export function taker(
 
 /** Draws a fault by its weight. */
 export function drawFault(problem: Problem, uniform: Uniform): Fault {
-  return drawBy(weightedFaults(problem), (f) => f.weight, uniform).fault;
+  return drawBy(weightedFaults(problem, DRAWN_FAULTS), (f) => f.weight, uniform).fault;
 }
 
 /** Draws a way to be wrong by its weight. */

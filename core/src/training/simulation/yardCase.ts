@@ -1,13 +1,12 @@
 import { catalogueCircuit } from '../../catalogue/parts/catalogueCircuit.ts';
-import { CATALOGUE_CIRCUITS } from '../../catalogue/parts/circuits.ts';
 import type { CodeMeaning } from '../../base/units/vocabulary.ts';
-import { FINDINGS } from '../../catalogue/parts/findings.ts';
 import { type CircuitState, nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import type { Fault } from '../../circuit/faults/fault.ts';
 import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../../catalogue/kit/instruments.ts';
-import { measurementById, MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import { measurementById } from '../../circuit/measurements/list.ts';
+import { DRAWN_CIRCUITS, DRAWN_FINDINGS } from './drawnFrom.ts';
 import type { Measurement } from '../../circuit/measurements/measurement.ts';
 import { codeFactors } from '../../inference/model/codeFactors.ts';
 import { settingOfCircuit } from '../../inference/model/hypotheses.ts';
@@ -81,7 +80,7 @@ const EXACT = { reference: 0.01, part: 0.01, thermometerK: 1, meter: 0.005, inpu
 export function yardCase(seed: number, row: YardRow, count: number): YardCase {
   const uniform = seededUniform(seed * 6007 + 5);
   const is = (...rows: YardRow[]): boolean => row === 'all together' || rows.includes(row);
-  const known = CATALOGUE_CIRCUITS.filter((c) => c.pullUpOhm !== null);
+  const known = DRAWN_CIRCUITS.filter((c) => c.pullUpOhm !== null);
   const circuit = catalogueCircuit(pick(known, uniform).id);
   const fault = drawFault(plainProblem(circuit), uniform);
   const real = realState(circuit, uniform, {
@@ -118,7 +117,7 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
 /** A sound circuit with a pull-up, everything anywhere within what nobody calls a fault, with `count` of the usual readings. */
 export function soundCircuit(seed: number, count: number): Problem {
   const uniform = seededUniform(seed * 9241 + 11);
-  const known = CATALOGUE_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
+  const known = DRAWN_CIRCUITS.filter((c) => c.layout === 'pull-up' && c.pullUpOhm !== null);
   const circuit = catalogueCircuit(pick(known, uniform).id);
   const real = realState(circuit, uniform, { reference: true, input: true, ends: false, parts: true });
   const realC = 2 + 28 * uniform();
@@ -185,7 +184,7 @@ function toldBy(realC: number, off: boolean, asRange: boolean, uniform: Uniform)
 }
 
 function chooseReadings(circuit: SensorCircuit, count: number): { measurement: Measurement; hot: boolean }[] {
-  const fits = (id: string): boolean => MEASUREMENTS.find((m) => m.id === id)!.layouts.includes(circuit.layout);
+  const fits = (id: string): boolean => measurementById(id).layouts.includes(circuit.layout);
   const cold = [...FIRST_NINE, ...THEN].filter(fits).map((id) => ({ measurement: measurementById(id), hot: false }));
   const hot = WHEN_HOT.map((id) => ({ measurement: measurementById(id), hot: true }));
   return count <= FIRST_NINE.length ? cold.slice(0, count) : [...cold.slice(0, count - hot.length), ...hot];
@@ -249,7 +248,7 @@ function toldFactors(
     factors.push({ source: 'code', name: says, ratios: codeFactors(circuit, says, 'present', temperatureC) });
   // Wiring looks bad more often where it is bad, and where it looks bad in one way it does in others.
   if (happens(fault.group === 'wiring' ? 0.5 : 0.15, uniform))
-    for (const { id, name, ratios } of FINDINGS)
+    for (const { id, name, ratios } of DRAWN_FINDINGS)
       if (['corrosion', 'moisture', 'moves-when-wiggled'].includes(id) && happens(0.6, uniform))
         factors.push({ source: 'finding', name, ratios });
   return pooled(factors);

@@ -13,6 +13,7 @@ import {
   pullUpFromPair,
   sensitivityAt,
 } from '@mellow-probe/core/tools/divider/divider';
+import { jointOhm, leakOhm } from '@mellow-probe/core/tools/divider/deskSliders';
 import { blank, entrySchema, figure as written } from '@mellow-probe/core/base/units/entry';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
@@ -110,9 +111,7 @@ const circuit = computed<SensorCircuit | null>(() => {
     connectors: 0,
   };
 });
-/** 0 … 1 of a slider as ohms: a joint up to 100 kΩ, a leak down to 10 Ω; 0 is none. */
-const seriesOhm = computed(() => (draft.value.series === 0 ? 0 : Math.pow(10, 5 * draft.value.series)));
-const leakOhm = (s: number): number => (s === 0 ? Infinity : Math.pow(10, 7 - 6 * s));
+const seriesOhm = computed(() => jointOhm(draft.value.series));
 const faults = computed(() => ({
   wireOhm: wireOhm(draft.value.wireM, draft.value.wireMm2),
   seriesOhm: seriesOhm.value,
