@@ -1,9 +1,10 @@
 // Mutation testing, room by room: `npm run mutation -- session storage` (no names: all of them, hours). Prints the score of each room and leaves the
 // survivors in reports/mutation/ROOM.txt. `--sample 100` changes so many lines of each room only, drawn by a fixed seed (`--seed 7`: others): minutes, and a score good to
-// some ten per cent. Not part of `npm test`.
+// some ten per cent. `npm run mutation -- hand` makes the changes of handMutants.mjs. Not part of `npm test`.
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ensurePackages, ROOT, run } from './prepare.mjs';
+import { HAND_MUTANTS } from './handMutants.mjs';
 import { ROOMS } from './mutationRooms.mjs';
 
 ensurePackages();
@@ -11,6 +12,7 @@ ensurePackages();
 const told = process.argv.slice(2);
 const sample = taken('--sample');
 const seed = taken('--seed') ?? 20261127;
+if (told.includes('hand')) process.exit(handMutants() ? 0 : 1);
 const chosen = told.length > 0 ? told : Object.keys(ROOMS);
 const out = path.join(ROOT, 'reports', 'mutation');
 mkdirSync(out, { recursive: true });
@@ -126,4 +128,22 @@ function scoreOf(room, mutants) {
   writeFileSync(path.join(out, `${room}.txt`), `${text.join('\n')}\n`);
   const share = (100 * dead) / (dead + alive.length);
   return `${room}: ${share.toFixed(1)} % of ${dead + alive.length} mutants killed (${alive.length} alive: reports/mutation/${room}.txt)`;
+}
+
+/** Makes each change by hand, runs its tests, puts the file back. True where every change made a test fail. */
+function handMutants() {
+  const alive = HAND_MUTANTS.filter(({ what, file, from, to, tests }) => {
+    const before = readFileSync(path.join(ROOT, file), 'utf8');
+    if (before.split(from).length !== 2) throw new Error(`${what}: "${from}" does not stand once in ${file}`);
+    try {
+      writeFileSync(path.join(ROOT, file), before.replace(from, () => to));
+      const code = run('npx', ['--no-install', 'vitest', 'run', '--bail=1', ...tests], { stdio: 'ignore' });
+      console.log(`${code === 0 ? 'ALIVE ' : 'killed'} ${what} (${file})`);
+      return code === 0;
+    } finally {
+      writeFileSync(path.join(ROOT, file), before);
+    }
+  });
+  console.log(`\n${HAND_MUTANTS.length - alive.length} of ${HAND_MUTANTS.length} killed`);
+  return alive.length === 0;
 }

@@ -34,7 +34,7 @@ export function persistedRecord<T extends object>({
   let pending = false;
   let quiet = false;
   /** To be written although nothing differs from the last known: the store no longer has it. */
-  let lost = false;
+  let mustWrite = false;
   let writing: Promise<void> | null = null;
   /** What the last write took along, until the store has answered. */
   let underWay: T | null = null;
@@ -42,7 +42,7 @@ export function persistedRecord<T extends object>({
 
   const NEVER_STORED: Kept<T> = { revision: 'never stored', at: '', follows: [], value: plainCopy(initial) };
 
-  function say(next: Keeping): void {
+  function setStatus(next: Keeping): void {
     keeping.value = next;
     if (next.kind === 'refused' || next.kind === 'kept') guardLeaving(door.name, next.kind === 'refused');
   }
@@ -57,7 +57,7 @@ export function persistedRecord<T extends object>({
     last = { ...last, ...fields };
   }
 
-  function know(kept: Kept<T>): void {
+  function setBase(kept: Kept<T>): void {
     [base, underWay] = [kept, null];
     trail.unshift(kept);
     trail.length = Math.min(trail.length, REMEMBERED);
@@ -83,7 +83,7 @@ export function persistedRecord<T extends object>({
       last = after;
       revision++;
       if (origin !== 'elsewhere') lastAt = nowIso();
-      if (underWay || !isKept()) goAhead();
+      if (underWay || !isKept()) appendToJournal();
       changes.emit({ origin, revision, patches, before, after });
     }
     dirty.value = false;
@@ -92,7 +92,7 @@ export function persistedRecord<T extends object>({
 
   const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;
 
-  function goAhead(): void {
+  function appendToJournal(): void {
     const patches = base === null ? [{ at: [], after: last }] : differences(base.value, last);
     writeAhead(door.name, base?.revision ?? null, patches, lastAt, underWay ? differences(underWay, last) : []);
   }
@@ -118,7 +118,7 @@ export function persistedRecord<T extends object>({
     const { kind } = keeping.value;
     if (kind === 'loading' || kind === 'removed-elsewhere') return Promise.resolve();
     if (writing) return writing;
-    if (lost || !isKept()) writing = write();
+    if (mustWrite || !isKept()) writing = write();
     else allWritten();
     return writing ?? Promise.resolve();
   }
@@ -126,14 +126,14 @@ export function persistedRecord<T extends object>({
   /** Nothing is left to write. */
   function allWritten(): void {
     clearAhead(door.name);
-    say({ kind: 'kept' });
+    setStatus({ kind: 'kept' });
   }
 
   /** Writes until nothing is left to write; at least once. */
   async function write(): Promise<void> {
     do {
-      say({ kind: 'keeping' });
-      lost = false;
+      setStatus({ kind: 'keeping' });
+      mustWrite = false;
       underWay = last;
       const sent = { ...last, ...stamp?.() };
       let kept: Kept<T>;
@@ -141,12 +141,12 @@ export function persistedRecord<T extends object>({
         kept = await door.write(sent, base ?? NEVER_STORED, lastAt === '' ? nowIso() : lastAt);
       } catch (error) {
         writing = null;
-        say({ kind: 'refused', fault: toStorageError(error).fault });
+        setStatus({ kind: 'refused', fault: toStorageError(error).fault });
         return;
       }
       commit('typed');
       setStamp(sent);
-      know(kept);
+      setBase(kept);
       // What another window wrote comes in, on top of what was typed here while the write was under way.
       adopt(mergeThreeWay(sent, last, kept.value));
     } while (keeping.value.kind !== 'removed-elsewhere' && !isKept());
@@ -154,9 +154,9 @@ export function persistedRecord<T extends object>({
     if (keeping.value.kind !== 'removed-elsewhere') allWritten();
   }
 
-  async function heard(kind: 'written' | 'removed'): Promise<void> {
+  async function onRemoteChange(kind: 'written' | 'removed'): Promise<void> {
     if (kind === 'removed') {
-      if (base !== null) say({ kind: 'removed-elsewhere' });
+      if (base !== null) setStatus({ kind: 'removed-elsewhere' });
       return;
     }
     await writing;
@@ -168,19 +168,19 @@ export function persistedRecord<T extends object>({
       return;
     }
     if (!found || disposed || found.revision === base?.revision) return;
-    if (keeping.value.kind === 'removed-elsewhere') say({ kind: 'kept' });
+    if (keeping.value.kind === 'removed-elsewhere') setStatus({ kind: 'kept' });
     if (writing) return;
     commit('typed');
-    takeIn(found);
+    merge(found);
     await keep();
   }
 
   /** Takes in what is stored now, on top of what was typed here since the last version both know. */
-  function takeIn(found: Kept<T>): void {
+  function merge(found: Kept<T>): void {
     const common = trail.find((k) => found.follows.includes(k.revision));
     const from = common?.value ?? base?.value ?? plainCopy(initial);
     const merged = mergeThreeWay(from, last, found.value);
-    know(found);
+    setBase(found);
     adopt(merged);
   }
 
@@ -210,16 +210,16 @@ export function persistedRecord<T extends object>({
     const left = await readAhead(door.name);
     if (disposed) return;
     commit('typed');
-    if (found) takeIn(found);
+    if (found) merge(found);
     replay(left);
-    say(fault ? { kind: 'refused', fault } : { kind: 'kept' });
+    setStatus(fault ? { kind: 'refused', fault } : { kind: 'kept' });
     // Known not to be stored at all: it is not kept until the store has it. Nothing read and nothing typed: nothing is written.
-    if (stored === null) lost = true;
-    if (lost || differences(found?.value ?? initial, last).length > 0) await keep();
+    if (stored === null) mustWrite = true;
+    if (mustWrite || differences(found?.value ?? initial, last).length > 0) await keep();
     for (const entry of left) if (keeping.value.kind === 'kept') clearAhead(door.name, entry.window);
   }
 
-  const stopListening = door.onElsewhere((kind) => void heard(kind));
+  const stopListening = door.onElsewhere((kind) => void onRemoteChange(kind));
   const loaded = load();
 
   return {
@@ -233,8 +233,8 @@ export function persistedRecord<T extends object>({
     change,
     async keepAgain() {
       commit('typed');
-      lost = true;
-      say({ kind: 'keeping' });
+      mustWrite = true;
+      setStatus({ kind: 'keeping' });
       await keep();
     },
     async settled() {

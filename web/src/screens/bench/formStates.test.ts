@@ -48,7 +48,7 @@ describe('how the forms of a check stand', () => {
         ...j.rightSensor,
         plugs: [{ id: 'A', name: 'A' }, { id: 'B', name: 'B' }],
         values: [{ id: 'a', name: 'a' }],
-        trials: [{ id: 't', plugId: 'A', movedId: 'a' }],
+        trials: [{ id: 't', plugId: 'A', how: 'unplugged', movedId: 'a' }],
         wantedValueId: 'a',
         measuredPlugId,
       });

@@ -1,0 +1,156 @@
+/**
+ * Changes by hand that each break something a user would notice: where, what, into what, and the tests that have to fail. `npm run mutation -- hand`
+ * makes them one after the other.
+ */
+const core = (file) => `core/src/${file}.ts`;
+const web = (file) => `web/src/${file}`;
+
+export const HAND_MUTANTS = [
+  {
+    what: 'the risk of a jumper costs nothing',
+    file: core('advice/nextTest/nextTest'),
+    from: 'cost: minutes + (measurement.risky ? access.riskMinutes : 0)',
+    to: 'cost: minutes',
+    tests: [core('advice/nextTest/worth.test')],
+  },
+  {
+    what: 'two suspects at odds of three count as told apart',
+    file: core('advice/nextTest/separation'),
+    from: 'TOLD_APART = 20',
+    to: 'TOLD_APART = 3',
+    tests: [core('advice/nextTest/worth.test')],
+  },
+  {
+    what: 'a test that separates nothing is named for a pair',
+    file: core('advice/nextTest/separation'),
+    from: 'SETTLES = 0.25',
+    to: 'SETTLES = 0',
+    tests: [core('advice/nextTest')],
+  },
+  {
+    what: 'a splice is suspected like a connector',
+    file: core('circuit/harness/harnessWeights'),
+    from: '{ series: 1.4, leak: 0.8 }',
+    to: '{ series: 1, leak: 1 }',
+    tests: [core('circuit/harness/harness.test')],
+  },
+  {
+    what: 'a shield keeps no run from rubbing through',
+    file: core('circuit/harness/harnessWeights'),
+    from: 'shielded: 0.7',
+    to: 'shielded: 1',
+    tests: [core('circuit/harness/harness.test')],
+  },
+  {
+    what: 'a length that is no length counts',
+    file: core('circuit/harness/harnessWeights'),
+    from: 'value !== null && value > 0',
+    to: 'value !== null',
+    tests: [core('circuit/harness/harness.test')],
+  },
+  {
+    what: 'a machine held at fifty degrees never warmed up',
+    file: core('intake/logs/warmUp'),
+    from: 'LEAST_TOP_C = 48',
+    to: 'LEAST_TOP_C = 60',
+    tests: [core('intake/logs/pieces.test')],
+  },
+  {
+    what: 'a rise of a few degrees is a warm-up',
+    file: core('intake/logs/warmUp'),
+    from: 'LEAST_RISE_K = 20',
+    to: 'LEAST_RISE_K = 10',
+    tests: [core('intake/logs/pieces.test')],
+  },
+  {
+    what: 'a record that was never stored is not written until it changes',
+    file: web('session/record.ts'),
+    from: 'if (stored === null) mustWrite = true;',
+    to: '',
+    tests: [web('session/record.test.ts')],
+  },
+  {
+    what: 'all of a leak on the desk is a hundred ohms',
+    file: core('tools/divider/deskSliders'),
+    from: '7 - 6 * share',
+    to: '8 - 6 * share',
+    tests: [core('tools/divider'), web('screens/tools/DividerTool.test.ts')],
+  },
+  {
+    what: 'the place in the harness is never settled',
+    file: web('screens/bench/formStates.ts'),
+    from: "return known ? { state: 'settled', last: placeName(loom, known.from) } : TODO;",
+    to: 'return known ? TODO : TODO;',
+    tests: [web('screens/bench/formStates.test.ts')],
+  },
+  {
+    what: 'a stand-in that is still fitted counts as repaired',
+    file: web('screens/bench/formStates.ts'),
+    from: 'if (standIn && !standIn.removedAt)',
+    to: 'if (standIn && standIn.removedAt)',
+    tests: [web('screens/bench/formStates.test.ts')],
+  },
+  {
+    what: 'a value that stopped coming still stands',
+    file: web('data/stores/live.ts'),
+    from: 's.timeS > now - 2 * freshS()',
+    to: 's.timeS > now - 200 * freshS()',
+    tests: [web('data/stores/live.test.ts')],
+  },
+  {
+    what: 'a simulated machine left keeps its speed',
+    file: web('data/stores/live.ts'),
+    from: '[machine, page, standIn.value] = [null, null, null];\n    setSpeed(1);',
+    to: '[machine, page, standIn.value] = [null, null, null];',
+    tests: [web('data/stores/live.test.ts')],
+  },
+  {
+    what: 'a log is stored only once it is analysed',
+    file: web('screens/logs/useLogRoom.ts'),
+    from: 'const stored = keep(own, result.shape);\n      await show(result.shape, mine);\n      await stored;',
+    to: 'await show(result.shape, mine);\n      await keep(own, result.shape);',
+    tests: [web('screens/logs/useLogRoom.test.ts')],
+  },
+  {
+    what: 'a log that was opened earlier replaces a later one',
+    file: web('screens/logs/useLogRoom.ts'),
+    from: 'if (mine !== asked || at !== room) return;',
+    to: '',
+    tests: [web('screens/logs/useLogRoom.test.ts')],
+  },
+  {
+    what: 'events of hidden channels are marked on the chart',
+    file: web('screens/logs/logFigure.ts'),
+    from: 'const marked = shown\n',
+    to: 'const marked = shape.channels\n',
+    tests: [web('screens/logs/logFigure.test.ts')],
+  },
+  {
+    what: 'a drift is drawn in kelvin for a reader of °F',
+    file: web('screens/logbook/trendFigure.ts'),
+    from: 'y: own.map((p) => p.deviationK * degree)',
+    to: 'y: own.map((p) => p.deviationK)',
+    tests: [web('screens/logbook/trendFigure.test.ts')],
+  },
+  {
+    what: 'the detailed page of a report has no bookmarks of its own',
+    file: web('screens/report/reportDocument.ts'),
+    from: '...(within !== undefined && { outlineParentId: within }),',
+    to: '',
+    tests: [web('screens/report/reportDocument.test.ts')],
+  },
+  {
+    what: 'signs that the font lacks are printed as boxes',
+    file: web('screens/report/reportDocument.ts'),
+    from: ".replace(/●/g, '•')",
+    to: '',
+    tests: [web('screens/report/reportDocument.test.ts')],
+  },
+  {
+    what: 'a whole log without its head is not listed',
+    file: web('data/storage/recordingStorage.ts'),
+    from: 'restored.push(headKey(id));',
+    to: '',
+    tests: [web('data/stores/recorder.test.ts')],
+  },
+];
