@@ -24,123 +24,155 @@ const eventName = (kind: EventKind, count = 1): string => EVENT_NAMES[kind][coun
 
 const percent = (p: number): string => (p < 0.001 ? 'less than 1 in 1000' : `1 in ${Math.max(1, Math.round(1 / p))}`);
 
+/** How the log in hand and its figures are told. */
+interface Told {
+  name: (channel: string) => string;
+  quantity: (channel: string) => Quantity;
+  show: (value: number, of: Quantity) => string;
+  /** A value of a channel with its unit. */
+  value: (channel: string, value: number) => string;
+  degrees: (c: number) => string;
+  kelvin: (k: number) => string;
+  unit: TemperatureUnit;
+}
+
 /** What was found, in words. */
 export function findingText(finding: Finding, log: Log, unit: TemperatureUnit): FindingText {
-  const name = (id: string): string => log.channels.find((c) => c.id === id)?.name ?? id;
-  const quantity = (id: string): Quantity => log.channels.find((c) => c.id === id)?.quantity ?? 'celsius';
+  const channel = (id: string): Log['channels'][number] | undefined => log.channels.find((c) => c.id === id);
+  const quantity = (id: string): Quantity => channel(id)?.quantity ?? 'celsius';
   const show = (v: number, of: Quantity): string =>
     formatQuantity(of === 'celsius' ? Number(v.toFixed(1)) : v, of, unit);
-  const degrees = (c: number): string => show(Math.round(c), 'celsius');
-  switch (finding.kind) {
-    case 'events':
-      return eventsText(finding, name(finding.channel), quantity(finding.channel), show, unit);
-    case 'wiggle': {
-      const at = finding.places.map((p) => `${p.place}: ${p.count} in ${clockText(p.overS)}`).join(' · ');
-      return finding.place === null
-        ? {
-            title: `${name(finding.channel)}: wiggling does not name a place yet`,
-            meaning: `${at}. That may be chance. Wiggle each place for half a minute more, one at a time.`,
-            tone: 'told',
-          }
-        : {
-            title: `${name(finding.channel)} drops out when ${finding.place} is wiggled`,
-            meaning: `${at}. By chance alone: ${percent(finding.chance)}. Look there first: pins, crimp, seal.`,
-            tone: 'odd',
-          };
-    }
-    case 'moved': {
-      const moved = finding.moved.map(
-        (m) => `${name(m.channel)} ${show(m.from, quantity(m.channel))} → ${show(m.to, quantity(m.channel))}`,
-      );
-      return {
-        title: `${MARK_NAMES[finding.mark.kind]} at ${clockText(finding.mark.fromS)}: ${moved.length === 0 ? 'nothing moved' : moved.join(', ')}`,
-        meaning:
-          moved.length === 0
-            ? 'No value here hangs on that plug, or the circuit is dead already.'
-            : finding.still.length === 0
-              ? 'What moved hangs on it.'
-              : `What moved hangs on it. Stood still: ${finding.still.map(name).join(', ')}.`,
-        tone: moved.length === 0 ? 'odd' : 'told',
-      };
-    }
-    case 'stretch': {
-      const what = { cold: 'At the start', hot: 'Hot, at the end', unplugged: 'Unplugged', bridged: 'Bridged' }[
-        finding.about
-      ];
-      const all = finding.stretches.map((s) => `${name(s.channel)} ${show(s.value, quantity(s.channel))}`);
-      return {
-        title: `${what}: ${all.join(' · ')}`,
-        meaning: 'Each stands still there and counts as one reading: its samples share one instrument.',
-        tone: 'told',
-      };
-    }
-    case 'warm-up':
-      return warmUpText(finding, name(finding.channel), degrees, unit);
-    case 'cold-start': {
-      const all = finding.channels.map((c) => `${name(c.channel)} ${degrees(c.valueC)}`).join(' · ');
-      return finding.oddOne === null
-        ? {
-            title: `Cold start: ${all}`,
-            meaning: `${finding.apartK < 0.5 ? 'They agree' : `They lie ${kelvinText(finding.apartK, unit)} apart`}. After a night they should agree within some kelvin.`,
-            tone: finding.apartK > 5 ? 'odd' : 'good',
-          }
-        : {
-            title: `Cold start: ${name(finding.oddOne)} stands apart`,
-            meaning: `${all}. The others agree: that one reads wrong cold, or the machine was not cold.`,
-            tone: 'odd',
-          };
-    }
-    case 'air':
-      return {
-        title: `${name(finding.channel)}: ${finding.dips.length === 1 ? 'a dip' : `${finding.dips.length} dips`} of up to ${kelvinText(Math.max(...finding.dips.map((d) => d.depthK)), unit)}`,
-        meaning:
-          'Too slow for a wire, too quick for a mass of coolant: air at the sensor. Check the level cold, and bleed.',
-        tone: 'odd',
-      };
-    case 'settling':
-      return {
-        title: `${name(finding.channel)} is running to ${show(finding.endsAt, quantity(finding.channel))} ± ${quantity(finding.channel) === 'celsius' ? kelvinText(finding.sigma, unit) : show(finding.sigma, quantity(finding.channel))}`,
-        meaning: `Time constant ${clockText(finding.timeConstantS)}. ${settledIn(finding.leftNow, finding.timeConstantS)}`,
-        tone: 'told',
-      };
-    case 'loop':
-      return {
-        title: `${name(finding.channel)} against ${name(finding.against)}: ${kelvinText(Math.abs(finding.widthK), unit)} ${finding.widthK > 0 ? 'more' : 'less'} cooling than heating`,
-        meaning:
-          finding.lagS !== 0
-            ? `${clockText(Math.abs(finding.lagS))} of lag explain it but for ${kelvinText(Math.abs(finding.leftK), unit)}. ${Math.abs(finding.leftK) > 2 ? 'What is left is the sensor’s own: read it again after a heat cycle.' : 'The rest is nothing.'}`
-            : 'No lag explains it: it did not come back to where it was. A sensor that changes with heat is bad.',
-        tone: Math.abs(finding.leftK) > 2 ? 'odd' : 'good',
-      };
-    case 'drift':
-      return {
-        title: `${name(finding.channel)} against ${name(finding.against)}: ${finding.perHourK >= 0 ? '+' : '−'}${kelvinText(Math.abs(finding.perHourK), unit)} an hour ± ${kelvinText(finding.sigma, unit)}`,
-        meaning:
-          Math.abs(finding.perHourK) > 3 * finding.sigma && Math.abs(finding.perHourK) > 1
-            ? 'It runs away: more than its scatter explains.'
-            : 'No drift that its scatter would not explain.',
-        tone: Math.abs(finding.perHourK) > 3 * finding.sigma && Math.abs(finding.perHourK) > 1 ? 'odd' : 'good',
-      };
-    case 'compare':
-      return {
-        title: `${name(finding.channel)} against ${name(finding.against)}: at most ${kelvinText(Math.abs(finding.worstK), unit)} apart, at ${degrees(finding.worstAtC)}`,
-        meaning: `${finding.bins.length} ranges of temperature compared, from ${degrees(finding.bins[0].atC)} to ${degrees(finding.bins[finding.bins.length - 1].atC)}.`,
-        tone: Math.abs(finding.worstK) > 5 ? 'odd' : 'good',
-      };
-    case 'divider': {
-      const known = finding.pullUpOhm
-        ? `pull-up ${formatOhm(finding.pullUpOhm.value)} ± ${formatOhm(finding.pullUpOhm.sigma)}`
-        : `B ${Math.round(finding.betaK!.value)} ± ${Math.round(finding.betaK!.sigma)} K`;
-      const leaves = finding.leaves;
-      return {
-        title: `Divider’s curve through the cloud: reference ${fixed(finding.referenceV.value, 2)} ± ${fixed(finding.referenceV.sigma, 2)} V, ${known}`,
-        meaning: leaves
-          ? `It leaves the line from ${degrees(leaves.fromC)} to ${degrees(leaves.toC)}, by up to ${kelvinText(Math.abs(leaves.offK), unit)}: something changes there.`
-          : 'The voltage follows one curve over the whole range.',
-        tone: leaves ? 'odd' : 'good',
-      };
-    }
-  }
+  const told: Told = {
+    name: (id) => channel(id)?.name ?? id,
+    quantity,
+    show,
+    value: (id, v) => show(v, quantity(id)),
+    degrees: (c) => show(Math.round(c), 'celsius'),
+    kelvin: (k) => kelvinText(Math.abs(k), unit),
+    unit,
+  };
+  const words = WORDS[finding.kind] as (f: Finding, told: Told) => FindingText;
+  return words(finding, told);
+}
+
+/** The words of every kind of finding: a new kind is one line here. */
+const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText } = {
+  events: (f, { name, quantity, show, unit }) => eventsText(f, name(f.channel), quantity(f.channel), show, unit),
+  wiggle: wiggleText,
+  moved: movedText,
+  stretch(f, { name, value }) {
+    const what = { cold: 'At the start', hot: 'Hot, at the end', unplugged: 'Unplugged', bridged: 'Bridged' }[f.about];
+    return {
+      title: `${what}: ${f.stretches.map((s) => `${name(s.channel)} ${value(s.channel, s.value)}`).join(' · ')}`,
+      meaning: 'Each stands still there and counts as one reading: its samples share one instrument.',
+      tone: 'told',
+    };
+  },
+  'warm-up': (f, { name, degrees, unit }) => warmUpText(f, name(f.channel), degrees, unit),
+  'cold-start': coldStartText,
+  air(f, { name, kelvin }) {
+    const dips = f.dips.length === 1 ? 'a dip' : `${f.dips.length} dips`;
+    return {
+      title: `${name(f.channel)}: ${dips} of up to ${kelvin(Math.max(...f.dips.map((d) => d.depthK)))}`,
+      meaning:
+        'Too slow for a wire, too quick for a mass of coolant: air at the sensor. Check the level cold, and bleed.',
+      tone: 'odd',
+    };
+  },
+  settling(f, { name, quantity, value, kelvin }) {
+    const sigma = quantity(f.channel) === 'celsius' ? kelvin(f.sigma) : value(f.channel, f.sigma);
+    return {
+      title: `${name(f.channel)} is running to ${value(f.channel, f.endsAt)} ± ${sigma}`,
+      meaning: `Time constant ${clockText(f.timeConstantS)}. ${settledIn(f.leftNow, f.timeConstantS)}`,
+      tone: 'told',
+    };
+  },
+  loop: loopText,
+  drift(f, { name, kelvin }) {
+    const runsAway = Math.abs(f.perHourK) > 3 * f.sigma && Math.abs(f.perHourK) > 1;
+    return {
+      title: `${name(f.channel)} against ${name(f.against)}: ${f.perHourK >= 0 ? '+' : '−'}${kelvin(f.perHourK)} an hour ± ${kelvin(f.sigma)}`,
+      meaning: runsAway
+        ? 'It runs away: more than its scatter explains.'
+        : 'No drift that its scatter would not explain.',
+      tone: runsAway ? 'odd' : 'good',
+    };
+  },
+  compare: (f, { name, degrees, kelvin }) => ({
+    title: `${name(f.channel)} against ${name(f.against)}: at most ${kelvin(f.worstK)} apart, at ${degrees(f.worstAtC)}`,
+    meaning: `${f.bins.length} ranges of temperature compared, from ${degrees(f.bins[0].atC)} to ${degrees(f.bins[f.bins.length - 1].atC)}.`,
+    tone: Math.abs(f.worstK) > 5 ? 'odd' : 'good',
+  }),
+  divider(f, { degrees, kelvin }) {
+    const known = f.pullUpOhm
+      ? `pull-up ${formatOhm(f.pullUpOhm.value)} ± ${formatOhm(f.pullUpOhm.sigma)}`
+      : `B ${Math.round(f.betaK!.value)} ± ${Math.round(f.betaK!.sigma)} K`;
+    const { leaves } = f;
+    return {
+      title: `Divider’s curve through the cloud: reference ${fixed(f.referenceV.value, 2)} ± ${fixed(f.referenceV.sigma, 2)} V, ${known}`,
+      meaning: leaves
+        ? `It leaves the line from ${degrees(leaves.fromC)} to ${degrees(leaves.toC)}, by up to ${kelvin(leaves.offK)}: something changes there.`
+        : 'The voltage follows one curve over the whole range.',
+      tone: leaves ? 'odd' : 'good',
+    };
+  },
+};
+
+function wiggleText(f: Found<'wiggle'>, { name }: Told): FindingText {
+  const at = f.places.map((p) => `${p.place}: ${p.count} in ${clockText(p.overS)}`).join(' · ');
+  if (f.place === null)
+    return {
+      title: `${name(f.channel)}: wiggling does not name a place yet`,
+      meaning: `${at}. That may be chance. Wiggle each place for half a minute more, one at a time.`,
+      tone: 'told',
+    };
+  return {
+    title: `${name(f.channel)} drops out when ${f.place} is wiggled`,
+    meaning: `${at}. By chance alone: ${percent(f.chance)}. Look there first: pins, crimp, seal.`,
+    tone: 'odd',
+  };
+}
+
+function movedText(f: Found<'moved'>, { name, value }: Told): FindingText {
+  const at = `${MARK_NAMES[f.mark.kind]} at ${clockText(f.mark.fromS)}`;
+  if (f.moved.length === 0)
+    return {
+      title: `${at}: nothing moved`,
+      meaning: 'No value here hangs on that plug, or the circuit is dead already.',
+      tone: 'odd',
+    };
+  const moved = f.moved.map((m) => `${name(m.channel)} ${value(m.channel, m.from)} → ${value(m.channel, m.to)}`);
+  const still = f.still.length === 0 ? '' : ` Stood still: ${f.still.map(name).join(', ')}.`;
+  return { title: `${at}: ${moved.join(', ')}`, meaning: `What moved hangs on it.${still}`, tone: 'told' };
+}
+
+function coldStartText(f: Found<'cold-start'>, { name, degrees, unit }: Told): FindingText {
+  const all = f.channels.map((c) => `${name(c.channel)} ${degrees(c.valueC)}`).join(' · ');
+  if (f.oddOne !== null)
+    return {
+      title: `Cold start: ${name(f.oddOne)} stands apart`,
+      meaning: `${all}. The others agree: that one reads wrong cold, or the machine was not cold.`,
+      tone: 'odd',
+    };
+  const apart = f.apartK < 0.5 ? 'They agree' : `They lie ${kelvinText(f.apartK, unit)} apart`;
+  return {
+    title: `Cold start: ${all}`,
+    meaning: `${apart}. After a night they should agree within some kelvin.`,
+    tone: f.apartK > 5 ? 'odd' : 'good',
+  };
+}
+
+function loopText(f: Found<'loop'>, { name, kelvin }: Told): FindingText {
+  const left = Math.abs(f.leftK) > 2;
+  const rest = left ? 'What is left is the sensor’s own: read it again after a heat cycle.' : 'The rest is nothing.';
+  return {
+    title: `${name(f.channel)} against ${name(f.against)}: ${kelvin(f.widthK)} ${f.widthK > 0 ? 'more' : 'less'} cooling than heating`,
+    meaning:
+      f.lagS !== 0
+        ? `${clockText(Math.abs(f.lagS))} of lag explain it but for ${kelvin(f.leftK)}. ${rest}`
+        : 'No lag explains it: it did not come back to where it was. A sensor that changes with heat is bad.',
+    tone: left ? 'odd' : 'good',
+  };
 }
 
 function settledIn(left: number, timeConstantS: number): string {
