@@ -46,69 +46,90 @@ export function eventLog(seed: number, count: number): EventLog {
   const timeS = Float64Array.from({ length: n }, (_, i) => i / rate);
   const course = courseOf(timeS, uniform);
   const shown = Float64Array.from(course, (c) => (look.quantity === 'volts' ? dividerVolts(c) : c));
+  const series: Series = {
+    ...{ look, rate, n, timeS, shown, uniform },
+    noise: new Float64Array(n).fill(look.noise),
+    ends: USUAL_ENDS[look.quantity],
+    least: Math.max(4 * Math.hypot(look.noise, look.quantum / Math.sqrt(12)), 2.2 * look.quantum),
+  };
   const planted: PlantedEvent[] = [];
-  const noise = new Float64Array(n).fill(look.noise);
-  const ends = USUAL_ENDS[look.quantity];
-  const least = Math.max(4 * Math.hypot(look.noise, look.quantum / Math.sqrt(12)), 2.2 * look.quantum);
   const room = n / (count + 1);
-  const stuck: PlantedEvent[] = [];
   for (let k = 0; k < count; k++) {
     const from = Math.round(room * (k + 0.6 + 0.6 * uniform()));
     const kind = pick(KINDS, uniform);
-    const size = least * (1 + 4 * uniform() ** 2) * (happens(0.5, uniform) ? -1 : 1);
+    const size = series.least * (1 + 4 * uniform() ** 2) * (happens(0.5, uniform) ? -1 : 1);
     const brief = 3 + Math.floor(13 * uniform());
-    const event = (length: number): PlantedEvent => ({
-      kind,
-      fromS: timeS[from],
-      toS: timeS[Math.min(n - 1, from + length - 1)],
-    });
-    if (kind === 'spike') {
-      const length = Math.min(brief, Math.max(3, Math.round(8 * rate)));
-      // What goes to an end of the scale would be a drop-out.
-      if (inside(shown[from] + size, ends)) {
-        for (let i = from; i < from + length; i++) shown[i] += size;
-        planted.push(event(length));
-      }
-    } else if (kind === 'drop-out') {
-      const length = happens(0.6, uniform) ? brief : Math.round(brief * (2 + 6 * uniform()));
-      const level =
-        size < 0 ? ends.low - 0.02 * (ends.high - ends.low) * uniform() : ends.high + 0.02 * (ends.high - ends.low);
-      for (let i = from; i < from + length && i < n; i++) shown[i] = level;
-      planted.push(event(length));
-    } else if (kind === 'step') {
-      if (inside(shown[from] + size, ends) && inside(shown[n - 1] + size, ends)) {
-        for (let i = from; i < n; i++) shown[i] += size;
-        planted.push({ ...event(1), toS: timeS[from] });
-      }
-    } else if (kind === 'stuck') {
-      // Long enough that it misses something, where there is something to miss, or that its noise is missed.
-      const length = Math.round(40 + 60 * uniform());
-      const end = Math.min(n - 1, from + length);
-      const noisy = look.noise > 0.6 * look.quantum;
-      if (noisy || Math.abs(shown[end] - shown[from]) > 2.5 * least) {
-        planted.push(event(end - from));
-        stuck.push(event(end - from));
-      }
-    } else if (kind === 'noise') {
-      const length = Math.round(40 + 60 * uniform());
-      for (let i = from; i < from + length && i < n; i++) noise[i] = 2 * least;
-      planted.push(event(length));
-    } else if (look.quantity === 'celsius' && rate >= 2) {
-      const length = Math.max(4, Math.round((2 + 2 * uniform()) * rate));
-      const rise = (8 + 10 * uniform()) * (length / rate) * Math.sign(size);
-      if (inside(shown[from] + rise, ends) && inside(shown[n - 1] + rise, ends) && length > 12) {
-        for (let i = from; i < n; i++) shown[i] += rise * Math.min(1, (i - from) / length);
-        planted.push(event(length));
-      }
-    }
+    const length = PLANTS[kind](series, from, size, brief);
+    if (length !== null) planted.push({ kind, fromS: timeS[from], toS: timeS[Math.min(n - 1, from + length - 1)] });
   }
-  const values = shown.map((v, i) => rounded(v + noise[i] * normalQuantile(uniform()), look.quantum));
-  for (const s of stuck) {
-    const from = Math.round(s.fromS * rate);
-    for (let i = from; timeS[i] <= s.toS; i++) values[i] = values[from];
+  const values = shown.map((v, i) => rounded(v + series.noise[i] * normalQuantile(uniform()), look.quantum));
+  for (const { kind, fromS, toS } of planted) {
+    if (kind !== 'stuck') continue;
+    const from = Math.round(fromS * rate);
+    for (let i = from; timeS[i] <= toS; i++) values[i] = values[from];
   }
   return { timeS, values, quantity: look.quantity, planted };
 }
+
+/** A log while events are put into it. */
+interface Series {
+  look: (typeof LOOKS)[number];
+  rate: number;
+  n: number;
+  timeS: Float64Array;
+  /** What the display would show without noise. */
+  shown: Float64Array;
+  /** 1σ of each sample. */
+  noise: Float64Array;
+  ends: { low: number; high: number };
+  /** The smallest size that is to be found. */
+  least: number;
+  uniform: Uniform;
+}
+
+/** Puts an event of a kind in at a sample; its length in samples, or null where it would be another kind or could not be seen. */
+type Plant = (series: Series, from: number, size: number, brief: number) => number | null;
+
+const PLANTS: Readonly<Record<(typeof KINDS)[number], Plant>> = {
+  spike({ rate, shown, ends }, from, size, brief) {
+    const length = Math.min(brief, Math.max(3, Math.round(8 * rate)));
+    // What goes to an end of the scale would be a drop-out.
+    if (!inside(shown[from] + size, ends)) return null;
+    for (let i = from; i < from + length; i++) shown[i] += size;
+    return length;
+  },
+  'drop-out'({ n, shown, ends, uniform }, from, size, brief) {
+    const length = happens(0.6, uniform) ? brief : Math.round(brief * (2 + 6 * uniform()));
+    const span = ends.high - ends.low;
+    const level = size < 0 ? ends.low - 0.02 * span * uniform() : ends.high + 0.02 * span;
+    shown.fill(level, from, Math.min(n, from + length));
+    return length;
+  },
+  step({ n, shown, ends }, from, size) {
+    if (!inside(shown[from] + size, ends) || !inside(shown[n - 1] + size, ends)) return null;
+    for (let i = from; i < n; i++) shown[i] += size;
+    return 1;
+  },
+  stuck({ n, look, shown, least, uniform }, from) {
+    // Long enough that it misses something, where there is something to miss, or that its noise is missed.
+    const end = Math.min(n - 1, from + Math.round(40 + 60 * uniform()));
+    const noisy = look.noise > 0.6 * look.quantum;
+    return noisy || Math.abs(shown[end] - shown[from]) > 2.5 * least ? end - from : null;
+  },
+  noise({ n, noise, least, uniform }, from) {
+    const length = Math.round(40 + 60 * uniform());
+    noise.fill(2 * least, from, Math.min(n, from + length));
+    return length;
+  },
+  rate({ look, rate, n, shown, ends, uniform }, from, size) {
+    if (look.quantity !== 'celsius' || rate < 2) return null;
+    const length = Math.max(4, Math.round((2 + 2 * uniform()) * rate));
+    const rise = (8 + 10 * uniform()) * (length / rate) * Math.sign(size);
+    if (!inside(shown[from] + rise, ends) || !inside(shown[n - 1] + rise, ends) || length <= 12) return null;
+    for (let i = from; i < n; i++) shown[i] += rise * Math.min(1, (i - from) / length);
+    return length;
+  },
+};
 
 const inside = (v: number, { low, high }: { low: number; high: number }): boolean => v > low && v < high;
 const rounded = (v: number, quantum: number): number => Number((Math.round(v / quantum) * quantum).toFixed(6));
