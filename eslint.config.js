@@ -79,7 +79,15 @@ export default ts.config(
   {
     files: ['**/*.mjs', 'eslint.config.js'],
     languageOptions: {
-      globals: { performance: 'readonly', Buffer: 'readonly', process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
+      globals: {
+        performance: 'readonly',
+        Buffer: 'readonly',
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        fetch: 'readonly',
+      },
     },
   },
 );

@@ -88,8 +88,11 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
   await expect(figures.getByRole('row').filter({ hasText: 'Wiring' })).toHaveCount(5);
   await page.keyboard.press('Escape');
   await expect(figures).toBeHidden();
+  // The focus is back in the sheet below before that one is closed.
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.locator(':focus').or(page.locator('[role="dialog"]:focus'))).toHaveCount(1);
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(sheet).toBeHidden();
 
   const more = page.getByRole('button', { name: 'More of the chart: Sensor resistance' });
   await more.click();

@@ -136,7 +136,10 @@ function handMutants() {
     const before = readFileSync(path.join(ROOT, file), 'utf8');
     if (before.split(from).length !== 2) throw new Error(`${what}: "${from}" does not stand once in ${file}`);
     try {
-      writeFileSync(path.join(ROOT, file), before.replace(from, () => to));
+      writeFileSync(
+        path.join(ROOT, file),
+        before.replace(from, () => to),
+      );
       const code = run('npx', ['--no-install', 'vitest', 'run', '--bail=1', ...tests], { stdio: 'ignore' });
       console.log(`${code === 0 ? 'ALIVE ' : 'killed'} ${what} (${file})`);
       return code === 0;

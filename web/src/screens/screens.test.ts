@@ -154,11 +154,14 @@ afterEach(async () => {
 });
 
 describe.each(JOBS)('on the bench: %s', (_, job) => {
-  test.each(Object.keys(FORMS) as (keyof typeof FORMS)[])('the sheet “%s”: every control has a name, every figure is one', async (id) => {
-    await onBench(job);
-    session().work.goStation(id);
-    expectSound(await show(FORMS[id]));
-  });
+  test.each(Object.keys(FORMS) as (keyof typeof FORMS)[])(
+    'the sheet “%s”: every control has a name, every figure is one',
+    async (id) => {
+      await onBench(job);
+      session().work.goStation(id);
+      expectSound(await show(FORMS[id]));
+    },
+  );
   test('verdict, order of work and drawing', async () => {
     await onBench(job);
     for (const component of [VerdictPanel, WorkOrder, CardDrawing, QuickCard]) expectSound(await show(component));

@@ -12,7 +12,10 @@ import { stretchesOf } from './stretches.ts';
 export const INTERMITTENT_SHARE = 0.2;
 
 /** Those of these faults that can occur in this circuit, with their weights (factors applied) normalised to one. */
-export function weightedFaults(problem: Problem, faults: readonly Fault[] = FAULTS): { fault: Fault; weight: number }[] {
+export function weightedFaults(
+  problem: Problem,
+  faults: readonly Fault[] = FAULTS,
+): { fault: Fault; weight: number }[] {
   const possible = faults.filter((f) => f.layouts.includes(problem.circuit.layout));
   const weights = possible.map((f) => f.weight * (problem.factors[f.id] ?? 1));
   const total = weights.reduce((a, b) => a + b, 0);

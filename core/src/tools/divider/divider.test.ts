@@ -28,7 +28,8 @@ import { substitutesFor, sweepSteps } from './substitutes.ts';
 
 describe('the sliders of the desk', () => {
   const volts = (leak: number, joint = 0): number =>
-    (5 * (2000 + jointOhm(joint)) * leakOhm(leak)) / ((2000 + jointOhm(joint) + 2490) * leakOhm(leak) + 2490 * (2000 + jointOhm(joint)));
+    (5 * (2000 + jointOhm(joint)) * leakOhm(leak)) /
+    ((2000 + jointOhm(joint) + 2490) * leakOhm(leak) + 2490 * (2000 + jointOhm(joint)));
   test('none changes nothing; a touch of a leak changes no meter, all of it pulls the signal down to next to nothing', () => {
     expect([leakOhm(0), jointOhm(0)]).toEqual([Infinity, 0]);
     const sound = (5 * 2000) / 4490;

@@ -7,7 +7,10 @@ import type { LineEvents, Transport } from '../../instruments/transport.ts';
 import { readRecording } from '../storage/recordingStorage.ts';
 
 /** The server’s lines: whether they can be opened, and what each was told. */
-const server = vi.hoisted(() => ({ answers: false, lines: new Map<string, { events: unknown; sent: string[]; closed: boolean }>() }));
+const server = vi.hoisted(() => ({
+  answers: false,
+  lines: new Map<string, { events: unknown; sent: string[]; closed: boolean }>(),
+}));
 vi.mock('../../instruments/socketTransport.ts', () => ({
   socketTransport: (path: string): Transport => {
     const own = { events: null as LineEvents | null, sent: [] as string[], closed: false };

@@ -16,7 +16,11 @@ type Known = Parameters<(typeof FORM_STATES)['where']>[1];
 const NOTHING: Known = { result: null, advice: null };
 const reading = (id: string, change: Partial<Job['readings'][number]> = {}): Job['readings'][number] =>
   newReading(id, 'sensor-ohms', { text: '2k', value: 2000, takenAt: NOW, ...change });
-function stateOf(id: FormStationId, change: (job: Job) => void = () => undefined, known: Known = NOTHING): StationState {
+function stateOf(
+  id: FormStationId,
+  change: (job: Job) => void = () => undefined,
+  known: Known = NOTHING,
+): StationState {
   const job = newJob('a', NOW);
   change(job);
   return FORM_STATES[id](job, known);
@@ -46,7 +50,10 @@ describe('how the forms of a check stand', () => {
     const tried = (measuredPlugId: string) => (j: Job) =>
       (j.rightSensor = {
         ...j.rightSensor,
-        plugs: [{ id: 'A', name: 'A' }, { id: 'B', name: 'B' }],
+        plugs: [
+          { id: 'A', name: 'A' },
+          { id: 'B', name: 'B' },
+        ],
         values: [{ id: 'a', name: 'a' }],
         trials: [{ id: 't', plugId: 'A', how: 'unplugged', movedId: 'a' }],
         wantedValueId: 'a',
@@ -79,11 +86,20 @@ describe('how the forms of a check stand', () => {
   });
   test('decision: the leading chance until it is made; odd where it is not the program’s', () => {
     const known = (kind: string): Known =>
-      ({ ...NOTHING, result: { assessment: { groups: [{ group: 'wiring', probability: 0.92 }], doubt: { kind } } } }) as unknown as Known;
+      ({
+        ...NOTHING,
+        result: { assessment: { groups: [{ group: 'wiring', probability: 0.92 }], doubt: { kind } } },
+      }) as unknown as Known;
     expect(seen('decision', () => undefined, known('none'))).toEqual(['todo', '92\u00a0%'.replace('\u00a0', ' ')]);
     expect(seen('decision', () => undefined, known('no-readings'))).toEqual(['todo', '']);
     const decided = (group: 'wiring' | 'sensor') => (j: Job) =>
-      (j.decision = { group, toolGroup: 'wiring', probability: 0.9, reason: '', at: NOW } as unknown as Job['decision']);
+      (j.decision = {
+        group,
+        toolGroup: 'wiring',
+        probability: 0.9,
+        reason: '',
+        at: NOW,
+      } as unknown as Job['decision']);
     expect(seen('decision', decided('wiring'))[0]).toBe('settled');
     expect(seen('decision', decided('sensor'))[0]).toBe('odd');
   });

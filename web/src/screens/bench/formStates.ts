@@ -24,7 +24,8 @@ type Known = Pick<VerdictView, 'result' | 'advice'>;
 
 /** How each form of the order of work stands. */
 export const FORM_STATES: Readonly<Record<FormStationId, (job: Job, verdict: Known) => StationState>> = {
-  quick: ({ readings }) => (readings.some((r) => !r.voided && r.value !== null) ? { state: 'settled', last: '' } : TODO),
+  quick: ({ readings }) =>
+    readings.some((r) => !r.voided && r.value !== null) ? { state: 'settled', last: '' } : TODO,
   complaint({ complaint: { symptoms, codes, text } }) {
     if (symptoms.length + codes.length === 0 && text === '') return TODO;
     return { state: directionOf(symptoms) === 'both' ? 'odd' : 'settled', last: codes[0]?.code ?? '' };

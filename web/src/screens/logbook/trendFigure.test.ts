@@ -33,7 +33,11 @@ describe('the years of a place as a chart', () => {
   test('points with bars of two sigmas, in kelvin or °F; the tolerance is a band around the curve', () => {
     const points = DAYS.map((at, i) => point(at, i));
     const { traces } = drawn(trend(points));
-    expect(named(traces, say.thisSensor)).toMatchObject({ mode: 'markers', y: [0, 1, 2, 3], error_y: { array: [1, 1, 1, 1] } });
+    expect(named(traces, say.thisSensor)).toMatchObject({
+      mode: 'markers',
+      y: [0, 1, 2, 3],
+      error_y: { array: [1, 1, 1, 1] },
+    });
     expect(named(traces, say.toleranceLow).y).toEqual([-2, -2]);
     expect(named(traces, say.toleranceHigh)).toMatchObject({ y: [2, 2], fill: 'tonexty' });
     const inF = drawn(trend(points), 'F').traces;

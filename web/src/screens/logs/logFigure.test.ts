@@ -6,7 +6,12 @@ import { chartColours } from '../../components/chartLook.ts';
 import type { ChannelView } from '../../workers/logs.ts';
 import { channelColour, logFigure, type LogPicture } from './logFigure.ts';
 
-const channel = (id: string, quantity: 'celsius' | 'volts' | 'ohms') => ({ id, name: `<b>${id}`, quantity, values: 200 });
+const channel = (id: string, quantity: 'celsius' | 'volts' | 'ohms') => ({
+  id,
+  name: `<b>${id}`,
+  quantity,
+  values: 200,
+});
 const view = (id: string, n: number, of = n): ChannelView => ({
   ...{ id, of },
   x: Float64Array.from({ length: n }, (_, i) => i),
@@ -101,7 +106,8 @@ describe('a log as a chart', () => {
     expect(axis(0, 200).tickvals).toEqual([0, 30, 60, 90, 120, 150, 180]);
     expect(axis(0, 1).ticktext).toContain('0.2 s');
     expect(axis(7, 8).tickvals![0]).toBe(7);
-    for (const to of [0.5, 3, 47, 200, 4000, 90_000, 400_000]) expect(axis(0, to).tickvals!.length).toBeLessThanOrEqual(9);
+    for (const to of [0.5, 3, 47, 200, 4000, 90_000, 400_000])
+      expect(axis(0, to).tickvals!.length).toBeLessThanOrEqual(9);
     expect(axis(10, 50).range).toEqual([10, 50]);
   });
   test('each channel has a colour of its own, in light and dark', () => {

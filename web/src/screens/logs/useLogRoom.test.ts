@@ -38,7 +38,9 @@ vi.mock('../../workers/logClient.ts', async (original) => {
 const { useLogRoom } = await import('./useLogRoom.ts');
 
 const SINE = (n: number, head = 'time s;coolant °C'): string =>
-  [head, ...Array.from({ length: n }, (_, i) => `${(i / 2).toFixed(1)};${(70 + Math.sin(i / 30)).toFixed(1)}`)].join('\n');
+  [head, ...Array.from({ length: n }, (_, i) => `${(i / 2).toFixed(1)};${(70 + Math.sin(i / 30)).toFixed(1)}`)].join(
+    '\n',
+  );
 const file = (text: string, name = 'a.csv'): File => new File([text], name, { type: 'text/csv' });
 
 function mounted(job = shallowRef<Job | null>(null)) {
@@ -64,7 +66,11 @@ describe('a file', () => {
     const { lab } = mounted();
     await lab.openFile(file(SINE(200), 'pump.csv'));
     expect(lab.state.value).toEqual({ at: 'ready' });
-    expect(lab.shape.value).toMatchObject({ rows: 200, lengthS: 99.5, channels: [{ quantity: 'celsius', values: 200 }] });
+    expect(lab.shape.value).toMatchObject({
+      rows: 200,
+      lengthS: 99.5,
+      channels: [{ quantity: 'celsius', values: 200 }],
+    });
     expect(lab.range.value).toEqual([0, 99.5]);
     expect(lab.views.value.map((v) => v.id)).toEqual(lab.shape.value!.channels.map((c) => c.id));
     expect(lab.analysis.value).not.toBeNull();
@@ -90,7 +96,10 @@ describe('a file', () => {
     await lab.openFile(own);
     expect(lab.state.value).toMatchObject({ at: 'asked', result: { ok: false } });
     expect(await listRecordings()).toEqual([]);
-    await lab.openFile(own, [{ use: 'time', time: 'seconds' }, { use: 'values', unit: '°F' }] as never);
+    await lab.openFile(own, [
+      { use: 'time', time: 'seconds' },
+      { use: 'values', unit: '°F' },
+    ] as never);
     expect([lab.state.value.at, lab.shape.value!.channels[0].quantity]).toEqual(['ready', 'celsius']);
     // 70 °F is 21 °C.
     expect(lab.views.value[0].y[0]).toBeCloseTo(21.1, 0);

@@ -13,7 +13,12 @@ const REPORT: Report = {
   customer: [{ id: 'wrong', title: 'What was wrong', lines: ['◆ the sensor'] }],
   sections: [
     { id: 'circuit', title: 'Circuit', lines: [] },
-    { id: 'readings', title: 'Readings', lines: ['one'], table: { head: ['Test', 'Value'], rows: [['● ohms', '2 kΩ']] } },
+    {
+      id: 'readings',
+      title: 'Readings',
+      lines: ['one'],
+      table: { head: ['Test', 'Value'], rows: [['● ohms', '2 kΩ']] },
+    },
   ],
   cautions: ['Hot ▲ coolant'],
   signatures: ['Technician', 'Customer'],
@@ -38,7 +43,12 @@ const bookmarks = (report: Partial<Report>, pictures: Partial<ReportPictures> = 
 describe('a report on paper', () => {
   test('the size of the paper, the language, the title and who wrote it', () => {
     const plain = reportDocument(REPORT, NOTHING, 'LETTER');
-    expect(plain).toMatchObject({ pageSize: 'LETTER', language: 'en', displayTitle: true, info: { title: 'Pump → house' } });
+    expect(plain).toMatchObject({
+      pageSize: 'LETTER',
+      language: 'en',
+      displayTitle: true,
+      info: { title: 'Pump → house' },
+    });
     expect(plain.info).not.toHaveProperty('author');
     const signed = reportDocument({ ...REPORT, head: { workshop: 'Quay Works', contact: 'Pier 3' } }, NOTHING, 'A4');
     expect([signed.pageSize, signed.info?.author]).toEqual(['A4', 'Quay Works']);

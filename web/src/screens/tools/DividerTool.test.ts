@@ -38,26 +38,35 @@ async function desk(): Promise<VueWrapper> {
   return wrapper as unknown as VueWrapper;
 }
 async function type(wrapper: VueWrapper, label: string, text: string): Promise<void> {
-  const input = wrapper.findAllComponents(EntryField).find((f) => f.props('label') === label)!.find('input');
+  const input = wrapper
+    .findAllComponents(EntryField)
+    .find((f) => f.props('label') === label)!
+    .find('input');
   input.element.value = text;
   await input.trigger('input');
   await flushPromises();
 }
 async function slide(wrapper: VueWrapper, change: Record<string, number | boolean>): Promise<void> {
-  for (const [name, value] of Object.entries(change)) wrapper.findComponent(DeskSliders).vm.$emit(`update:${name}`, value);
+  for (const [name, value] of Object.entries(change))
+    wrapper.findComponent(DeskSliders).vm.$emit(`update:${name}`, value);
   await flushPromises();
 }
 interface Plot {
   data?: { x: number[]; y: number[] }[];
 }
 const charts = (wrapper: VueWrapper) => wrapper.findAllComponents({ name: 'LazyPlot' });
-const line = (wrapper: VueWrapper, chart: number): number[] => (charts(wrapper)[chart].props('figure') as Plot).data![0].y;
-const asSet = (wrapper: VueWrapper, chart: number): number[] => (charts(wrapper)[chart].props('overlay') as { y: number[] }).y;
+const line = (wrapper: VueWrapper, chart: number): number[] =>
+  (charts(wrapper)[chart].props('figure') as Plot).data![0].y;
+const asSet = (wrapper: VueWrapper, chart: number): number[] =>
+  (charts(wrapper)[chart].props('overlay') as { y: number[] }).y;
 /** A fact of the table at one temperature, as it is written. */
 const fact = (wrapper: VueWrapper, name: string): string =>
-  (wrapper.findComponent(FactTable).props('rows') as { name: string; value: string }[]).find((r) => r.name === name)!.value;
+  (wrapper.findComponent(FactTable).props('rows') as { name: string; value: string }[]).find((r) => r.name === name)!
+    .value;
 const volts = (wrapper: VueWrapper): number[] =>
-  fact(wrapper, say.voltsSoundAsSet).split('→').map((part) => Number.parseFloat(part));
+  fact(wrapper, say.voltsSoundAsSet)
+    .split('→')
+    .map((part) => Number.parseFloat(part));
 
 describe('the divider on the desk', () => {
   test('untouched, what is set is what is sound: only a plain wire stands between them', async () => {
