@@ -107,7 +107,14 @@ describe('base rates of one’s own', () => {
       }));
       return ownShares(cases, 'engine', 'c');
     };
-    const other: Shares = { sensor: 0.1, wiring: 0.6, reference: 0.05, module: 0.05, installation: 0.1, healthy: 0.1 };
+    const other: Shares = {
+      sensor: 0.06,
+      wiring: 0.7,
+      reference: 0.04,
+      module: 0.04,
+      installation: 0.1,
+      healthy: 0.06,
+    };
     let [gain, cost] = [0, 0];
     for (let i = 0; i < 10; i++) {
       gain += (loss(DEFAULT_SHARES, other) - loss(learned(other), other)) / 10;

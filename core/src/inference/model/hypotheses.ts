@@ -16,7 +16,9 @@ export function weightedFaults(
   problem: Problem,
   faults: readonly Fault[] = FAULTS,
 ): { fault: Fault; weight: number }[] {
-  const possible = faults.filter((f) => f.layouts.includes(problem.circuit.layout));
+  const possible = faults.filter(
+    (f) => f.layouts.includes(problem.circuit.layout) && (problem.faults?.includes(f.id) ?? true),
+  );
   const weights = possible.map((f) => f.weight * (problem.factors[f.id] ?? 1));
   const total = weights.reduce((a, b) => a + b, 0);
   return possible.map((fault, i) => ({ fault, weight: weights[i] / total }));

@@ -31,6 +31,8 @@ export interface Problem {
   instruments: Instruments;
   /** Factors on the weights of single faults, from history, codes and findings; 1 where absent. */
   factors: Readonly<Record<string, number>>;
+  /** Ids of the faults that are weighed; absent: all that are listed. */
+  faults?: readonly string[];
 }
 
 /** What is believed of a temperature nobody measured, °C and 1σ in K. */

@@ -96,11 +96,14 @@ export function trainingCase(key: CaseKey): TrainingCase {
   };
 }
 
-/** What the bench of a case is computed from. Throws on a job that cannot be: a case never hands one over. */
+/**
+ * What the bench of a case is computed from: the faults its generator draws are weighed, so that a play costs the same in every version. Throws on a
+ * job that cannot be: a case never hands one over.
+ */
 export function problemOf(job: Job): Problem {
   const { problem, issues } = checkJob(job);
   if (!problem) throw new Error(`problemOf: ${JSON.stringify(issues)}`);
-  return problem;
+  return { ...problem, faults: DRAWN_FAULTS.map((f) => f.id) };
 }
 
 function circuitFor({ field, difficulty }: CaseKey, uniform: Uniform): CatalogueCircuit {

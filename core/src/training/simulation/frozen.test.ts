@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import type { PlannedTest } from '../../inference/model/healthyRanges.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
+import { DRAWN_FAULTS } from './drawnFrom.ts';
 import { eventLog } from './eventLog.ts';
 import { simulateCase, withReadings } from './simulateCase.ts';
 import { simulatePair } from './simulatePair.ts';
@@ -25,7 +26,9 @@ const told = ({ circuit, thermometers, readings, factors }: Problem): string =>
       ([state, t]) => `${state} ${short(t.readC)} ± ${short(t.halfWidthK ?? t.sigmaK)}`,
     ),
     readings.map((r) => short(r.value)).join(' '),
+    // Of the faults that are drawn: one that came later has factors too.
     Object.entries(factors)
+      .filter(([fault]) => DRAWN_FAULTS.some((f) => f.id === fault))
       .map(([fault, ratio]) => `${fault} ${short(ratio)}`)
       .join(' '),
   ].join(' | ');
