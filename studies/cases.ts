@@ -3,6 +3,7 @@ import { EVERYTHING_AT_HAND } from '../core/src/catalogue/kit/access.ts';
 import type { PlannedTest } from '../core/src/inference/model/healthyRanges.ts';
 import type { Problem } from '../core/src/inference/model/problem.ts';
 import { catalogueCircuit } from '../core/src/catalogue/parts/catalogueCircuit.ts';
+import { DRAWN_TESTS } from '../core/src/training/simulation/drawnFrom.ts';
 import { simulateCase, type SimulatedCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
 import { seededUniform } from '../core/src/base/numeric/random.ts';
 
@@ -26,7 +27,8 @@ export function seededCase(
 /** So many tests, drawn at random from all that fit a problem; the same for the same seed. */
 export function testsAtRandom(seed: number, problem: Problem, count: number): PlannedTest[] {
   const uniform = seededUniform(seed + 500);
-  const tests = candidateTests(problem, EVERYTHING_AT_HAND);
+  // Of the frozen list: the stored evidence is of these tests, whatever is added later.
+  const tests = candidateTests(problem, EVERYTHING_AT_HAND).filter((t) => DRAWN_TESTS.includes(t.measurement));
   for (let i = tests.length - 1; i > 0; i--) {
     const j = Math.floor(uniform() * (i + 1));
     [tests[i], tests[j]] = [tests[j], tests[i]];

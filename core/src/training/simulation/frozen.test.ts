@@ -2,7 +2,6 @@ import { expect, test } from 'vitest';
 import type { PlannedTest } from '../../inference/model/healthyRanges.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
-import { DRAWN_FAULTS } from './drawnFrom.ts';
 import { eventLog } from './eventLog.ts';
 import { simulateCase, withReadings } from './simulateCase.ts';
 import { simulatePair } from './simulatePair.ts';
@@ -19,18 +18,14 @@ const TESTS: PlannedTest[] = ['displayed', 'open-voltage', 'loaded-voltage', 'se
 
 /** As short as a figure can be said and still be the same one; logarithms and powers may end otherwise on another machine. */
 const short = (v: number): string => (Number.isFinite(v) ? String(Number(v.toPrecision(5))) : String(v));
-const told = ({ circuit, thermometers, readings, factors }: Problem): string =>
+/** What was drawn; what codes and findings weigh is the model's, and changes with it. */
+const told = ({ circuit, thermometers, readings }: Problem): string =>
   [
     `${circuit.layout} ${short(circuit.curve.resistanceOhm(20))} Ω`,
     ...Object.entries(thermometers).map(
       ([state, t]) => `${state} ${short(t.readC)} ± ${short(t.halfWidthK ?? t.sigmaK)}`,
     ),
     readings.map((r) => short(r.value)).join(' '),
-    // Of the faults that are drawn: one that came later has factors too.
-    Object.entries(factors)
-      .filter(([fault]) => DRAWN_FAULTS.some((f) => f.id === fault))
-      .map(([fault, ratio]) => `${fault} ${short(ratio)}`)
-      .join(' '),
   ].join(' | ');
 
 test('same seed, same case: of the model, of the yard, sound ones, pairs and logs', async () => {
