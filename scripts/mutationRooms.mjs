@@ -15,7 +15,7 @@ export const ROOMS = {
   session: [
     session(['record', 'stream'], ['record']),
     session(['history'], ['history']),
-    session(['verdict'], ['verdict']),
+    session(['verdict', 'verdictState'], ['verdict', 'verdictState']),
     session(['readings', 'readingView', 'unsent'], ['readings']),
     session(['workOrder'], ['workOrder']),
     session(['bench', 'jobSession', 'kit', 'draft', 'curves'], ['bench']),
@@ -65,7 +65,7 @@ export const ROOMS = {
     {
       ...all('core/src/inference/verdict'),
       // The yard and whatever is typed are long comparisons.
-      tests: ['assessment', 'chartLines', 'course', 'details', 'doubt', 'possibleCurves', 'withoutReading'].map(
+      tests: ['assessment', 'chartLines', 'verdictCourse', 'details', 'doubt', 'possibleCurves', 'withoutReading'].map(
         (name) => `core/src/inference/verdict/${name}.test.ts`,
       ),
     },

@@ -15,7 +15,7 @@ import type { Problem } from '../core/src/inference/model/problem.ts';
 import { normalQuantile } from '../core/src/base/numeric/normal.ts';
 import { drawIndex, happens, pick, seededUniform } from '../core/src/base/numeric/random.ts';
 import { placeAdvice } from '../core/src/advice/place/placeAdvice.ts';
-import type { HarnessReach } from '../core/src/advice/place/reach.ts';
+import type { HarnessReach } from '../core/src/advice/place/harnessReach.ts';
 
 const CASES = Number(process.argv[2] ?? 300);
 const uniform = seededUniform(20261126);

@@ -1,7 +1,11 @@
 // Writes core/test/data/evidence.json: ln evidence by plain averaging over a million prior draws a fault, for the test that holds the engine to it.
-// `npm run yardstick` (some minutes on one core); to be run again whenever the model, its priors or its noise change.
-import { mkdirSync, writeFileSync } from 'node:fs';
+// `npm run yardstick` (half an hour on one core) renews it whole, whenever the model, its priors or its noise change; `npm run yardstick -- --fault ID` (minutes)
+// adds or renews one fault alone. `--draws N` takes another number of draws.
+import { readFileSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { faultById } from '../core/src/circuit/faults/list.ts';
 import { posteriorOf } from '../core/src/inference/posterior/posterior.ts';
 import { seededCase } from './cases.ts';
 import { yardstick } from './yardstick.ts';
@@ -20,16 +24,33 @@ const CASES: [number, number, boolean][] = [
     [1339, 5, true],
   ] as [number, number, boolean][]),
 ];
-const DRAWS = Number(process.argv[2] ?? 1_000_000);
+const { values } = parseArgs({ options: { fault: { type: 'string' }, draws: { type: 'string', default: '1000000' } } });
+const DRAWS = Number(values.draws);
+const only = values.fault === undefined ? null : faultById(values.fault).id;
+const FILE = path.resolve(import.meta.dirname, '../core/test/data/evidence.json');
 
-const rows = CASES.map(([seed, readings, unknownPullUp], i) => {
+interface Row {
+  seed: number;
+  readings: number;
+  unknownPullUp: boolean;
+  faults: { fault: string; logEvidence: number; error: number }[];
+}
+/** What is stored of the other faults, where one alone is renewed. */
+const others = (seed: number): Row['faults'] =>
+  only === null
+    ? []
+    : (JSON.parse(readFileSync(FILE, 'utf8')) as { cases: Row[] }).cases
+        .find((row) => row.seed === seed)!
+        .faults.filter(({ fault }) => fault !== only);
+
+const rows = CASES.map(([seed, readings, unknownPullUp], i): Row => {
   const { problem } = seededCase(seed, readings, unknownPullUp);
   const likely = new Set(
     posteriorOf(problem)
       .faults.filter((f) => f.probability > 0.02)
       .map((f) => f.fault.id),
   );
-  const faults = yardstick(problem, DRAWS, (f) => likely.has(f.id), seed)
+  const faults = yardstick(problem, DRAWS, (f) => likely.has(f.id) && (only === null || f.id === only), seed)
     // What the yardstick itself does not know well says nothing.
     .filter((b) => b.relativeError < 0.08)
     .map((b) => ({
@@ -38,9 +59,8 @@ const rows = CASES.map(([seed, readings, unknownPullUp], i) => {
       error: Number(b.relativeError.toFixed(4)),
     }));
   console.error(`${i + 1} of ${CASES.length}: ${faults.length} faults`);
-  return { seed, readings, unknownPullUp, faults };
+  return { seed, readings, unknownPullUp, faults: [...others(seed), ...faults] };
 });
 
-const file = path.resolve(import.meta.dirname, '../core/test/data/evidence.json');
-mkdirSync(path.dirname(file), { recursive: true });
-writeFileSync(file, `${JSON.stringify({ draws: DRAWS, cases: rows }, null, 1)}\n`);
+writeFileSync(FILE, `${JSON.stringify({ draws: DRAWS, cases: rows }, null, 1)}\n`);
+spawnSync('npx', ['--no-install', 'prettier', '--write', '--log-level', 'warn', FILE], { stdio: 'inherit' });

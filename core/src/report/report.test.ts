@@ -8,7 +8,7 @@ import { noWorkshop, workshopSchema } from '../catalogue/kit/workshopSchema.ts';
 import { FAULT_GROUPS, type FaultGroup } from '../base/units/vocabulary.ts';
 import { posteriorOf } from '../inference/posterior/posterior.ts';
 import { type PlaceAdvice, placeAdvice } from '../advice/place/placeAdvice.ts';
-import { reachOf } from '../advice/place/reach.ts';
+import { reachOf } from '../advice/place/harnessReach.ts';
 import { assess } from '../inference/verdict/assessment.ts';
 import { customerPage } from './customerPage.ts';
 import { escaped, reportHtml } from './reportHtml.ts';

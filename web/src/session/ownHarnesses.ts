@@ -5,7 +5,7 @@ import {
   type Harness,
   MOST_HARNESSES,
 } from '@mellow-probe/core/circuit/harness/harnessSchema';
-import { DOOR } from '@mellow-probe/core/base/units/bounds';
+import { FILE_MARGIN } from '@mellow-probe/core/base/units/bounds';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { z } from 'zod';
@@ -13,7 +13,7 @@ import { newId } from '../browser/newId.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
-const schema = z.strictObject({ looms: z.array(keptHarnessSchema).max(DOOR * MOST_HARNESSES) });
+const schema = z.strictObject({ looms: z.array(keptHarnessSchema).max(FILE_MARGIN * MOST_HARNESSES) });
 
 /** Looms kept on the shelf, by name: the next check of such a machine takes one in a tap. */
 export const useOwnHarnesses = defineStore('own-looms', () => {

@@ -6,36 +6,15 @@ import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
 import { type EngineFault, type EngineLine, toEngineError } from '../workers/engineClient.ts';
 import type { PersistedRecord } from './recordContract.ts';
-
-/** What was asked: the figures of one revision of the job. */
-export interface Question {
-  revision: number;
-  /** The job as it was asked about: plain, without what the engine does not look at. */
-  job: Job;
-  /** Are charts wanted with it? */
-  chart: boolean;
-}
-
-/** What is known of one question; advice and charts may come later than the verdict. */
-export interface Answered {
-  of: Question;
-  answer: EngineAnswer;
-  advice: Advice | null;
-  chart: ChartLines | null;
-  /** Whether two things are wrong at once; null while that was not weighed. */
-  two: TwoFaults | null;
-  complete: boolean;
-}
-
-/**
- * The verdict as it stands. Only `now` speaks of the figures on the screen; a former one is always told as of earlier figures, and there is no way
- * to hold one that is neither. While advice and charts of `now` are still being worked out, those of the former stand in for them, marked so.
- */
-export type Verdict =
-  | { kind: 'none' }
-  | { kind: 'computing'; former: Answered | null }
-  | { kind: 'ready'; now: Answered; former: Answered | null }
-  | { kind: 'failed'; fault: EngineFault; former: Answered | null };
+import {
+  type Answered,
+  latePart,
+  nextVerdict,
+  type Question,
+  shownOf,
+  type Verdict,
+  type VerdictEvent,
+} from './verdictState.ts';
 
 /** The verdict of a record, for screens: `state` whole, and what they mostly want of it. */
 export interface VerdictView {
@@ -89,19 +68,17 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
   let charts = 0;
   let slowTimer: ReturnType<typeof setTimeout> | undefined;
 
-  const formerOf = (v: Verdict): Answered | null => (v.kind === 'ready' ? v.now : v.kind === 'none' ? null : v.former);
-
-  function set(next: Verdict): void {
-    held.value = next;
+  function happen(event: VerdictEvent): void {
+    held.value = nextVerdict(held.value, event);
     clearTimeout(slowTimer);
     slow.value = false;
-    if (next.kind === 'computing') slowTimer = setTimeout(() => (slow.value = true), SLOW_MS);
+    if (held.value.kind === 'computing') slowTimer = setTimeout(() => (slow.value = true), SLOW_MS);
   }
 
   function ask(job: Job, revision: number): void {
     question = { revision, job: forEngine(job), chart: charts > 0 };
     waiting = question;
-    set({ kind: 'computing', former: formerOf(held.value) });
+    happen({ kind: 'asked' });
     if (!working) void work();
   }
 
@@ -112,13 +89,9 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
       waiting = null;
       try {
         await line.judge(mine.job, mine.chart, (part) => take(mine, part));
-        finish(mine);
+        if (mine === question) happen({ kind: 'finished' });
       } catch (error) {
-        if (mine !== question || closed) continue;
-        const { fault } = toEngineError(error);
-        // An answer of this very question that came before the failure stays: it is of these figures.
-        if (held.value.kind === 'ready') finish(mine);
-        else set({ kind: 'failed', fault, former: formerOf(held.value) });
+        if (mine === question && !closed) happen({ kind: 'failed', fault: toEngineError(error).fault });
       }
     }
     working = false;
@@ -127,22 +100,8 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
   /** Takes a part of an answer; false where nobody wants it any more. */
   function take(of: Question, part: Part): boolean {
     if (of !== question || closed) return false;
-    if (part.kind === 'working') return true;
-    if (part.kind === 'verdict') {
-      const now = { of, answer: part.answer, advice: null, chart: null, two: null, complete: false };
-      set({ kind: 'ready', now, former: held.value.kind === 'computing' ? held.value.former : null });
-    } else if (held.value.kind === 'ready') {
-      const { now, former } = held.value;
-      const { kind: _, ...more } = part;
-      held.value = { kind: 'ready', now: { ...now, ...more }, former };
-    }
+    if (part.kind !== 'working') happen({ kind: 'part', of, part });
     return true;
-  }
-
-  function finish(of: Question): void {
-    if (of === question && held.value.kind === 'ready') {
-      held.value = { kind: 'ready', now: { ...held.value.now, complete: true }, former: null };
-    }
   }
 
   const stop = record.changes.listen(({ revision, after }) => {
@@ -155,16 +114,8 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
   const state = computed<Verdict>(() =>
     record.dirty.value && held.value.kind === 'ready' ? { kind: 'computing', former: held.value.now } : held.value,
   );
-  const shown = computed(() => formerOf(state.value));
-  /** Of the answer itself, or while it is not complete of the former one. */
-  const late = <T>(part: (a: Answered) => T | null): { value: T | null; earlier: boolean } => {
-    const v = state.value;
-    const own = shown.value && part(shown.value);
-    if (own !== null || v.kind !== 'ready' || v.now.complete) return { value: own, earlier: v.kind !== 'ready' };
-    const before = v.former && part(v.former);
-    return { value: before, earlier: before !== null };
-  };
-  const advice = computed(() => late((a) => a.advice));
+  const shown = computed(() => shownOf(state.value));
+  const advice = computed(() => latePart(state.value, (a) => a.advice));
   const view: VerdictView = reactive({
     state,
     shown,
@@ -174,7 +125,7 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
     result: computed(() => shown.value?.answer.result ?? null),
     advice: computed(() => advice.value.value),
     adviceEarlier: computed(() => advice.value.earlier),
-    chart: computed(() => late((a) => a.chart).value),
+    chart: computed(() => latePart(state.value, (a) => a.chart).value),
     two: computed(() => shown.value?.two ?? null),
     issues: computed(
       () =>

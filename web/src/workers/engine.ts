@@ -12,7 +12,7 @@ import { optionsOf, planOf } from '@mellow-probe/core/advice/plan/planOf';
 import { proofRanges } from '@mellow-probe/core/check/proof/proofRanges';
 import { explain } from '@mellow-probe/core/inference/verdict/assessment';
 import { chartLines } from '@mellow-probe/core/inference/verdict/chartLines';
-import { courseOf } from '@mellow-probe/core/inference/verdict/course';
+import { courseOf } from '@mellow-probe/core/inference/verdict/verdictCourse';
 import { withoutEach } from '@mellow-probe/core/inference/verdict/withoutReading';
 import type { Engine } from './engineAnswer.ts';
 

@@ -9,7 +9,7 @@ import type { Assessment } from '@mellow-probe/core/inference/verdict/assessment
 import type { ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
 import type { PlaceAdvice } from '@mellow-probe/core/advice/place/placeAdvice';
 import type { Plan, Ways } from '@mellow-probe/core/advice/plan/planOf';
-import type { CourseStep } from '@mellow-probe/core/inference/verdict/course';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
 import type { WithoutReading } from '@mellow-probe/core/inference/verdict/withoutReading';
 
 /** What the engine says of a job; `result` is null while the circuit itself is incomplete. */

@@ -1,7 +1,7 @@
 import { workerWords as say } from '@mellow-probe/core/wording/screens/workers';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import type { Plan } from '@mellow-probe/core/advice/plan/planOf';
-import type { CourseStep } from '@mellow-probe/core/inference/verdict/course';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
 import type { WithoutReading } from '@mellow-probe/core/inference/verdict/withoutReading';
 import * as Comlink from 'comlink';
 import type { Engine, Part } from './engineAnswer.ts';

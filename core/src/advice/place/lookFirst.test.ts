@@ -5,7 +5,7 @@ import { newHarness, newStop } from '../../circuit/harness/harnessSchema.ts';
 import { genericKit } from '../../catalogue/kit/kitSchema.ts';
 import { after, bestSplit, minutesFor, type SplitTask, startOf } from './halfSplit.ts';
 import { lookFirst as lookBefore } from './lookFirst.ts';
-import { reachOf, usualReach } from './reach.ts';
+import { reachOf, usualReach } from './harnessReach.ts';
 
 /** Three stops between module and plug, read on either side: places are the contacts and the runs between. */
 const CONNECTORS = 3;

@@ -1,7 +1,7 @@
 import type { Strand } from '../../circuit/network/placeWeights.ts';
 import type { HintId } from '../../circuit/harness/hints.ts';
 import { bestSplit, type SplitTask, startOf } from './halfSplit.ts';
-import type { Look, HarnessReach } from './reach.ts';
+import type { Look, HarnessReach } from './harnessReach.ts';
 
 /** One outcome of looking or wiggling: its probability, what to note of the stop, and the likeliest place then. */
 export interface LookOutcome {

@@ -7,7 +7,7 @@ import { posteriorOf } from '../../inference/posterior/posterior.ts';
 import { groupProbabilities } from '../../inference/verdict/assessment.ts';
 import { placeAdvice, SURE } from './placeAdvice.ts';
 import { placeShares } from './placeShares.ts';
-import { usualReach } from './reach.ts';
+import { usualReach } from './harnessReach.ts';
 
 type Readings = Parameters<typeof problemWith>[0];
 /** A return of some 15 kΩ: the sensor is good, 5 V are there, plugged in the signal stands too high. */

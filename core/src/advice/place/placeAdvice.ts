@@ -21,7 +21,7 @@ import {
 } from './halfSplit.ts';
 import { type LookFirst, lookFirst } from './lookFirst.ts';
 import { placeShares, type PlaceShares, strandShare } from './placeShares.ts';
-import type { HarnessReach } from './reach.ts';
+import type { HarnessReach } from './harnessReach.ts';
 
 /** Elements from … to − 1 of the chain. */
 export interface Places {

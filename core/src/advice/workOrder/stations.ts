@@ -1,6 +1,6 @@
 import { schoolOrder, SCHOOLS } from '../nextTest/schools.ts';
 import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
-import type { Layout } from '../../base/units/vocabulary.ts';
+import type { Layout, TestStation } from '../../base/units/vocabulary.ts';
 
 /** The stations that are forms. */
 export const FORM_STATIONS = [
@@ -21,7 +21,7 @@ export type FormStationId = (typeof FORM_STATIONS)[number];
 /** One stop of the order of work: a form, or a group of tests that share a place and a set-up. */
 export type Station =
   | { kind: 'form'; id: FormStationId; name: string; tests: readonly string[] }
-  | { kind: 'tests'; id: string; name: string; tests: readonly string[] };
+  | { kind: 'tests'; id: TestStation; name: string; tests: readonly string[] };
 
 /** The order of work as the trade does it. A proposal: nothing locks. Source: common practice, no source. */
 export const STATIONS: readonly Station[] = [
@@ -64,8 +64,10 @@ function form(id: FormStationId, name: string): Station {
   return { id, name, kind: 'form', tests: [] };
 }
 
-function tests(id: string, name: string, list: readonly string[]): Station {
-  return { id, name, kind: 'tests', tests: list };
+/** The tests of a station: those named first in their order, then the others that say they stand there. */
+function tests(id: TestStation, name: string, first: readonly string[]): Station {
+  const others = MEASUREMENTS.filter((m) => m.station === id && !first.includes(m.id)).map((m) => m.id);
+  return { id, name, kind: 'tests', tests: [...first, ...others] };
 }
 
 /** The stations in the order of a school (or as they are), with the tests that exist in this circuit. */

@@ -106,3 +106,6 @@ export type Closing = (typeof CLOSINGS)[number];
 /** How far a job has come. */
 export const JOB_STATES = ['measuring', 'decided', 'repaired', 'closed'] as const;
 export type JobState = (typeof JOB_STATES)[number];
+
+/** The stations of the order of work that are tests. */
+export type TestStation = 'live' | 'supply' | 'loaded' | 'bypass' | 'sensor' | 'wires' | 'places';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { REACHES, RESISTOR_SERIES, THERMOMETER_KINDS, TOOLS } from '../../base/units/vocabulary.ts';
 import { blank, entrySchema } from '../../base/units/entry.ts';
-import { DOOR, LONGEST, line } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, LONGEST, line } from '../../base/units/bounds.ts';
 
 /** One range of a meter as its data sheet gives it: limits of ±(percent of reading + digits). Up to a figure in V or Ω. */
 export const rangeSchema = z.strictObject({
@@ -17,10 +17,10 @@ export const MOST_RANGES = 12;
 /** What a technician measures with. Empty figures mean the generic ones; nobody has to fill anything in. */
 export const kitSchema = z.strictObject({
   name: line,
-  tools: z.array(z.enum(TOOLS)).max(DOOR * TOOLS.length),
+  tools: z.array(z.enum(TOOLS)).max(FILE_MARGIN * TOOLS.length),
   meter: z.strictObject({
-    volts: z.array(rangeSchema).max(DOOR * MOST_RANGES),
-    ohms: z.array(rangeSchema).max(DOOR * MOST_RANGES),
+    volts: z.array(rangeSchema).max(FILE_MARGIN * MOST_RANGES),
+    ohms: z.array(rangeSchema).max(FILE_MARGIN * MOST_RANGES),
     /** Input on volts, the highest resistance it shows, and the leads' own, Ω. */
     inputOhm: entrySchema,
     overloadOhm: entrySchema,
@@ -33,7 +33,7 @@ export const kitSchema = z.strictObject({
   displayedK: entrySchema,
   resistors: z.strictObject({
     series: z.enum(RESISTOR_SERIES),
-    own: z.string().max(DOOR * LONGEST.remark),
+    own: z.string().max(FILE_MARGIN * LONGEST.remark),
     tolerancePercent: entrySchema,
   }),
   /** How much work the places of this machine are. */

@@ -5,7 +5,7 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 import { PULL_UP_SOURCES } from '../../circuit/network/spread.ts';
 import { curveSchema, typedForm } from '../../circuit/curves/curve.ts';
 import { entrySchema } from '../../base/units/entry.ts';
-import { DOOR, identifier, line } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, identifier, line } from '../../base/units/bounds.ts';
 
 export const curveChoiceSchema = z.discriminatedUnion('source', [
   z.strictObject({ source: z.literal('catalogue'), id: identifier }),
@@ -20,14 +20,16 @@ export const curveChoiceSchema = z.discriminatedUnion('source', [
     .refine((typed) => typedForm(typed.kind, typed.form) !== null, { error: 'unknown kind of curve' }),
   z.strictObject({
     source: z.literal('points'),
-    points: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(DOOR * MOST.points),
+    points: z
+      .array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema }))
+      .max(FILE_MARGIN * MOST.points),
   }),
   z.strictObject({ source: z.literal('given'), name: line, curve: curveSchema }),
   /** A specification of a line or two: "2–3 kΩ at 20 °C". */
   z.strictObject({
     source: z.literal('band'),
     slope: z.enum(['ntc', 'ptc']),
-    bands: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(DOOR * 2),
+    bands: z.array(z.strictObject({ temperatureC: entrySchema, resistanceOhm: entrySchema })).max(FILE_MARGIN * 2),
   }),
   /** To be learned from the readings. */
   z.strictObject({ source: z.literal('unknown') }),

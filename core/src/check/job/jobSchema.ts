@@ -5,7 +5,7 @@ import { FIELDS } from '../../base/units/vocabulary.ts';
 import { kitSchema } from '../../catalogue/kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
 import { entrySchema } from '../../base/units/entry.ts';
-import { DOOR, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
 import { harnessSchema } from '../../circuit/harness/harnessSchema.ts';
 import { worthSchema } from '../../advice/plan/worthSchema.ts';
 import { readingSchema } from './readingSchema.ts';
@@ -23,7 +23,7 @@ export const jobSchema = z.strictObject({
   field: z.enum(FIELDS),
   note: paragraph,
   /** Words of the workshop's own, by which its checks are found together. */
-  tags: z.array(line).max(DOOR * MOST.tags),
+  tags: z.array(line).max(FILE_MARGIN * MOST.tags),
   complaint: record.complaintSchema,
   rightSensor: record.rightSensorSchema,
   circuit: circuitSchema,
@@ -38,17 +38,17 @@ export const jobSchema = z.strictObject({
   temperatureC: entrySchema,
   /** The same while the machine is hot, for the readings taken then. */
   hotTemperatureC: entrySchema,
-  readings: z.array(readingSchema).max(DOOR * MOST.readings),
+  readings: z.array(readingSchema).max(FILE_MARGIN * MOST.readings),
   comparison: record.comparisonSchema,
   /** Findings and fault codes, by id of the catalogue. */
-  findings: z.array(identifier).max(DOOR * MOST.findings),
-  photos: z.array(record.photoSchema).max(DOOR * MOST.photos),
+  findings: z.array(identifier).max(FILE_MARGIN * MOST.findings),
+  photos: z.array(record.photoSchema).max(FILE_MARGIN * MOST.photos),
   /** Weights of faults changed by hand: factor on the default. */
   weightFactors: z.record(identifier, z.number().min(0).max(1000)),
   decision: record.decisionSchema.nullable(),
   repair: record.repairSchema,
   proof: record.proofSchema,
-  followUps: z.array(record.followUpSchema).max(DOOR * MOST.followUps),
+  followUps: z.array(record.followUpSchema).max(FILE_MARGIN * MOST.followUps),
   closed: record.closedSchema.nullable(),
   archivedAt: timestamp.nullable(),
   /** The check whose repair did not last, where this one is of the same fault come back. */

@@ -1,4 +1,4 @@
-/** Most entries of each list of a job that a control lets a person make; the door of the schema is `DOOR` times as wide. */
+/** Most entries of each list of a job that a control lets a person make; the door of the schema is `FILE_MARGIN` times as wide. */
 export const MOST = {
   readings: 500,
   corrections: 50,

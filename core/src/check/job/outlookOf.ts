@@ -1,7 +1,7 @@
 import type { Posterior } from '../../inference/posterior/posterior.ts';
 import { type Access, accessOf } from '../../catalogue/kit/access.ts';
 import { type PlaceAdvice, placeAdvice } from '../../advice/place/placeAdvice.ts';
-import { reachOf } from '../../advice/place/reach.ts';
+import { reachOf } from '../../advice/place/harnessReach.ts';
 import type { Costs } from '../../advice/plan/repairs.ts';
 import { costsOf } from '../../advice/plan/worthSchema.ts';
 import type { Job } from './jobSchema.ts';

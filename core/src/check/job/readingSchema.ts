@@ -4,7 +4,7 @@ import { MOST } from './most.ts';
 import { MACHINE_STATES, WIRES } from '../../base/units/vocabulary.ts';
 import { isMeasurementId } from '../../circuit/measurements/list.ts';
 import { entrySchema, textBehindValue } from '../../base/units/entry.ts';
-import { DOOR, figureText, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, figureText, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
 
 export const conditionsSchema = z.strictObject({
   substituteOhm: entrySchema.optional(),
@@ -29,7 +29,7 @@ export const readingSchema = z
     /** Taken back, with the reason: kept in the record, left out of the verdict. */
     voided: z.strictObject({ reason: line, at: timestamp }).nullable(),
     /** What stood here before it was corrected, oldest first. */
-    history: z.array(z.strictObject({ text: figureText, at: timestamp })).max(DOOR * MOST.corrections),
+    history: z.array(z.strictObject({ text: figureText, at: timestamp })).max(FILE_MARGIN * MOST.corrections),
   })
   .refine(textBehindValue, { error: 'a value without its text' });
 

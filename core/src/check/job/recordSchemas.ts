@@ -14,14 +14,14 @@ import {
 } from '../../base/units/vocabulary.ts';
 import { isMeasurementId } from '../../circuit/measurements/list.ts';
 import { entrySchema } from '../../base/units/entry.ts';
-import { DOOR, figureText, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, figureText, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
 
 /** The parts of a job that are no circuit and no reading: what was complained of, seen, decided, done and proved. */
 
 export const complaintSchema = z.strictObject({
   text: paragraph,
   /** Ids of `catalogue/parts/symptoms`. */
-  symptoms: z.array(identifier).max(DOOR * MOST.symptoms),
+  symptoms: z.array(identifier).max(FILE_MARGIN * MOST.symptoms),
   codes: z
     .array(
       z.strictObject({
@@ -32,7 +32,7 @@ export const complaintSchema = z.strictObject({
         own: z.strictObject({ what: line, says: z.enum(CODE_MEANINGS) }).optional(),
       }),
     )
-    .max(DOOR * MOST.codes),
+    .max(FILE_MARGIN * MOST.codes),
   replaced: z.array(z.enum(REPLACEABLE_PARTS)).max(4),
   /** Causes that are no electrical fault (ids of `catalogue/parts/otherCauses`), as far as they were looked at. */
   causes: z.record(identifier, z.enum(CAUSE_STATES)),
@@ -41,8 +41,8 @@ export const complaintSchema = z.strictObject({
 const named = z.strictObject({ id: identifier, name: line });
 
 export const rightSensorSchema = z.strictObject({
-  plugs: z.array(named).max(DOOR * MOST.plugs),
-  values: z.array(named).max(DOOR * MOST.values),
+  plugs: z.array(named).max(FILE_MARGIN * MOST.plugs),
+  values: z.array(named).max(FILE_MARGIN * MOST.values),
   /** Which displayed value moved when a plug was pulled or bridged; null: none did. */
   trials: z
     .array(
@@ -53,7 +53,7 @@ export const rightSensorSchema = z.strictObject({
         movedId: identifier.nullable(),
       }),
     )
-    .max(DOOR * MOST.plugs),
+    .max(FILE_MARGIN * MOST.plugs),
   /** The value that is complained of, and the plug at which the readings were taken. */
   wantedValueId: identifier.nullable(),
   measuredPlugId: identifier.nullable(),
@@ -83,9 +83,11 @@ export const comparisonSchema = z.strictObject({
         resistanceOhm: entrySchema,
       }),
     )
-    .max(DOOR * MOST.pairs),
+    .max(FILE_MARGIN * MOST.pairs),
   /** Timed readings while a value settles: minutes, and V, Ω or °C as typed. */
-  settling: z.array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema })).max(DOOR * MOST.timed),
+  settling: z
+    .array(z.strictObject({ id: identifier, minute: entrySchema, value: entrySchema }))
+    .max(FILE_MARGIN * MOST.timed),
 });
 
 export const decisionSchema = z.strictObject({
@@ -116,7 +118,7 @@ export const proofSchema = z.strictObject({
         value: z.union([z.number(), z.literal('OL')]).nullable(),
       }),
     )
-    .max(DOOR * MOST.proofReadings),
+    .max(FILE_MARGIN * MOST.proofReadings),
   /** Steps of the proof by id: how each came out. */
   steps: z.record(identifier, z.strictObject({ state: z.enum(PROOF_OUTCOMES), note: line, at: timestamp })),
 });

@@ -7,7 +7,7 @@ import { directionOf, SYMPTOMS } from '../../catalogue/parts/symptoms.ts';
 import { awgAreaMm2, wireOhm } from '../../circuit/network/wireOhm.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import { assess } from '../../inference/verdict/assessment.ts';
-import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
+import { measurementById, MEASUREMENTS } from '../../circuit/measurements/list.ts';
 import { PROOF_STEPS, proofStateOf, proofStepsFor } from '../proof/proofPlan.ts';
 import { proofRanges } from '../proof/proofRanges.ts';
 import { reportOf } from '../../report/reportOf.ts';
@@ -42,6 +42,10 @@ describe('the order of work', () => {
         `${id} belongs to one station: see core/src/advice/workOrder/stations.ts`,
       ).toHaveLength(1);
     expect(placed).toHaveLength(MEASUREMENTS.length);
+  });
+  test('a test stands at the station that it names', () => {
+    for (const { id, kind, tests } of STATIONS)
+      if (kind === 'tests') for (const t of tests) expect(measurementById(t).station, t).toBe(id);
   });
   test('a school moves stations, loses none, and leads through every test', () => {
     const plain = stationsFor('proposal', 'pull-up', 0);

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { MOST_CONNECTORS } from '../network/chain.ts';
 import { blank, entrySchema } from '../../base/units/entry.ts';
-import { DOOR, identifier, line } from '../../base/units/bounds.ts';
+import { FILE_MARGIN, identifier, line } from '../../base/units/bounds.ts';
 import { plainCopy } from '../../base/records/plainData.ts';
 import { HINT_IDS } from './hints.ts';
 
 /** The two wires of a place, each with a short text: pin numbers, colours. */
 const bothWires = z.strictObject({ signal: line, return: line });
-const hints = z.array(z.enum(HINT_IDS)).max(DOOR * HINT_IDS.length);
+const hints = z.array(z.enum(HINT_IDS)).max(FILE_MARGIN * HINT_IDS.length);
 
 export const RUN_MAKES = ['plain', 'twisted', 'shielded'] as const;
 

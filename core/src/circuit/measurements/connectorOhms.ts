@@ -11,6 +11,7 @@ export const connectorOhms: Measurement = {
   minutes: 5,
   repeatMinutes: 3,
   setup: 'both-ends-free',
+  station: 'places',
   tools: ['meter'],
   needs: ['wire', 'position'],
   layouts: LAYOUTS,

@@ -10,6 +10,7 @@ export const contactDrop: Measurement = {
   minutes: 4,
   repeatMinutes: 2,
   setup: 'plugged',
+  station: 'places',
   tools: ['meter'],
   needs: ['wire', 'position'],
   layouts: LAYOUTS,

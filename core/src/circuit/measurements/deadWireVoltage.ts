@@ -9,6 +9,7 @@ export const deadWireVoltage: Measurement = {
   minutes: 8,
   repeatMinutes: 3,
   setup: 'both-ends-free',
+  station: 'wires',
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: LAYOUTS,

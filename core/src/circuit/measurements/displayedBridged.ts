@@ -9,6 +9,7 @@ export const displayedBridged: Measurement = {
   minutes: 3,
   repeatMinutes: 2,
   setup: 'bridged',
+  station: 'bypass',
   risky: true,
   tools: ['live-data', 'jumper'],
   needs: [],

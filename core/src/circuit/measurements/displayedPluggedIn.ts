@@ -9,6 +9,7 @@ export const displayedPluggedIn: Measurement = {
   minutes: 1,
   repeatMinutes: 1,
   setup: 'scan',
+  station: 'live',
   tools: ['live-data'],
   needs: [],
   layouts: LAYOUTS,

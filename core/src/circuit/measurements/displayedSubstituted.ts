@@ -9,6 +9,7 @@ export const displayedSubstituted: Measurement = {
   minutes: 3,
   repeatMinutes: 1,
   setup: 'substituted',
+  station: 'bypass',
   tools: ['live-data', 'resistors'],
   needs: ['substituteOhm'],
   layouts: LAYOUTS,

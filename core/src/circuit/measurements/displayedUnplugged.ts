@@ -9,6 +9,7 @@ export const displayedUnplugged: Measurement = {
   minutes: 2,
   repeatMinutes: 1,
   setup: 'unplugged',
+  station: 'bypass',
   tools: ['live-data'],
   needs: [],
   layouts: LAYOUTS,

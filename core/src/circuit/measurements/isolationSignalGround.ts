@@ -10,6 +10,7 @@ export const isolationSignalGround: Measurement = {
   minutes: 8,
   repeatMinutes: 3,
   setup: 'both-ends-free',
+  station: 'wires',
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: LAYOUTS,

@@ -10,6 +10,7 @@ export const isolationSignalReturn: Measurement = {
   minutes: 8,
   repeatMinutes: 3,
   setup: 'both-ends-free',
+  station: 'wires',
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: TWO_WIRE,

@@ -11,6 +11,7 @@ export const knownGoodOhms: Measurement = {
   minutes: 5,
   repeatMinutes: 2,
   setup: 'taken-off',
+  station: 'sensor',
   ofAnotherSensor: true,
   onSensor: true,
   tools: ['meter', 'second-sensor'],

@@ -9,6 +9,7 @@ export const loadedVoltageChassis: Measurement = {
   minutes: 3,
   repeatMinutes: 1,
   setup: 'plugged',
+  station: 'loaded',
   atLivePin: true,
   tools: ['meter'],
   needs: [],

@@ -10,6 +10,7 @@ export const loopOhms: Measurement = {
   minutes: 12,
   repeatMinutes: 5,
   setup: 'both-ends-free',
+  station: 'wires',
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: TWO_WIRE,

@@ -2,7 +2,7 @@ import type { Shares, Side } from '../network/chain.ts';
 import type { Strand } from '../network/placeWeights.ts';
 import type { SolvedCircuit, Probe } from '../network/solvedCircuit.ts';
 import type { Quantity } from '../../base/units/quantity.ts';
-import type { Layout, Tool, Wire } from '../../base/units/vocabulary.ts';
+import type { Layout, TestStation, Tool, Wire } from '../../base/units/vocabulary.ts';
 
 /** Places of the drawing at which a figure can stand. */
 export const MARK_PLACES = ['display', 'signal', 'signalWire', 'across', 'return', 'returnWire', 'sensor'] as const;
@@ -37,6 +37,8 @@ export interface Measurement {
   readonly repeatMinutes: number;
   readonly setup:
     'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'taken-off';
+  /** Where in the order of work it stands: with tests that share its place and set-up. */
+  readonly station: TestStation;
   /** Can it hurt someone or something when done carelessly (a bridge on the wrong wire, mains beside the plug)? */
   readonly risky?: true;
   /** Is it taken on another sensor of the same type? Then that one's own tolerance scatters it. */

@@ -10,6 +10,7 @@ export const neighbourDisplayed: Measurement = {
   minutes: 1,
   repeatMinutes: 1,
   setup: 'scan',
+  station: 'live',
   atNeighbour: true,
   ofNeighbour: true,
   sharing: ['reference', 'return', 'both'],

@@ -9,6 +9,7 @@ export const neighbourReference: Measurement = {
   minutes: 5,
   repeatMinutes: 3,
   setup: 'scan',
+  station: 'supply',
   atNeighbour: true,
   atLivePin: true,
   tools: ['meter'],

@@ -9,6 +9,7 @@ export const openVoltageChassis: Measurement = {
   minutes: 2,
   repeatMinutes: 1,
   setup: 'unplugged',
+  station: 'supply',
   atLivePin: true,
   tools: ['meter'],
   needs: [],

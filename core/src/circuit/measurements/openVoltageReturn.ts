@@ -9,6 +9,7 @@ export const openVoltageReturn: Measurement = {
   minutes: 1,
   repeatMinutes: 1,
   setup: 'unplugged',
+  station: 'supply',
   atLivePin: true,
   tools: ['meter'],
   needs: [],

@@ -8,6 +8,7 @@ export const openVoltageReturnBridged: Measurement = {
   minutes: 3,
   repeatMinutes: 2,
   setup: 'unplugged',
+  station: 'supply',
   risky: true,
   atLivePin: true,
   tools: ['meter', 'jumper'],

@@ -10,6 +10,7 @@ export const panelOhms: Measurement = {
   minutes: 4,
   repeatMinutes: 2,
   setup: 'key-off',
+  station: 'wires',
   risky: true,
   tools: ['meter', 'module-access'],
   needs: [],

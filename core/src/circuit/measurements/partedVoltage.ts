@@ -11,6 +11,7 @@ export const partedVoltage: Measurement = {
   minutes: 5,
   repeatMinutes: 3,
   setup: 'unplugged',
+  station: 'places',
   tools: ['meter'],
   needs: ['wire', 'position'],
   layouts: LAYOUTS,

@@ -10,6 +10,7 @@ export const pinToBody: Measurement = {
   minutes: 2,
   repeatMinutes: 1,
   setup: 'key-off',
+  station: 'sensor',
   tools: ['meter'],
   needs: [],
   layouts: TWO_WIRE,

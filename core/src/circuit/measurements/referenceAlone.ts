@@ -9,6 +9,7 @@ export const referenceAlone: Measurement = {
   minutes: 8,
   repeatMinutes: 5,
   setup: 'scan',
+  station: 'supply',
   sharing: ['reference', 'both'],
   atNeighbour: true,
   atLivePin: true,

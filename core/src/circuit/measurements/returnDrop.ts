@@ -9,6 +9,7 @@ export const returnDrop: Measurement = {
   minutes: 1,
   repeatMinutes: 1,
   setup: 'plugged',
+  station: 'loaded',
   tools: ['meter'],
   needs: [],
   layouts: TWO_WIRE,

@@ -11,6 +11,7 @@ export const sensorOhmsInBath: Measurement = {
   minutes: 25,
   repeatMinutes: 10,
   setup: 'taken-off',
+  station: 'sensor',
   onSensor: true,
   tools: ['meter', 'thermometer', 'bath'],
   needs: ['bathC'],

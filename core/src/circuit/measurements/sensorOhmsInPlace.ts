@@ -10,6 +10,7 @@ export const sensorOhmsInPlace: Measurement = {
   minutes: 2,
   repeatMinutes: 1,
   setup: 'key-off',
+  station: 'sensor',
   onSensor: true,
   tools: ['meter'],
   needs: [],

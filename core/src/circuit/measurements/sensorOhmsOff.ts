@@ -11,6 +11,7 @@ export const sensorOhmsOff: Measurement = {
   minutes: 20,
   repeatMinutes: 2,
   setup: 'taken-off',
+  station: 'sensor',
   onSensor: true,
   tools: ['meter'],
   needs: ['airC'],

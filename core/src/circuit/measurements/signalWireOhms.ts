@@ -10,6 +10,7 @@ export const signalWireOhms: Measurement = {
   minutes: 12,
   repeatMinutes: 4,
   setup: 'both-ends-free',
+  station: 'wires',
   tools: ['meter', 'module-access'],
   needs: [],
   layouts: LAYOUTS,

@@ -8,6 +8,7 @@ export const supplyToReturn: Measurement = {
   minutes: 1,
   repeatMinutes: 1,
   setup: 'unplugged',
+  station: 'supply',
   tools: ['meter'],
   needs: [],
   layouts: ['pull-up'],

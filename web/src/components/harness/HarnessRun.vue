@@ -3,7 +3,7 @@ import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { harnessRunWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import type { PlaceAdvice } from '@mellow-probe/core/advice/place/placeAdvice';
-import { reachOf } from '@mellow-probe/core/advice/place/reach';
+import { reachOf } from '@mellow-probe/core/advice/place/harnessReach';
 import type { Interval } from '@mellow-probe/core/base/numeric/interval';
 import { formatInterval, formatProbability, formatVolt } from '@mellow-probe/core/base/units/format';
 import { placeName } from '@mellow-probe/core/wording/placeText';

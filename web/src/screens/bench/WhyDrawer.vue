@@ -6,7 +6,7 @@ import TextField from '../../components/base/TextField.vue';
 import FactTable from '../../components/base/FactTable.vue';
 import { pooled } from '@mellow-probe/core/inference/model/priorFactor';
 import { FAULTS } from '@mellow-probe/core/circuit/faults/list';
-import type { CourseStep } from '@mellow-probe/core/inference/verdict/course';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
 import type { WithoutReading } from '@mellow-probe/core/inference/verdict/withoutReading';
 import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';

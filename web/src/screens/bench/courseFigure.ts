@@ -1,5 +1,5 @@
 import { courseFigureWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
-import type { CourseStep } from '@mellow-probe/core/inference/verdict/course';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import type { Data } from 'plotly.js-dist-min';
 import { chartColours, chartLayout } from '../../components/chartLook.ts';

@@ -2,7 +2,6 @@ import { useLogRoomWords as say } from '@mellow-probe/core/wording/screens/logs'
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
 import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
-import { guessedRole } from '@mellow-probe/core/intake/logs/settingOf';
 import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import * as Comlink from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
@@ -11,10 +10,7 @@ import { putWholeLog, readRecording, type RecordingHead } from '../../data/stora
 import { toStorageError, type StorageFault } from '../../data/storage/storageError.ts';
 import { type LogRoom, logRoom, LogStopped } from '../../workers/logClient.ts';
 import type { Analysed, Beside, ChannelView, FileRead, LogShape } from '../../workers/logs.ts';
-import { fixed } from '@mellow-probe/core/base/units/writing';
-
-/** A log of more values than this is not kept, the file is: handing it to the store would hold up the page. */
-const MOST_KEPT = 600_000;
+import { besideText, guessedRoles, headOfFile, isTooLarge, rangeWithin } from './labParts.ts';
 
 /** What the laboratory is at. */
 export type LabState =
@@ -87,24 +83,13 @@ export function useLogRoom(job: () => Job | null) {
   }
 
   async function keep(own: File, of: LogShape): Promise<void> {
-    if (of.rows * (of.channels.length + 1) > MOST_KEPT) {
+    if (isTooLarge(of)) {
       notKept.value = 'too-large';
       return;
     }
     try {
       const log = await room!.ask((r) => r.whole());
-      const kept: RecordingHead = {
-        id: newId(),
-        title: own.name,
-        job: null,
-        startedAt: nowIso(),
-        endedAt: nowIso(),
-        from: 'file',
-        channels: of.channels.map(({ id, name, quantity }) => ({ id, name, quantity })),
-        marks: of.marks,
-        samples: of.channels.reduce((n, c) => n + c.values, 0),
-        lengthS: of.lengthS,
-      };
+      const kept = headOfFile(own.name, of, newId(), nowIso());
       await putWholeLog(kept, log);
       head.value = kept;
     } catch (error) {
@@ -137,14 +122,7 @@ export function useLogRoom(job: () => Job | null) {
   async function show(own: LogShape, mine: number): Promise<void> {
     if (mine !== asked) return;
     shape.value = own;
-    const taken = new Set<ChannelRole>();
-    roles.value = Object.fromEntries(
-      own.channels.map((c) => {
-        const role = guessedRole(c, (r) => !taken.has(r));
-        taken.add(role);
-        return [c.id, role];
-      }),
-    );
+    roles.value = guessedRoles(own);
     range.value = [0, Math.max(own.lengthS, 0.1)];
     await look();
     await analyse();
@@ -183,10 +161,7 @@ export function useLogRoom(job: () => Job | null) {
 
   /** Shows a range of time, within the log. */
   function showRange(fromS: number, toS: number): void {
-    const length = shape.value?.lengthS ?? 1;
-    const span = Math.min(length, Math.max(0.2, toS - fromS));
-    const from = Math.min(Math.max(0, fromS), length - span);
-    range.value = [from, from + span];
+    range.value = rangeWithin(shape.value?.lengthS ?? 1, fromS, toS);
     void look().catch(failed);
   }
 
@@ -195,14 +170,8 @@ export function useLogRoom(job: () => Job | null) {
     if (!room) return '';
     const mine = asked;
     const result = await room.ask<Beside>(async (r) => await r.beside(own, by));
-    if (result === null) return say.theCoursesDoNotFitEach;
-    if (!result.ok) return say.cannotBeReadAsALog(own.name);
-    await show(result.shape, mine);
-    const earlier = result.offsetS < 0;
-    const seconds = fixed(Math.abs(result.offsetS), 1);
-    if (result.correlation === null) return (earlier ? say.liesEarlier : say.liesLater)(own.name, seconds);
-    const byCourse = earlier ? say.liesEarlierByCourse : say.liesLaterByCourse;
-    return byCourse(own.name, seconds, fixed(result.correlation, 2));
+    if (result?.ok) await show(result.shape, mine);
+    return besideText(own.name, result);
   }
 
   /** Ends the work under way, in the middle. */

@@ -5,7 +5,7 @@ import { awayRuns, overloadRuns, without } from './awayRuns.ts';
 import { findBumps } from './bumps.ts';
 import { type ScaleEnds, USUAL_ENDS } from './ends.ts';
 import { joinSteps } from './joinSteps.ts';
-import { findNoise } from './noise.ts';
+import { findNoise } from './noisyStretches.ts';
 import { findRates } from './rates.ts';
 import { scaleOf, seriesOf, widerOf } from './series.ts';
 import { findSteps, withoutTurns } from './steps.ts';

@@ -3,7 +3,7 @@ import { checkJob } from '../../check/job/checkJob.ts';
 import { newJob } from '../../check/job/newJob.ts';
 import type { JobReading } from '../../check/job/readingSchema.ts';
 import { assess } from './assessment.ts';
-import { courseOf } from './course.ts';
+import { courseOf } from './verdictCourse.ts';
 
 const reading = (id: string, measurement: string, value: number | 'OL'): JobReading => ({
   ...{ id, measurement, text: String(value), value, conditions: {}, state: 'steady' },

@@ -3,7 +3,7 @@ import { genericKit } from '../../catalogue/kit/kitSchema.ts';
 import { hintFactor } from '../../circuit/harness/hints.ts';
 import { newHarness, newStop } from '../../circuit/harness/harnessSchema.ts';
 import { figure } from '../../base/units/entry.ts';
-import { reachOf, usualReach } from './reach.ts';
+import { reachOf, usualReach } from './harnessReach.ts';
 
 describe('how much work a stop is', () => {
   const harnessOf = (...openings: string[]) => ({
