@@ -64,7 +64,7 @@ function form(id: FormStationId, name: string): Station {
   return { id, name, kind: 'form', tests: [] };
 }
 
-/** The tests of a station: those named first in their order, then the others that say they stand there. */
+/** The tests of a station: the named ones in their order, then the others that name this station. */
 function tests(id: TestStation, name: string, first: readonly string[]): Station {
   const others = MEASUREMENTS.filter((m) => m.station === id && !first.includes(m.id)).map((m) => m.id);
   return { id, name, kind: 'tests', tests: [...first, ...others] };

@@ -37,7 +37,7 @@ export interface Measurement {
   readonly repeatMinutes: number;
   readonly setup:
     'scan' | 'plugged' | 'unplugged' | 'bridged' | 'substituted' | 'key-off' | 'both-ends-free' | 'taken-off';
-  /** Where in the order of work it stands: with tests that share its place and set-up. */
+  /** Its station in the order of work: the tests there share a place and a set-up. */
   readonly station: TestStation;
   /** Can it hurt someone or something when done carelessly (a bridge on the wrong wire, mains beside the plug)? */
   readonly risky?: true;
