@@ -17,6 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Days with the year first and points in figures; how others write them is a test of its own.
     locale: 'en-CA',
+    // A click on what is still sliding can miss it on a busy machine; what moves is looked at by eye.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: CHROMIUM,
   },
   webServer: {

@@ -89,14 +89,15 @@ test('a warm-up is recorded, judged and put on a check; the server may be gone b
   await act(page, 'Engine runs');
   await act(page, /^Record/);
   await expect.poll(() => number(page, 'thermometer 1'), { timeout: 60_000 }).toBeGreaterThan(88);
-  await page.waitForTimeout(9000);
+  await page.waitForTimeout(5000);
   await endAndLook(page);
   const warm = finding(page, /Thermometer warms up smoothly/);
   await expect(warm).toContainText(/Held at (8|9)\d\s°C/);
   await expect(page.locator('[data-test="log-chart"] .main-svg').first()).toBeVisible();
-  const hot = finding(page, /^Hot, at the end/);
-  await hot.getByRole('button', { name: 'Put on the check' }).click();
-  await expect(hot).toContainText('on the check');
+  // At sixty times its speed a busy machine leaves gaps, and a reading at the end needs half a minute without one: the warm-up is longer.
+  const coolant = finding(page, /Coolant warms up smoothly/);
+  await coolant.getByRole('button', { name: 'Put on the check' }).click();
+  await expect(coolant).toContainText('on the check');
 });
 
 test('an intermittent fault is found by wiggling, and its place goes on the check', async ({ page }) => {

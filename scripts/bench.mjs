@@ -3,7 +3,7 @@ import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
 
 ensurePackages();
 ensurePrograms({
-  '/usr/bin/chromium': 'chromium',
+  '/usr/bin/chromium-headless-shell': 'chromium-headless-shell',
   ngspice: 'ngspice',
   '/usr/lib/python3/dist-packages/numpy': 'python3-numpy',
 });

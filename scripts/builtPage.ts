@@ -6,10 +6,11 @@ const root = path.resolve(import.meta.dirname, '..');
 
 /** How Debian's headless Chromium is started here, also by the browser tests: nothing that asks the network. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',
+    '--font-render-hinting=none',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

@@ -2,7 +2,7 @@
 import { ensurePackages, ensurePrograms, run } from './prepare.mjs';
 
 ensurePackages();
-ensurePrograms({ '/usr/bin/chromium': 'chromium' });
+ensurePrograms({ '/usr/bin/chromium-headless-shell': 'chromium-headless-shell' });
 if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
 // Each on its own: one that fails does not hide the others.
 const codes = [

@@ -7,7 +7,7 @@ import { ensurePackages, ensurePrograms, ROOT, run } from './prepare.mjs';
 
 ensurePackages();
 ensurePrograms({
-  '/usr/bin/chromium': 'chromium',
+  '/usr/bin/chromium-headless-shell': 'chromium-headless-shell',
   ngspice: 'ngspice',
   '/usr/lib/python3/dist-packages/scipy': 'python3-scipy',
 });

@@ -2,10 +2,12 @@
 import { Drawer } from 'ant-design-vue';
 import { nextTick, ref, watch } from 'vue';
 import { said } from './said.ts';
+import { useEscape } from './useEscape.ts';
 
 /** A sheet that comes in from the side over the bench; on a phone it is as wide as the screen. */
 const open = defineModel<boolean>('open', { required: true });
 const props = defineProps<{ title: string; width: number }>();
+useEscape(open);
 
 /**
  * The library's drawer is no dialog to those who do not see it, and leaves the focus where it was: said here, and the focus goes in and comes back.
@@ -32,7 +34,7 @@ watch(
 </script>
 
 <template>
-  <Drawer v-model:open="open" :title="title" :width="`min(${width}px, 100vw)`">
+  <Drawer v-model:open="open" :keyboard="false" :title="title" :width="`min(${width}px, 100vw)`">
     <div ref="inner"><slot /></div>
   </Drawer>
 </template>
