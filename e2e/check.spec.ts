@@ -11,7 +11,7 @@ test('from four figures to a verdict, kept, exported, deleted, imported', async 
   await field(page, 'Volts, unplugged').fill('5.01');
   await expect(verdict(page)).not.toContainText('resistance in the return');
   await field(page, 'Volts, plugged in').fill('4.4');
-  await expect(verdict(page)).toContainText('Wiring: resistance in the return');
+  await expect(verdict(page)).toContainText('Wiring fault: resistance in the return');
   await expect(verdict(page)).toContainText(/about 1[45] kΩ/);
   await expect(page.getByText('healthy 2.7', { exact: false }).first()).toBeVisible();
   await expect(page.locator('[data-test="evidence"]')).toContainText('Plugged-in volts');

@@ -136,7 +136,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
     await look(`training ${part}`);
   }
   await page.goto('/train/cases');
-  await page.getByLabel('Case number').fill('1-VTP2ME-K');
+  await page.getByLabel('Case number').fill('2-VTP2ME-K');
   await page.getByRole('button', { name: 'Play it' }).click();
   await page.locator('[data-test="probe"]').waitFor();
   await page.getByRole('button', { name: 'Probe' }).click();

@@ -32,7 +32,7 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await hand.read('open-voltage', '5.01');
   await hand.read('sensor-ohms', '3.6k');
   await hand.read('loaded-voltage', '4.4');
-  await expect(verdict(page)).toContainText('Wiring: resistance in the return');
+  await expect(verdict(page)).toContainText('Wiring fault: resistance in the return');
   // A figure that is corrected leaves its trace.
   await page.locator('.large input').press('Enter');
   await page.locator('[data-station="loaded"]').click();
@@ -183,7 +183,7 @@ test('the verdict in figures: weights by hand, what hangs on each reading', asyn
   await expect(page.getByText(/Without plugged-in volts: wiring/)).toBeVisible();
   await page.getByLabel('Your factor on resistance in the return').fill('0');
   await page.getByLabel('Your factor on resistance in the return').press('Enter');
-  await expect(verdict(page)).not.toContainText('Wiring: resistance in the return');
+  await expect(verdict(page)).not.toContainText('Wiring fault: resistance in the return');
 });
 
 test('portrait tablet: order on top, drawing, card, verdict as a sheet that pulls up; nothing sticks out', async ({
@@ -191,7 +191,7 @@ test('portrait tablet: order on top, drawing, card, verdict as a sheet that pull
 }) => {
   await page.setViewportSize({ width: 800, height: 1280 });
   await openDemo(page, /Pilot boat/);
-  await expect(page.locator('.pull')).toContainText('Wiring: resistance in the return');
+  await expect(page.locator('.pull')).toContainText('Wiring fault: resistance in the return');
   await expect(page.locator('[data-test="evidence"]')).not.toBeInViewport();
   await page.locator('.pull').click();
   await expect(page.locator('[data-test="evidence"]')).toBeInViewport();

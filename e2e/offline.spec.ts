@@ -72,7 +72,7 @@ test('after one visit everything works with the server gone: checks, shelf, pape
     await expect(page.locator('main').first()).toBeVisible();
   }
   await page.goto(`${url}/train/cases`);
-  await page.getByLabel('Case number').fill('1-VTP2ME-K');
+  await page.getByLabel('Case number').fill('2-VTP2ME-K');
   await page.getByRole('button', { name: 'Play it' }).click();
   await expect(page.locator('[data-test="probe"]')).toBeVisible();
   await page.goto(`${url}/logs`);

@@ -54,7 +54,7 @@ test('gauge sender measured instead of the controller’s sensor', async ({ page
   await hand.read('sensor-ohms', '2.48k');
   await hand.read('loaded-voltage', '0.91');
   await hand.read('return-drop', '0.004');
-  await expect(verdict(page)).toContainText('Wiring: resistance in the signal wire');
+  await expect(verdict(page)).toContainText('Wiring fault: resistance in the signal wire');
   counted('gauge sender measured instead of the controller’s sensor', hand);
 });
 

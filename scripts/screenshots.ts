@@ -103,7 +103,7 @@ await page.locator('[data-test="log-chart"] .main-svg').first().waitFor();
 await shoot('log');
 // A training case played to its end: five volts, the sensor in vain, then the wire.
 await page.goto(`${base}/demo/train/cases`);
-await page.getByLabel('Case number').fill('1-VTP2ME-K');
+await page.getByLabel('Case number').fill('2-VTP2ME-K');
 await page.getByRole('button', { name: 'Play it' }).click();
 await page.locator('[data-test="probe"]').waitFor();
 const probe = (): Promise<void> => page.getByRole('button', { name: 'Probe' }).click();
@@ -138,7 +138,7 @@ await phone
   .tap();
 await phone.locator('[data-station="loaded"]').tap();
 await phone.getByRole('button', { name: 'Plugged-in volts' }).first().tap();
-await phone.getByText('Wiring: resistance in the return').first().waitFor();
+await phone.getByText('Wiring fault: resistance in the return').first().waitFor();
 await shootPhone('phone-card');
 await phone.emulateMedia({ colorScheme: 'dark' });
 await phone.locator('.pull').tap();

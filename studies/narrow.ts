@@ -8,7 +8,6 @@ export const NARROW_SPREAD: Spread = {
   tail: 0,
   referenceTails: [0, 0],
   pullUp: 0.01,
-  sensorLog: 0,
   inputMinOhm: 1e6,
   inputMaxOhm: 1e6,
   lowEndK: 0,

@@ -5,6 +5,7 @@ import type { LatentSpace } from '../core/src/inference/model/latent.ts';
 import { type Hypothesis, Predictor } from '../core/src/inference/model/predictor.ts';
 import type { Problem } from '../core/src/inference/model/problem.ts';
 import { choleskyFactor, solveUpper } from '../core/src/base/numeric/cholesky.ts';
+import { positionOf } from '../core/src/circuit/faults/fault.ts';
 import { normalCdf, normalQuantile } from '../core/src/base/numeric/normal.ts';
 
 /** One definite possibility: a hypothesis, where in its range the fault lies (standard normal), and the unknowns. */
@@ -78,7 +79,8 @@ export class Possibilities {
 
   private predict(hypothesis: number, x: Float64Array, out: Float64Array): void {
     this.draws++;
-    this.predictor.predict(this.hypotheses[hypothesis], normalCdf(x[this.dimension - 1]), x, out);
+    const h = this.hypotheses[hypothesis];
+    this.predictor.predict(h, positionOf(h.branch, normalCdf(x[this.dimension - 1])), x, out);
   }
 
   /** ln density before the readings, but for what all possibilities share. */

@@ -1,7 +1,7 @@
 import { hypothesesOf, settingOf, weightedFaults } from '../core/src/inference/model/hypotheses.ts';
 import { Predictor } from '../core/src/inference/model/predictor.ts';
 import type { Problem } from '../core/src/inference/model/problem.ts';
-import type { Fault } from '../core/src/circuit/faults/fault.ts';
+import { type Fault, positionOf } from '../core/src/circuit/faults/fault.ts';
 import { normalQuantile } from '../core/src/base/numeric/normal.ts';
 import { drawIndex, seededUniform } from '../core/src/base/numeric/random.ts';
 
@@ -37,7 +37,7 @@ export function yardstick(
       for (let i = 0; i < draws; i++) {
         const h = hypotheses[drawIndex(shares, uniform)];
         latent.draw(() => normalQuantile(uniform()), uniform, u);
-        predictor.predict(h, uniform(), u, predictions);
+        predictor.predict(h, positionOf(h.branch, uniform()), u, predictions);
         const log = predictor.logLikelihood(predictions);
         if (log > top) {
           const scale = Math.exp(top - log);

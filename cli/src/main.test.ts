@@ -79,7 +79,7 @@ describe('rank and next', () => {
   test('rank prints the verdict, as text and as the very data the page gets', () => {
     const text = call(['rank', example]);
     expect(text).toMatchObject({ code: 0, err: '' });
-    expect(text.out).toContain('Wiring: resistance in the return (firm)');
+    expect(text.out).toContain('Wiring fault: resistance in the return (firm)');
     expect(text.out).toContain('high  Signal to battery negative, plugged in: 4.40 V');
     const opened = openJob(readFileSync(example, 'utf8'));
     const json = call(['rank', '-', '--json'], readFileSync(example, 'utf8'));
@@ -134,16 +134,16 @@ describe('convert, fit, simulate, study', () => {
     expect(call(['fit', file, '--column', '2=ounces'])).toMatchObject({ code: 2 });
   });
   test('train plays a case by a policy and holds it against the ideal; the same number, the same play', () => {
-    const one = call(['train', '--case', '1-VTP2ME-K', '--policy', 'swap-first']);
+    const one = call(['train', '--case', '2-VTP2ME-K', '--policy', 'swap-first']);
     expect(one.code).toBe(0);
     expect(one.out).toMatch(
-      /Put right: Sensor — It did not help\.[^]*Truth: Resistance in the signal wire, 150 Ω\.[^]*not right at once/,
+      /Put right: Sensor — It did not help\.[^]*Truth: Resistance in the return, 18 Ω\.[^]*not right at once/,
     );
-    const { number, score } = JSON.parse(call(['train', '--case', '1vtp2mek', '--json']).out) as {
+    const { number, score } = JSON.parse(call(['train', '--case', '2vtp2mek', '--json']).out) as {
       number: string;
       score: { regret: { total: number }; healed: boolean };
     };
-    expect([number, score.regret.total, score.healed]).toEqual(['1-VTP2ME-K', 0, true]);
+    expect([number, score.regret.total, score.healed]).toEqual(['2-VTP2ME-K', 0, true]);
   }, 30_000);
   test('trend puts the checks of one place together', () => {
     const { code, out } = call(['trend', example, example]);
@@ -187,7 +187,7 @@ describe('errors as command-line users expect', () => {
     [['convert', '900C', '--curve', 'ntc-2k8'], 1, 'outside the curve'],
     [['convert', '3V', '--curve', 'ntc-2k8'], 2, 'need a --circuit'],
     [['simulate', '--tests', 'magic'], 2, 'no test "magic"'],
-    [['train', '--case', '1-VTP2ME-X'], 2, 'check sign'],
+    [['train', '--case', '2-VTP2ME-X'], 2, 'check sign'],
     [['train', '--policy', 'luck'], 2, 'no policy "luck"'],
     [['train', '--theme', 'ships'], 2, '--theme takes one of'],
     [['trend'], 2, 'one file or more'],

@@ -60,6 +60,8 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
       return 'This curve is not in the catalogue: choose another.';
     case 'needs-condition':
       return 'Needed with this reading.';
+    case 'needs-last-value':
+      return 'The check has no earlier displayed value. Enter the figure it shows.';
     case 'not-on-this-layout':
       return 'This test does not exist on this layout: left out.';
   }

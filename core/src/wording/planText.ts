@@ -1,8 +1,10 @@
 import { measurementById } from '../circuit/measurements/list.ts';
 import type { Harness } from '../circuit/harness/harnessSchema.ts';
 import type { Option, Plan, Ways } from '../advice/plan/planOf.ts';
+import type { Remaining } from '../advice/plan/remaining.ts';
 import type { Spent } from '../advice/plan/repairs.ts';
-import type { TemperatureUnit } from '../base/units/format.ts';
+import { formatProbability, type TemperatureUnit } from '../base/units/format.ts';
+import { groupName } from './groupName.ts';
 import type { FaultGroup } from '../base/units/vocabulary.ts';
 import { conditionsText } from './conditionsText.ts';
 import { fixed } from '../base/units/writing.ts';
@@ -63,4 +65,14 @@ export function planSentence(
   const than = other ? ` ${optionName(other, unit, loom)} would be ${costText(other, priced)}${unsure}.` : '';
   const reach = outOfReach ? ' No test that is left makes it as sure as asked: this is what pays.' : '';
   return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it is right, on average.${than}${reach}`;
+}
+
+/** What each of two groups that are left would cost, and what would separate them; empty where the verdict is decided. */
+export function remainingText(remaining: readonly Remaining[], priced: boolean): string {
+  if (remaining.length < 2) return '';
+  const each = remaining.map(
+    (r) =>
+      `${groupName(r.group)}, ${formatProbability(r.probability)}: ${r.group === 'healthy' ? 'nothing to repair' : `repair ${costText({ ...r, total: 0 }, priced)}`}.`,
+  );
+  return `${each.join(' ')} What would separate them: a second thermometer, a spare sensor, a reading when hot, or time.`;
 }

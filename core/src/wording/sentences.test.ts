@@ -99,6 +99,8 @@ const assessment = (change: Partial<Assessment> = {}): Assessment =>
     readings: [{ id: 'a', measurement: 'open-voltage', verdict: 'high', blunder: 0, slip: null }],
     values: [5],
     stretched: [],
+    untested: [],
+    displayStuck: false,
     thermometerSlip: null,
     ...change,
   }) as unknown as Assessment;
@@ -189,14 +191,26 @@ describe('the verdict in words', () => {
     expect(told(groups(0.949)).state).toBe('likely');
     expect(told(groups(0.95))).toEqual({ state: 'firm', title: 'Sensor open', detail: '' });
   });
-  test('a leading kind is named; without one it is not settled; another kind stands behind its group', () => {
+  test('a kind is named as surely as its group; else the group alone, with the kinds that are open', () => {
+    const other = suspect('y', 'sensor short', 'sensor', 0.1, { low: 0, high: 1 });
     const named = (name: string, probability: number) =>
-      told({ ...groups(0.9), suspects: [suspect('x', name, 'sensor', probability, { low: 0, high: 1 })] as never })
-        .title;
-    expect(named('sensor open', 0.44)).toBe('Sensor, kind not settled yet');
-    expect(named('sensor open', 0.45)).toBe('Sensor open');
-    expect(named('leak to its body', 0.9)).toBe('Sensor: leak to its body');
-    expect(told({ ...groups(0.9), suspects: [] }).title).toBe('Sensor, kind not settled yet');
+      told({
+        ...groups(0.9),
+        suspects: [suspect('x', name, 'sensor', probability, { low: 0, high: 1 }), other] as never,
+      }).title;
+    const firm = told({
+      ...groups(0.98),
+      suspects: [suspect('x', 'sensor open', 'sensor', 0.58, { low: 0, high: 1 }), other] as never,
+    });
+    expect(firm).toEqual({
+      state: 'firm',
+      title: 'Sensor fault',
+      detail: 'Which one is open: sensor open 58 %, sensor short 10 %.',
+    });
+    expect(named('sensor open', 0.69)).toBe('Sensor fault');
+    expect(named('sensor open', 0.7)).toBe('Sensor open');
+    expect(named('leak to its body', 0.9)).toBe('Sensor fault: leak to its body');
+    expect(told({ ...groups(0.9), suspects: [] })).toEqual({ state: 'likely', title: 'Sensor fault', detail: '' });
     expect(
       told({
         groups: [
@@ -220,7 +234,7 @@ describe('the verdict in words', () => {
     expect(told({ ...groups(0.97), suspects: [sized] as never, doubt })).toEqual({
       state: 'doubt',
       title: 'Sensor high',
-      detail: 'about 15 kΩ (14.0 … 16.0 kΩ), beyond C2, only hot. Does not fit: reading a, the thermometer. Repeat it.',
+      detail: 'About 15 kΩ (14.0 … 16.0 kΩ), beyond C2, only hot. Does not fit: reading a, the thermometer. Repeat it.',
     });
     expect(told({ ...groups(0.6), doubt })).toEqual({
       state: 'doubt',
@@ -239,7 +253,8 @@ describe('the verdict in words', () => {
     expect(told({ doubt: { kind: 'nothing-fits', readings } as never })).toEqual({
       state: 'doubt',
       title: 'No single fault explains this',
-      detail: 'Most doubtful: reading a, reading b, reading c. Repeat that first; if it stands, look for two faults.',
+      detail:
+        'Most doubtful: reading a, reading b, reading c. Repeat that first. If it stays the same, look for two faults.',
     });
   });
   test('two at once: both by name, their sizes in that order, the others, and the test that proves the second', () => {
@@ -252,14 +267,14 @@ describe('the verdict in words', () => {
       state: 'likely',
       title: 'Two things are wrong: sensor open and ground high',
       detail:
-        'No size to tell and about 0.42 V (0.30 … 0.60 V). The test that proves the second: displayed, substitute, with 1.00 kΩ.',
+        'Ground high: about 0.42 V (0.30 … 0.60 V). Test that proves the second: displayed, substitute, with 1.00 kΩ.',
     });
     const none = pair(0.7, fault('a'), fault('b'), null);
     none.pairs.push({ ...none.pairs[0], first: fault('c'), second: fault('d') } as never);
     expect(told({}, none)).toEqual({
       state: 'open',
       title: 'Two things are wrong: a and b',
-      detail: 'Or: c with d. No test at hand would prove the second.',
+      detail: 'Or: c with d. No test at hand proves the second.',
     });
     // Less likely than one fault: it is not said.
     expect(told({}, { ...none, probability: 0.5 }).title).toBe('Sensor open');
@@ -271,7 +286,9 @@ describe('sizes', () => {
     sizeText({ low, middle, high, unit } as never);
   test('in words, by unit', () => {
     expect(size(14e3, 15.2e3, 16e3, 'ohm')).toBe('about 15 kΩ (14.0 … 16.0 kΩ)');
-    expect(size(100, 500, 3001, 'ohm')).toContain('size not known yet (');
+    expect(size(100, 500, 3001, 'ohm')).toBe('between about 100 Ω and 3 kΩ');
+    expect(size(2.75e6, 4e7, 1e12, 'ohm')).toBe('more than about 2.8 MΩ');
+    expect(size(0.1, 3, 40, 'ohm')).toBe('less than about 40 Ω');
     expect(size(100, 500, 3000, 'ohm')).toContain('about 500 Ω');
     expect(size(2.1e9, 1e12, 1e12, 'ohm')).toBe('a clean break');
     expect(size(0.8, 0.852, 0.9, 'factor')).toBe('about × 0.85 (× 0.80 … 0.90)');

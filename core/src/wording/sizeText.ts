@@ -5,12 +5,21 @@ import { fixed } from '../base/units/writing.ts';
 /** Above this no meter of the trade tells a resistance from none, Ω. */
 const CLEAN_BREAK = 2e9;
 
-/** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)". Of wide ranges it is said that the size is not known yet. */
+/** Ranges wider than this have no middle worth naming: the ratio of their ends. */
+const WIDE = 30;
+/** A resistance above this is nearly an open, and one below this nearly a short: of a wide range only the other end is of use, Ω. */
+const [NEARLY_OPEN, NEARLY_SHORT] = [2e6, 5];
+
+/** The size of a fault in words: "about 15 kΩ (14 … 16 kΩ)", "more than about 3 MΩ", "between about 50 Ω and 2 kΩ". */
 export function sizeText(size: SizeEstimate): string {
   const { low, middle, high, unit } = size;
   if (unit === 'ohm') {
     if (low > CLEAN_BREAK) return 'a clean break';
-    if (high / low > 30) return `size not known yet (${formatInterval(size, 'ohms', 'C')})`;
+    if (high / low > WIDE) {
+      if (high > NEARLY_OPEN) return `more than about ${formatOhmRoughly(low)}`;
+      if (low < NEARLY_SHORT) return `less than about ${formatOhmRoughly(high)}`;
+      return `between about ${formatOhmRoughly(low)} and ${formatOhmRoughly(high)}`;
+    }
     return `about ${formatOhmRoughly(middle)} (${formatInterval(size, 'ohms', 'C')})`;
   }
   if (unit === 'factor') return `about × ${figure(middle)} (× ${figure(low)} … ${figure(high)})`;

@@ -12,7 +12,7 @@ import { trueSizeText } from './sizeText.ts';
 /** Why a text is no case number. */
 export function caseNumberFaultText(why: CaseNumberFault): string {
   return {
-    form: 'A case number looks like 1-ABC123-D: a digit, six signs, a check sign.',
+    form: 'A case number looks like 2-ABC123-D: a digit, six signs, a check sign.',
     mistyped: 'One sign of this number is wrong: the check sign does not fit.',
     'other-generator': 'This number was made by another version of the program, which made other cases of it.',
   }[why];

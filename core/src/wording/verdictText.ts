@@ -1,6 +1,7 @@
 import { saysTwo, type TwoFaults } from '../advice/nextTest/twoFaults.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import type { Conditions } from '../circuit/measurements/measurement.ts';
+import type { FaultGroup } from '../base/units/vocabulary.ts';
 import type { Assessment, Suspect } from '../inference/verdict/assessment.ts';
 import { THERMOMETER } from '../inference/model/problem.ts';
 import { formatProbability, type TemperatureUnit } from '../base/units/format.ts';
@@ -9,13 +10,19 @@ import { groupName } from './groupName.ts';
 import { sizeText } from './sizeText.ts';
 import { slipText, stretchedText, thermometerSlipText } from './slipText.ts';
 
-/** The verdict as a sentence with a size, and how surely it stands. */
+/** The verdict as a sentence with a size, and how sure it is. */
 export interface VerdictText {
   title: string;
   detail: string;
-  /** 'open' until a group has 70 %, 'likely' below 95 %, then 'firm'; 'doubt' when the readings contradict each other. */
-  state: 'nothing-yet' | 'open' | 'likely' | 'firm' | 'doubt';
+  /**
+   * How sure what the title names is: 'open' below 70 %, 'likely' below 95 %, then 'firm'; 'doubt' when the readings contradict each other; 'fits'
+   * when everything that was measured fits a sound circuit and something is not tested yet.
+   */
+  state: 'nothing-yet' | 'open' | 'likely' | 'firm' | 'doubt' | 'fits';
 }
+
+/** From so much on a thing is likely, and firm. */
+const [LIKELY, FIRM] = [0.7, 0.95];
 
 /** Words for an assessment; `two` where pairs of faults were weighed. `nameOfReading` gives a reading's name by its id. */
 export function verdictText(
@@ -26,36 +33,99 @@ export function verdictText(
 ): VerdictText {
   const nameOf = (id: string): string => (id === THERMOMETER ? 'the thermometer' : nameOfReading(id));
   if (a.doubt.kind === 'no-readings') {
-    return { state: 'nothing-yet', title: 'No reading yet', detail: 'Type any one: the order does not matter.' };
+    return { state: 'nothing-yet', title: 'No reading yet', detail: 'Enter any reading. The order does not matter.' };
   }
-  const aside = [thermometerSlipText(a, unit), stretchedText(a)].filter((t) => t !== '').join(' ');
+  const aside = [thermometerSlipText(a, unit), thermometerAloneText(a), displayStuckText(a), stretchedText(a)]
+    .filter((t) => t !== '')
+    .join(' ');
   if (saysTwo(two)) return twoFaultsText(two, aside);
   if (a.doubt.kind === 'nothing-fits') {
+    const names = list(a.doubt.readings.slice(0, 3).map(nameOf));
     return {
       state: 'doubt',
       title: 'No single fault explains this',
-      detail:
-        `Most doubtful: ${list(a.doubt.readings.slice(0, 3).map(nameOf))}. Repeat that first; if it stands, look for two faults. ${aside}`.trim(),
+      detail: `Most doubtful: ${names}. Repeat that first. If it stays the same, look for two faults. ${aside}`.trim(),
     };
   }
-  const [first, second] = a.groups;
-  const suspect = a.suspects.find((s) => s.group === first.group);
   const contradiction = a.doubt.kind === 'contradiction' ? contradictionText(a, a.doubt.readings, nameOf, unit) : '';
   const ending = [contradiction, aside].filter((t) => t !== '').join(' ');
-  if (first.probability < 0.7) {
+  const said = contradiction ? null : nothingFoundText(a);
+  const { title, detail, probability } = said ?? leadingText(a);
+  const state = contradiction
+    ? 'doubt'
+    : (said?.state ?? (probability < LIKELY ? 'open' : probability < FIRM ? 'likely' : 'firm'));
+  return { state, title, detail: [detail, ending].filter((t) => t !== '').join(' ') };
+}
+
+/** What leads, named as far as it is sure: the fault, or only its group with the kinds that are still open. */
+function leadingText(a: Assessment): { title: string; detail: string; probability: number } {
+  const [first, second] = a.groups;
+  if (first.probability < LIKELY) {
     const between = `${groupName(first.group)} ${formatProbability(first.probability)}, ${groupName(second.group).toLowerCase()} ${formatProbability(second.probability)}.`;
-    return { state: contradiction ? 'doubt' : 'open', title: 'Not decided yet', detail: `${between} ${ending}`.trim() };
+    return { title: 'Not decided yet', detail: between, probability: first.probability };
   }
-  const state = contradiction ? 'doubt' : first.probability < 0.95 ? 'likely' : 'firm';
-  const size = suspect ? suspectDetail(suspect) : '';
+  if (first.group === 'healthy')
+    return { title: 'Nothing wrong with this circuit now', detail: '', probability: first.probability };
+  const kinds = a.suspects.filter((s) => s.group === first.group);
+  const [suspect] = kinds;
+  // What the title names decides how sure it is; that the group is surer is said beside it.
+  if (suspect && (kinds.length === 1 || suspect.probability >= LIKELY)) {
+    const size = suspectDetail(suspect);
+    const probability = kinds.length === 1 ? first.probability : suspect.probability;
+    const surer =
+      first.probability >= FIRM && probability < FIRM
+        ? `The group is firm: ${groupName(first.group).toLowerCase()}.`
+        : '';
+    return {
+      title: titleOf(first.group, suspect),
+      detail: [size === '' ? '' : `${capital(size)}.`, surer].filter((t) => t !== '').join(' '),
+      probability,
+    };
+  }
+  const open = kinds.slice(0, 2).map((s) => `${s.name} ${formatProbability(s.probability)}`);
   return {
-    state,
-    title:
-      first.group === 'healthy'
-        ? 'Nothing wrong with this circuit now'
-        : titleOf(groupName(first.group), suspect, first.probability),
-    detail: `${size}${size && ending ? '. ' : ''}${ending}`.trim(),
+    title: groupFault(first.group),
+    detail: open.length > 0 ? `Which one is open: ${open.join(', ')}.` : '',
+    probability: first.probability,
   };
+}
+
+/** Everything measured fits a sound circuit, and nothing else is proved: what was found and what is not tested yet; null where that is not so. */
+function nothingFoundText(a: Assessment): { title: string; detail: string; probability: number; state: 'fits' } | null {
+  const sound = a.groups.find((g) => g.group === 'healthy')?.probability ?? 0;
+  if (sound < SOUND_AT_LEAST || a.untested.length === 0 || a.readings.some((r) => r.verdict !== 'inside')) return null;
+  if (sound >= FIRM) return null;
+  const [first] = a.groups;
+  if (first.group !== 'healthy' && first.probability >= LIKELY) return null;
+  const names = a.untested.map((id) => (id === 'hot' ? 'a reading when hot' : testName(id, {})));
+  return {
+    title: 'Nothing wrong found so far',
+    detail: `Not tested yet: ${list(names)}.`,
+    probability: sound,
+    state: 'fits',
+  };
+}
+
+/** Below this "nothing wrong" is out of the question although each reading fits by itself. */
+const SOUND_AT_LEAST = 0.05;
+
+/** From so much on the place of the sensor is named beside what leads. */
+const WORTH_A_LOOK = 0.2;
+
+/** Said where the meter and the display agree with each other and only the thermometer does not. */
+function thermometerAloneText(a: Assessment): string {
+  const alone = a.doubt.kind === 'contradiction' && a.doubt.readings[0] === THERMOMETER;
+  const placed = (a.groups.find((g) => g.group === 'installation')?.probability ?? 0) >= WORTH_A_LOOK;
+  const kinds = new Set(a.readings.map((r) => measurementById(r.measurement).quantity));
+  if (!(alone || placed) || kinds.size < 2 || a.thermometerSlip !== null) return '';
+  return 'The readings agree with each other, only the thermometer does not. Suspect the thermometer and the place of the sensor first. Read the temperature again by a better method. With the system cold, check the level.';
+}
+
+/** Said where the display shows the same plugged in, unplugged or jumpered. */
+function displayStuckText(a: Assessment): string {
+  return a.displayStuck
+    ? 'The display does not react to the plug: it may show a substitute value. Read the fault code or the raw voltage, and trust the meter.'
+    : '';
 }
 
 /** Which readings do not fit, and what they probably were. */
@@ -78,12 +148,11 @@ function contradictionText(
 /** Two faults at once, each with its size, and the test that proves the second. */
 function twoFaultsText({ pairs }: TwoFaults, aside: string): VerdictText {
   const [{ first, second, test, probability }] = pairs;
-  // The title names the two; here stands how large each is, in the same order.
-  const sizes = [first, second].map(({ size }) => (size ? sizeText(size) : 'no size to tell')).join(' and ');
-  const told = first.size || second.size ? `${capital(sizes)}.` : '';
+  const sizes = [first, second].flatMap(({ name, size }) => (size ? [`${capital(name)}: ${sizeText(size)}.`] : []));
+  const told = sizes.join(' ');
   const how = test
-    ? `The test that proves the second: ${testName(test.measurement, test.conditions)}.`
-    : 'No test at hand would prove the second.';
+    ? `Test that proves the second: ${testName(test.measurement, test.conditions)}.`
+    : 'No test at hand proves the second.';
   const others = pairs.slice(1).map((p) => `${p.first.name} with ${p.second.name}`);
   const or = others.length > 0 ? ` Or: ${others.join('; ')}.` : '';
   return {
@@ -98,10 +167,15 @@ function testName(measurement: string, conditions: Conditions): string {
   return `${measurementById(measurement).name.toLowerCase()}${words ? `, ${words}` : ''}`;
 }
 
-function titleOf(group: string, suspect: Suspect | undefined, probability: number): string {
-  if (!suspect || suspect.probability < 0.5 * probability) return `${group}, kind not settled yet`;
+/** A group as something that is wrong. */
+const groupFault = (group: FaultGroup): string =>
+  group === 'installation' ? 'Sensor position' : `${groupName(group)} fault`;
+
+function titleOf(group: FaultGroup, suspect: Suspect): string {
   // A name that carries its group already ("sensor open") is not told twice.
-  return suspect.name.startsWith(group.toLowerCase()) ? capital(suspect.name) : `${group}: ${suspect.name}`;
+  return suspect.name.startsWith(groupName(group).toLowerCase())
+    ? capital(suspect.name)
+    : `${groupFault(group)}: ${suspect.name}`;
 }
 
 /** Size, place and state of a suspect in one line. */

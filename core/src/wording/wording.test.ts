@@ -106,9 +106,10 @@ describe('how surely a verdict is said', () => {
   });
   test('a group without a leading kind says so', () => {
     const split = led(0.9, {
-      suspects: base.suspects.map((s) => ({ ...s, group: 'sensor' as const, probability: 0.3 })),
+      suspects: [0.35, 0.3].map((probability) => ({ ...base.suspects[0], group: 'sensor' as const, probability })),
     });
-    expect(verdictText(split, nameOf, 'C').title).toContain('kind not settled yet');
+    expect(verdictText(split, nameOf, 'C')).toMatchObject({ title: 'Sensor fault' });
+    expect(verdictText(split, nameOf, 'C').detail).toMatch(/^Which one is open: /);
   });
   test('before the first reading no size is claimed', () => {
     const none = assess(problemWith([]));
@@ -121,7 +122,7 @@ describe('sizes', () => {
   test.each([
     [{ low: 9800, middle: 10_240, high: 10_700, unit: 'ohm' as const }, 'about 10 kΩ (9.80 … 10.7 kΩ)'],
     [{ low: 3e9, middle: 1e10, high: 1e11, unit: 'ohm' as const }, 'a clean break'],
-    [{ low: 10, middle: 400, high: 20_000, unit: 'ohm' as const }, 'size not known yet (10.0 Ω … 20.0 kΩ)'],
+    [{ low: 10, middle: 400, high: 20_000, unit: 'ohm' as const }, 'between about 10 Ω and 20 kΩ'],
     [{ low: 1.2, middle: 1.31, high: 1.44, unit: 'factor' as const }, 'about × 1.3 (× 1.2 … 1.4)'],
     [{ low: -0.31, middle: -0.25, high: -0.2, unit: 'volt' as const }, 'about −0.25 V (−0.31 … −0.20 V)'],
     [{ low: 11, middle: 14.2, high: 18, unit: 'kelvin' as const }, 'about 14 K (11 … 18 K)'],

@@ -104,6 +104,7 @@ const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
   glass: say.glass,
   'infra-red': say.infraRedOnADullSurface,
   'infra-red-shiny': say.infraRedOnShinyMetal,
+  'pipe-clamp': say.clampOnPipe,
   display: say.anotherDisplayOfTheMachine,
   hand: say.theHand,
   other: say.another,

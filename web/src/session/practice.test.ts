@@ -24,7 +24,7 @@ const ENGINE: EngineLine = {
   course: () => Promise.resolve([]),
   plan: () => Promise.resolve(null),
 };
-const NUMBER = '1-VTP2ME-K';
+const NUMBER = '2-VTP2ME-K';
 const measure = (measurement: string, change: Partial<typeof UNTOUCHED>): Move => ({
   ...{ kind: 'measure', id: measurement, measurement, conditions: {}, expects: null },
   setUp: { ...UNTOUCHED, ...change },
@@ -57,7 +57,7 @@ describe('a training case on the bench', () => {
     await practice.make({ kind: 'look' });
     await practice.make({ kind: 'warm' });
     const { job } = practice.session;
-    expect(job.readings.map((r) => [r.measurement, r.text])).toEqual([['open-voltage', '4.95 V']]);
+    expect(job.readings.map((r) => [r.measurement, r.text])).toEqual([['open-voltage', '4.97 V']]);
     expect([job.findings, job.hotTemperatureC.value === null]).toEqual([['crash-damage'], false]);
     expect(practice.standing.value.state.minutes).toBe(19);
     await practice.close();
@@ -86,7 +86,7 @@ describe('a training case on the bench', () => {
     const practice = await open(id);
     await practice.make({ kind: 'act', group: 'wiring', reason: '' });
     await until(() => practice.told.value !== null, 'the debrief');
-    expect(truthText(practice.told.value!.truth)).toBe('Resistance in the signal wire, 150 Ω.');
+    expect(truthText(practice.told.value!.truth)).toBe('Resistance in the return, 18 Ω.');
     await practice.make({ kind: 'look' });
     expect(practice.record.value.moves).toHaveLength(1);
     await practice.record.settled();
@@ -107,7 +107,7 @@ describe('a training case on the bench', () => {
   });
   test('not there, not to be read, no case number, a worker that breaks: each is said', async () => {
     expect(await w.practice.openPractice('nothing', ENGINE)).toEqual({ kind: 'missing' });
-    const odd = await begin('hidden', '1-AAAAAA-A');
+    const odd = await begin('hidden', '2-AAAAAA-A');
     expect(await w.practice.openPractice(odd, ENGINE)).toMatchObject({ kind: 'failed' });
     const id = await begin();
     const practice = await open(id);

@@ -4,6 +4,7 @@ import { foldedHistory } from '@mellow-probe/core/check/job/foldedHistory';
 import { MOST } from '@mellow-probe/core/check/job/most';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { readTyped } from '@mellow-probe/core/base/units/entry';
+import type { MachineState } from '@mellow-probe/core/base/units/vocabulary';
 import { newId, nowIso } from '../browser/newId.ts';
 import { usePreferences } from '../data/stores/preferences.ts';
 import { useSession } from './jobSession.ts';
@@ -36,14 +37,19 @@ export function useReadings() {
   }
 
   /** Adds a reading; null where the job holds as many as it may. */
-  function add(measurement: string, text = '', given: JobConditions = {}): string | null {
+  function add(
+    measurement: string,
+    text = '',
+    given: JobConditions = {},
+    state: MachineState = 'steady',
+  ): string | null {
     if (job.readings.length >= MOST.readings) return null;
     const { needs } = measurementById(measurement);
     // The first reading of a test has the same id in every window: two windows that type into one field mean one reading.
     const id = find(measurement) ? newId() : measurement;
     const conditions = needs.includes('wire') ? { wire: 'signal' as const, position: 1, ...given } : { ...given };
     job.readings.push(
-      newReading(id, measurement, { text, value: read(measurement, text), conditions, takenAt: nowIso() }),
+      newReading(id, measurement, { text, value: read(measurement, text), conditions, state, takenAt: nowIso() }),
     );
     return id;
   }

@@ -86,7 +86,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['bench-ohms', '2760', { water: '60' }],
       ['bench-ohms', '29k5', { water: '0' }],
     ],
-    verdict: /Sensor of another type fitted|Sensor, kind not settled/,
+    verdict: /Sensor of another type fitted|Sensor fault/,
   },
   {
     name: 'reference fine but series resistance in the signal wire',
@@ -99,7 +99,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['displayed-substituted', '-4', { ohm: '2k2' }],
       ['return-drop', '0.003'],
     ],
-    verdict: /Wiring: resistance in the signal wire/,
+    verdict: /Wiring fault: resistance in the signal wire/,
   },
   {
     name: 'return open',
@@ -111,7 +111,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['open-voltage-return', '0.00'],
       ['supply-to-return', '0.00'],
     ],
-    verdict: /Wiring: return wire open/,
+    verdict: /Wiring fault: return wire open/,
   },
   {
     name: 'signal leaking to ground: in-between volts that a grounded return does not change',
@@ -123,7 +123,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['open-voltage-return-bridged', '2.80'],
       ['neighbour-reference', '5.00'],
     ],
-    verdict: /Wiring: signal leaks to ground/,
+    verdict: /Wiring fault.*signal leaks to ground/,
   },
   {
     name: 'wet connector',
@@ -148,7 +148,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['neighbour-reference', '2.90'],
       ['sensor-ohms', '3200'],
     ],
-    verdict: /Reference supply: reference low/,
+    verdict: /Reference supply fault: reference low/,
   },
   {
     name: 'module shows a default',
@@ -161,7 +161,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['open-voltage', '0.00'],
       ['sensor-ohms', '4.2k'],
     ],
-    verdict: /Wiring: signal wire open/,
+    verdict: /Wiring fault.*signal wire open/,
   },
   {
     name: 'boiler flow sensor drifted by moisture',
@@ -193,7 +193,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['loop-ohms', '2.4'],
       ['bench-ohms', '32k6', { water: '0' }],
     ],
-    verdict: /Installation: sensor sits at another temperature/,
+    verdict: /Sensor position: sensor sits at another temperature/,
   },
   {
     name: 'code from the past with nothing wrong now',
@@ -219,7 +219,7 @@ const SCENARIOS: readonly Scenario[] = [
       ['loaded-voltage', '4.42'],
       ['return-drop', '3.4'],
     ],
-    verdict: /Wiring: resistance in the return/,
+    verdict: /Wiring fault: resistance in the return/,
   },
   {
     name: 'platinum exhaust sensor among three, found by unplugging',

@@ -4,6 +4,7 @@ import type { Conditions } from '@mellow-probe/core/circuit/measurements/measure
 import { nextPlace } from '@mellow-probe/core/advice/place/placeAdvice';
 import { figure } from '@mellow-probe/core/base/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
+import type { MachineState } from '@mellow-probe/core/base/units/vocabulary';
 import { computed, reactive, ref } from 'vue';
 import type { PersistedRecord } from './recordContract.ts';
 import type { VerdictView } from './verdict.ts';
@@ -14,19 +15,20 @@ export interface WorkOrder {
   readonly test: string | null;
   /** Which reading of the test is on the card; null: one that is still to be taken. */
   readingId: string | null;
-  /** Conditions of the reading still to be taken. */
+  /** Conditions of the reading still to be taken, and the state of the machine it is taken in. */
   draft: JobConditions;
+  state: MachineState;
   readonly stations: readonly Station[];
   readonly current: Station | undefined;
   /** The test the tool proposes, or the chosen school's next. */
-  readonly proposed: { measurement: string; conditions: Conditions } | null;
+  readonly proposed: { measurement: string; conditions: Conditions; state?: MachineState } | null;
   readingsOf(measurement: string): JobReading[];
   goStation(id: string): void;
   /** Puts a test on the card, with its latest reading; with conditions: a new reading under those. */
-  goTest(measurement: string, conditions?: Conditions): void;
+  goTest(measurement: string, conditions?: Conditions, state?: MachineState): void;
   goReading(id: string): void;
-  /** A further reading of the test on the card. */
-  again(): void;
+  /** A further reading of the test on the card, in this state of the machine. */
+  again(state?: MachineState): void;
   goProposed(): void;
   /** On to the next test in the order of work that has no reading yet; after the last one, to the decision. */
   goNext(): void;
@@ -44,6 +46,7 @@ export function followWork(
   const test = ref<string | null>(null);
   const chosen = ref<string | null>(null);
   const draft = ref<JobConditions>({});
+  const state = ref<MachineState>('steady');
 
   const stations = computed(() =>
     stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
@@ -62,11 +65,12 @@ export function followWork(
     else [test.value, chosen.value] = [null, null];
   }
 
-  function goTest(measurement: string, conditions?: Conditions): void {
+  function goTest(measurement: string, conditions?: Conditions, inState: MachineState = 'steady'): void {
     station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
     test.value = measurement;
-    const mine = readingsOf(measurement).filter((r) => !r.voided);
+    const mine = readingsOf(measurement).filter((r) => !r.voided && (inState === 'steady' || r.state === inState));
     const fresh = conditions && measurementById(measurement).needs.length > 0;
+    state.value = inState;
     chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
     draft.value = conditions ? asTyped(conditions) : {};
   }
@@ -82,7 +86,8 @@ export function followWork(
     const next = nextOfSchool(job.school, allTests.value, doneTests.value);
     if (next) return { measurement: next, conditions: {} };
     const { advice } = verdict;
-    return (advice && nextPlace(advice.where, job.loom)) ?? advice?.proposals[0] ?? null;
+    const place: WorkOrder['proposed'] = advice && nextPlace(advice.where, job.loom);
+    return place ?? advice?.proposals[0] ?? null;
   });
 
   function goNext(): void {
@@ -103,6 +108,7 @@ export function followWork(
       set: (id) => (chosen.value = id),
     }),
     draft,
+    state,
     stations,
     current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
     proposed,
@@ -110,8 +116,11 @@ export function followWork(
     goStation,
     goTest,
     goReading,
-    again: () => ([chosen.value, draft.value] = [null, {}]),
-    goProposed: () => proposed.value && goTest(proposed.value.measurement, proposed.value.conditions),
+    again: (inState: MachineState = 'steady') => {
+      [chosen.value, draft.value, state.value] = [null, {}, inState];
+    },
+    goProposed: () =>
+      proposed.value && goTest(proposed.value.measurement, proposed.value.conditions, proposed.value.state),
     goNext,
     step: (by: 1 | -1) => {
       const at = stations.value.findIndex((s) => s.id === station.value);

@@ -8,6 +8,7 @@ import { priorFactors } from '@mellow-probe/core/check/job/priorFactors';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { rememberedRanges } from '@mellow-probe/core/inference/model/rememberedRanges';
 import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/advice/plan/cheapestFirst';
+import { remainingGroups } from '@mellow-probe/core/advice/plan/remaining';
 import { optionsOf, planOf } from '@mellow-probe/core/advice/plan/planOf';
 import { proofRanges } from '@mellow-probe/core/check/proof/proofRanges';
 import { explain } from '@mellow-probe/core/inference/verdict/assessment';
@@ -45,7 +46,13 @@ export const engine: Engine = {
     const proposals = plan
       ? cheapestFirst(proposeTests(problem, posterior, access, Infinity), plan).slice(0, SHOWN)
       : proposeTests(problem, posterior, access, SHOWN);
-    const advice = { proposals, undecided: undecidedPairs(problem, posterior, access), where, plan };
+    const advice = {
+      proposals,
+      undecided: undecidedPairs(problem, posterior, access),
+      remaining: remainingGroups(posterior, costs),
+      where,
+      plan,
+    };
     if (!(await tell({ kind: 'advice', advice }))) return;
     const steps = twoFaultSteps(problem, posterior, assessment, access);
     let step = steps.next();

@@ -7,6 +7,7 @@ import type { PriorFactor } from '@mellow-probe/core/inference/model/priorFactor
 import type { Interval } from '@mellow-probe/core/base/numeric/interval';
 import type { Assessment } from '@mellow-probe/core/inference/verdict/assessment';
 import type { ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
+import type { Remaining } from '@mellow-probe/core/advice/plan/remaining';
 import type { PlaceAdvice } from '@mellow-probe/core/advice/place/placeAdvice';
 import type { Plan, Ways } from '@mellow-probe/core/advice/plan/planOf';
 import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
@@ -28,6 +29,8 @@ export interface EngineAnswer {
 export interface Advice {
   proposals: Proposal[];
   undecided: Undecided[];
+  /** The groups that the readings leave open, with what each repair costs; none where the verdict is decided. */
+  remaining: Remaining[];
   /** Where on the way it lies, and where to look next. */
   where: PlaceAdvice;
   /** What the ways to go on cost, where the job is worked by least expected cost; else null. */

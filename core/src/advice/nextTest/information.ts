@@ -3,7 +3,8 @@ import type { PlannedTest } from '../../inference/model/healthyRanges.ts';
 import type { NoiseModel } from '../../inference/model/noise.ts';
 import type { FaultPosterior, Posterior } from '../../inference/posterior/posterior.ts';
 
-const DRAWS_PER_FAULT = 64;
+/** Draws a fault that a first look at a test is worth, and that those in front are worth. */
+export const [ROUGHLY, CLOSELY] = [64, 384];
 /** Bins of an outcome, OL apart. */
 export const BINS = 96;
 
@@ -11,15 +12,15 @@ export const BINS = 96;
 export type Thinned = FaultPosterior['draws'];
 
 /** A few equally weighted draws that stand for all, by systematic resampling. */
-export function thinned(fault: FaultPosterior): Thinned {
+export function thinned(fault: FaultPosterior, count = ROUGHLY): Thinned {
   const draws: FaultPosterior['draws'][number][] = [];
   let sum = 0;
-  let next = 0.5 / DRAWS_PER_FAULT;
+  let next = 0.5 / count;
   for (const d of fault.draws) {
     sum += d.weight;
-    while (next < sum && draws.length < DRAWS_PER_FAULT) {
+    while (next < sum && draws.length < count) {
       draws.push(d);
-      next += 1 / DRAWS_PER_FAULT;
+      next += 1 / count;
     }
   }
   return draws;
@@ -40,6 +41,8 @@ export function predictAll(
 export interface OutcomeTable {
   /** Probability of each bin under each fault, in the order of the faults. */
   given: readonly Float64Array[];
+  /** The same from every other draw alone, and from those between. */
+  halves: readonly [readonly Float64Array[], readonly Float64Array[]];
   /** Share of each fault among them. */
   shares: readonly number[];
   /** Value at the border below bin b, in the test's unit. */
@@ -49,19 +52,39 @@ export interface OutcomeTable {
 /** The outcomes of a test under each of the faults. */
 export function outcomeTable(
   faults: readonly FaultPosterior[],
-  samples: readonly Thinned[],
   predictions: readonly Float64Array[],
   noise: NoiseModel,
 ): OutcomeTable {
   const scale = outcomeScale(predictions, noise);
   const total = faults.reduce((sum, f) => sum + f.probability, 0);
-  const given = predictions.map((list, i) => {
-    const table = histogram(list, noise, scale);
-    for (let b = 0; b <= BINS; b++) table[b] /= samples[i].length;
-    return table;
+  const half = (odd: 0 | 1): Float64Array[] =>
+    predictions.map((list) => {
+      const own = list.filter((_, k) => k % 2 === odd || list.length === 1);
+      return histogram(own, noise, scale).map((n) => n / own.length);
+    });
+  const halves = [half(0), half(1)] as const;
+  const given = halves[0].map((table, i) => {
+    const { length } = predictions[i];
+    const even = length === 1 ? 0.5 : Math.ceil(length / 2) / length;
+    return table.map((p, b) => even * p + (1 - even) * halves[1][i][b]);
   });
   const { low, width, unit } = scale;
-  return { given, shares: faults.map((f) => f.probability / total), border: (b) => unit * Math.sinh(low + b * width) };
+  return {
+    given,
+    halves,
+    shares: faults.map((f) => f.probability / total),
+    border: (b) => unit * Math.sinh(low + b * width),
+  };
+}
+
+/**
+ * Mutual information between fault and outcome, bits, without the share that comes from having so few draws only: that falls with their number, so
+ * twice the figure of all of them less that of half of them is free of it. Source: Richardson's extrapolation; Quenouille's jackknife by halves.
+ */
+export function unbiasedInformation({ given, halves, shares }: Omit<OutcomeTable, 'border'>): number {
+  const ofHalf =
+    (mutualInformation({ given: halves[0], shares }) + mutualInformation({ given: halves[1], shares })) / 2;
+  return Math.max(0, 2 * mutualInformation({ given, shares }) - ofHalf);
 }
 
 /** Mutual information between fault and outcome, bits. */
@@ -114,12 +137,15 @@ function histogram(predictions: Float64Array, noise: NoiseModel, { to, low, widt
     const s = noise.sigma(p);
     const centre = (to(p) - low) / width;
     const spread = Math.max((to(p + s) - to(p - s)) / 2 / width, 1e-6);
+    // What is shown in place of it may be anything.
+    const elsewhere = noise.elsewhere?.(p) ?? 0;
+    if (elsewhere > 0) for (let b = 0; b < BINS; b++) table[b] += elsewhere / BINS;
     const first = Math.max(0, Math.floor(centre - 3 * spread));
     const last = Math.min(BINS - 1, Math.floor(centre + 3 * spread));
     let below = first === 0 ? 0 : normalCdf((first - centre) / spread);
     for (let b = first; b <= last; b++) {
       const above = b === BINS - 1 ? 1 : normalCdf((b + 1 - centre) / spread);
-      table[b] += above - below;
+      table[b] += (1 - elsewhere) * (above - below);
       below = above;
     }
   }

@@ -2,11 +2,12 @@ import { measurementById, MEASUREMENTS } from '../../circuit/measurements/list.t
 import type { Conditions, Measurement } from '../../circuit/measurements/measurement.ts';
 import type { Access } from '../../catalogue/kit/access.ts';
 import type { PlannedTest } from '../../inference/model/healthyRanges.ts';
-import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { CLOSELY, outcomeTable, predictAll, ROUGHLY, thinned, unbiasedInformation } from './information.ts';
 import { mendedApart } from './mendedApart.ts';
 import { type Outcome, outcomesOf } from './outcomes.ts';
 import type { Posterior } from '../../inference/posterior/posterior.ts';
 import { noiseOf } from '../../inference/model/predictor.ts';
+import { displayStuck } from '../../inference/model/displayStuck.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import type { MachineState } from '../../base/units/vocabulary.ts';
 
@@ -14,10 +15,13 @@ import type { MachineState } from '../../base/units/vocabulary.ts';
 export interface Proposal {
   measurement: string;
   conditions: Conditions;
+  /** The state of the machine in which it is worth taking. */
+  state: MachineState;
   minutes: number;
-  /** Expected information about the fault, in bits, and per minute of work. */
+  /** Expected information about the fault, in bits, per minute of work, and per minute with the risk counted: by the last they are ranked. */
   bits: number;
   bitsPerMinute: number;
+  bitsPerCost: number;
   /** What it can show, in classes that differ in what they would leave; likeliest first. */
   outcomes: Outcome[];
 }
@@ -33,7 +37,33 @@ export function proposeTests(
   count = 3,
   state: MachineState = 'steady',
 ): Proposal[] {
-  return proposalsFor(problem, posterior, access, candidateTests(problem, access, state), count);
+  const tests =
+    state === 'steady' ? testsToPropose(problem, posterior, access) : candidateTests(problem, access, state);
+  return proposalsFor(problem, posterior, access, tests, count);
+}
+
+/** Set-ups that leave everything plugged in: what fails now and then is not disturbed by them. */
+const UNDISTURBED: readonly Measurement['setup'][] = ['scan', 'plugged'];
+/** Where so much of the belief lies on faults that are there all the time, nothing needs to be caught failing. */
+const THERE_ANYWAY = 0.9;
+
+/**
+ * The tests to choose from. Where the fault comes and goes, first what can be read with everything plugged in while it fails: unplugging re-seats a
+ * bad terminal and destroys the evidence. A display that does not react is not asked again.
+ */
+function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>, access: Access): PlannedTest[] {
+  const useful = ({ measurement }: PlannedTest): boolean =>
+    measurement.quantity !== 'celsius' || measurement.ofNeighbour === true || !displayStuck(problem);
+  const undisturbed = ({ measurement }: PlannedTest): boolean => UNDISTURBED.includes(measurement.setup);
+  const all = candidateTests(problem, access).filter(useful);
+  const failing = (problem.comesAndGoes ?? []).map((state) => {
+    const caught = problem.readings.some((r) => r.state === state);
+    const tests = candidateTests(problem, access, state).filter((t) => useful(t) && (caught || undisturbed(t)));
+    return { caught, tests };
+  });
+  const caught = failing.every((f) => f.caught || f.tests.length === 0);
+  const first = caught || presentNow(faults) > THERE_ANYWAY ? all : all.filter(undisturbed);
+  return [...first, ...failing.flatMap((f) => f.tests)];
 }
 
 /** As `proposeTests`, of these tests. */
@@ -43,35 +73,59 @@ export function proposalsFor(
   access: Access,
   tests: readonly PlannedTest[],
   count: number,
-  least = CHANGES_NOTHING,
+  least = TELLS_NOTHING,
 ): Proposal[] {
   const faults = mendedApart(posterior.faults.filter((f) => f.draws.length > 0));
   if (faults.length === 0) return [];
-  const samples = faults.map(thinned);
-  return tests
-    .map((test) => {
-      const { measurement, conditions } = test;
-      const predictions = samples.map((draws) => predictAll(posterior, test, draws));
-      const table = outcomeTable(faults, samples, predictions, noiseOf(problem, measurement, conditions));
-      const bits = mutualInformation(table);
-      const minutes = minutesOf(test, problem, access);
-      return { test, table, bits, minutes, cost: minutes + (measurement.risky ? access.riskMinutes : 0) };
-    })
+  const rated = (list: readonly PlannedTest[], draws: number) => {
+    const samples = faults.map((f) => thinned(f, draws));
+    return list
+      .map((test) => {
+        const { measurement, conditions } = test;
+        const predictions = samples.map((sample) => predictAll(posterior, test, sample));
+        const table = outcomeTable(faults, predictions, noiseOf(problem, measurement, conditions));
+        const minutes = minutesOf(test, problem, access);
+        const cost = minutes + (measurement.risky ? access.riskMinutes : 0);
+        return { test, table, bits: unbiasedInformation(table), minutes, cost };
+      })
+      .sort((a, b) => b.bits / b.cost - a.bits / a.cost);
+  };
+  const rough = rated(tests, ROUGHLY).filter(({ bits }) => bits > least / 2);
+  const front = rated(
+    rough.slice(0, FRONT).map(({ test }) => test),
+    CLOSELY,
+  );
+  return [...front, ...rough.slice(FRONT)]
     .filter(({ bits }) => bits > least)
-    .sort((a, b) => b.bits / b.cost - a.bits / a.cost)
     .slice(0, count)
-    .map(({ test, table, bits, minutes }) => ({
+    .map(({ test, table, bits, minutes, cost }) => ({
       measurement: test.measurement.id,
       conditions: test.conditions,
+      state: test.state,
       minutes,
       bits,
       bitsPerMinute: bits / minutes,
+      bitsPerCost: bits / cost,
       outcomes: outcomesOf(faults, table),
     }));
 }
 
-/** A test that tells less than this changes nothing, bits. */
-const CHANGES_NOTHING = 0.005;
+/** So many of the tests that look best are looked at closely. */
+const FRONT = 6;
+/** A test that tells less than this is never proposed, bits. */
+const TELLS_NOTHING = 0.05;
+
+/** Probability that something is wrong that shows as the machine is found, not only hot or while wiggling. */
+export const presentNow = (faults: Posterior['faults']): number =>
+  faults
+    .filter((f) => f.fault.id !== 'healthy')
+    .reduce(
+      (sum, f) =>
+        sum +
+        f.probability *
+          f.draws.reduce((s, d) => s + (['steady', null].includes(d.hypothesis.onlyIn) ? d.weight : 0), 0),
+      0,
+    );
 
 /** A test with what it tells, bits, and what it costs now. */
 export interface Worth {
@@ -92,11 +146,15 @@ export function soonest(
 }
 
 /** Minutes a test costs now: less where its set-up stands already from the last reading. */
-export function minutesOf({ measurement }: PlannedTest, { readings }: Problem, access: Access): number {
+export function minutesOf({ measurement, state }: PlannedTest, { readings }: Problem, access: Access): number {
   const last = readings[readings.length - 1];
   const standing = last !== undefined && measurementById(last.measurement).setup === measurement.setup;
-  return (access.effort[measurement.setup] ?? 1) * (standing ? measurement.repeatMinutes : measurement.minutes);
+  const extra = readings.some((r) => r.state === state) ? 0 : STATE_MINUTES[state];
+  return extra + (access.effort[measurement.setup] ?? 1) * (standing ? measurement.repeatMinutes : measurement.minutes);
 }
+
+/** Minutes to bring the machine into a state: to run it warm, to find what to wiggle. Common practice, no source. */
+const STATE_MINUTES: Readonly<Record<MachineState, number>> = { steady: 0, hot: 10, wiggling: 1 };
 
 /**
  * Every test that fits the circuit, is possible with the tools at hand and has not been done under the same conditions. As found (`steady`) what was

@@ -23,7 +23,7 @@ const RARE = 0.02;
  * Groups what a test can show into two to four classes that differ in what they would leave, at the cuts that keep most of what the test tells of
  * the fault.
  */
-export function outcomesOf(faults: readonly FaultPosterior[], table: OutcomeTable): Outcome[] {
+export function outcomesOf(faults: readonly FaultPosterior[], table: Omit<OutcomeTable, 'halves'>): Outcome[] {
   const sums = sumsOf(table);
   const borders = bestBorders(table, sums);
   return borders
@@ -95,7 +95,7 @@ function bestCuts(
 
 function classOf(
   faults: readonly FaultPosterior[],
-  { given, shares, border }: OutcomeTable,
+  { given, shares, border }: Omit<OutcomeTable, 'halves'>,
   sums: readonly Float64Array[],
   from: number,
   to: number,

@@ -1,4 +1,4 @@
-import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { outcomeTable, predictAll, thinned, unbiasedInformation } from './information.ts';
 import { type Access } from '../../catalogue/kit/access.ts';
 import { candidateTests, minutesOf, soonest } from './nextTest.ts';
 import type { Posterior } from '../../inference/posterior/posterior.ts';
@@ -23,7 +23,7 @@ const MOST_PAIRS = 3;
 /** Pairs of leading suspects that are still open, with the test of the most information per minute about that pair alone. */
 export function undecidedPairs(problem: Problem, posterior: Posterior, access: Access): Undecided[] {
   const suspects = posterior.faults.filter((f) => f.draws.length > 0 && f.probability > WORTH_TELLING);
-  const samples = suspects.map(thinned);
+  const samples = suspects.map((f) => thinned(f));
   const tests = problem.readings.length === 0 ? [] : candidateTests(problem, access);
   const predictions = tests.map((test) => samples.map((s) => predictAll(posterior, test, s)));
   const noises = tests.map((t) => noiseOf(problem, t.measurement, t.conditions));
@@ -35,7 +35,7 @@ export function undecidedPairs(problem: Problem, posterior: Posterior, access: A
       const even = [suspects[i], suspects[j]].map((f) => ({ ...f, probability: 0.5 }));
       const worth = tests.map((test, t) => {
         const both = [predictions[t][i], predictions[t][j]];
-        const bits = mutualInformation(outcomeTable(even, [samples[i], samples[j]], both, noises[t]));
+        const bits = unbiasedInformation(outcomeTable(even, both, noises[t]));
         return { test, bits, minutes: minutesOf(test, problem, access) };
       });
       pairs.push({

@@ -60,12 +60,12 @@ describe('two faults at once', () => {
     expect(assessment.doubt.kind).toBe('none');
     expect(two).toBeNull();
   });
-  test('a reference of 5.45 V beside an open sensor is said, though it may be sound', () => {
+  test('a reference of 5.55 V beside an open sensor is said, though it may be sound', () => {
     const { assessment } = judged(
       problemWith([
         ['sensor-ohms', Infinity],
         ['displayed', -40],
-        ['open-voltage', 5.5],
+        ['open-voltage', 5.55],
       ]),
     );
     expect(assessment.suspects[0].fault).toBe('sensor-open');

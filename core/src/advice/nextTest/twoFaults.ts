@@ -5,7 +5,7 @@ import type { Access } from '../../catalogue/kit/access.ts';
 import { noiseOf } from '../../inference/model/predictor.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { type Assessment, sizeEstimate, type SizeEstimate } from '../../inference/verdict/assessment.ts';
-import { mutualInformation, outcomeTable, predictAll, thinned } from './information.ts';
+import { outcomeTable, predictAll, thinned, unbiasedInformation } from './information.ts';
 import { candidateTests, minutesOf, soonest } from './nextTest.ts';
 
 /** One of the two faults of a pair, with its size where it has one. */
@@ -114,7 +114,7 @@ function provingTest(
   const worth = candidateTests(problem, access).map((test) => {
     const predictions = [both, one].map((sample) => predictAll(posterior, test, sample));
     const noise = noiseOf(problem, test.measurement, test.conditions);
-    const bits = mutualInformation(outcomeTable(even, [both, one], predictions, noise));
+    const bits = unbiasedInformation(outcomeTable(even, predictions, noise));
     return { test, bits, minutes: minutesOf(test, problem, access) };
   });
   return soonest(worth, PROVES);

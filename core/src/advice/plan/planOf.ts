@@ -153,7 +153,7 @@ export function prospectOf(
   const { problem } = posterior.predictor;
   const repairs = repairsOf(costs);
   const faults = posterior.faults.filter((f) => f.draws.length > 0);
-  const samples = faults.map(thinned);
+  const samples = faults.map((f) => thinned(f));
   const total = faults.reduce((sum, f) => sum + f.probability, 0);
   const weights = Float64Array.from(
     samples.flatMap((draws, i) => draws.map(() => faults[i].probability / total / draws.length)),
@@ -166,7 +166,7 @@ export function prospectOf(
     const { measurement, conditions } = test;
     const noise = noiseOf(problem, measurement, conditions);
     const predictions = samples.map((draws) => predictAll(posterior, test, draws));
-    const table = outcomeTable(faults, samples, predictions, noise);
+    const table = outcomeTable(faults, predictions, noise);
     const bins = bestBorders(
       groupedBy(
         table,

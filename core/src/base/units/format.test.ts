@@ -41,13 +41,13 @@ test('volts and temperatures with a true minus', () => {
 });
 
 test('what is no figure is never written as one: over the range is OL, nonsense a dash', () => {
-  for (const write of [
-    formatOhm,
-    formatVolt,
-    (v: number) => formatTemperature(v, 'C'),
-    (v: number) => formatTemperature(v, 'F'),
-  ]) {
-    expect(write(Infinity)).toBe('OL');
+  for (const [write, over] of [
+    [formatOhm, 'OL'],
+    [formatVolt, 'OL'],
+    [(v: number) => formatTemperature(v, 'C'), 'no value'],
+    [(v: number) => formatTemperature(v, 'F'), 'no value'],
+  ] as const) {
+    expect(write(Infinity)).toBe(over);
     for (const none of [NaN, -Infinity, 1e308, -1e308, 1e15]) expect(write(none)).toBe('–');
     expect(write(9e14)).not.toBe('–');
   }

@@ -55,6 +55,7 @@ export function formatVolt(volt: number): string {
 }
 
 export function formatTemperature(celsius: number, unit: TemperatureUnit, digits = 0): string {
+  if (celsius === Infinity) return 'no value';
   return noFigure(celsius) ?? `${fixed(shownTemperature(celsius, unit), digits)} °${unit}`;
 }
 

@@ -33,13 +33,16 @@ export type Parsed =
 export interface ParseOptions {
   /** Unit of a bare temperature. */
   temperatureUnit?: 'C' | 'F';
-  /** May the answer be OL? */
+  /** May the answer be OL, or of a display that it shows no value? */
   overload?: boolean;
 }
 
 /** What meters and people write where there is no end to a resistance; spaces, points and slashes left out. */
 const OVERLOAD =
   /^(?:[o0]f?l|ovl|ovld|ovrl?|over(?:load|flow|range)?|open(?:circuit|loop)?|oc|inf(?:init[ey])?|∞|nocontinuity)(?:[km]|[km]?(?:Ω|ohms?))?$/i;
+/** What people write where a display shows no value. */
+const NO_VALUE =
+  /^(?:-{2,}|_{2,}|\*{2,}|(?:shows |display )?(?:dashes|dash|nothing|blank|dark|empty)|no (?:value|reading|display))$/i;
 const ABOVE = /^(?:>|≥|>=|over|above|more than|greater than)\s*(?=[\d.,])(.+)$/i;
 
 const RANGE: Record<FigureQuantity, [number, number]> = {
@@ -56,7 +59,7 @@ const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
 /**
  * Reads a figure as a person types it: `4k7`, `2.88k`, `R47`, `11 883`, `OL`, `> 20 MΩ`, `5V2`, `1880 mV`, `64F`, `-40`, decimal comma or point.
- * Returns V, Ω (Infinity for OL) or °C. A figure that can be read in two plausible ways (`11,883` and `11.883` Ω, `2.2m`) is returned with both;
+ * Returns V, Ω (Infinity for OL) or °C (Infinity for a display that shows dashes or nothing, where that may be). A figure that can be read in two plausible ways (`11,883` and `11.883` Ω, `2.2m`) is returned with both;
  * nothing is guessed.
  *
  * @example parseReading('4k7', 'ohms') // { ok: true, value: 4700, unit: 'Ω' }
@@ -69,6 +72,8 @@ export function parseReading(text: string, quantity: FigureQuantity, options: Pa
   if (OVERLOAD.test(clean.replace(/[\s./]/g, ''))) {
     return mayBeOpen ? { ok: true, value: Infinity, unit: 'Ω' } : { ok: false, reason: 'overload-not-here' };
   }
+  if (quantity === 'celsius' && options.overload === true && NO_VALUE.test(clean))
+    return { ok: true, value: Infinity, unit: '°C' };
   const above = ABOVE.exec(clean);
   if (above) return mayBeOpen ? bound(parseReading(above[1], 'ohms', { overload: false })) : NO_NUMBER;
   return letterInside(clean, quantity) ?? figureAndUnit(clean, quantity, options.temperatureUnit ?? 'C');

@@ -51,6 +51,7 @@ export const THERMOMETER_KINDS = [
   'glass',
   'infra-red',
   'infra-red-shiny',
+  'pipe-clamp',
   'display',
   'hand',
   'other',

@@ -13,6 +13,7 @@ const LIMIT = Math.sqrt(3);
 const REALISTIC_SIGMA_K: Readonly<Record<ThermometerKind, number>> = {
   'infra-red': 2.5,
   'infra-red-shiny': 6,
+  'pipe-clamp': 1.5,
   display: 2,
   hand: 6,
   thermocouple: THERMOMETER_SIGMA_K,
@@ -40,6 +41,35 @@ export function instrumentsOf(kit: Kit): Instruments {
 export function thermometerSigmaK(kit: Kit): number {
   const limit = possible(kit.thermometerK, 'kelvin');
   return limit !== null ? limit / LIMIT : REALISTIC_SIGMA_K[kit.thermometer];
+}
+
+/** Surroundings of a machine, °C, where nobody said how warm they are: from a cold sky to a warm hall. Common practice, no source. */
+const SURROUNDINGS_C = { low: 0, high: 25 } as const;
+/**
+ * How far the true temperature may lie beyond what is read, as a share of the distance from the surroundings, 1σ. Bare metal reflects more than it
+ * radiates; what sits on the outside of a pipe is cooled by the air. Common practice, no source.
+ */
+const TOWARDS_SURROUNDINGS: Partial<Record<ThermometerKind, number>> = {
+  'infra-red-shiny': 0.6,
+  'infra-red': 0.05,
+  'pipe-clamp': 0.12,
+};
+
+/**
+ * A temperature at the machine as the kit's thermometer shows it, °C. Some kinds err towards the surroundings: on something hot they show too
+ * little, on something cold too much. Where a limit of the thermometer was given, that alone counts.
+ */
+export function thermometerAt(
+  kit: Kit,
+  readC: number,
+): { readC: number; sigmaK: number; upK?: number; downK?: number; halfWidthK: number } {
+  const sigmaK = thermometerSigmaK(kit);
+  const share = possible(kit.thermometerK, 'kelvin') === null ? TOWARDS_SURROUNDINGS[kit.thermometer] : undefined;
+  if (share === undefined) return { readC, sigmaK, halfWidthK: 0 };
+  const { low, high } = SURROUNDINGS_C;
+  const upK = Math.hypot(sigmaK, share * Math.max(0, readC - low));
+  const downK = Math.hypot(sigmaK, share * Math.max(0, high - readC));
+  return { readC, sigmaK: Math.max(upK, downK), upK, downK, halfWidthK: 0 };
 }
 
 function accuracies(ranges: readonly MeterRange[], fallback: readonly Accuracy[]): readonly Accuracy[] {

@@ -13,6 +13,22 @@ export interface CatalogueCircuit {
   supplyV: number;
 }
 
+/**
+ * Share of modules that show a substitute (a plausible fixed value, the last good one, dashes) while their circuit is at an end of its scale, by kind
+ * of machine. Common practice, no source.
+ */
+export const SUBSTITUTES: Readonly<Record<MachineField, number>> = { engine: 0.33, climate: 0.33, boiler: 0.1 };
+
+/** Temperatures that sensors meet at work, °C, by kind of machine; one whose scale goes far beyond sits in exhaust gas. Common practice, no source. */
+export function workingRange(
+  field: MachineField,
+  display: { minC: number; maxC: number },
+): { low: number; high: number } {
+  if (display.maxC > 300) return { low: 100, high: 700 };
+  const [low, high] = ({ engine: [-20, 110], climate: [-10, 50], boiler: [10, 85] } as const)[field];
+  return { low: Math.max(low, display.minC), high: Math.min(high, display.maxC) };
+}
+
 export const CATALOGUE_CIRCUITS: readonly CatalogueCircuit[] = [
   circuit(
     'engine-coolant-2k',

@@ -62,12 +62,14 @@ describe('the circuit of a job', () => {
       connectors: 2,
       wireMinOhm: 0.05,
       wireMaxOhm: 1.5,
-      display: { minC: -40, maxC: 150, resolutionC: 1, substituteC: 40, ratiometric: null },
-      spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD.usual },
+      display: { minC: -40, maxC: 150, resolutionC: 1, substituteC: 40, substitutes: 0.33, ratiometric: null },
+      spread: { ...YARD_SPREAD, pullUpGiven: PULL_UP_SPREAD.usual },
+      worksC: { low: -20, high: 110 },
     });
     expect(instruments.leadOhm).toBe(0.3);
     expect(problemOf(() => undefined).circuit).toMatchObject({ hotPullUpOhm: null, switchRatio: 0 });
-    expect(problemOf((job) => (job.circuit.pullUpSource = 'board')).circuit.spread.pullUp).toBe(PULL_UP_SPREAD.board);
+    const { spread } = problemOf((job) => (job.circuit.pullUpSource = 'board')).circuit;
+    expect(spread.pullUpGiven).toBe(PULL_UP_SPREAD.board);
     expect(problemOf((job) => (job.circuit.pullUpOhm = { text: 'unknown', value: null })).circuit.pullUpOhm).toBeNull();
   });
   test('a long run adds its copper, with a tenth either way', () => {
@@ -764,7 +766,9 @@ test('a figure that no meter could show is asked at its field, and nothing is co
   expect(asked('sensor-ohms', '1e308', 1e308)).toEqual([['readings.x too-high'], 1]);
   expect(asked('loaded-voltage', '-1e308', -1e308)).toEqual([['readings.x too-low'], 1]);
   expect(asked('displayed', '1e308', 1e308)).toEqual([['readings.x too-high'], 1]);
-  expect(asked('displayed', 'OL', 'OL')).toEqual([['readings.x too-high'], 1]);
+  // Dashes: the display shows no value.
+  expect(asked('displayed', '---', 'OL')).toEqual([[], 2]);
+  expect(asked('loaded-voltage', 'OL', 'OL')).toEqual([['readings.x too-high'], 1]);
   expect(asked('sensor-ohms', 'OL', 'OL')).toEqual([[], 2]);
   expect(asked('loaded-voltage', '-0.02', -0.02)).toEqual([[], 2]);
   const pair = {

@@ -2,12 +2,16 @@ import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { PULL_UP_SPREAD, YARD_SPREAD } from '../../circuit/network/spread.ts';
 import { wireOhm } from '../../circuit/network/wireOhm.ts';
 import type { Problem, ReadingInput, Thermometer } from '../../inference/model/problem.ts';
-import { instrumentsOf, thermometerSigmaK } from '../../catalogue/kit/instrumentsOf.ts';
+import { instrumentsOf, thermometerAt } from '../../catalogue/kit/instrumentsOf.ts';
 import type { Kit } from '../../catalogue/kit/kitSchema.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import type { Conditions } from '../../circuit/measurements/measurement.ts';
 import { toldSigmaK } from '../../base/units/toldTemperature.ts';
 import type { FieldQuantity } from '../../base/units/quantity.ts';
+import { SUBSTITUTES, workingRange } from '../../catalogue/parts/circuits.ts';
+import { comesAndGoes } from '../../catalogue/parts/symptoms.ts';
+import { sensorCodes } from '../../catalogue/parts/troubleCodes.ts';
+import type { MachineState } from '../../base/units/vocabulary.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
 import type { Entry } from '../../base/units/entry.ts';
@@ -103,24 +107,35 @@ export function checkJob(job: Job): CheckedJob {
       maxC,
       resolutionC: circuit.display.resolutionC,
       substituteC,
+      substitutes: SUBSTITUTES[job.field],
       ratiometric: circuit.display.ratiometric,
     },
     supplyV,
+    worksC: workingRange(job.field, { minC, maxC }),
     wireMinOhm: wire.minOhm,
     wireMaxOhm: wire.maxOhm,
     connectors: job.loom.stops.length,
     placeWeights: harnessWeights(job.loom),
     shares: circuit.shares,
-    spread: { ...YARD_SPREAD, pullUp: PULL_UP_SPREAD[circuit.pullUpSource] },
+    spread: { ...YARD_SPREAD, pullUpGiven: PULL_UP_SPREAD[circuit.pullUpSource] },
   };
+  const states = intermittentStates(job);
   const problem: Problem = {
     circuit: sensorCircuit,
     thermometers: { steady: steadyC, hot: hotC },
     readings: ofOneKind(readings),
     instruments: instrumentsOf(job.kit),
     factors: pooled(priorFactors(job, sensorCircuit)),
+    ...(states.length > 0 && { comesAndGoes: states }),
   };
   return { issues, problem };
+}
+
+/** States in which alone the complaint shows; a code that comes now and then says neither heat nor shaking. */
+function intermittentStates({ complaint }: Job): MachineState[] {
+  const said = comesAndGoes(complaint.symptoms);
+  if (said.length > 0) return said;
+  return sensorCodes(complaint.codes).some((c) => c.state === 'sporadic') ? ['hot', 'wiggling'] : [];
 }
 
 /** A temperature as it was told, by the kit's thermometer where it is a figure; null while it is no temperature. */
@@ -128,7 +143,7 @@ export function thermometerTold(entry: Entry, kit: Kit): Thermometer | null {
   const told = toldOf(entry);
   if (!told) return null;
   const { kind, middleC, halfWidthK, edgeK } = told;
-  return { readC: middleC, sigmaK: kind === 'figure' ? thermometerSigmaK(kit) : edgeK, halfWidthK };
+  return kind === 'figure' ? thermometerAt(kit, middleC) : { readC: middleC, sigmaK: edgeK, halfWidthK };
 }
 
 /** 1σ of a bath or of the air, where it was told otherwise than by a thermometer. */
@@ -182,6 +197,18 @@ function comparisonReadings(job: Job, issues: Issue[]): ReadingInput[] {
   });
 }
 
+/** What is written where a display does not follow: it shows what it showed before. */
+const LAST_VALUE =
+  /^(?:the )?(?:(?:last|same|old)(?: good)? value|does not (?:move|change|react)|no change|unchanged|the same|same)$/i;
+
+/** The value that the display showed before, plugged in, where that is what was entered; else what was entered. */
+function lastShown(job: Job, { text, value, state }: JobReading): number | FieldIssue | null {
+  if (value !== null || !LAST_VALUE.test(text.trim())) return null;
+  const before = job.readings.filter((r) => r.measurement === 'displayed' && !r.voided);
+  const { value: shown = null } = before.find((r) => r.state === state) ?? before.at(-1) ?? {};
+  return typeof shown === 'number' ? shown : { ok: false, reason: 'needs-last-value' };
+}
+
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
   if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
   const measurement = measurementById(reading.measurement);
@@ -191,7 +218,8 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     return [];
   }
   const { quantity } = measurement;
-  const value = showable(valueOf(reading.text, reading.value, quantity, { overload: true }), quantity);
+  const last = quantity === 'celsius' ? lastShown(job, reading) : null;
+  const value = showable(last ?? valueOf(reading.text, reading.value, quantity, { overload: true }), quantity);
   if (typeof value !== 'number') {
     issues.push({ path, issue: value });
     return [];

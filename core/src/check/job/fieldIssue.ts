@@ -11,6 +11,8 @@ export type FieldIssue =
   | { ok: false; reason: 'too-few-points' }
   | { ok: false; reason: 'unknown-curve' }
   | { ok: false; reason: 'needs-condition' }
+  /** "Last value" on a display of which no earlier value is in the check. */
+  | { ok: false; reason: 'needs-last-value' }
   | { ok: false; reason: 'not-on-this-layout' };
 
 /** Where in the job: the same path as in the file, joined by dots; readings by their id. */

@@ -56,12 +56,12 @@ const SHOWABLE: Readonly<Record<Quantity, readonly [low: number, high: number]>>
 };
 /** Nearer to nothing than this no meter tells from nothing: V, Ω, K. */
 const NOTHING = 1e-9;
-/** A figure as an instrument can have shown it, or what is wrong with it. Over the range (Infinity) is a reading of ohms alone. */
+/** A figure as an instrument can have shown it, or what is wrong with it. Infinity is OL on ohms, and no value on a display. */
 export function showable(value: number | FieldIssue, quantity: Quantity): number | FieldIssue {
   if (typeof value !== 'number') return value;
   const [low, high] = SHOWABLE[quantity];
   if (value < low) return { ok: false, reason: 'too-low', limit: low };
-  if (value === Infinity && quantity === 'ohms') return value;
+  if (value === Infinity && quantity !== 'volts') return value;
   if (value > high) return { ok: false, reason: 'too-high', limit: high };
   return Math.abs(value) < NOTHING ? 0 : value;
 }

@@ -3,7 +3,7 @@ import { normalCdf, normalQuantile } from '../../base/numeric/normal.ts';
 import { chooseFit, type PointRow } from './chooseFit.ts';
 import { curveModel, resistanceAt, temperatureOf, typedForm } from './curve.ts';
 import { openCurve } from './ownCurve.ts';
-import { DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN } from './curveModel.ts';
+import { DEFAULT_TOLERANCE_LOG, invertMonotone, KELVIN, toleranceAt } from './curveModel.ts';
 import { curveCsv, curveTable } from './curveTable.ts';
 import { findMistyped } from './findMistyped.ts';
 import { fitCurve } from './fitCurve.ts';
@@ -132,10 +132,10 @@ describe('a resistor inside the sensor', () => {
     const across = curveModel({ kind: 'ntc-network', r25Ohm: 10_000, betaK: 3950, parallelOhm: 10_000 });
     expect(across.resistanceOhm(0)).toBeCloseTo(1 / (1 / r(0) + 1e-4), 9);
     // At 25 °C half of ln R is the NTC's.
-    expect(across.toleranceLog).toBeCloseTo(0.0075, 12);
+    expect(across.toleranceLog).toBeCloseTo(0.0125, 12);
     const series = curveModel({ kind: 'ntc-network', r25Ohm: 10_000, betaK: 3950, seriesOhm: 2500 });
     expect(series.resistanceOhm(60)).toBeCloseTo(2500 + r(60), 9);
-    expect(series.toleranceLog).toBeCloseTo(0.015 * 0.8, 12);
+    expect(series.toleranceLog).toBeCloseTo(0.025 * 0.8, 12);
     const bare = curveModel({ kind: 'beta', r25Ohm: 10_000, betaK: 3950 });
     expect(series.formErrorLog(60)).toBeCloseTo(bare.formErrorLog(60) * (r(60) / (2500 + r(60))), 12);
     for (const model of [across, series])
@@ -155,11 +155,17 @@ test('at their ends: silicon’s lowest point, platinum’s classes, nickel’s 
   expect(silicon.resistanceOhm(100)).toBeCloseTo(1000 * (1 + 75 * (7.88e-3 + 75 * 1.937e-5)), 6);
   expect([silicon.temperatureC(0), silicon.temperatureC(Infinity)]).toEqual([-Infinity, Infinity]);
   expect(silicon.temperatureC(silicon.resistanceOhm(100))).toBeCloseTo(100, 9);
-  // Class B is ± (0.3 + 0.005·t) K: at 50 °C 0.55 K, spread evenly, with ageing.
+  // IEC 60751, class B: ± (0.3 + 0.005·|t|) K, so 0.55 K at 50 °C and 0.8 K at 100 °C, taken for 2 σ. DIN 43760, from memory: ± (0.4 + 0.007·t) K.
   const a = 3.9083e-3;
   const classB = curveModel({ kind: 'platinum', r0Ohm: 100, toleranceClass: 'B' });
-  expect(classB.toleranceLog).toBeCloseTo(Math.hypot(0.0035, (0.55 * a) / (1 + 50 * a) / Math.sqrt(3)), 12);
-  expect(curveModel({ kind: 'platinum', r0Ohm: 100 }).toleranceLog).toBe(0.004);
+  expect(classB.toleranceLog).toBeCloseTo((0.55 * a) / (1 + 50 * a) / 2, 12);
+  expect(toleranceAt(classB, 100)).toBeCloseTo((0.8 * a) / (1 + 100 * a) / 2, 12);
+  expect(toleranceAt(classB, -50)).toBeCloseTo((0.55 * a) / (1 - 50 * a) / 2, 12);
+  expect(curveModel({ kind: 'platinum', r0Ohm: 100 }).toleranceLog).toBe(classB.toleranceLog);
+  const ni = curveModel({ kind: 'nickel', r0Ohm: 100, grade: 'din43760' });
+  const perK = (t: number): number => Math.log(ni.resistanceOhm(t + 0.5) / ni.resistanceOhm(t - 0.5));
+  expect(toleranceAt(ni, 100) / perK(100)).toBeCloseTo(1.1 / 2, 9);
+  expect(toleranceAt(ni, -50) / perK(-50)).toBeCloseTo(1.8 / 2, 9);
   expect(curveModel({ kind: 'platinum', r0Ohm: 100, toleranceClass: 'A', toleranceLog: 0.2 }).toleranceLog).toBe(0.2);
   const nickel = curveModel({ kind: 'nickel', r0Ohm: 100, grade: 'tk5000' });
   expect([nickel.temperatureC(1), nickel.temperatureC(1e5)]).toEqual([-Infinity, Infinity]);
@@ -211,19 +217,18 @@ describe('a printed table', () => {
     expect(lines.map((l) => l.temperatureC)).toEqual([-10, 0, 10, 20, 30]);
     const [line] = lines;
     expect(line.resistanceOhm).toBeCloseTo(platinum.resistanceOhm(-10), 12);
-    expect(Math.log(line.highOhm / line.resistanceOhm)).toBeCloseTo(Math.sqrt(3) * 0.004, 12);
-    expect(Math.log(line.resistanceOhm / line.lowOhm)).toBeCloseTo(Math.sqrt(3) * 0.004, 12);
+    // The class is 0.35 K at −10 °C, a limit.
+    const limit = 0.35 * (Math.log(platinum.resistanceOhm(-9.5)) - Math.log(platinum.resistanceOhm(-10.5)));
+    expect(Math.log(line.highOhm / line.resistanceOhm) / limit).toBeCloseTo(1, 2);
+    expect(Math.log(line.resistanceOhm / line.lowOhm) / limit).toBeCloseTo(1, 2);
     const beta = curveModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 });
     const [hot] = curveTable(beta, 90, 90, 10);
-    expect(Math.log(hot.highOhm / hot.resistanceOhm)).toBeCloseTo(
-      Math.hypot(Math.sqrt(3) * 0.015, 2 * beta.formErrorLog(90)),
-      12,
-    );
+    expect(Math.log(hot.highOhm / hot.resistanceOhm)).toBeCloseTo(Math.hypot(0.05, 2 * beta.formErrorLog(90)), 12);
     expect(curveTable(beta, -100, -40, 5).map((l) => l.temperatureC)).toEqual([-55, -50, -45, -40]);
     expect(curveTable(beta, 190, 300, 5).map((l) => l.temperatureC)).toEqual([190, 195, 200]);
     expect(curveTable(beta, 0, 0.3, 0.1).map((l) => l.temperatureC)).toEqual([0, 0.1, 0.2, 0.3]);
     expect(curveCsv(lines.slice(1, 2))).toBe(
-      'temperature (°C),resistance (Ω),min (Ω),max (Ω)\r\n0,100,99.3096,100.695\r\n',
+      'temperature (°C),resistance (Ω),min (Ω),max (Ω)\r\n0,100,99.8828,100.117\r\n',
     );
   });
   test('what is no curve: by its row', () => {

@@ -20,8 +20,10 @@ export interface CurveModel {
    * compiler sees one function and not any of six.
    */
   temperaturesC?(resistancesOhm: Float64Array, out: Float64Array): void;
-  /** 1σ of ln R that comes from the sensor's tolerance. */
+  /** 1σ of ln R that comes from the sensor's tolerance; where that is made to a class in kelvin, at the temperature where most sensors live. */
   readonly toleranceLog: number;
+  /** The same at a temperature, °C, for sensors that are made to a class in kelvin. */
+  toleranceLogAt?(temperatureC: number): number;
   /** 1σ of ln R at a temperature that comes from the curve's form being only an approximation; 0 where the form is trusted. */
   formErrorLog(temperatureC: number): number;
   /** Where the form error is nothing and changes its sign, °C; 25 where it is not given. */
@@ -32,8 +34,12 @@ export interface CurveModel {
   readonly alternatives?: readonly { share: number; model: CurveModel }[];
 }
 
-/** Default tolerance of a sensor against its curve, 1σ of ln R. */
-export const DEFAULT_TOLERANCE_LOG = 0.015;
+/** 1σ of ln R of a sensor against its curve at a temperature, °C. */
+export const toleranceAt = ({ toleranceLog, toleranceLogAt }: CurveModel, temperatureC: number): number =>
+  toleranceLogAt?.(temperatureC) ?? toleranceLog;
+
+/** Tolerance of an NTC whose curve says nothing of it, 1σ of ln R: 5 % as a limit of 2 σ. Common practice, no source. */
+export const DEFAULT_TOLERANCE_LOG = 0.025;
 
 /**
  * Argument at which a monotone function has the value `target`, by secants and halving in turn within [low, high]; the nearer end where the

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { CurveModel } from './curveModel.ts';
+import { type CurveModel, toleranceAt } from './curveModel.ts';
 
 /** One line of a printed table: °C, Ω nominal and at the limits of the tolerance. */
 export interface TableLine {
@@ -17,8 +17,8 @@ export function curveTable(model: CurveModel, fromC: number, toC: number, stepC:
   for (let k = Math.ceil(low / stepC - 1e-9); k * stepC <= high + 1e-9 && lines.length < 1000; k++) {
     const temperatureC = Number((k * stepC).toFixed(6));
     const resistanceOhm = model.resistanceOhm(temperatureC);
-    // 1σ to limits: tolerance is an even spread, form counts twice.
-    const share = Math.hypot(Math.sqrt(3) * model.toleranceLog, 2 * model.formErrorLog(temperatureC));
+    // Limits of 2 σ.
+    const share = 2 * Math.hypot(toleranceAt(model, temperatureC), model.formErrorLog(temperatureC));
     lines.push({
       temperatureC,
       resistanceOhm,

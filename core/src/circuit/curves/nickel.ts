@@ -19,6 +19,11 @@ const POLYNOMIALS = {
   tk5000: [4.427e-3, 5.172e-6, 5.585e-9],
 } as const;
 
+const TYPICAL_C = 50;
+/** Limit of DIN 43760 at a temperature, °C, in K, taken for 2 σ. Source: DIN 43760, from memory. */
+const limitK = (temperatureC: number): number =>
+  temperatureC < 0 ? 0.4 - 0.028 * temperatureC : 0.4 + 0.007 * temperatureC;
+
 function nickelModel(curve: NickelCurve): CurveModel {
   const coefficients = POLYNOMIALS[curve.grade];
   const ratioAt = (t: number): number => {
@@ -27,6 +32,10 @@ function nickelModel(curve: NickelCurve): CurveModel {
     return 1 + sum;
   };
   const [low, high] = [-150, 320];
+  const toleranceAt = (t: number): number => {
+    const near = Math.min(high - 1, Math.max(low + 1, t));
+    return (limitK(t) * Math.log(ratioAt(near + 0.5) / ratioAt(near - 0.5))) / 2;
+  };
   return {
     minC: -60,
     maxC: 250,
@@ -38,7 +47,8 @@ function nickelModel(curve: NickelCurve): CurveModel {
       if (ratio <= ratioAt(low)) return -Infinity;
       return invertMonotone(ratioAt, ratio, low, high);
     },
-    toleranceLog: curve.toleranceLog ?? 0.005,
+    toleranceLog: curve.toleranceLog ?? toleranceAt(TYPICAL_C),
+    ...(curve.toleranceLog === undefined && { toleranceLogAt: toleranceAt }),
     formErrorLog: () => 0,
   };
 }

@@ -21,22 +21,20 @@ type PlatinumCurve = z.infer<typeof platinumSchema>;
 /** Coefficients of IEC 60751. */
 export const IEC_60751 = { a: 3.9083e-3, b: -5.775e-7, c: -4.183e-12 } as const;
 
-/**
- * Limits of IEC 60751, K: [at 0 °C, more per K]. A limit is an even spread; what connector and ageing add, 1σ of ln R, is common practice, no source.
- */
+/** Limits of IEC 60751, K: [at 0 °C, more per K], taken for 2 σ. */
 export const PLATINUM_CLASSES = { AA: [0.1, 0.0017], A: [0.15, 0.002], B: [0.3, 0.005], C: [0.6, 0.01] } as const;
-const [AGEING_LOG, TYPICAL_C] = [0.0035, 50];
+const TYPICAL_C = 50;
 
-/** 1σ of ln R of a class, at the temperature where most sensors live: there a class B is 0.4 %. */
-function toleranceOf(name: keyof typeof PLATINUM_CLASSES, a: number): number {
+/** 1σ of ln R of a class at a temperature, °C. */
+function toleranceOf(name: keyof typeof PLATINUM_CLASSES, a: number, temperatureC: number): number {
   const [at0, perK] = PLATINUM_CLASSES[name];
-  const limitLog = ((at0 + perK * TYPICAL_C) * a) / (1 + a * TYPICAL_C);
-  return Math.hypot(AGEING_LOG, limitLog / Math.sqrt(3));
+  return ((at0 + perK * Math.abs(temperatureC)) * a) / Math.max(0.2, 1 + a * temperatureC) / 2;
 }
 
 /** W = 1 + a·t + b·t² above 0 °C, plus c·(t − 100)·t³ below; −200…1000 °C (the standard ends at 850 °C, exhaust sensors go on). */
 function platinumModel(curve: PlatinumCurve): CurveModel {
   const { a, b, c } = { ...IEC_60751, ...curve };
+  const { toleranceClass = 'B' } = curve;
   const ratioAt = (t: number): number => 1 + a * t + b * t * t + (t < 0 ? c * (t - 100) * t * t * t : 0);
   // Short of where the parabola turns round.
   const top = b < 0 ? Math.min(3000, (0.9 * a) / (-2 * b)) : 3000;
@@ -51,7 +49,8 @@ function platinumModel(curve: PlatinumCurve): CurveModel {
       if (w >= 1) return w > ratioAt(top) ? Infinity : (2 * (w - 1)) / (a + Math.sqrt(a * a + 4 * b * (w - 1)));
       return invertMonotone(ratioAt, w, bottom, 0);
     },
-    toleranceLog: curve.toleranceLog ?? (curve.toleranceClass ? toleranceOf(curve.toleranceClass, a) : 0.004),
+    toleranceLog: curve.toleranceLog ?? toleranceOf(toleranceClass, a, TYPICAL_C),
+    ...(curve.toleranceLog === undefined && { toleranceLogAt: (t: number) => toleranceOf(toleranceClass, a, t) }),
     formErrorLog: () => 0,
   };
 }

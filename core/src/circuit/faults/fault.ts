@@ -26,6 +26,8 @@ export interface Setting {
   curveKnown: boolean;
   /** Is it a question whether a neighbour on the same reference drags it down? */
   neighbours: boolean;
+  /** Resistance in a wire and leak that just show on the display anywhere in the working range, Ω; null where the curve is not known. */
+  noticed: { wireOhm: number; leakOhm: number } | null;
 }
 
 /**
@@ -36,6 +38,8 @@ export interface Branch {
   /** Share of the fault's weight; the shares of a fault's branches sum to one. */
   readonly share: number;
   readonly sized: boolean;
+  /** The end of the sizes at which hardly anybody would notice the fault: towards it they become rare. */
+  readonly faint?: 'low' | 'high' | undefined;
   /** Which of several, where it matters: a stretch of the loom, a curve's name. */
   readonly detail?: string;
   /** What to do about it where that is not what the fault says. Branches that are mended differently are told apart like faults. */
@@ -43,6 +47,25 @@ export interface Branch {
   /** The stretch it lies in, where it lies on the way between module and plug. */
   readonly place?: { strand: Strand; from: number; to: number };
   apply(circuit: CircuitState, position: number): number;
+}
+
+/** Density of the sizes at the faint end, against 1 where all positions are alike. */
+const FAINTEST = 0.02;
+
+/** ln of the prior density of a position in [0, 1] of a branch; 0 where every position is alike. It rises evenly from the faint end. */
+export function logPositionDensity({ faint }: Branch, position: number): number {
+  if (faint === undefined) return 0;
+  const from = faint === 'low' ? position : 1 - position;
+  return Math.log(FAINTEST + 2 * (1 - FAINTEST) * from);
+}
+
+/** The position of a branch that a number from (0, 1) stands for: drawn so, positions have their prior density. */
+export function positionOf({ faint }: Branch, p: number): number {
+  if (faint === undefined) return p;
+  const share = faint === 'low' ? p : 1 - p;
+  const [a, b] = [1 - FAINTEST, FAINTEST];
+  const from = (Math.sqrt(b * b + 4 * a * share) - b) / (2 * a);
+  return faint === 'low' ? from : 1 - from;
 }
 
 /** One hypothesis of what is wrong. Nothing here knows any measurement. */
@@ -63,13 +86,16 @@ export interface Fault {
   branches(setting: Setting): readonly Branch[];
 }
 
-/** A size between two bounds, log-uniform; the bounds may depend on the circuit (a leak matters relative to the pull-up). */
+/**
+ * A size between two bounds, log-uniform; the bounds may depend on the circuit (a leak matters relative to the pull-up). `faint`: see `Branch`.
+ */
 export function logSized(
   from: (c: CircuitState) => number,
   to: (c: CircuitState) => number,
   put: (c: CircuitState, size: number) => void,
   share = 1,
   detail?: string,
+  faint?: 'low' | 'high',
 ): Branch {
   const apply = (c: CircuitState, position: number): number => {
     const low = from(c);
@@ -77,7 +103,7 @@ export function logSized(
     put(c, size);
     return size;
   };
-  return { share, sized: true, detail, apply };
+  return { share, sized: true, detail, faint, apply };
 }
 
 /** A size between two bounds, every value alike. */
@@ -96,6 +122,7 @@ export function inEachStretch(
   wire: 'signal' | 'return',
   from: (c: CircuitState) => number,
   to: (c: CircuitState) => number,
+  faint?: 'low',
 ): readonly Branch[] {
   return setting.stretches[wire].map((stretch) => {
     const put = (c: CircuitState, ohm: number): void => {
@@ -103,7 +130,10 @@ export function inEachStretch(
       if (wire === 'signal') c.signalFaultOhm = ohm;
       else c.returnFaultOhm = ohm;
     };
-    return { ...logSized(from, to, put, stretch.share, stretch.name || undefined), place: placeOf(wire, stretch) };
+    return {
+      ...logSized(from, to, put, stretch.share, stretch.name || undefined, faint),
+      place: placeOf(wire, stretch),
+    };
   });
 }
 
@@ -116,18 +146,17 @@ export function leakInEachStretch(
   timesPullUpAtMost: number,
   put: (c: CircuitState, conductance: number) => void,
 ): readonly Branch[] {
+  const { noticed } = setting;
+  const atMost = (c: CircuitState): number => {
+    const all = timesPullUp(timesPullUpAtMost)(c);
+    return noticed ? Math.max(100 * fromOhm, Math.min(all, noticed.leakOhm)) : all;
+  };
   return setting.stretches.leak.map((stretch) => {
     const leak = (c: CircuitState, ohm: number): void => {
       putAt(c, 'leak', stretch.from);
       put(c, 1 / ohm);
     };
-    const sized = logSized(
-      fixed(fromOhm),
-      timesPullUp(timesPullUpAtMost),
-      leak,
-      stretch.share,
-      stretch.name || undefined,
-    );
+    const sized = logSized(fixed(fromOhm), atMost, leak, stretch.share, stretch.name || undefined, 'high');
     return { ...sized, place: placeOf('leak', stretch) };
   });
 }
@@ -172,6 +201,10 @@ export function ofReference(
     { ...itself, share: 1 - byNeighbour, detail: 'by the module itself', repair: own },
   ];
 }
+
+/** Least resistance in a wire that anybody would notice: a smaller one explains no complaint. */
+export const noticedInWire = ({ noticed }: Setting): ((c: CircuitState) => number) =>
+  noticed ? fixed(Math.min(noticed.wireOhm, 1e5)) : timesPullUp(0.02);
 
 /** A constant as a bound. */
 export const fixed = (value: number) => (): number => value;

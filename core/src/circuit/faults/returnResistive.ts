@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../../base/units/vocabulary.ts';
-import { type Fault, fixed, inEachStretch, timesPullUp } from './fault.ts';
+import { type Fault, fixed, inEachStretch, noticedInWire } from './fault.ts';
 
 export const returnResistive: Fault = {
   id: 'return-resistive',
@@ -10,5 +10,5 @@ export const returnResistive: Fault = {
   layouts: LAYOUTS,
   part: 'return',
   repair: 'Clean or replace the bad joint in the return; check the ground point it ends on.',
-  branches: (setting) => inEachStretch(setting, 'return', timesPullUp(0.02), fixed(1e6)),
+  branches: (setting) => inEachStretch(setting, 'return', noticedInWire(setting), fixed(1e6), 'low'),
 };

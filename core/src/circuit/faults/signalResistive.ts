@@ -1,5 +1,5 @@
 import { LAYOUTS } from '../../base/units/vocabulary.ts';
-import { type Fault, fixed, inEachStretch, timesPullUp } from './fault.ts';
+import { type Fault, fixed, inEachStretch, noticedInWire } from './fault.ts';
 
 export const signalResistive: Fault = {
   id: 'signal-resistive',
@@ -10,5 +10,5 @@ export const signalResistive: Fault = {
   layouts: LAYOUTS,
   part: 'signal',
   repair: 'Clean or replace the bad joint; tug each terminal; note what corroded it.',
-  branches: (setting) => inEachStretch(setting, 'signal', timesPullUp(0.02), fixed(1e6)),
+  branches: (setting) => inEachStretch(setting, 'signal', noticedInWire(setting), fixed(1e6), 'low'),
 };

@@ -13,6 +13,7 @@ const setting: Setting = {
   stretches: { signal: whole, return: whole, leak: whole },
   otherCurves: otherCommonCurves(circuit.curve),
   curveKnown: true,
+  noticed: null,
   neighbours: false,
 };
 const RP = 2490;
@@ -62,8 +63,10 @@ const SIZES: Readonly<Record<string, readonly (readonly [number, keyof CircuitSt
     [0.2, 'displayStuckC', -40, 140],
   ],
   placement: [
-    [0.5, 'sensorOffsetC', -40, -6],
-    [0.5, 'sensorOffsetC', 6, 40],
+    // At 12 °C: 4 K at least, towards surroundings of 0 °C or 45 °C; or heated.
+    [0.5, 'sensorOffsetC', -4, -12],
+    [0.25, 'sensorOffsetC', 4, 33],
+    [0.25, 'sensorOffsetC', 6, 40],
   ],
 };
 
@@ -111,7 +114,7 @@ describe('what each fault does to a circuit, from its least to its greatest size
   test('half way, a size that runs over decades is the geometric middle, one that runs over volts or kelvin the plain one', () => {
     expect(changed('sensor-short', 0, 0.5).sensorFixedOhm).toBeCloseTo(Math.SQRT2, 9);
     expect(changed('ground-offset', 0, 0.5).groundOffsetV).toBeCloseTo(1.075, 9);
-    expect(changed('placement', 0, 0.5).sensorOffsetC).toBeCloseTo(-23, 9);
+    expect(changed('placement', 2, 0.5).sensorOffsetC).toBeCloseTo(23, 9);
   });
   test('the size told is the size put in', () => {
     for (const fault of FAULTS) {

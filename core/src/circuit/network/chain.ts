@@ -24,6 +24,9 @@ export const shareBefore = (point: number, connectors: number): number => Math.f
  */
 export const JOIN = pointAt(1);
 
+/** Sensors beside this one whose currents run through a return that is shared, as many as are usual. Common practice, no source. */
+export const NEIGHBOURS = 2;
+
 /** What other sensors share with this one. */
 export const SHARES = ['unknown', 'nothing', 'reference', 'return', 'both'] as const;
 export type Shares = (typeof SHARES)[number];

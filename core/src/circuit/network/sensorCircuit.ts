@@ -11,6 +11,8 @@ export interface DisplayScale {
   resolutionC: number;
   /** Shown instead of a value at either end of the scale, where the module is known to do so. */
   substituteC: number | null;
+  /** Chance that the module shows an unknown fixed value, the last good one or nothing while its pin is at an end; absent: hardly ever. */
+  substitutes?: number;
   /** Is the pin compared with the reference that feeds the pull-up? null: not known (half and half). */
   ratiometric: boolean | null;
 }
@@ -27,6 +29,8 @@ export interface SensorCircuit {
   curve: CurveModel;
   display: DisplayScale;
   supplyV: number;
+  /** Temperatures the sensor meets at work, °C; absent: those of the display's scale. */
+  worksC?: { low: number; high: number };
   /** Nominal range of one wire's resistance, Ω. */
   wireMinOhm: number;
   wireMaxOhm: number;

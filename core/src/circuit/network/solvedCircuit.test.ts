@@ -258,6 +258,9 @@ describe('a solved circuit', () => {
               { from: 'reference', to: 'ownPin', ohm: state.pullUpOhm },
               { from: 'ownPin', to: 'ownBack', ohm: state.signalOhm + solved.sensorOhm },
               { from: 'reference', to: 'pin', ohm: 2490 },
+              // Of two neighbours one is looked at; the other hangs on the same return.
+              { from: 'reference', to: 'third', ohm: 2490 },
+              { from: 'third', to: joined ? 'ownBack' : '0', ohm },
               { from: 'pin', to: joined ? 'ownBack' : '0', ohm },
               { from: 'ownBack', to: '0', ohm: state.returnFaultOhm },
             ],

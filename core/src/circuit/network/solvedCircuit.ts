@@ -1,5 +1,5 @@
-import { shareBefore } from './chain.ts';
-import { type CircuitState, realC, sensorOhm } from './sensorCircuit.ts';
+import { JOIN, NEIGHBOURS, shareBefore } from './chain.ts';
+import { type CircuitState, realC, realOhm, sensorOhm } from './sensorCircuit.ts';
 import { solveStarMesh } from './starMesh.ts';
 
 /** What is in the sensor plug: the sensor, nothing, a wire bridge, or a resistor of so many Ω. */
@@ -37,6 +37,8 @@ export class SolvedCircuit {
   private readonly voltages = new Float64Array(SIZE);
   private elementOhm = 0;
   private lastPullUpOhm = 0;
+  /** From the reference through the neighbours into a return that they share and that is not sound, S. */
+  private neighboursS = 0;
   /** The wire that is looked at on its way, and where; null where only its ends are. */
   private onTheWay: { wire: 'signal' | 'return'; point: number } | null = null;
   state!: CircuitState;
@@ -45,6 +47,11 @@ export class SolvedCircuit {
   set(state: CircuitState): this {
     this.state = state;
     this.elementOhm = sensorOhm(state, state.temperatureC + state.sensorOffsetC);
+    const shared = state.sharesReturn && state.returnFaultOhm > 0 && state.returnFaultAt < JOIN;
+    this.neighboursS =
+      shared && state.layout === 'pull-up'
+        ? NEIGHBOURS / (state.nominalPullUpOhm + realOhm(state.moduleCurve, state, state.temperatureC))
+        : 0;
     return this;
   }
 
@@ -150,14 +157,14 @@ export class SolvedCircuit {
     let s3 = 0;
     let s2 = s.leakSupplyS;
     let r0 = 0;
-    let r1 = 0;
+    let r1 = this.neighboursS;
     let r2 = 0;
     let r3 = 0;
     if (layout === 'pull-down') p3 += pullUp;
     else p1 = pullUp;
     const back = 1 / (s.returnOhm + s.returnFaultOhm);
     if (layout === 'pull-up') r3 = back;
-    else if (layout === 'pull-down') r1 = back;
+    else if (layout === 'pull-down') r1 += back;
     else r0 = back;
     r0 += bridge;
     let pinSignal = 1 / (s.signalOhm + s.signalFaultOhm);
@@ -246,6 +253,7 @@ export class SolvedCircuit {
     join(S, NODE.chassis, leak);
     join(S, NODE.supply, s.leakSupplyS);
     join(G, NODE.chassis, bridge);
+    join(G, NODE.reference, this.neighboursS);
     join(red, black, 1 / s.meterInputOhm);
     solveStarMesh(g, SIZE, KNOWN, this.voltages);
   }

@@ -4,12 +4,13 @@
  */
 export interface Spread {
   tail: number;
-  /** Of the reference, relative, with tails of its own downwards and upwards, and of the pull-up. */
+  /** Of the reference, relative, with tails of its own downwards and upwards. The module knows its own reference. */
   reference: number;
   referenceTails: readonly [down: number, up: number];
+  /** Of the pull-up as given, relative: where it is wrong, the real one and what the module takes it for are wrong together. */
+  pullUpGiven: number;
+  /** Of the part itself against what the module takes it for, relative. Not heavy-tailed: parts are sorted. */
   pullUp: number;
-  /** Least 1σ of a sensor against its curve, ln R, whatever the curve says of itself. */
-  sensorLog: number;
   /** Bounds of what the module's own input loads its pin with, Ω; log-uniform between them. */
   inputMinOhm: number;
   inputMaxOhm: number;
@@ -25,7 +26,7 @@ export interface Spread {
 export const PULL_UP_SOURCES = ['usual', 'typed', 'board'] as const;
 export type PullUpSource = (typeof PULL_UP_SOURCES)[number];
 
-/** 1σ of a pull-up by where its figure comes from, relative. Common practice, no source. */
+/** 1σ of a pull-up as given, by where its figure comes from, relative. Common practice, no source. */
 export const PULL_UP_SPREAD: Readonly<Record<PullUpSource, number>> = { usual: 0.025, typed: 0.01, board: 0.01 };
 
 /**
@@ -37,8 +38,9 @@ export const YARD_SPREAD: Spread = {
   tail: 1.3,
   reference: 0.01,
   referenceTails: [2, 3],
-  pullUp: PULL_UP_SPREAD.usual,
-  sensorLog: 0.02,
+  pullUpGiven: PULL_UP_SPREAD.usual,
+  // A part of 1 % (limit, 2 σ).
+  pullUp: 0.005,
   inputMinOhm: 3e5,
   inputMaxOhm: 3e8,
   lowEndK: 2.5,

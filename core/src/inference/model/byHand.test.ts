@@ -78,7 +78,7 @@ describe('how readings scatter, by their formulas', () => {
     expect(noise.sigma(20)).toBeCloseTo(own, 12);
     expect(noise.logGood(21, 20)).toBeCloseTo(logNormal(1, own), 12);
     const atEnd = (v: number, p: number): number =>
-      Math.log(0.97 * Math.exp(logNormal(v - p, own)) + 0.03 * Math.exp(anywhere));
+      Math.log(0.97 * Math.exp(logNormal(v - p, own)) + 0.03 * 0.85 * Math.exp(anywhere));
     for (const p of [-40, -32, 140, 150, 60]) expect(noise.logGood(p + 1, p)).toBeCloseTo(atEnd(p + 1, p), 9);
     for (const p of [-30, 59, 61, 136]) expect(noise.logGood(p + 1, p)).toBeCloseTo(logNormal(1, own), 9);
     const end = (v: number, e: number, k: number): number => Math.exp(logNormal(v - e, Math.hypot(own, 1.5 * k)));
@@ -293,7 +293,16 @@ describe('the unknowns of a circuit, each by its own formula', () => {
   };
   test('their names, in order', () => {
     expect(space.names).toEqual([
-      ...['reference', 'pull-up tolerance', 'sensor tolerance', 'ground', 'signal wire', 'return wire', 'supply'],
+      ...[
+        'given pull-up',
+        'reference',
+        'pull-up tolerance',
+        'sensor tolerance',
+        'ground',
+        'signal wire',
+        'return wire',
+        'supply',
+      ],
       ...['module input', 'low end', 'high end', 'curve form', 'temperature'],
     ]);
     expect([...Array(space.dimension).keys()].filter((k) => space.displayedOnly(k)).map((k) => space.names[k])).toEqual(
@@ -308,8 +317,14 @@ describe('the unknowns of a circuit, each by its own formula', () => {
         5 * Math.exp(s.reference * heavy(u, s.referenceTails[u < 0 ? 0 : 1])),
         12,
       );
-      expect(at('pull-up tolerance', u).pullUpOhm).toBeCloseTo(2490 * Math.exp(s.pullUp * heavy(u, s.tail)), 9);
-      expect(at('sensor tolerance', u).sensorFactor).toBeCloseTo(Math.exp(0.02 * heavy(u, s.tail)), 12);
+      // A module knows the reference and the pull-up it has; the part itself is sorted to 1 %.
+      expect(at('reference', u).nominalReferenceV).toBe(at('reference', u).referenceV);
+      const given = at('given pull-up', u);
+      expect(given.nominalPullUpOhm).toBeCloseTo(2490 * Math.exp(s.pullUpGiven * heavy(u, s.tail)), 9);
+      expect(given.pullUpOhm).toBeCloseTo(given.nominalPullUpOhm, 9);
+      expect(at('pull-up tolerance', u).pullUpOhm).toBeCloseTo(2490 * Math.exp(0.005 * u), 9);
+      expect(at('pull-up tolerance', u).nominalPullUpOhm).toBe(2490);
+      expect(at('sensor tolerance', u).sensorFactor).toBeCloseTo(Math.exp(0.025 * u), 12);
       expect(at('ground', u).groundOffsetV).toBeCloseTo(s.groundV * heavy(u, s.tail), 12);
       expect(at('signal wire', u).signalOhm).toBeCloseTo(wire(u), 12);
       expect(at('return wire', u).returnOhm).toBeCloseTo(wire(u), 12);
@@ -336,10 +351,7 @@ describe('the unknowns of a circuit, each by its own formula', () => {
     const learned = at('pull-up', -1, open);
     expect(learned.nominalPullUpOhm / (minOhm * Math.pow(maxOhm / minOhm, normalCdf(-1)))).toBeCloseTo(1, 12);
     expect(learned.pullUpOhm).toBeCloseTo(learned.nominalPullUpOhm, 9);
-    expect(at('pull-up tolerance', 1, open).hotPullUpOhm).toBeCloseTo(
-      350 * Math.exp(YARD_SPREAD.pullUp * heavy(1, YARD_SPREAD.tail)),
-      9,
-    );
+    expect(at('pull-up tolerance', 1, open).hotPullUpOhm).toBeCloseTo(350 * Math.exp(YARD_SPREAD.pullUp), 9);
     const exact = { ...YARD_SPREAD, inputMaxOhm: YARD_SPREAD.inputMinOhm, lowEndK: 0 };
     const fewer = new LatentSpace({
       ...problem,
@@ -386,9 +398,10 @@ describe('the unknowns of a circuit, each by its own formula', () => {
     const fresh = new LatentSpace(problem);
     const point = new Float64Array(fresh.dimension);
     const a = fresh.state(point, 'steady', true, fresh.scratch());
-    point[0] = 1;
+    const reference = fresh.names.indexOf('reference');
+    point[reference] = 1;
     const b = fresh.state(point, 'steady', false, fresh.scratch());
-    point[0] = 0;
+    point[reference] = 0;
     const c = fresh.state(point, 'steady', true, fresh.scratch());
     expect(b.referenceV).toBeGreaterThan(a.referenceV);
     expect(b.ratiometric).toBe(false);

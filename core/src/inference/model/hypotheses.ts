@@ -4,12 +4,14 @@ import type { Fault, Setting } from '../../circuit/faults/fault.ts';
 import { FAULTS } from '../../circuit/faults/list.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import type { Hypothesis } from './predictor.ts';
-import { MACHINE_STATES } from '../../base/units/vocabulary.ts';
+import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
 import type { Problem, ReadingInput } from './problem.ts';
 import { stretchesOf } from './stretches.ts';
 
 /** Share of a fault's weight that is intermittent, where readings in more than one machine state could tell. */
 export const INTERMITTENT_SHARE = 0.2;
+/** The same where the complaint itself comes and goes. Common practice, no source. */
+const COMPLAINED_OF = 0.6;
 
 /** Those of these faults that can occur in this circuit, with their weights (factors applied) normalised to one. */
 export function weightedFaults(
@@ -29,6 +31,24 @@ export function settingOf({ circuit, readings }: Problem): Setting {
   return settingOfCircuit(circuit, readings);
 }
 
+/** Less than this on the display nobody would complain of, K. Common practice, no source. */
+const NOTICED_K = 2;
+
+/** What just shows on the display somewhere in the working range. */
+function noticedBy({ curve, worksC, display }: SensorCircuit): Setting['noticed'] {
+  const { low, high } = worksC ?? { low: display.minC, high: display.maxC };
+  const within = (t: number): number => Math.min(curve.maxC - 1, Math.max(curve.minC + 1, t));
+  const at = [low, (low + high) / 2, high].map((t) => {
+    const ohm = curve.resistanceOhm(within(t));
+    const perK = Math.abs(curve.resistanceOhm(within(t) + 0.5) - curve.resistanceOhm(within(t) - 0.5));
+    return { ohm, shiftOhm: Math.max(1e-3, NOTICED_K * perK) };
+  });
+  return {
+    wireOhm: Math.min(...at.map((a) => a.shiftOhm)),
+    leakOhm: Math.max(...at.map((a) => (a.ohm * a.ohm) / a.shiftOhm)),
+  };
+}
+
 /** What the faults may know of a circuit of which this was read. */
 export function settingOfCircuit(
   circuit: SensorCircuit,
@@ -37,6 +57,7 @@ export function settingOfCircuit(
   const { layout, curve, shares } = circuit;
   return {
     layout,
+    noticed: curve.alternatives === undefined ? noticedBy(circuit) : null,
     stretches: stretchesOf(circuit, readings),
     otherCurves: otherCommonCurves(curve),
     curveKnown: curve.alternatives === undefined,
@@ -45,18 +66,24 @@ export function settingOfCircuit(
   };
 }
 
+/** All the time, or in one state of the machine only, with the share of each. */
+function presenceOf({ readings, comesAndGoes = [] }: Problem): { onlyIn: MachineState | null; share: number }[] {
+  const states = MACHINE_STATES.filter((s) => comesAndGoes.includes(s) || readings.some((r) => r.state === s));
+  const alone = comesAndGoes.length > 0 ? comesAndGoes : states.length > 1 ? states : [];
+  const share = comesAndGoes.length > 0 ? COMPLAINED_OF : INTERMITTENT_SHARE;
+  return [
+    { onlyIn: null, share: alone.length > 0 ? 1 - share : 1 },
+    ...alone.map((onlyIn) => ({ onlyIn, share: share / alone.length })),
+  ];
+}
+
 /** Every definite way in which a fault can be present, shares summing to one. */
 export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): Hypothesis[] {
   const { ratiometric } = problem.circuit.display;
   const displays = problem.readings.some((r) => measurementById(r.measurement).quantity === 'celsius');
   // Without a displayed value the kind of converter cannot matter: one hypothesis serves for both.
   const kinds = ratiometric !== null ? [ratiometric] : displays ? [true, false] : [true];
-  const states = MACHINE_STATES.filter((s) => problem.readings.some((r) => r.state === s));
-  const intermittent = states.length > 1 && fault.id !== 'healthy' ? states : [];
-  const presence = [
-    { onlyIn: null, share: intermittent.length > 0 ? 1 - INTERMITTENT_SHARE : 1 },
-    ...intermittent.map((onlyIn) => ({ onlyIn, share: INTERMITTENT_SHARE / intermittent.length })),
-  ];
+  const presence = fault.id === 'healthy' ? [{ onlyIn: null, share: 1 }] : presenceOf(problem);
   const { curve } = problem.circuit;
   const curves = curve.alternatives ?? [{ share: 1, model: curve }];
   return fault.branches(setting).flatMap((branch) =>

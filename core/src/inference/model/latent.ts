@@ -1,6 +1,7 @@
 import type { CircuitState, SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { copyState, nominalState } from '../../circuit/network/sensorCircuit.ts';
 import { heavy } from '../../circuit/network/spread.ts';
+import { type CurveModel, invertMonotone, toleranceAt } from '../../circuit/curves/curveModel.ts';
 import { logNormalDensity, normalCdf } from '../../base/numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
 import { type Problem, type Thermometer, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
@@ -31,12 +32,14 @@ export class LatentSpace {
   /** The circuit with nothing wrong at `lastU`; its pull-up is the factor on the nominal one. */
   private readonly sound: CircuitState;
   private readonly lastU: Float64Array;
+  private readonly curve: CurveModel;
 
   /** Index of the unknown that is the size of a second fault; −1 where there is none. */
   readonly secondSize: number;
 
   constructor(problem: Problem, pairs = false) {
     const { circuit } = problem;
+    this.curve = circuit.curve;
     const { meterInputOhm, meterOverloadOhm, leadOhm } = problem.instruments;
     const nominal = nominalState(circuit, 0, circuit.pullUpOhm ?? 5000);
     this.sound = { ...nominal, pullUpOhm: 1, meterInputOhm, meterOverloadOhm, leadOhm };
@@ -44,25 +47,27 @@ export class LatentSpace {
     this.secondSize = pairs ? common.length : -1;
     if (pairs) common.push({ name: 'second size', blunder: 0, displayedOnly: false, put: () => undefined });
     const states = MACHINE_STATES.filter(
-      (s) => s !== 'wiggling' && (s === 'steady' || problem.readings.some((r) => r.state === s)),
+      (s) =>
+        s !== 'wiggling' &&
+        (s === 'steady' || problem.comesAndGoes?.includes(s) || problem.readings.some((r) => r.state === s)),
     );
     this.temperatures = states.map((state) => {
       const thermometer = problem.thermometers[state as 'steady' | 'hot'];
       return thermometer
         ? { ...thermometer, blunder: problem.instruments.blunder, tail: circuit.spread.tail }
-        : { ...UNMEASURED, blunder: 0, tail: 0 };
+        : { ...(state === 'hot' && circuit.worksC ? warmBy(circuit.worksC) : UNMEASURED), blunder: 0, tail: 0 };
     });
     const steady = common.length;
     const hot = states.includes('hot') ? common.length + 1 : steady;
     this.temperatureOf = { steady, wiggling: steady, hot };
     this.coordinates = [
       ...common,
-      ...this.temperatures.map(({ readC, sigmaK, halfWidthK = 0, blunder, tail }) => ({
+      ...this.temperatures.map(({ readC, sigmaK, upK = sigmaK, downK = sigmaK, halfWidthK = 0, blunder, tail }) => ({
         name: 'temperature',
         blunder,
         displayedOnly: false,
         put: (c: CircuitState, u: number): void => {
-          c.temperatureC = readC + sigmaK * heavy(u, tail);
+          c.temperatureC = readC + (u < 0 ? downK : upK) * heavy(u, tail);
           if (halfWidthK > 0) c.temperatureC += halfWidthK * (2 * normalCdf(u) - 1);
         },
       })),
@@ -87,7 +92,20 @@ export class LatentSpace {
     into.ratiometric = ratiometric;
     into.pullUpOhm *= into.nominalPullUpOhm;
     this.coordinates[temperature].put(into, u[temperature]);
+    // Here stands how many σ the sensor is off; what a σ is depends on the temperature for sensors made to a class in kelvin.
+    into.sensorFactor = Math.exp(into.sensorFactor * toleranceAt(this.curve, into.temperatureC));
     return into;
+  }
+
+  /** Coordinate of the temperature in a machine state, and the value of it that stands for a temperature, °C; within ±6. */
+  temperatureAt(machine: MachineState, temperatureC: number): { k: number; u: number } {
+    const k = this.temperatureOf[machine];
+    const probe = this.scratch();
+    const at = (u: number): number => {
+      this.coordinates[k].put(probe, u);
+      return probe.temperatureC;
+    };
+    return { k, u: invertMonotone(at, temperatureC, -6, 6) };
   }
 
   /** Is coordinate k felt by displayed values only? */
@@ -144,6 +162,9 @@ export class LatentSpace {
   }
 }
 
+/** What is believed of a hot machine that nobody measured: near the upper end of what it does at work, °C. */
+const warmBy = ({ high }: { high: number }): Thermometer => ({ readC: high - 20, sigmaK: 12 });
+
 function wideRatio(u: number): number {
   const narrow = u / THERMOMETER_BLUNDER_SPREAD;
   return Math.exp(Math.min(600, logNormalDensity(narrow) - logNormalDensity(u))) / THERMOMETER_BLUNDER_SPREAD;
@@ -151,7 +172,6 @@ function wideRatio(u: number): number {
 
 function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
   const { spread, curve } = circuit;
-  const toleranceLog = Math.max(spread.sensorLog, curve.toleranceLog);
   type Put = (c: CircuitState, value: number) => void;
   const of = (name: string, value: (u: number) => number, put: Put, displayedOnly = false): Coordinate => ({
     name,
@@ -177,16 +197,25 @@ function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
   if (circuit.pullUpOhm === null) {
     const put: Put = (c, ohm) => (c.nominalPullUpOhm = ohm);
     list.push(of('pull-up', logEven(UNKNOWN_PULL_UP.minOhm, UNKNOWN_PULL_UP.maxOhm), put));
+  } else {
+    // The given figure may be wrong; the module knows what it has.
+    const given = circuit.pullUpOhm;
+    list.push(of('given pull-up', factor(spread.pullUpGiven), (c, f) => (c.nominalPullUpOhm = given * f)));
   }
   const changePullUps: Put = (c, f) => {
     c.pullUpOhm = f;
     if (circuit.hotPullUpOhm !== null) c.hotPullUpOhm = circuit.hotPullUpOhm * f;
   };
-  const reference: Put = (c, f) => (c.referenceV = circuit.referenceV * f);
+  // A module divides by the reference it has: only a fault parts the two.
+  const reference: Put = (c, f) => (c.referenceV = c.nominalReferenceV = circuit.referenceV * f);
   list.push(
     of('reference', (u) => Math.exp(spread.reference * heavy(u, spread.referenceTails[u < 0 ? 0 : 1])), reference),
-    of('pull-up tolerance', factor(spread.pullUp), changePullUps),
-    of('sensor tolerance', factor(toleranceLog), (c, f) => (c.sensorFactor = f)),
+    of('pull-up tolerance', (u) => Math.exp(spread.pullUp * u), changePullUps),
+    of(
+      'sensor tolerance',
+      (u) => u,
+      (c, sigmas) => (c.sensorFactor = sigmas),
+    ),
     of('ground', off(spread.groundV), (c, volt) => (c.groundOffsetV = volt)),
     of('signal wire', wire, (c, ohm) => (c.signalOhm = ohm)),
     of('return wire', wire, (c, ohm) => (c.returnOhm = ohm)),

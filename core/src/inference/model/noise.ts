@@ -19,6 +19,20 @@ export interface NoiseModel {
   draw(predicted: number, z: number): number;
   /** One blunder; `p` uniform in (0, 1). */
   drawBlunder(p: number): number;
+  /** Chance that a sound reading that is predicted to be this shows any other value; absent: none. */
+  elsewhere?(predicted: number): number;
+}
+
+/** As `NoiseModel`, of a display; its values may be Infinity: dashes, or nothing shown. */
+export interface DisplayNoise extends NoiseModel {
+  /** Is this predicted value an end of the scale? */
+  atEnd(predicted: number): boolean;
+  /** Chance that the module substitutes something for an end of its scale. */
+  share: number;
+  /** ln likelihood of a value where the end itself is shown, of one shown before, and of any substitute. */
+  logPlain(value: number, predicted: number): number;
+  logSame(value: number, before: number): number;
+  logFresh(value: number): number;
 }
 
 /** Variance of a reading that is predicted to be p, by the meter's range. */
@@ -109,14 +123,22 @@ export function boundNoise(instruments: Instruments, aboveOhm: number): NoiseMod
 
 /** Share of blunders that are one of the two ends of the scale. */
 const END_BLUNDER = 0.3;
-/** Chance that a module whose pin is at an end shows a default in its place: any value of its scale. */
-const DEFAULT_SHOWN = 0.03;
+/** Chance that a module of which nothing is known shows something else while its pin is at an end of the scale. */
+const HARDLY_EVER = 0.03;
+/** What is shown then: in this share nothing (dashes, a dark field), else any value of the scale. Common practice, no source. */
+const SHOWS_NOTHING = 0.15;
+/** Chance that a display shows nothing while the pin is within the scale, and that "nothing" was read where there was a value. */
+const [NOTHING_WITHIN, NOTHING_MISREAD] = [0.003, 0.02];
+/** From here on a value is no end of the scale that was told a little wrong, K. */
+const CLEARLY_WITHIN_K = 10;
+/** Largest residual of a value that may be a substitute: about what it costs, −ln of its chance and of the width of the scale. */
+const SUBSTITUTE_RESIDUAL = 3;
 
 /**
- * A displayed value scatters about what the module computes; where that is an end of its scale, the module may show a default instead. The ends
- * are known to some kelvin only (`spread`), so no figure is taken for exact.
+ * A displayed value scatters about what the module computes; where that is an end of its scale, the module may show a substitute instead: a fixed
+ * value, the last good one, or nothing (Infinity). The ends are known to some kelvin only (`spread`), so no figure is taken for exact.
  */
-export function displayedNoise(instruments: Instruments, scale: DisplayScale, spread: Spread): NoiseModel {
+export function displayedNoise(instruments: Instruments, scale: DisplayScale, spread: Spread): DisplayNoise {
   const { minC, maxC, resolutionC, substituteC } = scale;
   const own = Math.hypot(instruments.displayedK, resolutionC / Math.sqrt(12));
   const variance = own * own;
@@ -127,19 +149,38 @@ export function displayedNoise(instruments: Instruments, scale: DisplayScale, sp
   const logEnd = (v: number, end: number, sigmaK: number): number =>
     logNormalOf(v - end, variance + (1.5 * sigmaK) ** 2);
   const atEnd = (p: number): boolean => p <= nearLow || p >= nearHigh || p === substituteC;
+  const share = substituteC === null ? (scale.substitutes ?? HARDLY_EVER) : HARDLY_EVER;
+  const [logShown, logSubstitute] = [Math.log1p(-share), Math.log(share)];
+  const logFresh = (v: number): number =>
+    v === Infinity ? Math.log(SHOWS_NOTHING) : Math.log1p(-SHOWS_NOTHING) + logAnywhere;
+  const logPlain = (v: number, p: number): number => (v === Infinity ? -Infinity : logNormalOf(v - p, variance));
+  const maybeSubstitute = (v: number, p: number): boolean =>
+    share > HARDLY_EVER && atEnd(p) && v > minC + CLEARLY_WITHIN_K && v < maxC - CLEARLY_WITHIN_K;
   return {
     sigma: () => own,
+    elsewhere: (p) => (atEnd(p) ? share : 0),
+    atEnd,
+    share,
+    logPlain,
+    logSame: (v, before) =>
+      v === before ? (v === Infinity ? 0 : logNormalOf(0, 2 * variance)) : logNormalOf(v - before, 2 * variance),
+    logFresh,
     logGood: (v, p) => {
-      const shown = logNormalOf(v - p, variance);
-      if (!atEnd(p)) return shown;
-      return logMixture(Math.log1p(-DEFAULT_SHOWN) + shown, Math.log(DEFAULT_SHOWN) + logAnywhere);
+      if (atEnd(p)) return logMixture(logShown + logPlain(v, p), logSubstitute + logFresh(v));
+      return v === Infinity ? Math.log(NOTHING_WITHIN) : logPlain(v, p);
     },
     logBlunder: (v) =>
-      logMixture(
-        Math.log(1 - END_BLUNDER) + logAnywhere,
-        Math.log(END_BLUNDER / 2) + logMixture(logEnd(v, minC, spread.lowEndK), logEnd(v, maxC, spread.highEndK)),
-      ),
-    residual: (v, p) => (p - v) / own,
+      v === Infinity
+        ? Math.log(NOTHING_MISREAD)
+        : logMixture(
+            Math.log(1 - END_BLUNDER) + logAnywhere,
+            Math.log(END_BLUNDER / 2) + logMixture(logEnd(v, minC, spread.lowEndK), logEnd(v, maxC, spread.highEndK)),
+          ),
+    residual: (v, p) => {
+      if (v === Infinity) return atEnd(p) ? 0 : 4;
+      const plain = (p - v) / own;
+      return maybeSubstitute(v, p) ? Math.max(-SUBSTITUTE_RESIDUAL, Math.min(SUBSTITUTE_RESIDUAL, plain)) : plain;
+    },
     draw: (p, z) => Math.round((p + instruments.displayedK * z) / resolutionC) * resolutionC,
     drawBlunder: (p) => {
       if (p < END_BLUNDER / 2) return minC;
@@ -147,6 +188,43 @@ export function displayedNoise(instruments: Instruments, scale: DisplayScale, sp
       return Math.round(low + ((high - low) * (p - END_BLUNDER / 2)) / (1 - END_BLUNDER));
     },
   };
+}
+
+/** Weight of a new value against those shown before, and of the last good value, where a module substitutes. Common practice, no source. */
+const [NEW_VALUE, LAST_GOOD] = [0.2, 0.3];
+
+/** ln of a sum of two, the first times a share and the second times the rest. */
+const logShared = (share: number, a: number, b: number): number =>
+  logMixture(Math.log(share) + a, Math.log1p(-share) + b);
+
+/**
+ * ln likelihood of displayed values all of which are predicted at an end of the scale. The module either always shows the end or always
+ * substitutes, and then it mostly shows the same: the value it showed at an end before, or the last good one.
+ * @param good the values that were shown with the pin within the scale
+ * @param logBad ln of chance and likelihood of each value as a blunder
+ */
+export function logAtEnds(
+  noise: DisplayNoise,
+  shown: readonly { value: number; predicted: number; logBad: number }[],
+  good: readonly number[],
+  logSound: number,
+): number {
+  let [plain, substituted] = [0, 0];
+  shown.forEach(({ value, predicted, logBad }, i) => {
+    plain += logMixture(logSound + noise.logPlain(value, predicted), logBad);
+    const before = shown.slice(0, i).map((s) => noise.logSame(value, s.value));
+    const repeated = before.length > 0 ? logMean(before) : -Infinity;
+    const last = good.length > 0 ? logMean(good.map((g) => noise.logSame(value, g))) : -Infinity;
+    const fresh = good.length > 0 ? logShared(LAST_GOOD, last, noise.logFresh(value)) : noise.logFresh(value);
+    const isNew = NEW_VALUE / (NEW_VALUE + i);
+    const here = i === 0 ? fresh : logShared(isNew, fresh, repeated);
+    substituted += logMixture(logSound + here, logBad);
+  });
+  return logShared(noise.share, substituted, plain);
+}
+
+function logMean(values: readonly number[]): number {
+  return values.reduce((sum, v) => logMixture(sum, v), -Infinity) - Math.log(values.length);
 }
 
 /** 1σ of what another sensor shows against the temperature it was said to have: its own tolerance and that temperature, K. Common practice, no source. */

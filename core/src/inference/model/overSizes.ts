@@ -1,6 +1,6 @@
 import { nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
-import type { Fault } from '../../circuit/faults/fault.ts';
+import { type Fault, logPositionDensity } from '../../circuit/faults/fault.ts';
 import { FAULTS } from '../../circuit/faults/list.ts';
 import { settingOfCircuit } from './hypotheses.ts';
 
@@ -27,7 +27,8 @@ export function overSizes(
       for (const position of positions) {
         const state = nominalState(circuit, temperatureC, pullUp);
         branch.apply(state, position);
-        mean += (branch.share / positions.length) * figure(solved.set(state), sound, fault);
+        const share = (branch.share / positions.length) * Math.exp(logPositionDensity(branch, position));
+        mean += share * figure(solved.set(state), sound, fault);
       }
     }
     means[fault.id] = mean;

@@ -8,6 +8,8 @@ import { LatentSpace } from './latent.ts';
 import {
   boundNoise,
   displayedNoise,
+  type DisplayNoise,
+  logAtEnds,
   logMixture,
   neighbourNoise,
   type NoiseModel,
@@ -51,6 +53,8 @@ interface Prepared {
 
 /** No fit sets out further than this from the middle, in 1σ. */
 const FURTHEST_START = 2.5;
+/** A temperature further than this from its middle, 1σ, is worth a start of its own. */
+const FAR_START = 0.5;
 /** Starts nearer than this, 1σ, end in the same place; more than so many are not tried. */
 const [STARTS_APART, MOST_STARTS] = [0.15, 3];
 
@@ -63,6 +67,10 @@ export class Predictor {
   readonly readings: readonly Prepared[];
   /** Which of the readings are displayed values. */
   readonly displayed: readonly number[];
+  /** Those of this sensor where more than one could be a substitute, and how they scatter; null where it does not matter. */
+  private readonly own: { indices: readonly number[]; noise: DisplayNoise } | null;
+  /** The first reading of the same kind, state and conditions: they share one prediction. */
+  private readonly alike: readonly number[];
   private readonly byState: readonly {
     state: MachineState;
     indices: readonly number[];
@@ -71,6 +79,8 @@ export class Predictor {
   private readonly starts = new Map<CurveModel, readonly Float64Array[]>();
   private readonly solved = new SolvedCircuit();
   private readonly scratch: CircuitState;
+  /** The displayed values that the last predictions put at an end of the scale. */
+  private readonly atEnds: number[] = [];
   /** ln of the chance that a reading is no blunder. */
   readonly logSound: number;
   /** The size the fault had in the last prediction, in its unit. */
@@ -99,6 +109,14 @@ export class Predictor {
       return { measurement, conditions, state, value, noise, logBad, logPin, logOther, slips };
     });
     this.displayed = this.readings.flatMap(({ measurement }, i) => (measurement.quantity === 'celsius' ? [i] : []));
+    const keys = problem.readings.map((r) => `${r.measurement} ${r.state} ${JSON.stringify(r.conditions)}`);
+    this.alike = keys.map((key) => keys.indexOf(key));
+    const own = this.displayed.filter((i) => !this.readings[i].measurement.ofNeighbour);
+    const { display, spread } = problem.circuit;
+    this.own =
+      display.substitutes !== undefined && display.substituteC === null && own.length > 1
+        ? { indices: own, noise: displayedNoise(problem.instruments, display, spread) }
+        : null;
     this.byState = MACHINE_STATES.map((state) => {
       const indices = this.readings.flatMap((r, i) => (r.state === state ? [i] : []));
       return { state, indices, displayed: indices.filter((i) => this.displayed.includes(i)) };
@@ -137,9 +155,35 @@ export class Predictor {
         if (level >= 0) u[level] = at;
         return u;
       });
+      if (!curve.level) known = [...known, ...this.temperaturesRead(curve)];
       this.starts.set(curve, known);
     }
     return known;
+  }
+
+  /** Points at which the temperature of each state is what the sensor's own resistance says, and what the display says, where that is far from the middle. */
+  private temperaturesRead(curve: CurveModel): Float64Array[] {
+    const { display } = this.problem.circuit;
+    const bySensor = this.readings.filter(
+      ({ measurement, conditions: { bathC, airC } }) =>
+        measurement.onSensor && bathC === undefined && airC === undefined,
+    );
+    const byDisplay = this.readings.filter(
+      ({ measurement, value }) => measurement.id === 'displayed' && value > display.minC && value < display.maxC,
+    );
+    const saying = [
+      bySensor.map(({ state, value }) => ({ state, shownC: curve.temperatureC(value) })),
+      byDisplay.map(({ state, value }) => ({ state, shownC: value })),
+    ];
+    return saying.flatMap((list) => {
+      const u = new Float64Array(this.latent.dimension);
+      for (const { state, shownC } of list) {
+        if (!(shownC > curve.minC && shownC < curve.maxC)) continue;
+        const there = this.latent.temperatureAt(state, shownC);
+        u[there.k] = there.u;
+      }
+      return u.some((x) => Math.abs(x) > FAR_START && Math.abs(x) < 6) ? [u] : [];
+    });
   }
 
   /** The levels that the resistances read on the sensor itself ask for, the middle one first, those apart that differ; 0 where there is none. */
@@ -182,7 +226,8 @@ export class Predictor {
     const solved = this.solvedAt(h, position, u, state);
     for (const i of indices) {
       const reading = this.readings[i];
-      out[i] = reading.measurement.predict(solved, reading.conditions);
+      const alike = this.alike[i];
+      out[i] = alike < i ? out[alike] : reading.measurement.predict(solved, reading.conditions);
     }
   }
 
@@ -201,15 +246,34 @@ export class Predictor {
 
   /** ln likelihood of all readings, each with its chance of being a blunder. */
   logLikelihood(predictions: Float64Array): number {
-    let sum = 0;
+    let sum = this.own ? this.logSubstituted(predictions) : 0;
     for (let i = 0; i < this.readings.length; i++) {
       const { noise, value, logBad, slips } = this.readings[i];
+      if (this.atEnds.includes(i)) continue;
       const good = this.logSound + noise.logGood(value, predictions[i]);
       // Where a reading is met, that it slipped as well is worth nothing.
       const met = slips.length === 0 || good > logBad + MET;
       sum += logMixture(good, met ? logBad : logMixture(logBad, this.logSlipped(i, predictions[i])));
     }
     return sum;
+  }
+
+  /** ln likelihood of the displayed values that are predicted at an end, together; which those are stands in `atEnds`. */
+  private logSubstituted(predictions: Float64Array): number {
+    const { indices, noise } = this.own!;
+    const { atEnds } = this;
+    atEnds.length = 0;
+    for (const i of indices) if (noise.atEnd(predictions[i])) atEnds.push(i);
+    // One alone is told by its own mixture.
+    if (atEnds.length < 2 && atEnds.length === indices.length) atEnds.length = 0;
+    if (atEnds.length === 0) return 0;
+    const shown = atEnds.map((i) => {
+      const { value, logBad, slips } = this.readings[i];
+      const bad = slips.length === 0 ? logBad : logMixture(logBad, this.logSlipped(i, predictions[i]));
+      return { value, predicted: predictions[i], logBad: bad };
+    });
+    const good = indices.filter((i) => !atEnds.includes(i)).map((i) => this.readings[i].value);
+    return logAtEnds(noise, shown, good, this.logSound);
   }
 
   /** ln chance and likelihood of reading i as a slip of any known kind, where it is predicted to be this. */

@@ -13,12 +13,14 @@ export interface ReadingInput {
 }
 
 /**
- * A temperature at the machine as it is known: the middle, °C; 1σ of the thermometer or of the edges, K; where it is told as a range, half its
- * width, K.
+ * A temperature at the machine as it is known: the middle, °C; 1σ of the thermometer or of the edges, K; where the thermometer errs more to one side
+ * than to the other, how far the true temperature may lie above and below it, 1σ in K; where it is a range, half its width, K.
  */
 export interface Thermometer {
   readC: number;
   sigmaK: number;
+  upK?: number;
+  downK?: number;
   halfWidthK?: number;
 }
 
@@ -31,6 +33,8 @@ export interface Problem {
   instruments: Instruments;
   /** Factors on the weights of single faults, from history, codes and findings; 1 where absent. */
   factors: Readonly<Record<string, number>>;
+  /** States of the machine in which alone the complaint shows, where it comes and goes. */
+  comesAndGoes?: readonly MachineState[];
   /** Ids of the faults that are weighed; absent: all that are listed. */
   faults?: readonly string[];
 }

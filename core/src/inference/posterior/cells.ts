@@ -1,3 +1,4 @@
+import { logPositionDensity } from '../../circuit/faults/fault.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
 import { type Conditional, conditionalFit } from './conditionalFit.ts';
 import type { Hypothesis } from '../model/predictor.ts';
@@ -120,7 +121,8 @@ export function toCells({ hypothesis, nodes }: NodeLayout): Cell[] {
   return nodes.map((node, j) => {
     const low = j === 0 ? 0 : (nodes[j - 1].position + node.position) / 2;
     const high = j === nodes.length - 1 ? 1 : (node.position + nodes[j + 1].position) / 2;
-    const logMass = node.logEvidence + Math.log(high - low) + hypothesis.logShare;
+    const logPrior = logPositionDensity(hypothesis.branch, node.position) + Math.log(high - low);
+    const logMass = node.logEvidence + logPrior + hypothesis.logShare;
     return { hypothesis, low, high, node: node.position, fits: node.fits, logMass };
   });
 }

@@ -1,4 +1,4 @@
-import type { Fault } from '../../circuit/faults/fault.ts';
+import { type Fault, logPositionDensity } from '../../circuit/faults/fault.ts';
 import { solveUpper } from '../../base/numeric/cholesky.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
 import { normalQuantile } from '../../base/numeric/normal.ts';
@@ -78,7 +78,11 @@ export function sampleFault(outline: FaultOutline, predictor: Predictor, probabi
       const predictions = new Float64Array(predictor.readings.length);
       predictor.predict(cell.hypothesis, position, u, predictions);
       logWeights.push(
-        predictor.logLikelihood(predictions) + latent.logPriorRatio(u) + cell.hypothesis.logShare - logDensity,
+        predictor.logLikelihood(predictions) +
+          latent.logPriorRatio(u) +
+          cell.hypothesis.logShare +
+          logPositionDensity(cell.hypothesis.branch, position) -
+          logDensity,
       );
       draws.push({ hypothesis: cell.hypothesis, position, u, size: predictor.lastSize, weight: 0, predictions });
     }

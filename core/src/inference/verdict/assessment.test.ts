@@ -29,7 +29,10 @@ describe('verdicts of known outcome', () => {
     expect(a.suspects[0].size!.middle).toBeLessThan(17_000);
     expect(a.readings.map((r) => r.verdict)).toEqual(['inside', 'inside', 'high']);
     expect(a.groups.find((g) => g.group === 'sensor')!.probability).toBeLessThan(0.02);
-    expect(verdictText(a, (id) => id, 'C')).toMatchObject({ state: 'firm', title: 'Wiring: resistance in the return' });
+    expect(verdictText(a, (id) => id, 'C')).toMatchObject({
+      state: 'firm',
+      title: 'Wiring fault: resistance in the return',
+    });
   });
 
   test.each([

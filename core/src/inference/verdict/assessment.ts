@@ -8,6 +8,7 @@ import { predictiveInterval } from '../model/predictiveInterval.ts';
 import { type FaultPosterior, type Posterior, posteriorOf } from '../posterior/posterior.ts';
 import type { Predictor } from '../model/predictor.ts';
 import { possibleCurves } from './possibleCurves.ts';
+import { displayStuck } from '../model/displayStuck.ts';
 import type { Problem } from '../model/problem.ts';
 import {
   type Doubt,
@@ -67,6 +68,10 @@ export interface Assessment {
   thermometerSlip: number | null;
   /** Curves of the catalogue that the readings leave, most likely first, where the curve was not known; else null. */
   possibleCurves: { name: string; share: number }[] | null;
+  /** Does the display show the same whether the sensor is plugged in, unplugged or jumpered? */
+  displayStuck: boolean;
+  /** What would have to be read before a sound circuit is known to be one: ids of tests, and "hot" for a reading at working temperature. */
+  untested: string[];
   /** Pull-up the readings suggest, where it was not known, Ω. */
   learnedPullUp: (Interval & { middle: number }) | null;
 }
@@ -122,10 +127,24 @@ export function explain(problem: Problem, posterior: Posterior, rangesOf = healt
     ),
     thermometerSlip: thermometerSlip(posterior, leading),
     stretched: stretchedBy(posterior, leading),
+    displayStuck: displayStuck(problem),
+    untested: untestedOf(problem),
     possibleCurves:
       problem.circuit.curve.alternatives && problem.readings.length > 0 ? possibleCurves(posterior) : null,
     learnedPullUp: problem.circuit.pullUpOhm === null && problem.readings.length > 0 ? learnedPullUp(posterior) : null,
   };
+}
+
+/** The tests that between them look at every part of a circuit. Common practice, no source. */
+const EVERY_PART = ['displayed', 'open-voltage', 'loaded-voltage', 'sensor-ohms'];
+/** From here on a sensor is at its working temperature, as a share of its working range. */
+const WARM = 0.6;
+
+function untestedOf({ readings, circuit, thermometers }: Problem): string[] {
+  const tests = EVERY_PART.filter((id) => readings.every((r) => r.measurement !== id));
+  const { low, high } = circuit.worksC ?? { low: 0, high: 0 };
+  const warm = (thermometers.steady?.readC ?? -Infinity) >= low + WARM * (high - low);
+  return warm || readings.some((r) => r.state === 'hot') ? tests : [...tests, 'hot'];
 }
 
 /** Probability of each group, most probable first; faults of a group add up. */

@@ -36,11 +36,11 @@ describe('the axis', () => {
 describe('the lines of a sound circuit', () => {
   const { resistance, voltage, suspect } = linesOf(problemWith([]));
   test('resistance by the curve’s law, its band by what sound sensors show', () => {
-    const { curve, spread } = coolantCircuit();
+    const { curve } = coolantCircuit();
     resistance.temperatureC.forEach((t, i) => {
       expect(t).toBeCloseTo(-40 + (170 * i) / 80, 9);
       expect(resistance.middle[i] / law(t)).toBeCloseTo(1, 9);
-      const log = 2 * Math.hypot(Math.max(spread.sensorLog, curve.toleranceLog), curve.formErrorLog(t));
+      const log = 2 * Math.hypot(curve.toleranceLog, curve.formErrorLog(t));
       expect(Math.log(resistance.high[i] / resistance.middle[i])).toBeCloseTo(log, 9);
       expect(Math.log(resistance.middle[i] / resistance.low[i])).toBeCloseTo(log, 9);
     });
@@ -146,7 +146,7 @@ describe('the leading suspect’s volts', () => {
         ]),
       ).suspect,
     ).toBeNull();
-    const torn = problemWith([['displayed', 5]]);
+    const torn = problemWith([['displayed', 140]]);
     expect(assess(torn).suspects[0].probability).toBeLessThan(0.3);
     expect(linesOf(torn).suspect).toBeNull();
   });

@@ -6,6 +6,7 @@ import type { Assessment } from './assessment.ts';
 import { settingOf } from '../model/hypotheses.ts';
 import { inside, type Interval } from '../../base/numeric/interval.ts';
 import { noiseOf } from '../model/predictor.ts';
+import { toleranceAt } from '../../circuit/curves/curveModel.ts';
 import type { Problem } from '../model/problem.ts';
 
 /** One line of a chart: same length everywhere; °C, and Ω or V. */
@@ -44,9 +45,8 @@ export function chartLines(problem: Problem, assessment: Assessment): ChartLines
   const to = Math.min(curve.maxC, Math.max(Math.min(circuit.display.maxC, 130), (readC ?? 20) + 10));
   const temperatureC = Array.from({ length: STEPS }, (_, i) => from + ((to - from) * i) / (STEPS - 1));
   // The band is what sound sensors show, as the ranking takes them.
-  const own = Math.max(circuit.spread.sensorLog, curve.toleranceLog);
   const level = curve.level?.(1) ?? 0;
-  const spread = (t: number): number => Math.exp(2 * Math.hypot(own, level, curve.formErrorLog(t)));
+  const spread = (t: number): number => Math.exp(2 * Math.hypot(toleranceAt(curve, t), level, curve.formErrorLog(t)));
   const middle = temperatureC.map((t) => curve.resistanceOhm(t));
   const resistance = {
     temperatureC,

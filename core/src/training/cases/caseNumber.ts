@@ -2,7 +2,7 @@ import { FIELDS, type MachineField } from '../../base/units/vocabulary.ts';
 import { THEME_IDS, type ThemeId } from './themes.ts';
 
 /** The generator that turns a number into a case. Raised whenever the same number would become another case. */
-export const GENERATOR = 1;
+export const GENERATOR = 2;
 
 /** 1: plain faults, everything at hand. 2: any size, fewer tools. 3: a small kit, findings that may mislead. */
 export const DIFFICULTIES = [1, 2, 3] as const;
@@ -42,7 +42,7 @@ function inverseOf(odd: number): number {
 /**
  * The number of a case as it is written: generator, six digits, a check digit.
  *
- * @example caseNumberOf({ theme: 'any', field: 'engine', difficulty: 1, seed: 0 }) // '1-000000-0'
+ * @example caseNumberOf({ theme: 'any', field: 'engine', difficulty: 1, seed: 0 }) // '2-000000-0'
  */
 export function caseNumberOf({ theme, field, difficulty, seed }: CaseKey): string {
   const kind =

@@ -1,5 +1,5 @@
 import { DRAWN_TESTS } from '../simulation/drawnFrom.ts';
-import { candidateTests, proposeTests } from '../../advice/nextTest/nextTest.ts';
+import { candidateTests, presentNow, proposalsFor } from '../../advice/nextTest/nextTest.ts';
 import { schoolOrder, SCHOOLS } from '../../advice/nextTest/schools.ts';
 import { type Posterior, posteriorOf } from '../../inference/posterior/posterior.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
@@ -57,7 +57,7 @@ export function playBy(ofCase: TrainingCase, policy: string): Played {
     const problem = problemAfter(ofCase, state);
     const posterior = posteriorOf(problem);
     const [leader] = leadersOf(posterior, state);
-    const inOther = otherState(ofCase, problem, leader);
+    const inOther = otherState(ofCase, problem, posterior, leader);
     const certain = problem.readings.length > 0 && leader.probability >= SURE && inOther === null;
     const test = certain || tests >= MOST_TESTS ? null : nextTest(policy, ofCase, problem, posterior, inOther);
     if (test) {
@@ -91,12 +91,13 @@ export function leadersOf(
 function otherState(
   { told }: TrainingCase,
   { readings }: Problem,
+  { faults }: Posterior,
   leader: { group: FaultGroup; probability: number },
 ): MachineState | null {
   const state = told === 'hot' ? 'hot' : told === 'wiggle' ? 'wiggling' : null;
   if (state === null || readings.length === 0) return null;
   if (readings.some((r) => r.state === state)) return leader.probability >= SURE ? null : state;
-  return leader.group === 'healthy' && leader.probability >= SOUND_SO_FAR ? state : null;
+  return 1 - presentNow(faults) >= SOUND_SO_FAR ? state : null;
 }
 
 function nextTest(
@@ -115,8 +116,7 @@ function nextTest(
     (t) => DRAWN_TESTS.includes(t.measurement) && doneIn(t.measurement, now),
   );
   if (policy === 'ideal' || now !== 'steady') {
-    const allowed = new Set(possible.map((t) => t.measurement.id));
-    const best = proposeTests(problem, posterior, access, Infinity, now).find((p) => allowed.has(p.measurement));
+    const [best] = proposalsFor(problem, posterior, access, possible, 1);
     return best ? { measurement: measurementById(best.measurement), conditions: best.conditions, state: now } : null;
   }
   const school = SCHOOLS.find((s) => s.id === policy) ?? SCHOOLS[0];

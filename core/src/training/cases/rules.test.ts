@@ -349,7 +349,7 @@ test('case numbers: any key comes back, neighbours look unlike, one wrong sign i
   const of = (seed: number): string => caseNumberOf({ theme: 'any', field: 'engine', difficulty: 1, seed });
   const differs = [...of(7)].filter((sign, i) => sign !== of(8)[i]).length;
   expect(differs).toBeGreaterThan(3);
-  expect(readCaseNumber('2' + of(7).slice(1))).toEqual({ ok: false, why: 'other-generator' });
+  expect(readCaseNumber('1' + of(7).slice(1))).toEqual({ ok: false, why: 'other-generator' });
   for (const text of ['', '1-ABC-D', '1-ABCDEFG-HH', 'x'])
     expect(readCaseNumber(text)).toEqual({ ok: false, why: 'form' });
   expect(openPlays('x'.repeat(50_000_001))).toEqual({ ok: false, why: 'The file is too large for training cases.' });

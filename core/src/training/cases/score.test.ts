@@ -108,9 +108,9 @@ describe('the score of a play, by hand', () => {
     const measured = follow(made, looked, measure(made, 'loaded-voltage'));
     expect(measured.posterior).not.toBe(looked.posterior);
     const [, { test: taken, best, lost, won, before, after }] = measured.steps;
-    const { bitsPerMinute } = taken as Proposal;
+    const { bitsPerCost } = taken as Proposal;
     expect([taken!.measurement, best !== null]).toEqual(['loaded-voltage', true]);
-    expect(lost).toBeCloseTo(Math.max(0, best!.bitsPerMinute - bitsPerMinute), 12);
+    expect(lost).toBeCloseTo(Math.max(0, best!.bitsPerCost - bitsPerCost), 12);
     const wiring = (list: typeof before): number => list.find((g) => g.group === 'wiring')!.probability;
     expect(won).toBeCloseTo(Math.log2(wiring(after) / wiring(before)), 12);
     const dark = follow(made, measured, {

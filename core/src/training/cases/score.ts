@@ -132,7 +132,7 @@ function stepOf(
   const [test = null] = repeated ? [] : proposalsFor(problem, before, ofCase.access, [planned], 1, -1);
   const known = step.before[0].probability >= SURE && problem.readings.length > 0;
   const [best = null] = known ? [] : proposeTests(problem, before, ofCase.access, 1, setUp.state);
-  const lost = best ? Math.max(0, best.bitsPerMinute - (test?.bitsPerMinute ?? 0)) : 0;
+  const lost = best ? Math.max(0, best.bitsPerCost - (test?.bitsPerCost ?? 0)) : 0;
   const won = event.shown?.text
     ? Math.log2(Math.max(shareOf(step.after, guilty), LEAST) / Math.max(shareOf(step.before, guilty), LEAST))
     : 0;

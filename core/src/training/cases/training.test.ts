@@ -40,7 +40,7 @@ describe('case numbers', () => {
     for (const kind of EVERY_KIND)
       for (const seed of [0, 1, 77_777, MOST_SEEDS - 1]) {
         const number = caseNumberOf({ ...kind, seed });
-        expect(number).toMatch(/^1-[0-9A-Z]{6}-[0-9A-Z]$/);
+        expect(number).toMatch(/^2-[0-9A-Z]{6}-[0-9A-Z]$/);
         expect(readCaseNumber(number)).toEqual({ ok: true, key: { ...kind, seed }, number });
         seen.add(number);
       }
@@ -58,7 +58,7 @@ describe('case numbers', () => {
         if (number[at] === other) continue;
         expect(readCaseNumber(number.slice(0, at) + other + number.slice(at + 1))).toMatchObject({ ok: false });
       }
-    expect(readCaseNumber(`2${number.slice(1)}`)).toEqual({ ok: false, why: 'other-generator' });
+    expect(readCaseNumber(`1${number.slice(1)}`)).toEqual({ ok: false, why: 'other-generator' });
     expect(readCaseNumber('4217')).toEqual({ ok: false, why: 'form' });
   });
 });
@@ -107,7 +107,8 @@ describe('a case', () => {
       for (const { code, state } of made.job.complaint.codes) {
         codes++;
         if (made.machine.faults.length === 0) expect(state).toBe('past');
-        if (made.machine.faults.length === 0) continue;
+        // A display that divides by its own reference shows the right value while that is missing.
+        if (made.machine.faults.every((f) => f.fault.group === 'reference')) continue;
         // Of an NTC to a pull-up: a pin that lies low reads hot, one that lies high reads cold.
         const off = shows(made, 'displayed').value! - made.job.temperatureC.value!;
         if (/P0(117|112|197)/.test(code)) expect(off, made.number).toBeGreaterThan(40);
@@ -271,7 +272,7 @@ describe('a play', () => {
 
 describe('policies and score', () => {
   const sample = THEME_IDS.map((theme, i) =>
-    trainingCase({ theme, field: FIELDS[i % 3], difficulty: 1, seed: 300 + i }),
+    trainingCase({ theme, field: FIELDS[i % 3], difficulty: 1, seed: 320 + i }),
   );
   const ideals = sample.map((c) => playBy(c, 'ideal'));
   test('the ideal heals every case of the sample, right at once where one thing is wrong, without a mistake, at no regret', () => {
@@ -335,8 +336,8 @@ describe('policies and score', () => {
       { kind: 'act', group: 'sensor', reason: '' },
     ];
     const { score, steps } = debrief(made, moves, ideals[1]);
-    expect(steps[0].best!.bitsPerMinute).toBeGreaterThanOrEqual(steps[0].test!.bitsPerMinute);
-    expect(steps[0].lost).toBeCloseTo(steps[0].best!.bitsPerMinute - steps[0].test!.bitsPerMinute, 9);
+    expect(steps[0].best!.bitsPerCost).toBeGreaterThanOrEqual(steps[0].test!.bitsPerCost);
+    expect(steps[0].lost).toBeCloseTo(steps[0].best!.bitsPerCost - steps[0].test!.bitsPerCost, 9);
     expect(steps[1].test, 'taken already').toBeNull();
     const shareOf = (list: (typeof steps)[number]['after']): number =>
       list.find((g) => g.group === 'wiring')!.probability;

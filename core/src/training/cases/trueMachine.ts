@@ -1,6 +1,6 @@
 import type { CircuitState } from '../../circuit/network/sensorCircuit.ts';
 import { canStandTogether } from '../../circuit/faults/together.ts';
-import type { Branch, Fault } from '../../circuit/faults/fault.ts';
+import { type Branch, type Fault, positionOf } from '../../circuit/faults/fault.ts';
 import { healthy } from '../../circuit/faults/healthy.ts';
 import { LatentSpace } from '../../inference/model/latent.ts';
 import { hypothesesOf, settingOf, weightedFaults } from '../../inference/model/hypotheses.ts';
@@ -86,7 +86,12 @@ export function drawFaults(machine: TrueMachine, wanted: Wanted, uniform: Unifor
   const one = (): TrueFault => {
     const { fault } = drawBy(weighted, (w) => w.weight, uniform);
     const { branch } = drawBy(hypothesesOf(fault, settingOf(problem), problem), (h) => Math.exp(h.logShare), uniform);
-    return { fault, branch, position: wanted.from + (1 - wanted.from) * uniform(), onlyIn: wanted.onlyIn };
+    return {
+      fault,
+      branch,
+      position: positionOf(branch, wanted.from + (1 - wanted.from) * uniform()),
+      onlyIn: wanted.onlyIn,
+    };
   };
   if (wanted.count === 0) return [];
   for (let i = 0; i < MOST_TRIES; i++) {

@@ -1,7 +1,7 @@
 import { catalogueCircuit } from '../../catalogue/parts/catalogueCircuit.ts';
 import { placeWeightsOf, putAt } from '../../circuit/network/placeWeights.ts';
 import type { CircuitState, SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
-import type { Fault } from '../../circuit/faults/fault.ts';
+import { type Fault, positionOf } from '../../circuit/faults/fault.ts';
 import type { FaultGroup } from '../../base/units/vocabulary.ts';
 import { normalQuantile } from '../../base/numeric/normal.ts';
 import { drawBy, drawIndex, happens, pick, seededUniform, type Uniform } from '../../base/numeric/random.ts';
@@ -50,12 +50,18 @@ export function simulateCase(
   };
   const predictor = new Predictor(problem);
   const { hypothesis, element } = placed(drawHypothesis(problem, uniform), chosen, uniform);
-  const position = uniform();
+  const position = positionOf(hypothesis.branch, uniform());
   const u = new Float64Array(predictor.latent.dimension);
   predictor.latent.draw(() => normalQuantile(uniform()), uniform, u);
   // Without display readings the converter kind is not drawn by the list of hypotheses: draw it here.
   const ratiometric = chosen.display.ratiometric ?? happens(0.5, uniform);
-  const truth: Truth = { predictor, hypothesis: { ...hypothesis, ratiometric }, position, u };
+  const truth: Truth = {
+    predictor,
+    hypothesis: { ...hypothesis, ratiometric },
+    position,
+    u,
+    substituteC: drawSubstitute(chosen, uniform),
+  };
   predictor.solvedAt(truth.hypothesis, position, u, 'steady');
   const blunders = predictor.latent.thermometerBlunder(u) > 0.5 ? ['thermometer'] : [];
   return {
@@ -95,11 +101,24 @@ export interface Truth {
   hypothesis: Hypothesis;
   position: number;
   u: Float64Array;
+  /** What the module shows for an end of its scale, °C, Infinity for nothing; absent or null: the end. */
+  substituteC?: number | null;
+}
+
+/** Values that modules show in place of what they cannot believe, °C. Common practice, no source. */
+const USUAL_SUBSTITUTES_C = [20, 40, 60, 80] as const;
+
+function drawSubstitute({ display }: SensorCircuit, uniform: Uniform): number | null {
+  const [whether, which, anywhere] = [uniform(), uniform(), uniform()];
+  if (display.substituteC !== null || whether >= (display.substitutes ?? 0)) return null;
+  if (which < 0.15) return Infinity;
+  if (which < 0.7) return pick(USUAL_SUBSTITUTES_C, () => anywhere);
+  return Math.round(display.minC + anywhere * (display.maxC - display.minC));
 }
 
 /** Takes readings of the truth with noise, rounding and now and then a blunder, which is noted. */
 export function taker(
-  { predictor, hypothesis, position, u }: Truth,
+  { predictor, hypothesis, position, u, substituteC = null }: Truth,
   uniform: Uniform,
   blunders: string[],
 ): SimulatedCase['take'] {
@@ -108,6 +127,8 @@ export function taker(
     const noise = noiseOf(problem, measurement, conditions);
     const ideal = measurement.predict(predictor.solvedAt(hypothesis, position, u, state), conditions);
     const [chance, p] = [uniform(), uniform()];
+    const atEnd = substituteC !== null && (noise.elsewhere?.(ideal) ?? 0) > 0 && !measurement.ofNeighbour;
+    if (atEnd && chance >= problem.instruments.blunder) return substituteC;
     if (chance >= problem.instruments.blunder) return noise.draw(ideal, normalQuantile(p));
     blunders.push(measurement.id);
     return noise.drawBlunder(p);

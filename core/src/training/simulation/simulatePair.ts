@@ -5,7 +5,7 @@ import { type Hypothesis, Predictor } from '../../inference/model/predictor.ts';
 import { drawHypothesis, readingsOf, simulateCase, taker } from './simulateCase.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { shifts } from './shifts.ts';
-import type { Fault } from '../../circuit/faults/fault.ts';
+import { type Fault, positionOf } from '../../circuit/faults/fault.ts';
 import { canStandTogether } from '../../circuit/faults/together.ts';
 
 /** A made-up case with two faults, the readings taken, and which two. */
@@ -29,7 +29,7 @@ export function simulatePair(seed: number, testsOf: (problem: Problem) => readon
     const [a, b] = [drawHypothesis(problem, uniform), drawHypothesis(problem, uniform)];
     const u = new Float64Array(latent.dimension);
     latent.draw(() => normalQuantile(uniform()), uniform, u);
-    const [p, q] = [uniform(), uniform()];
+    const [p, q] = [positionOf(a.branch, uniform()), positionOf(b.branch, uniform())];
     const { fault, branch } = b;
     if (!canStandTogether(a.fault, fault)) continue;
     u[latent.secondSize] = 0;

@@ -3,7 +3,8 @@ import type { CodeMeaning } from '../../base/units/vocabulary.ts';
 import { type CircuitState, nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
-import type { Fault } from '../../circuit/faults/fault.ts';
+import { toleranceAt } from '../../circuit/curves/curveModel.ts';
+import { type Fault, positionOf } from '../../circuit/faults/fault.ts';
 import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../../catalogue/kit/instruments.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import { DRAWN_CIRCUITS, DRAWN_FINDINGS } from './drawnFrom.ts';
@@ -65,6 +66,7 @@ const WHEN_HOT = ['displayed', 'sensor-ohms'];
 const SOUND = {
   reference: [0.96, 1.06],
   part: 0.05,
+  ownPullUp: 0.01,
   thermometerK: 3,
   meter: 0.015,
   inputOhm: [5e5, 1e9],
@@ -92,7 +94,7 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
   const spread = row === 'all together' ? SOUND.meter : EXACT.meter * Math.sqrt(3);
   const gain = 1 + (2 * uniform() - 1) * spread;
   const branch = drawBranch(fault, circuit, uniform);
-  const position = uniform();
+  const position = positionOf(branch, uniform());
   const at = (temperatureC: number): SolvedCircuit => {
     const state = { ...real, temperatureC };
     branch.apply(state, position);
@@ -151,8 +153,11 @@ function realState(
   const [low, high] = SOUND.reference;
   const state = nominalState(circuit, 20, circuit.pullUpOhm!);
   state.referenceV *= wide.reference ? low + (high - low) * uniform() : 1 + normal(EXACT.reference);
-  state.pullUpOhm *= 1 + (wide.parts ? within(SOUND.part) : normal(EXACT.part));
-  state.sensorFactor = 1 + (wide.parts ? within(SOUND.part) : normal(1.5 * EXACT.part));
+  // A module knows the reference and the pull-up it has; the part itself is good to 1 %.
+  state.nominalReferenceV = state.referenceV;
+  state.nominalPullUpOhm *= 1 + (wide.parts ? within(SOUND.part) : normal(EXACT.part));
+  state.pullUpOhm = state.nominalPullUpOhm * (1 + within(SOUND.ownPullUp));
+  state.sensorFactor = Math.exp(within(2 * toleranceAt(circuit.curve, 20)));
   const [least, most] = SOUND.inputOhm;
   state.inputOhm = wide.input ? least * Math.pow(most / least, uniform()) : EXACT.inputOhm;
   state.groundOffsetV = wide.parts ? within(0.02) : normal(0.01);

@@ -19,6 +19,7 @@ export const jobProgressWords = {
 export const nextTestWords = {
   nextTest: 'Next test',
   enoughMeasured: 'Enough measured',
+  nothingSeparatesThem: 'No test at hand separates what is left',
   noTestLeftWouldTellMuch:
     'No test left would tell much more. Repair, then read again: the proof is every reading inside its healthy range.',
   ifYouDoubtIt: (list: Shown): string => `If you doubt it: ${list}`,
@@ -62,6 +63,7 @@ export const verdictPanelWords = {
   open: 'open',
   likely: 'likely',
   firm: 'firm',
+  fitsSoFar: 'everything measured fits',
 };
 
 export const whyDrawerWords = {

@@ -12,7 +12,7 @@ export const casesPartWords = {
   byItsNumber: 'By its number',
   theSameNumberIsTheSame: 'The same number is the same case, on any machine.',
   caseNumber: 'Case number',
-  exampleNumber: '1-ABC123-D',
+  exampleNumber: '2-ABC123-D',
   playIt: 'Play it',
 };
 

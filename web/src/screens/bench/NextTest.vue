@@ -10,7 +10,8 @@ import type { OutcomeLine } from '@mellow-probe/core/wording/outcomeLines';
 import type { Proposal } from '@mellow-probe/core/advice/nextTest/nextTest';
 import { nextPlace, type PlaceTest } from '@mellow-probe/core/advice/place/placeAdvice';
 import { hasPrices } from '@mellow-probe/core/advice/plan/worthSchema';
-import { planSentence } from '@mellow-probe/core/wording/planText';
+import { stateCaution, stateName } from '@mellow-probe/core/wording/stateText';
+import { planSentence, remainingText } from '@mellow-probe/core/wording/planText';
 import { SCHOOLS } from '@mellow-probe/core/advice/nextTest/schools';
 import { computed } from 'vue';
 import OutcomeScale from './OutcomeScale.vue';
@@ -40,10 +41,11 @@ const tests = computed(() => {
     return {
       measurement: p.measurement,
       conditions: p.conditions,
-      name: nameOf(p.measurement, p.conditions),
+      state: 'state' in p ? p.state : ('steady' as const),
+      name: [nameOf(p.measurement, p.conditions), 'state' in p ? stateName(p.state) : ''].filter(Boolean).join(', '),
       title: m.title,
       quantity: m.quantity,
-      caution: m.caution,
+      caution: [m.caution, 'state' in p ? stateCaution(p.state) : null].filter(Boolean).join(' '),
       minutesText: formatMinutes(p.minutes),
       outcomes,
     };
@@ -76,13 +78,15 @@ const pair = computed(() => {
 /** Below this many bits even the best test changes next to nothing. */
 const WORTH_DOING = 0.02;
 const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits >= WORTH_DOING));
+/** What is left open where nothing at hand tells more. */
+const remaining = computed(() => remainingText(props.advice.remaining, hasPrices(job.worth)));
 </script>
 
 <template>
   <section v-if="enough && !schoolNext" :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
-    <h3 class="enough">{{ say.enoughMeasured }}</h3>
+    <h3 class="enough">{{ remaining ? say.nothingSeparatesThem : say.enoughMeasured }}</h3>
     <p>
-      {{ say.noTestLeftWouldTellMuch }}
+      {{ remaining || say.noTestLeftWouldTellMuch }}
     </p>
     <p v-if="tests.length > 0" class="others">
       {{ say.ifYouDoubtIt(tests.map((t) => `${t.name} (${t.minutesText})`).join(', ')) }}
@@ -120,7 +124,7 @@ const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits 
       {{ say.or }}
       <template v-for="(t, i) in tests.slice(1)" :key="t.name">
         <template v-if="i > 0">, </template>
-        <ActButton kind="bare" class="link" @click="work.goTest(t.measurement, t.conditions)">
+        <ActButton kind="bare" class="link" @click="work.goTest(t.measurement, t.conditions, t.state)">
           {{ t.name }} ({{ t.minutesText }})
         </ActButton>
       </template>

@@ -37,12 +37,13 @@ const words = computed(() =>
       )
     : null,
 );
-const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆' } as const;
+const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆', fits: '○' } as const;
 const STATES = {
   'nothing-yet': say.beforeAnyReading,
   open: say.open,
   likely: say.likely,
   firm: say.firm,
+  fits: say.fitsSoFar,
   doubt: say.inDoubt,
 } as const;
 const leader = computed(() => {

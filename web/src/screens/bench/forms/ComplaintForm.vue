@@ -19,7 +19,7 @@ import FormSheet from './FormSheet.vue';
 const { job } = useSession();
 const preferences = usePreferences();
 const complaint = computed(() => job.complaint);
-const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.field));
+const symptoms = computed(() => SYMPTOMS.filter((s) => s.field === job.field || s.field === null));
 const causes = computed(() => OTHER_CAUSES.filter((c) => c.field === job.field));
 const told = computed(() => complaintText(job, preferences.temperatureUnit));
 const READS = { cold: say.readsTooCold, hot: say.readsTooHot, either: '' } as const;
