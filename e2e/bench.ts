@@ -53,7 +53,7 @@ export const verdict = (page: Page): Locator => page.getByTestId('verdict').or(p
 
 /** Waits until what was typed is in the store. */
 export async function kept(page: Page): Promise<void> {
-  await expect(page.locator('[data-test="save-state"]')).toHaveText('kept');
+  await expect(page.locator('[data-test="save-state"]')).toHaveText('Saved');
 }
 
 /** Every tool, and the pocket card, by their addresses. */

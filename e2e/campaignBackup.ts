@@ -51,7 +51,7 @@ const sumOf = (page: Page): Promise<{ count: number; sum: string }> =>
 async function fill(page: Page, checks: number, photos: number): Promise<void> {
   await page.goto('/safe');
   // Weighing what is kept opens, and so makes, every store.
-  await page.getByRole('button', { name: 'What takes the room' }).click();
+  await page.getByRole('button', { name: 'What takes space' }).click();
   await expect
     .poll(() =>
       page.evaluate(async () => (await indexedDB.databases()).find((d) => d.name === 'mellow-probe-photos')?.version),
@@ -79,18 +79,18 @@ async function write(page: Page): Promise<string> {
   await page.goto('/safe');
   const [download] = await Promise.all([
     page.waitForEvent('download', { timeout: 600_000 }),
-    page.getByRole('button', { name: 'Write the backup' }).click(),
+    page.getByRole('button', { name: 'Save the backup' }).click(),
   ]);
   return download.path();
 }
 async function look(page: Page, file: string): Promise<void> {
   await page.goto('/safe');
   await files(page, 'a backup').setInputFiles(file);
-  await page.getByRole('button', { name: /^Take in/ }).waitFor({ timeout: 600_000 });
+  await page.getByRole('button', { name: /^Restore \d/ }).waitFor({ timeout: 600_000 });
 }
 /** Takes in what was looked at, to its end. */
 async function takeIn(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /^Take in/ }).click();
+  await page.getByRole('button', { name: /^Restore \d/ }).click();
   await page.locator('[data-test="taken"]').waitFor({ timeout: 600_000 });
 }
 
@@ -133,7 +133,7 @@ try {
     if (k % 5 === 0) {
       // While it is written: what is kept does not change.
       await old.page.goto('/safe');
-      await old.page.getByRole('button', { name: 'Write the backup' }).click();
+      await old.page.getByRole('button', { name: 'Save the backup' }).click();
       await old.page.waitForTimeout(uniform() * 900);
       killBrowser(old.folder);
       await old.context.close().catch(() => undefined);
@@ -147,7 +147,7 @@ try {
     }
     const next = await start();
     await look(next.page, keep);
-    await next.page.getByRole('button', { name: /^Take in/ }).click();
+    await next.page.getByRole('button', { name: /^Restore \d/ }).click();
     await next.page.waitForTimeout(uniform() * 1.1 * takes);
     killBrowser(next.folder);
     await next.context.close().catch(() => undefined);

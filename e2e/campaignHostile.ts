@@ -89,10 +89,10 @@ try {
     'Reference',
     'Thermometer',
     'Displayed',
-    'Sensor ohms',
-    'Volts, unplugged',
-    'Volts, plugged in',
-    'Return drop',
+    'Sensor resistance',
+    'Volts unplugged',
+    'Volts plugged in',
+    'Return voltage drop',
   ];
   for (let n = 0; n < Math.round(count / 6); n++) {
     const typed = text(6);

@@ -14,7 +14,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.getByRole('button', { name: 'Tag…' }).waitFor();
   await look('ledger, one chosen');
   await page.getByRole('button', { name: 'Tag…' }).click();
-  await page.getByLabel('Tags, apart by commas').waitFor();
+  await page.getByLabel('Tags, separated by commas').waitFor();
   await look('tags');
   await openDemo(page, /Swimming bath/);
   await page.locator('[data-station]').first().waitFor();
@@ -33,7 +33,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.locator('[data-test="where-next"]').waitFor();
   await look('where in the loom');
   await page.locator('[data-test="loom"] button').nth(2).click();
-  await page.getByLabel('Laid open together with').waitFor();
+  await page.getByLabel('Opened together with').waitFor();
   await still(page);
   await look('a stop of the loom');
   await page.keyboard.press('Escape');
@@ -68,7 +68,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   // Out of the field, so that the key is no letter of a figure.
   await page.keyboard.press('Escape');
   await page.keyboard.press('r');
-  await page.getByRole('dialog', { name: 'Reading mode' }).waitFor();
+  await page.getByRole('dialog', { name: 'Large view' }).waitFor();
   await look('reading mode');
   await page.goto(`${check}?tour`);
   await page.getByText('Type what the meter shows').waitFor();
@@ -108,17 +108,17 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.getByRole('button', { name: 'Scan…' }).waitFor();
   await look('receive');
   await page.goto('/demo/safe');
-  await page.getByRole('button', { name: 'What takes the room' }).click();
+  await page.getByRole('button', { name: 'What takes space' }).click();
   await page.locator('[data-test="sizes"]').waitFor();
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Write the backup' }).click(),
+    page.getByRole('button', { name: 'Save the backup' }).click(),
   ]);
   await files(page, 'a backup').setInputFiles(await saved.path());
   await page.getByText(/Written on/).waitFor();
   await look('safe-keeping');
   await page.goto('/live');
-  await page.getByText('A made-up machine, to try').click();
+  await page.getByText('Simulated machine, to try').click();
   await page.getByRole('button', { name: 'Start the machine' }).click();
   await page.locator('[data-channel="adapter 05"]').waitFor();
   await page.getByRole('button', { name: /^Record/ }).click();
@@ -137,7 +137,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   }
   await page.goto('/train/cases');
   await page.getByLabel('Case number').fill('2-VTP2ME-K');
-  await page.getByRole('button', { name: 'Play it' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.locator('[data-test="probe"]').waitFor();
   await page.getByRole('button', { name: 'Probe' }).click();
   await page.getByRole('button', { name: /^Diagram/ }).click();

@@ -33,7 +33,7 @@ export async function firstLoad(
   const before = await context.newPage();
   await before.goto(url);
   await before.getByRole('button', { name: /Start the first check/ }).click();
-  await before.locator('[data-test="save-state"]').getByText('kept').waitFor();
+  await before.locator('[data-test="save-state"]').getByText('Saved').waitFor();
   const visit = await context.newPage();
   const loaded = scriptsOf(visit);
   await visit.addInitScript('window.requestIdleCallback = () => 0');

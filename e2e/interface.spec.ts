@@ -11,7 +11,7 @@ const downloaded = async (page: Page, act: () => Promise<void>): Promise<{ name:
 
 test('a newcomer is shown round the bench once, step by step; from the help again', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'Start it with a tour of the bench' }).click();
+  await page.getByRole('button', { name: 'Start with a tour' }).click();
   await expect(page.getByText('Type what the meter shows')).toBeVisible();
   for (const title of ['The verdict is there after each figure', 'Where the probes go', 'The whole job, in order']) {
     await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -24,7 +24,7 @@ test('a newcomer is shown round the bench once, step by step; from the help agai
   await expect(page.getByLabel('Title of this check')).toBeVisible();
   await expect(page.locator('.ant-tour')).toHaveCount(0);
   await page.getByRole('button', { name: 'Help and shortcuts' }).click();
-  await page.getByRole('button', { name: 'Show me round the bench' }).click();
+  await page.getByRole('button', { name: 'Show me around' }).click();
   await expect(page.getByText('Type what the meter shows')).toBeVisible();
   await page.locator('.ant-tour-close').click();
   await expect(page.locator('.ant-tour')).toBeHidden();
@@ -45,12 +45,12 @@ test('read far: a figure is typed, held and taken, spoken back on wish; a short 
   await page.locator('[data-test-id="loaded-voltage"]').click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('r');
-  const far = page.getByRole('dialog', { name: 'Reading mode' });
-  await far.getByLabel('speak it').check();
+  const far = page.getByRole('dialog', { name: 'Large view' });
+  await far.getByLabel('read aloud').check();
   await page.keyboard.type('4.7');
   await expect(far.locator('[data-test="far-figure"]')).toHaveText('4.7 V');
   await expect(far).toContainText('not taken yet');
-  const hold = far.getByRole('button', { name: 'Hold to take' });
+  const hold = far.getByRole('button', { name: 'Hold to save' });
   await hold.click();
   await page.waitForTimeout(900);
   await expect(far).toContainText('not taken yet');
@@ -82,9 +82,9 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
   await expect(verdict(page)).toContainText('Wiring');
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await expect(page.locator('[data-test="course"] .plot .trace').first()).toBeVisible();
-  await page.getByRole('button', { name: 'More of the chart: How the verdict moved' }).click();
+  await page.getByRole('button', { name: 'More for the chart: How the verdict changed' }).click();
   await page.getByRole('menuitem', { name: 'Figures of the chart' }).click();
-  const figures = page.getByRole('dialog', { name: /How the verdict moved/ });
+  const figures = page.getByRole('dialog', { name: /How the verdict changed/ });
   await expect(figures.getByRole('row').filter({ hasText: 'Wiring' })).toHaveCount(5);
   await page.keyboard.press('Escape');
   await expect(figures).toBeHidden();
@@ -94,7 +94,7 @@ test('the verdict’s course, the figures and pictures of a chart, the next test
   await page.keyboard.press('Escape');
   await expect(sheet).toBeHidden();
 
-  const more = page.getByRole('button', { name: 'More of the chart: Sensor resistance' });
+  const more = page.getByRole('button', { name: 'More for the chart: Sensor resistance' });
   await more.click();
   const svg = await downloaded(page, () => page.getByRole('menuitem', { name: 'Picture as SVG' }).click());
   expect([svg.name, svg.bytes.toString().slice(0, 4)]).toEqual(['Sensor-resistance-against-temperature.svg', '<svg']);
@@ -199,9 +199,9 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
   for (const [label, figure] of [
     ['Thermometer', '12'],
     ['Displayed', '-24'],
-    ['Sensor ohms', '3.6k'],
-    ['Volts, unplugged', '5.01'],
-    ['Volts, plugged in', '4.40'],
+    ['Sensor resistance', '3.6k'],
+    ['Volts unplugged', '5.01'],
+    ['Volts plugged in', '4.40'],
   ] as const) {
     await tabTo(new RegExp(label));
     await page.keyboard.type(figure);
@@ -255,7 +255,7 @@ test('before the first script an empty ledger’s words stand there; who has che
   const empty = page.getByRole('heading', { name: 'Sensor, supply or wiring?' });
   const opening = page.getByText('Opening the checks');
   await expect(empty).toBeVisible();
-  await expect(page.getByText('Type them in any order.')).toBeVisible();
+  await expect(page.getByText('Enter them in any order.')).toBeVisible();
   await expect(opening).toBeHidden();
   await page.unroute(FIRST_SCRIPT);
   await startCheck(page);
@@ -328,13 +328,13 @@ test.describe('a reader who writes 12,5 and 27.11.2026', () => {
     await page.goto('/demo/');
     await expect(page.locator('[data-test="job"]').first()).toContainText('21.03.2026 09:40');
     await openDemo(page, /Pilot boat/);
-    await expect(verdict(page)).toContainText('13,4 … 19,2 kΩ');
-    await field(page, 'Volts, plugged in').fill('4,41');
+    await expect(verdict(page)).toContainText('14,7 … 19,1 kΩ');
+    await field(page, 'Volts plugged in').fill('4,41');
     const read = page.locator('[data-test="evidence"]');
     await expect(read).toContainText('4,41 V');
     await page.getByRole('button', { name: 'Help and shortcuts' }).click();
     const help = page.getByRole('dialog', { name: 'Keys and figures' });
-    await help.getByLabel('as this device: 12,5').waitFor();
+    await help.getByLabel('as on this device: 12,5').waitFor();
     await help.getByLabel('12.5', { exact: true }).check();
     await help.getByRole('radio', { name: /^\d{4}-\d\d-\d\d$/ }).check();
     await expect(read).toContainText('4.41 V');

@@ -45,7 +45,7 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await hand.station('decision');
   await page.getByLabel('Sensor', { exact: true }).check();
   await expect(page.getByRole('button', { name: 'Record the decision' })).toBeDisabled();
-  await page.getByLabel(/Why otherwise than the tool/).fill('owner wants it');
+  await page.getByLabel(/Why you decide otherwise/).fill('owner wants it');
   await hand.press('Record the decision');
   await expect(page.locator('[data-test="decision"]')).toContainText('the tool then: wiring >99 %');
   await page.locator('[data-test="decision"]').getByRole('button', { name: 'Undo' }).click();
@@ -56,26 +56,26 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   await page.getByLabel('Part', { exact: true }).fill('return splice');
   await page.getByLabel('Cause').fill('salt');
   await page.getByLabel('Repaired').check();
-  await hand.press('Book a stand-in');
+  await hand.press('Record a temporary replacement');
   await hand.station('proof');
   await hand.fill('Thermometer now', '14');
   await page.getByLabel('Displayed value').fill('14');
-  await page.getByLabel('Plugged-in volts').fill('4.4');
-  await expect(page.locator('[data-test="close"]')).toContainText('outside what is healthy: plugged-in volts');
-  await page.getByLabel('Plugged-in volts').fill('2.82');
+  await page.getByLabel('Signal voltage, plugged in').fill('4.4');
+  await expect(page.locator('[data-test="close"]')).toContainText('outside the range: plugged-in volts');
+  await page.getByLabel('Signal voltage, plugged in').fill('2.82');
   for (const step of await page.locator('[data-test="proof-step"] [role="combobox"]').all())
     await choose(step, 'passed');
   await expect(page.locator('[data-test="close"]')).toContainText('stand-in is still fitted');
   await kept(page);
   await page.reload();
   await hand.station('repair');
-  await hand.press('It is out');
+  await hand.press('It is removed');
   await hand.station('proof');
   const panel = page.locator('[data-test="progress"]');
-  await expect(panel).toContainText('Proved: close the job');
+  await expect(panel).toContainText('Verified: close the job');
   await expect(page.locator('[data-test="next"]')).toHaveCount(0);
-  await hand.press('Close as proved');
-  await expect(panel).toContainText('Closed as proved');
+  await hand.press('Close as verified');
+  await expect(panel).toContainText('Closed as verified');
   await kept(page);
 
   await page.getByRole('link', { name: 'Report' }).last().click();
@@ -106,9 +106,9 @@ test('a job closes without proof only with a reason', async ({ page }) => {
   const hand = new Hand(page);
   await hand.start('Boiler flow', 'no proof');
   await hand.station('proof');
-  await expect(page.getByRole('button', { name: 'Close without proof' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Close without verifying' })).toBeDisabled();
   await page.getByLabel(/say why/).fill('machine sold');
-  await hand.press('Close without proof');
+  await hand.press('Close without verifying');
   await expect(page.locator('[data-test="close"]')).toContainText('unproved. machine sold');
 });
 
@@ -141,7 +141,7 @@ test('the ledger: filters, archive, a new check like this one, undo', async ({ p
   await page.getByLabel('More for Swimming bath · boiler flow').click();
   await page.getByRole('menuitem', { name: 'New check like this' }).click();
   await expect(page.getByLabel('Title of this check')).toHaveValue('Swimming bath · boiler flow');
-  await expect(field(page, 'Sensor ohms')).toHaveValue('');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('');
 });
 
 test('schools reorder the same cards; keys go everywhere; digits for two metres', async ({ page }) => {
@@ -151,7 +151,7 @@ test('schools reorder the same cards; keys go everywhere; digits for two metres'
   const order = (): Promise<string[]> =>
     page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
   const before = await order();
-  await choose(page.getByLabel('Way of working'), 'Sensor first');
+  await choose(page.getByLabel('Test order'), 'Sensor first');
   const after = await order();
   expect([...after].sort()).toEqual([...before].sort());
   expect(after.indexOf('sensor')).toBeLessThan(after.indexOf('live'));
@@ -170,19 +170,19 @@ test('schools reorder the same cards; keys go everywhere; digits for two metres'
   await expect(page.locator('.large input')).toBeFocused();
   await page.keyboard.press('Escape');
   await page.keyboard.press('r');
-  await expect(page.getByRole('dialog', { name: 'Reading mode' })).toContainText('3.5k');
+  await expect(page.getByRole('dialog', { name: 'Large view' })).toContainText('3.5k');
   const size = await page.locator('.far .figure').evaluate((x) => parseFloat(getComputedStyle(x).fontSize));
   expect(size).toBeGreaterThan(150);
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog', { name: 'Reading mode' })).toBeHidden();
+  await expect(page.getByRole('dialog', { name: 'Large view' })).toBeHidden();
 });
 
 test('the verdict in figures: weights by hand, what hangs on each reading', async ({ page }) => {
   await openDemo(page, /Pilot boat/);
   await page.getByRole('button', { name: 'Why, in figures' }).click();
-  await expect(page.getByText(/Without plugged-in volts: wiring/)).toBeVisible();
-  await page.getByLabel('Your factor on resistance in the return').fill('0');
-  await page.getByLabel('Your factor on resistance in the return').press('Enter');
+  await expect(page.getByText(/Without signal voltage, plugged in: wiring/)).toBeVisible();
+  await page.getByLabel('Your factor for resistance in the return').fill('0');
+  await page.getByLabel('Your factor for resistance in the return').press('Enter');
   await expect(verdict(page)).not.toContainText('Wiring fault: resistance in the return');
 });
 

@@ -11,25 +11,25 @@ test('two windows on one check: both sets of figures are kept', async ({ page, c
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(field(other, 'Thermometer')).toHaveValue(/^12/);
-  await field(other, 'Sensor ohms').fill('3.6k');
-  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
-  await field(page, 'Volts, unplugged').fill('5.01');
-  await expect(field(other, 'Volts, unplugged')).toHaveValue('5.01');
+  await field(other, 'Sensor resistance').fill('3.6k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await field(page, 'Volts unplugged').fill('5.01');
+  await expect(field(other, 'Volts unplugged')).toHaveValue('5.01');
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
-  await expect(field(page, 'Volts, unplugged')).toHaveValue('5.01');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Volts unplugged')).toHaveValue('5.01');
 });
 
 test('a window that is killed while typing loses nothing that was shown as kept', async ({ page, context }) => {
   await startCheck(page);
   const url = page.url();
-  await field(page, 'Sensor ohms').pressSequentially('3.61 kΩ');
+  await field(page, 'Sensor resistance').pressSequentially('3.61 kΩ');
   await kept(page);
   await page.close({ runBeforeUnload: false });
   const again = await context.newPage();
   await again.goto(url);
-  await expect(field(again, 'Sensor ohms')).toHaveValue('3.61 kΩ');
+  await expect(field(again, 'Sensor resistance')).toHaveValue('3.61 kΩ');
 });
 
 test('a full store is said at once, the figures stay, export and another try are offered', async ({ page }) => {
@@ -43,9 +43,9 @@ test('a full store is said at once, the figures stay, export and another try are
       throw new DOMException('no room', 'QuotaExceededError');
     };
   });
-  await field(page, 'Sensor ohms').fill('3.6k');
+  await field(page, 'Sensor resistance').fill('3.6k');
   await expect(page.getByRole('alert')).toContainText('storage is full');
-  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
   await expect(verdict(page)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export now' }).click();
@@ -54,7 +54,7 @@ test('a full store is said at once, the figures stay, export and another try are
   await page.getByRole('button', { name: 'Try again' }).click();
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor ohms')).toHaveValue('3.6k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
 });
 
 test('a store that is blocked from the start is said on the list', async ({ page }) => {
@@ -116,7 +116,7 @@ test('text from a file is shown as text, in the page and in the chart', async ({
 
 test('the demo workshop has checks of its own and never mixes with mine', async ({ page }) => {
   await page.goto('/demo/');
-  await expect(page.getByText('Demo workshop: made-up data')).toBeVisible();
+  await expect(page.getByText('Demo workshop: invented data')).toBeVisible();
   await expect(page.locator('[data-test="job"]')).toHaveCount(21);
   await page.getByRole('link', { name: /Swimming bath/ }).click();
   await expect(verdict(page)).toContainText('Sensor drifted high');
@@ -132,7 +132,7 @@ test('the demo workshop has checks of its own and never mixes with mine', async 
 test('copy, search, readings as CSV', async ({ page }) => {
   await startCheck(page);
   await page.getByLabel('Title of this check').fill('=SUM(A1)');
-  await field(page, 'Sensor ohms').fill('OL');
+  await field(page, 'Sensor resistance').fill('OL');
   await kept(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV' }).click();
@@ -144,5 +144,5 @@ test('copy, search, readings as CSV', async ({ page }) => {
   await page.getByLabel('Search checks').fill('copy');
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
   await page.getByLabel('Search checks').fill('nothing like it');
-  await expect(page.getByText('No check is like this.')).toBeVisible();
+  await expect(page.getByText('No checks match.')).toBeVisible();
 });

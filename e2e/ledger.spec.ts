@@ -32,7 +32,7 @@ test('5 000 checks: pages of rows, search, sort; the second visit reads the ledg
   const other = await context.newPage();
   await other.goto('/check/many-4999');
   await other.getByLabel('Title of this check').fill('Renamed elsewhere');
-  await expect(other.locator('[data-test="save-state"]')).toHaveText('kept');
+  await expect(other.locator('[data-test="save-state"]')).toHaveText('Saved');
   await expect(rows.first()).toContainText('Renamed elsewhere');
 });
 
@@ -44,7 +44,7 @@ test('several at once: tags, filter by tag, archive, export as ZIP with photos, 
   for (const name of ['Greenhouse', 'Ferry Plover', 'Pilot boat']) await row(name).getByRole('checkbox').check();
   const bar = page.getByRole('status').filter({ hasText: '3 checks chosen' });
   await bar.getByRole('button', { name: 'Tag…' }).click();
-  await page.getByLabel('Tags, apart by commas').fill('spring round, -ferry fleet');
+  await page.getByLabel('Tags, separated by commas').fill('spring round, -ferry fleet');
   await page.getByRole('button', { name: 'Set tags' }).click();
   await expect(row('Greenhouse')).toContainText('spring round');
   await expect(row('Ferry Plover')).toContainText('harbour');

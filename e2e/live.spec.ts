@@ -3,9 +3,9 @@ import { choose, files, kept, openDemo } from './bench.ts';
 
 /** Puts a made-up machine behind the instruments; its time runs ten times as fast, so that minutes are seconds. */
 async function startMachine(page: Page, name: string, speed: '10 times' | '60 times' = '10 times'): Promise<void> {
-  await page.getByText('A made-up machine, to try').click();
+  await page.getByText('Simulated machine, to try').click();
   await choose(page.getByLabel('Machine', { exact: true }), name);
-  await choose(page.getByLabel('Its time runs'), speed);
+  await choose(page.getByLabel('Speed'), speed);
   await page.getByRole('button', { name: 'Start the machine' }).click();
   await expect(page.locator('[data-channel="adapter 05"] [data-test="live-value"]')).toHaveText(/\d/);
   await expect(page.locator('[data-channel="thermometer 1"] [data-test="live-value"]')).toHaveText(/\d/);
@@ -18,15 +18,15 @@ const finding = (page: Page, words: RegExp) =>
   page.locator('[data-test="findings"] li').filter({ hasText: words }).first();
 
 async function endAndLook(page: Page): Promise<void> {
-  await act(page, /End and look/);
-  await expect(page.getByRole('heading', { name: 'What it tells' })).toBeVisible();
+  await act(page, /Stop and open/);
+  await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible();
 }
 
 test('the plug is pulled, and without typing it is seen which values move; the log has both as readings of the check', async ({
   page,
 }) => {
   await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByRole('link', { name: 'Live data', exact: true }).click();
   await startMachine(page, 'Nothing wrong');
   await act(page, /^Record/);
   await page.waitForTimeout(2500);
@@ -45,7 +45,7 @@ test('the plug is pulled, and without typing it is seen which values move; the l
   const pulled = finding(page, /^Unplugged:/);
   await pulled.getByRole('button', { name: 'Put on the check' }).click();
   await expect(pulled).toContainText('on the check');
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.getByRole('link', { name: 'Back to the check' }).click();
   await kept(page);
   const id = /check\/([^/?]+)/.exec(page.url())![1];
   const readings = await page.evaluate(async (job) => {
@@ -60,28 +60,28 @@ test('the plug is pulled, and without typing it is seen which values move; the l
 
 test('a live figure is taken into the card when it stands, and by a key', async ({ page }) => {
   await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByRole('link', { name: 'Live data', exact: true }).click();
   await startMachine(page, 'Nothing wrong');
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.getByRole('link', { name: 'Back to the check' }).click();
   await page.locator('[data-station="live"]').click();
   const take = page.locator('[data-test="live-take"]');
   await expect(take).toBeVisible();
-  await expect(take).toContainText('stands');
+  await expect(take).toContainText('steady');
   await page.keyboard.press('F8');
   await expect(page.locator('.large input')).toHaveValue(/^\d+ °C$/);
 });
 
 test('a warm-up is recorded, judged and put on a check; the server may be gone by then', async ({ page, context }) => {
   await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByRole('link', { name: 'Live data', exact: true }).click();
   // Everything that is fetched late is fetched once, as a visit with the server does.
   await page.getByRole('link', { name: 'Logs' }).click();
   await expect(page.getByText('Open a log, or a recording')).toBeVisible();
   await files(page, 'a log file').setInputFiles('examples/logs/open-thermostat.csv');
-  await expect(page.getByRole('heading', { name: 'What it tells' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible();
   await expect(finding(page, /warms up smoothly/).first()).toBeVisible();
   await expect(finding(page, /stays at/)).toContainText('thermostat');
-  await page.getByRole('banner').getByRole('link', { name: 'Live values' }).click();
+  await page.getByRole('banner').getByRole('link', { name: 'Live data' }).click();
   await context.setOffline(true);
   await page.route('**/*', (route) => route.abort());
   await startMachine(page, 'Nothing wrong', '60 times');
@@ -102,7 +102,7 @@ test('a warm-up is recorded, judged and put on a check; the server may be gone b
 
 test('an intermittent fault is found by wiggling, and its place goes on the check', async ({ page }) => {
   await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByRole('link', { name: 'Live data', exact: true }).click();
   await startMachine(page, 'drops out');
   await act(page, /^Record/);
   const wiggles = page.getByRole('group', { name: 'Wiggling here' }).getByRole('button');
@@ -123,7 +123,7 @@ test('an intermittent fault is found by wiggling, and its place goes on the chec
 
 test('a sensor that fails after heat is caught by the guided heat cycle', async ({ page }) => {
   await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live', exact: true }).click();
+  await page.getByRole('link', { name: 'Live data', exact: true }).click();
   await startMachine(page, 'after a heat cycle', '60 times');
   await page.getByText('Heat-cycle test, step by step').click();
   const read = (step: string) => page.getByRole('button', { name: `Read it: ${step}` }).click();
@@ -138,7 +138,7 @@ test('a sensor that fails after heat is caught by the guided heat cycle', async 
   await read('after');
   await expect(page.locator('[data-test="cycle"]')).toContainText('fails after a heat cycle');
   await act(page, 'Put it on the check');
-  await expect(page.getByText('It stands in the check’s note.')).toBeVisible();
+  await expect(page.getByText('It is in the note of the check.')).toBeVisible();
 });
 
 test('a recording outlives the window: what was read up to the last second is there', async ({ page, context }) => {
@@ -154,7 +154,7 @@ test('a recording outlives the window: what was read up to the last second is th
   await page.close({ runBeforeUnload: false });
   await other.goto('/logs');
   await other.getByRole('link', { name: /Recording.*not ended/ }).click();
-  await expect(other.getByRole('heading', { name: /What it tells|Nothing stands out/ })).toBeVisible();
+  await expect(other.getByRole('heading', { name: /Findings|Nothing unusual found/ })).toBeVisible();
   const rows = Number((await other.locator('.what').innerText()).match(/([\d,]+) rows/)![1].replace(',', ''));
   // Two values may lie on one row.
   expect(rows).toBeGreaterThan(0.8 * Number(told));
@@ -175,10 +175,10 @@ test('a file that does not say its units asks, and is read with the answer; zoom
   });
   await expect(page.getByText('The unit of a column does not stand in it.')).toBeVisible();
   await choose(page.getByLabel('Unit of column 2'), '°C');
-  await page.getByRole('button', { name: 'Read it so' }).click();
+  await page.getByRole('button', { name: 'Use these settings' }).click();
   const drop = finding(page, /1 drop-out to the low end/);
   await expect(drop).toBeVisible();
-  await expect(page.locator('[data-test="range"]')).toContainText('no spike is left out');
+  await expect(page.locator('[data-test="range"]')).toContainText('no spike is lost');
   await drop.getByRole('button', { name: 'Show' }).click();
   await expect(page.locator('[data-test="range"]')).toContainText('every sample is drawn');
   await expect(page.locator('[data-test="range"]')).toContainText('28:1');

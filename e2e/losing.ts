@@ -12,12 +12,12 @@ export interface Plan {
 
 const FIELDS = [
   'Thermometer',
-  'Sensor ohms',
-  'Volts, unplugged',
-  'Volts, plugged in',
+  'Sensor resistance',
+  'Volts unplugged',
+  'Volts plugged in',
   'Title of this check',
   'Displayed',
-  'Return drop',
+  'Return voltage drop',
 ] as const;
 
 /** A seeded plan: a figure of four to eight characters, cut off anywhere. */

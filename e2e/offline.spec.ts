@@ -55,8 +55,8 @@ test('after one visit everything works with the server gone: checks, shelf, pape
   await end();
   await page.reload();
   await page.getByRole('button', { name: 'Start the first check' }).click();
-  await field(page, 'Volts, unplugged').fill('5.0');
-  await field(page, 'Sensor ohms').fill('OL');
+  await field(page, 'Volts unplugged').fill('5.0');
+  await field(page, 'Sensor resistance').fill('OL');
   await expect(verdict(page)).toContainText('Sensor');
   await expect(page.locator('.js-plotly-plot .main-svg').first()).toBeVisible();
   const check = page.url();
@@ -73,7 +73,7 @@ test('after one visit everything works with the server gone: checks, shelf, pape
   }
   await page.goto(`${url}/train/cases`);
   await page.getByLabel('Case number').fill('2-VTP2ME-K');
-  await page.getByRole('button', { name: 'Play it' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('[data-test="probe"]')).toBeVisible();
   await page.goto(`${url}/logs`);
   await files(page, 'a log file').setInputFiles('examples/logs/loose-plug.csv');
@@ -82,11 +82,11 @@ test('after one visit everything works with the server gone: checks, shelf, pape
   await expect(page.locator('[data-test="offline"]')).toHaveText(/^Works without the server/);
   const [backup] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Write the backup' }).click(),
+    page.getByRole('button', { name: 'Save the backup' }).click(),
   ]);
   expect(backup.suggestedFilename()).toMatch(/\.zip$/);
   await page.goto(`${url}/live`);
-  await page.getByText('A made-up machine, to try').click();
+  await page.getByText('Simulated machine, to try').click();
   await page.getByRole('button', { name: 'Start the machine' }).click();
   await expect(page.locator('[data-test="stand-in"]')).toContainText('in this page, without the server');
   await page.goto(`${url}/shelf/own`);
@@ -111,7 +111,7 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await visit(page);
   await page.reload();
   await page.getByRole('button', { name: 'Start the first check' }).click();
-  await field(page, 'Sensor ohms').fill('2.2k');
+  await field(page, 'Sensor resistance').fill('2.2k');
   const opened = await page.evaluate('performance.timeOrigin');
   // A deploy under the open page.
   appendFileSync(path.join(folder, 'offline.js'), '\n// newer\n');
@@ -121,16 +121,16 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await expect.poll(waits).toBe(true);
   await page.waitForTimeout(500);
   expect(await page.evaluate('performance.timeOrigin')).toBe(opened);
-  await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
   await page.getByRole('link', { name: '‹ Checks' }).click();
-  await expect(page.getByText('A newer version lies ready')).toBeVisible();
+  await expect(page.getByText('An update is ready')).toBeVisible();
   const again = page.waitForEvent('load');
-  await page.getByRole('button', { name: 'Take it now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   await again;
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
   await expect.poll(waits).toBe(false);
   await page.locator('[data-test="job"]').getByRole('link').first().click();
-  await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
 });
 
 test('a newer version is taken even where the first asking came to nothing', async ({ page }) => {
@@ -140,7 +140,7 @@ test('a newer version is taken even where the first asking came to nothing', asy
   await page.evaluate('ServiceWorker.prototype.postMessage = () => undefined');
   appendFileSync(path.join(folder, 'offline.js'), '\n// newer\n');
   await page.evaluate('navigator.serviceWorker.getRegistration().then((r) => r.update())');
-  await page.getByRole('button', { name: 'Take it now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   const left = (): Promise<unknown> =>
     page
       .evaluate('navigator.serviceWorker.getRegistration().then((r) => [r.waiting !== null, sessionStorage.length])')

@@ -162,7 +162,7 @@ test('a job on a phone, by touch alone: from the complaint to the closed job', a
   await page.keyboard.insertText('14');
   await page.getByLabel(/say why/).tap();
   await page.keyboard.insertText('the owner proves it at sea');
-  await page.getByRole('button', { name: 'Close without proof' }).tap();
+  await page.getByRole('button', { name: 'Close without verifying' }).tap();
   await expect(page.locator('[data-test="close"]')).toContainText('the owner proves it at sea');
   await kept(page);
   await context.close();

@@ -27,10 +27,10 @@ const everything = (page: Page): Promise<Record<string, string>> =>
   })()`);
 
 async function backup(page: Page, phrase = ''): Promise<string> {
-  if (phrase) await page.getByLabel('Passphrase, if it is to be sealed').fill(phrase);
+  if (phrase) await page.getByLabel('Passphrase, to encrypt it').fill(phrase);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Write the backup' }).click(),
+    page.getByRole('button', { name: 'Save the backup' }).click(),
   ]);
   await expect(page.locator('[data-test="written"]')).toContainText(/records? in mellow-probe-/);
   return download.path();
@@ -40,7 +40,7 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   test.slow();
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch');
-  await field(page, 'Sensor ohms').fill('2.2k');
+  await field(page, 'Sensor resistance').fill('2.2k');
   await page.locator('[data-station="look"]').click();
   await files(page, 'Add photos').setInputFiles('docs/screenshots/bench.png');
   await expect(page.getByAltText('bench', { exact: true })).toBeVisible();
@@ -65,14 +65,14 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   await next.goto('/safe');
   await files(next, 'a backup').setInputFiles(file);
   await expect(next.getByText(/Written on/)).toBeVisible();
-  await next.getByRole('button', { name: /^Take in \d+ records/ }).click();
+  await next.getByRole('button', { name: /^Restore \d+ records/ }).click();
   await expect(next.locator('[data-test="taken"]')).toContainText('not here');
   const after = await everything(next);
   const wanted = Object.fromEntries(Object.entries(before).filter(([k]) => !k.startsWith('shelf/draft')));
   expect(Object.fromEntries(Object.entries(after).filter(([k]) => !k.startsWith('shelf/draft')))).toEqual(wanted);
   await next.locator('[data-test="taken"]').getByRole('link', { name: 'Checks' }).click();
   await next.getByRole('link', { name: 'Winch' }).click();
-  await expect(field(next, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(next, 'Sensor resistance')).toHaveValue('2.2k');
   await next.goto('/logs');
   await expect(next.getByRole('link', { name: /loose-plug/ })).toBeVisible();
   await next.context().close();
@@ -82,9 +82,9 @@ test('a sealed backup opens only with its passphrase; what is newer here stays; 
   await openDemo(page, /Pilot boat/);
   await expect(page.getByLabel('Title of this check')).toBeVisible();
   await page.goto('/demo/safe');
-  await page.getByLabel('Passphrase, if it is to be sealed').fill('short');
-  await expect(page.getByText('At least 8 signs')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Write the backup' })).toBeDisabled();
+  await page.getByLabel('Passphrase, to encrypt it').fill('short');
+  await expect(page.getByText('Use at least 8 characters')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the backup' })).toBeDisabled();
   const file = await backup(page, 'grey heron 9');
   expect(readFileSync(file).subarray(0, 8).toString()).toBe('MPSEALED');
   await openDemo(page, /Greenhouse/);
@@ -98,10 +98,10 @@ test('a sealed backup opens only with its passphrase; what is newer here stays; 
   });
   await page.getByLabel('Its passphrase').fill('grey heron 8');
   await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByText('This is not its passphrase.')).toBeVisible();
+  await expect(page.getByText('Wrong passphrase. Try again.')).toBeVisible();
   await page.getByLabel('Its passphrase').fill('grey heron 9');
   await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByText('Everything in it is here already.')).toBeVisible();
+  await expect(page.getByText('Everything in it is already here.')).toBeVisible();
   const checks = page.getByRole('row', { name: /checks/ });
   await expect(checks.getByRole('cell').nth(3)).toHaveText('1');
   await page.getByRole('button', { name: 'Leave it' }).click();
@@ -123,7 +123,7 @@ test('to a folder that was chosen once; the reminder goes when it is written', a
   await page.goto('/');
   await expect(page.getByText('Not backed up for 12 days: 1 check.')).toBeVisible();
   await page.getByRole('link', { name: 'Back up' }).click();
-  await page.getByRole('button', { name: 'To a folder…' }).click();
+  await page.getByRole('button', { name: 'Save to a folder…' }).click();
   await expect(page.locator('[data-test="written"]')).toContainText('1 record in ');
   const names = await page.evaluate(async () => {
     const list: string[] = [];
@@ -163,7 +163,7 @@ test('a hostile file: an id no address can hold, a photo that is none, OL on a d
   expect(new URL(page.url()).pathname).toMatch(/^\/check\/[\w-]+$/);
   await expect(page.locator('body')).not.toContainText(/Infinity|NaN/);
   await page.goto(`${page.url()}/report`);
-  await expect(page.locator('[data-test="unreadable"]')).toHaveText('1 photo is no picture and left out.');
+  await expect(page.locator('[data-test="unreadable"]')).toHaveText('1 photo is not a picture and is left out.');
   await expect(page.locator('body')).not.toContainText(/Infinity|NaN/);
   const [paper] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF' }).click()]);
   expect(
@@ -180,10 +180,10 @@ test('a browser without channels and locks between windows keeps all the same', 
   });
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch');
-  await field(page, 'Sensor ohms').fill('2.2k');
+  await field(page, 'Sensor resistance').fill('2.2k');
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
   await page.goto('/safe');
   await backup(page);
 });

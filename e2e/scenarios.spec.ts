@@ -34,7 +34,7 @@ test('gauge sender measured instead of the controller’s sensor', async ({ page
     await page.getByLabel(field).last().fill(name);
     hand.strokes += name.length;
   }
-  await page.getByLabel('complained of').check();
+  await page.getByLabel('in the complaint').check();
   await page.getByLabel('measured here').first().check();
   hand.strokes += 2;
   await page.getByRole('button', { name: 'nothing with one pin' }).click();
@@ -43,9 +43,9 @@ test('gauge sender measured instead of the controller’s sensor', async ({ page
   await expect(page.locator('[data-test="plug-told"]').first()).toContainText('wrong plug');
   await expect(page.locator('[data-station="right-sensor"]')).toContainText('wrong plug');
   await hand.station('readings');
-  await page.getByRole('button', { name: 'Void…' }).nth(1).click();
-  await hand.fill('Why it is voided', 'gauge sender');
-  await page.getByRole('button', { name: 'Void', exact: true }).click();
+  await page.getByRole('button', { name: 'Exclude…' }).nth(1).click();
+  await hand.fill('Why it is excluded', 'gauge sender');
+  await page.getByRole('button', { name: 'Exclude', exact: true }).click();
   hand.strokes += 2;
   await hand.station('right-sensor');
   await page.getByLabel('measured here').nth(1).check();
@@ -69,12 +69,12 @@ test('evaporator sensor proved by a substitute resistor that must come out again
   await hand.read('bench-ohms', '8.5k', { water: '0' });
   await expect(verdict(page)).toContainText('Sensor drifted low');
   await hand.station('repair');
-  await expect(page.getByText('make sure it is out again')).toBeVisible();
-  await hand.press('Book a stand-in');
-  await hand.fill('What stands in', '5 kΩ NTC from the drawer');
+  await expect(page.getByText('Make sure it is out again')).toBeVisible();
+  await hand.press('Record a temporary replacement');
+  await hand.fill('What is fitted', '5 kΩ NTC from the drawer');
   await kept(page);
   await page.getByRole('link', { name: 'Checks' }).click();
-  await expect(page.getByText('temporary stand-in still fitted')).toBeVisible();
+  await expect(page.getByText('temporary replacement still fitted')).toBeVisible();
   counted('evaporator sensor proved by a substitute resistor that must come out again', hand);
 });
 

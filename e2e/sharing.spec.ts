@@ -15,11 +15,11 @@ import { field, kept, openDemo, startCheck } from './bench.ts';
 test('a link holds the whole check; opening it writes over nothing', async ({ page, browser }) => {
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch, starboard');
-  await field(page, 'Sensor ohms').fill('2.2k');
+  await field(page, 'Sensor resistance').fill('2.2k');
   await kept(page);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await page.getByRole('button', { name: 'Share', exact: true }).click();
-  await page.getByRole('button', { name: 'Copy a link that holds it' }).click();
+  await page.getByRole('button', { name: 'Copy a link that contains it' }).click();
   await expect(page.getByText('Copied.')).toBeVisible();
   const link = await page.evaluate(() => navigator.clipboard.readText());
   expect(link).toMatch(/^http:\/\/127\.0\.0\.1:\d+\/take#[\w-]{500,8000}$/);
@@ -27,23 +27,23 @@ test('a link holds the whole check; opening it writes over nothing', async ({ pa
   await other.goto(link);
   await expect(other.locator('[data-test="received"]')).toContainText('Winch, starboard');
   await other.getByRole('button', { name: 'Keep it' }).click();
-  await expect(field(other, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(other, 'Sensor resistance')).toHaveValue('2.2k');
   await kept(other);
   // Here it is known already: it is kept beside the first, which has moved on.
   await page.keyboard.press('Escape');
-  await field(page, 'Sensor ohms').fill('2.4k');
+  await field(page, 'Sensor resistance').fill('2.4k');
   await kept(page);
   await page.goto(link);
-  await expect(page.getByText('this one is kept beside it')).toBeVisible();
+  await expect(page.getByText('This one is added beside it')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(field(page, 'Sensor ohms')).toHaveValue('2.2k');
+  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
   await page.goto('/');
   await expect(page.locator('[data-test="job"]')).toHaveCount(2);
   // A link cut off by a mail program, and one of something else.
   for (const bad of [link.slice(0, -40), link.replace(/#.*/, '#AAAA')]) {
     await page.goto('about:blank');
     await page.goto(bad);
-    await expect(page.getByText('This holds no check, or only a part of one.')).toBeVisible();
+    await expect(page.getByText('This contains no complete check. Copy the whole link again.')).toBeVisible();
   }
 });
 
@@ -105,6 +105,6 @@ test('without a camera the code is typed; nonsense is said to be none', async ({
   await page.getByRole('button', { name: 'Scan a label…' }).click();
   await expect(page.getByText(/camera does not answer|gives no camera/)).toBeVisible();
   await page.getByLabel('Code, typed').fill('nonsense');
-  await page.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.getByText('That is no label of this program.')).toBeVisible();
+  await page.getByRole('button', { name: 'Use this value' }).click();
+  await expect(page.getByText('This is not a label of this program.')).toBeVisible();
 });

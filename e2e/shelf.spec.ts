@@ -43,7 +43,7 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
   const area = page.getByLabel(/Temperature and ohms/);
   const cases: [string, RegExp][] = [
     ['0;9000\nfive;2800\n20;3520', /Line 2: No temperature/],
-    ['0;9000\n0;8900\n20;3520', /Line 2: This temperature stands twice/],
+    ['0;9000\n0;8900\n20;3520', /Line 2: This temperature is listed twice/],
     ['0;11,883\n25;9,912', /Column 2: is a mark before three digits a decimal point/],
     ['20;3520', /Two points at least/],
     ['0;100\n50;119\n100;110\n150;157', /turns round|sticks out/],
@@ -156,7 +156,7 @@ test('a sweep gives the module’s own curve and says that another part is fitte
     page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' }),
   ).toBeVisible();
   await choose(page.getByLabel('The sensor fitted'), 'NTC 5 kΩ, B25/85 3976');
-  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part fitted' })).toBeVisible();
+  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part is fitted' })).toBeVisible();
   await page.getByRole('button', { name: /Use curve, pull-up and ends/ }).click();
   await expect(page.getByLabel('Pull-up')).toHaveValue(/^2[45]\d\d$/);
 });
@@ -167,11 +167,11 @@ test('divider desk: sliders move the curves without blocking; a pull-up is learn
   await page.goto('/shelf/divider');
   await expect(page.locator('.plot .trace').first()).toBeVisible();
   const before = await page.locator('[data-test="desk-at"]').innerText();
-  await page.getByRole('slider', { name: 'Joint in the signal' }).press('End');
+  await page.getByRole('slider', { name: 'Bad joint in the signal wire' }).press('End');
   await expect(page.locator('[data-test="desk-at"]')).not.toHaveText(before);
-  await page.getByRole('button', { name: 'All sound again' }).click();
+  await page.getByRole('button', { name: 'Reset to healthy' }).click();
   await page.getByLabel('Pull-up', { exact: true }).fill('');
-  await page.getByLabel('Good pair: ohms').fill('4.9k');
+  await page.getByLabel('A good pair: ohms').fill('4.9k');
   await page.getByLabel('and volts').fill('1.88');
   await expect(page.locator('[data-test="learned"]')).toContainText('about 8.13 kΩ');
   await page.getByRole('button', { name: 'Use this circuit on a check' }).click();
@@ -181,11 +181,11 @@ test('divider desk: sliders move the curves without blocking; a pull-up is learn
 
 test('substitutes from the drawer; the test lands on a check with its caution', async ({ page }) => {
   await page.goto('/shelf/substitutes');
-  await choose(page.getByLabel('My drawer'), 'what I own');
+  await choose(page.getByLabel('My resistors'), 'what I own');
   await page.getByLabel('Resistors I own').fill('1k, 1k8, 4k7 banana');
   await expect(told(page, 'Not read: banana')).toBeVisible();
   await expect(page.locator('[data-test="substitutes"] tbody tr').first()).toContainText('1.80 kΩ + 1.00 kΩ');
-  await page.getByRole('button', { name: 'Put the best on a check as a test' }).click();
+  await page.getByRole('button', { name: 'Add the best to a check as a test' }).click();
   await page.locator('[data-station="bypass"]').click();
   await page.locator('[data-test-id="displayed-substituted"]').click();
   await expect(page.getByLabel('with resistor')).toHaveValue('2800');

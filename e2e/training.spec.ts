@@ -119,7 +119,7 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await set(page, 'I expect', 'sound');
   await set(page, 'The plug', 'pulled');
   await press(page, 'Probe');
-  await expect(meter(page)).toContainText('4.95 V');
+  await expect(meter(page)).toContainText('4.97 V');
   await goTest(page, 'sensor-ohms');
   await choose(probe(page).getByLabel('Meter’s range'), '200 Ω');
   await press(page, 'Probe');
@@ -146,17 +146,17 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await ends(page, ofCase);
   const remarks = page.locator('[data-test="remarks"]');
   await expect(remarks).toContainText('You take 5 V at the plug as proof of the wires.');
-  await expect(remarks).toContainText('Put right in vain: sensor.');
-  await expect(remarks).toContainText('Cautions passed over: 2.');
+  await expect(remarks).toContainText('Replaced in vain: sensor.');
+  await expect(remarks).toContainText('Cautions ignored: 2.');
   await expect(page.getByText('Live feed on the signal pin')).toBeVisible();
   await expect(page.getByText('The range was too low')).toBeVisible();
   await page.getByRole('link', { name: 'Progress' }).click();
   await expect(page.locator('[data-test="weak"]')).toContainText('1 of 1');
-  await expect(page.getByRole('img', { name: /said 90 %: right in 0 % of 1/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /estimated 90 %: right in 0 % of 1/ })).toBeVisible();
   const download = page.waitForEvent('download');
   await press(page, 'Export all cases');
   await files(page, 'Cases from a file').setInputFiles(await (await download).path());
-  await expect(page.getByRole('status')).toContainText('0 cases came');
+  await expect(page.getByRole('status')).toContainText('0 cases imported');
 });
 
 test('the tool hidden says nothing; a bet is answered once it was said; shown it proposes', async ({ page }) => {
@@ -187,13 +187,13 @@ test('an exam: drawn, played, its result signed and as CSV, a class put together
   const [one, two] = [41, 42].map((seed) =>
     trainingCase({ theme: 'series-resistance', field: 'boiler', difficulty: 1, seed }),
   );
-  await page.getByLabel('Case numbers, one a line').fill(`${one.number}\n${two.number}\nnonsense`);
-  await expect(page.getByText('No case number: nonsense.')).toBeVisible();
+  await page.getByLabel('Case numbers, one per line').fill(`${one.number}\n${two.number}\nnonsense`);
+  await expect(page.getByText('Not a case number: nonsense.')).toBeVisible();
   await press(page, '1 · play');
   await play(page, one, [{ kind: 'act', group: 'wiring', reason: '' }]);
   await ends(page, one);
   await page.goto('/train/exam');
-  await expect(page.getByText('1 of 1 right at once, 1 still to play.')).toBeVisible();
+  await expect(page.getByText('1 of 1 right first time, 1 still to play.')).toBeVisible();
   await expect(page.getByRole('button', { name: '1 · done' })).toBeDisabled();
   const download = page.waitForEvent('download');
   await press(page, 'CSV for the instructor');

@@ -15,28 +15,28 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await page.getByLabel('Title of this check').fill('Plant room, outside sensor');
   await field(page, 'Thermometer').fill('12');
   await field(page, 'Displayed').fill('-24');
-  await field(page, 'Volts, unplugged').fill('5.01');
-  await field(page, 'Sensor ohms').fill('3.6k');
-  await field(page, 'Volts, plugged in').fill('4.40');
+  await field(page, 'Volts unplugged').fill('5.01');
+  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Volts plugged in').fill('4.40');
   await expect(verdict(page)).toContainText('resistance in the return');
   await station(page, 'where');
   await expect(page.locator('[data-test="where"]')).toContainText('No connectors yet');
-  await page.getByRole('button', { name: 'Enter the loom row by row' }).click();
+  await page.getByRole('button', { name: 'Enter the harness row by row' }).click();
   await page
-    .getByLabel(/Or paste rows from a sheet/)
+    .getByLabel(/Or paste rows from a spreadsheet/)
     .fill(
       'name\twhere\tminutes\tmetres\nC1\tin the trunk\t12\t18\nC2\tin the trunk, under the stair\t20\t9\nC3\troof box\tsoon\t4',
     );
-  await page.getByRole('button', { name: /Take these rows/ }).click();
+  await page.getByRole('button', { name: /Replace the present rows/ }).click();
   await expect(page.getByText('Line 4: “soon” is no figure.')).toBeVisible();
   await page.getByRole('group', { name: 'C3' }).getByLabel('Minutes').fill('4');
   // The loom goes to the shelf and comes back on this very check.
-  await page.getByLabel('Keep this loom on the shelf as').fill('Plant room');
+  await page.getByLabel('Save this harness as').fill('Plant room');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('group', { name: 'C3' }).getByRole('button').click();
   await page.getByText('Take out', { exact: true }).click();
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(7);
-  await choose(page.getByLabel('Take one from the shelf'), 'Plant room');
+  await choose(page.getByLabel('Use a saved harness'), 'Plant room');
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(9);
   // The machine: 16 kΩ in the contact at C2, in the return. Short of it there is ground, beyond it what the return stands at.
   const shows = (position: number, side: string): string =>
@@ -83,7 +83,7 @@ test('a stop in full: pins, colours, what is known of it moves the odds; taken o
   await loom.getByRole('button', { name: /contact at C2/ }).click();
   const sheet = page.getByRole('dialog', { name: 'C2' });
   await sheet
-    .getByRole('group', { name: 'What is known of this place' })
+    .getByRole('group', { name: 'What is known about this place' })
     .getByLabel(/corroded, seen/)
     .check();
   await sheet.getByLabel('Pin, signal').fill('9');
@@ -91,7 +91,7 @@ test('a stop in full: pins, colours, what is known of it moves the odds; taken o
   await expect(loom).toContainText('C2, pin 9 · 8');
   await expect(loom.locator('li').nth(2)).not.toContainText('12 %');
   await loom.getByRole('button', { name: /contact at C2/ }).click();
-  await page.getByRole('button', { name: 'Take out of the loom' }).click();
+  await page.getByRole('button', { name: 'Remove from the harness' }).click();
   await expect(loom.locator('li')).toHaveCount(5);
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect(loom.locator('li')).toHaveCount(7);
@@ -110,11 +110,11 @@ test('several at once lead to the shared return in two readings of neighbours', 
   await order.getByRole('button', { name: /Neighbour’s value/ }).click();
   const value = page.locator('[data-measurement="neighbour-displayed"] input').first();
   await value.fill('-40');
-  await field(page, 'it is there').fill('20');
+  await field(page, 'temperature there').fill('20');
   await expect(verdict(page)).toContainText('return');
   await page.getByRole('group', { name: 'Readings of this test' }).getByRole('button', { name: 'Another' }).click();
   await value.fill('-38');
-  await field(page, 'it is there').fill('25');
+  await field(page, 'temperature there').fill('25');
   await expect(verdict(page)).toContainText('return wire open');
   await expect(verdict(page)).toContainText('in the part that is shared');
   await kept(page);
@@ -125,8 +125,8 @@ test('a reference that a neighbour drags down: unplugging the neighbours is the 
 }) => {
   await begun(page, {
     Thermometer: '12',
-    'Volts, unplugged': '3.1',
-    'Sensor ohms': '3.5k',
+    'Volts unplugged': '3.1',
+    'Sensor resistance': '3.5k',
   });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'the reference');
@@ -149,29 +149,29 @@ test('a reference that a neighbour drags down: unplugging the neighbours is the 
 test('a wet plug at hand is wiggled before the trunk is laid open; what it did is noted by a tap', async ({ page }) => {
   await begun(page, {
     Thermometer: '12',
-    'Volts, unplugged': '5.01',
-    'Sensor ohms': '3.6k',
-    'Volts, plugged in': '4.40',
+    'Volts unplugged': '5.01',
+    'Sensor resistance': '3.6k',
+    'Volts plugged in': '4.40',
   });
   await expect(verdict(page)).toContainText('resistance in the return');
   await station(page, 'where');
-  await page.getByRole('button', { name: 'Enter the loom row by row' }).click();
+  await page.getByRole('button', { name: 'Enter the harness row by row' }).click();
   await page
-    .getByLabel(/Or paste rows from a sheet/)
+    .getByLabel(/Or paste rows from a spreadsheet/)
     .fill('name\twhere\tminutes\tmetres\nC1\tin the trunk\t25\t8\nC2\tin the trunk\t30\t8');
-  await page.getByRole('button', { name: /Take these rows/ }).click();
+  await page.getByRole('button', { name: /Replace the present rows/ }).click();
   const loom = page.locator('[data-test="loom"]');
   await loom.getByRole('button', { name: /terminal of the sensor plug/ }).click();
   const sheet = page.getByRole('dialog');
   await sheet
-    .getByRole('group', { name: 'What is known of this place' })
+    .getByRole('group', { name: 'What is known about this place' })
     .getByLabel(/water gets at it/)
     .check();
   await page.keyboard.press('Escape');
   const first = page.locator('[data-test="where-first"]');
   await expect(first).toContainText(/First: (wiggle|look at) sensor plug/);
   const heading = (await first.locator('h3').textContent())!;
-  await expect(page.locator('[data-test="next"]')).toContainText('First, under “Where”');
+  await expect(page.locator('[data-test="next"]')).toContainText('First, under “Locate the fault”');
   await first.getByRole('button').last().click();
   await expect(page.locator('[data-test="where-first"] h3', { hasText: heading })).toHaveCount(0);
   await loom.getByRole('button', { name: /terminal of the sensor plug/ }).click();
@@ -189,7 +189,7 @@ test('worth it: a cheap part in an easy place is changed sooner than a dear one 
   await begun(page, {
     Thermometer: '12',
     Displayed: '-40',
-    'Volts, unplugged': '5.0',
+    'Volts unplugged': '5.0',
   });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel(/plug/i).last(), /hard/i);
@@ -202,29 +202,29 @@ test('worth it: a cheap part in an easy place is changed sooner than a dear one 
   await page.locator('[data-measurement="open-voltage-return"] input').first().fill('5.0');
   await station(page, 'worth');
   const plan = page.locator('[data-test="plan"]');
-  await expect(plan).toContainText('until it is right');
+  await expect(plan).toContainText('until it works');
   const price = async (hour: string, part: string, fit: string, back: string) => {
-    await page.getByLabel('Price of an hour').fill(hour);
+    await page.getByLabel('Price per hour').fill(hour);
     await page.getByLabel('Price of the sensor').fill(part);
     await page.getByLabel('Minutes to fit it').fill(fit);
-    await page.getByLabel('Coming back costs').fill(back);
+    await page.getByLabel('A second visit costs').fill(back);
   };
   await price('60', '2', '1', '5');
-  await expect(plan).toContainText(/^Change the sensor now: \d+ min and \d+ until it is right/);
+  await expect(plan).toContainText(/^Replace the sensor now: \d+ min and \d+ until it works/);
   await expect(plan).toContainText(/Testing on pays while the part costs more than \d/);
   // The customer wants to be surer than that: then it is tested first, though it costs more.
   await page.getByRole('radio', { name: '95 %' }).check();
-  await expect(plan).toContainText(/ first: .* Change the sensor now would be .*, less sure than asked\./);
+  await expect(plan).toContainText(/ first: .* Replace the sensor now would be .*, less sure than asked\./);
   await expect(plan).not.toContainText('Testing on pays');
-  await page.getByRole('radio', { name: 'what pays' }).check();
-  await expect(plan).toContainText(/^Change the sensor now/);
+  await page.getByRole('radio', { name: 'lowest cost' }).check();
+  await expect(plan).toContainText(/^Replace the sensor now/);
   await price('60', '400', '180', '5');
-  await expect(plan).toContainText(/^\w.* first: \d+ min and \d+ until it is right/);
-  await expect(page.getByRole('cell', { name: 'Change the sensor now', exact: true })).toBeVisible();
+  await expect(plan).toContainText(/^\w.* first: \d+ min and \d+ until it works/);
+  await expect(page.getByRole('cell', { name: 'Replace the sensor now', exact: true })).toBeVisible();
   await expect(page.getByRole('cell', { name: /1 in \d+ it does not help/ }).first()).toBeVisible();
   await expect(page.getByText('Change the sensor first')).toBeVisible();
   // A circuit that protects is never left without its proof.
   await page.getByLabel(/the circuit protects/).check();
-  await expect(page.getByText('Cost never replaces the proof here')).toBeVisible();
+  await expect(page.getByText('always verify the repair')).toBeVisible();
   await expect(page.getByText('Stop: nothing wrong now')).toHaveCount(0);
 });

@@ -20,7 +20,7 @@ test('the third check on the same pump begins with the first two on the screen, 
     if (i === 1) {
       // The machine is known: one tap brings its circuit.
       await expect(page.getByText('1 check, last')).toBeVisible();
-      await page.getByRole('button', { name: /^Take over Engine coolant/ }).click();
+      await page.getByRole('button', { name: /^Use Engine coolant/ }).click();
       await expect(page.locator('[data-test="earlier"]')).toContainText('1 earlier check here');
     }
     await page.locator('[data-station="quick"]').click();
@@ -28,7 +28,7 @@ test('the third check on the same pump begins with the first two on the screen, 
       await choose(page.getByLabel('Circuit', { exact: true }), 'Engine coolant · 5 V · 2.49 kΩ · NTC 2.8 kΩ');
     await expect(page.getByLabel('Pull-up')).toHaveValue('2490');
     await page.getByLabel('Thermometer', { exact: true }).fill('20');
-    await field(page, 'Sensor ohms').fill(ohm);
+    await field(page, 'Sensor resistance').fill(ohm);
     await expect(verdict(page)).toBeVisible();
     await kept(page);
   }
@@ -43,8 +43,8 @@ test('the third check on the same pump begins with the first two on the screen, 
   await expect(earlier).toContainText('2 earlier checks here');
   await expect(earlier.getByRole('link', { name: /still open/ })).toHaveCount(2);
   await expect(page.getByLabel('Pull-up')).toHaveValue('2490');
-  await expect(field(page, 'Sensor ohms')).toHaveValue('');
-  await earlier.getByRole('link', { name: 'Its years' }).click();
+  await expect(field(page, 'Sensor resistance')).toHaveValue('');
+  await earlier.getByRole('link', { name: 'History' }).click();
   await expect(page.locator('[data-test="place-check"]')).toHaveCount(3);
 });
 
@@ -89,9 +89,11 @@ test('what is due: stand-ins first, a follow-up done, the rest as a calendar fil
   const text = readFileSync(await download.path(), 'utf8');
   expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(before);
   expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
-  expect(text.replace(/\r\n[ \t]/g, '')).toContain('SUMMARY:Look again: it creeps: Quarry pump 3 · coolant');
+  expect(text.replace(/\r\n[ \t]/g, '')).toContain(
+    'SUMMARY:Check this sensor again: it is drifting: Quarry pump 3 · coolant',
+  );
   expect(text).toContain('DTSTART;VALUE=DATE:20250415');
-  await page.getByRole('button', { name: 'Done: Look again: it creeps' }).click();
+  await page.getByRole('button', { name: 'Done: Check this sensor again: it is drifting' }).click();
   await expect(dues).toHaveCount(before - 1);
   await page.reload();
   await expect(dues).toHaveCount(before - 1);
@@ -126,7 +128,7 @@ test('base rates of one’s own: a new check takes them with its first reading, 
   await page.goto('/demo/');
   await expect(page.locator('[data-test="job"]').first()).toBeVisible();
   await page.goto('/demo/logbook/experience');
-  await page.getByLabel('New checks start from this workshop’s own rates').check();
+  await page.getByLabel('New checks use this workshop’s own frequencies').check();
   await openDemo(page, /Pilot boat/);
   await expect(verdict(page)).toBeVisible();
   await page.getByRole('button', { name: 'Why, in figures' }).click();
@@ -136,7 +138,7 @@ test('base rates of one’s own: a new check takes them with its first reading, 
   await expect(page.locator('[data-test="experience"]')).toHaveCount(0);
   await page.goto('/demo/');
   await page.getByRole('button', { name: /New check/ }).click();
-  await page.getByLabel('Volts, unplugged').fill('5.0');
+  await page.getByLabel('Volts unplugged').fill('5.0');
   await kept(page);
   await page.getByRole('button', { name: 'Why, in figures' }).click();
   await expect(page.locator('[data-test="experience"]')).toContainText('own 7 closed checks');

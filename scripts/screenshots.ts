@@ -73,7 +73,7 @@ await shoot('place');
 await page.goto(`${base}/demo/safe`);
 const [backup] = await Promise.all([
   page.waitForEvent('download'),
-  page.getByRole('button', { name: 'Write the backup' }).click(),
+  page.getByRole('button', { name: 'Save the backup' }).click(),
 ]);
 await page.locator('[data-files="a backup"] input[type="file"]').setInputFiles(await backup.path());
 await page.getByText(/Written on/).waitFor();
@@ -81,9 +81,9 @@ await shoot('backup');
 // A made-up machine, ten times as fast as life: a plug pulled, three places wiggled, and the log of it.
 await open(/Pilot boat/);
 await page.goto(`${page.url()}/live`);
-await page.getByText('A made-up machine, to try').click();
+await page.getByText('Simulated machine, to try').click();
 await choose(page.getByLabel('Machine', { exact: true }), 'drops out');
-await choose(page.getByLabel('Its time runs'), '10 times');
+await choose(page.getByLabel('Speed'), '10 times');
 await page.getByRole('button', { name: 'Start the machine' }).click();
 await page.locator('[data-channel="adapter 05"]').waitFor();
 await page.waitForTimeout(1500);
@@ -104,7 +104,7 @@ await shoot('log');
 // A training case played to its end: five volts, the sensor in vain, then the wire.
 await page.goto(`${base}/demo/train/cases`);
 await page.getByLabel('Case number').fill('2-VTP2ME-K');
-await page.getByRole('button', { name: 'Play it' }).click();
+await page.getByRole('button', { name: 'Start', exact: true }).click();
 await page.locator('[data-test="probe"]').waitFor();
 const probe = (): Promise<void> => page.getByRole('button', { name: 'Probe' }).click();
 await page.getByRole('radio', { name: 'on', exact: true }).check();
@@ -114,7 +114,7 @@ await station('supply');
 await page.locator('[data-test-id="open-voltage"]').click();
 await page.getByRole('radio', { name: 'pulled' }).check();
 await probe();
-await page.locator('[data-test="meter"]').getByText('4.95 V').waitFor();
+await page.locator('[data-test="meter"]').getByText('4.97 V').waitFor();
 await shoot('training-case');
 await choose(page.getByLabel('I think it is'), 'Sensor');
 await page.getByRole('button', { name: 'Say so' }).click();
@@ -137,7 +137,7 @@ await phone
   .first()
   .tap();
 await phone.locator('[data-station="loaded"]').tap();
-await phone.getByRole('button', { name: 'Plugged-in volts' }).first().tap();
+await phone.getByRole('button', { name: 'Signal voltage, plugged in' }).first().tap();
 await phone.getByText('Wiring fault: resistance in the return').first().waitFor();
 await shootPhone('phone-card');
 await phone.emulateMedia({ colorScheme: 'dark' });

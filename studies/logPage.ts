@@ -66,7 +66,7 @@ for (let k = 0; k < 12; k++) {
           await new Promise((r) => requestAnimationFrame(r));
         return performance.now() - at;
       },
-      k % 4 === 3 ? 'Wider' : 'Closer',
+      k % 4 === 3 ? 'Zoom out' : 'Zoom in',
     ),
   );
   await page.waitForTimeout(300);

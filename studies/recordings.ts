@@ -26,7 +26,7 @@ let [unreadable, worstS, total] = [0, 0, 0];
 for (let k = 0; k < KILLS; k++) {
   const page = await context.newPage();
   await page.goto(`${url}/live`);
-  await page.getByText('A made-up machine, to try').click();
+  await page.getByText('Simulated machine, to try').click();
   await choose(page.getByLabel('Machine', { exact: true }), 'drops out');
   await page.getByRole('button', { name: 'Start the machine' }).click();
   await page.locator('[data-channel="adapter 05"]').waitFor();

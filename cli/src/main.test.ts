@@ -55,7 +55,7 @@ describe('where and plan', () => {
     expect([code, err]).toEqual([0, '']);
     expect(out).toContain('Likeliest place: contact at C1');
     expect(out).toMatch(/\d+ % {2}contact at C2\n/);
-    expect(out).toMatch(/Next: Volts at a connector, return wire, C1, \w+ side, \d+ min/);
+    expect(out).toMatch(/Next: Voltage at a connector, return wire, C1, \w+ side, \d+ min/);
     const json = JSON.parse(call(['where', example, '--json']).out) as { strand: string; shares: { return: number[] } };
     expect(json.strand).toBe('return');
     expect(json.shares.return).toHaveLength(7);
@@ -66,8 +66,8 @@ describe('where and plan', () => {
     const file = path.join(root, 'examples/demo/beet-harvester.json');
     const { code, out } = call(['plan', file]);
     expect(code).toBe(0);
-    expect(out).toMatch(/^.+: \d+ min until it is right, on average\./);
-    expect(out).toContain('Change the sensor now;');
+    expect(out).toMatch(/^.+: \d+ min until it works, on average\./);
+    expect(out).toContain('Replace the sensor now;');
     expect(out).toMatch(/Fixed ways of working:\n +\d+ min {2}Change the sensor first/);
     const { options } = JSON.parse(call(['plan', file, '--json']).out) as { options: { total: number }[] };
     expect(options.map((o) => o.total)).toEqual(options.map((o) => o.total).sort((a, b) => a - b));
@@ -137,7 +137,7 @@ describe('convert, fit, simulate, study', () => {
     const one = call(['train', '--case', '2-VTP2ME-K', '--policy', 'swap-first']);
     expect(one.code).toBe(0);
     expect(one.out).toMatch(
-      /Put right: Sensor — It did not help\.[^]*Truth: Resistance in the return, 18 Ω\.[^]*not right at once/,
+      /Repaired: Sensor — It did not help\.[^]*Truth: Resistance in the return, 18 Ω\.[^]*not right first time/,
     );
     const { number, score } = JSON.parse(call(['train', '--case', '2vtp2mek', '--json']).out) as {
       number: string;
@@ -199,7 +199,7 @@ describe('errors as command-line users expect', () => {
     expect(result.err).not.toContain('    at ');
   });
   test.each([
-    ['{"format":"mellow-probe/job"', 'no JSON'],
+    ['{"format":"mellow-probe/job"', 'not a JSON file'],
     ['{"format":"mellow-probe/job","formatVersion":9}', 'newer version'],
   ])('a file that cannot be opened: %s', (text, words) => {
     expect(call(['rank', put('bad.json', text)])).toMatchObject({
@@ -212,7 +212,7 @@ describe('errors as command-line users expect', () => {
       'line 3: No resistance that can be read: “10,x”',
     );
     expect(call(['fit', put('twin.csv', '0,9000\n10,5000\n10,4900\n')]).err).toContain(
-      'line 3: This temperature stands twice',
+      'line 3: This temperature is listed twice',
     );
     expect(call(['fit', put('turn.csv', '0,9000\n10,5000\n20,6000\n30,4000\n')]).err).toContain(
       'not monotone at line 3',

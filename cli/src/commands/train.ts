@@ -71,6 +71,6 @@ function lines(
         `  ${event.minutes.toFixed(0).padStart(3)} min  ${moveText(event)}${event.shown ? `: ${event.shown.text || 'nothing steady'}` : ''}${cameOfText(event) ? ` — ${cameOfText(event)}` : ''}`,
     ),
     `Truth: ${truthText(trueStateOf(played))}`,
-    `${policyName(policy)}: ${wasRight(played, own) ? 'right at once' : 'not right at once'}; ${score.minutes.toFixed(0)} min, ${money(score.total)} in all; the ideal ${score.ideal.minutes.toFixed(0)} min, ${money(score.ideal.total)}; ${money(score.regret.total)} above it.`,
+    `${policyName(policy)}: ${wasRight(played, own) ? 'right first time' : 'not right first time'}; ${score.minutes.toFixed(0)} min, ${money(score.total)} in all; the ideal ${score.ideal.minutes.toFixed(0)} min, ${money(score.ideal.total)}; ${money(score.regret.total)} above it.`,
   ];
 }

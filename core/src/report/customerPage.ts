@@ -82,7 +82,7 @@ function doneLines({ repair }: Job, day: (iso: string) => string): string[] {
     ...(repair.doneAt ? [`Done on ${day(repair.doneAt)}.`] : []),
     ...(standIn && !standIn.removedAt
       ? [
-          `A temporary stand-in is fitted (${standIn.what.trim() || 'not named'}). It is not a repair and has to come out again.`,
+          `A temporary replacement is fitted (${standIn.what.trim() || 'not named'}). It is not a repair and has to come out again.`,
         ]
       : []),
   ];

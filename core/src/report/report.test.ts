@@ -74,7 +74,7 @@ describe('the page for the customer', () => {
     const standIn = { what: '2.2k', fittedAt: NOW, removedAt: null as string | null };
     const job = fresh((j) => (j.repair.standIn = standIn));
     expect(page(job).done[0]).toBe(
-      'A temporary stand-in is fitted (2.2k). It is not a repair and has to come out again.',
+      'A temporary replacement is fitted (2.2k). It is not a repair and has to come out again.',
     );
     job.repair.standIn!.removedAt = NOW;
     expect(page(job).done).toBeUndefined();

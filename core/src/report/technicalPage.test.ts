@@ -111,7 +111,7 @@ describe('the technical page, section by section', () => {
       'Code X99 (from the past).',
       'Replaced before: sensor, wiring',
       'Other causes: Fan or its relay: ruled out; Air at the sensor: ruled out; gremlin: found',
-      expect.stringMatching(/^Against the readings: A cause that is no electrical fault was found/) as string,
+      expect.stringMatching(/^Against the readings: A cause that is not electrical was found/) as string,
     ]);
   });
   test('the circuit: layout, reference, pull-up, curve, the way, thermometer, kit', () => {
@@ -150,7 +150,7 @@ describe('the technical page, section by section', () => {
       ['−40 °C', '18 … 22 °C', '−40 … −39 °C', 'low; at once; corrected from -4, -400', 'at 2026-01-02'],
       ['OL', '1.90 … 2.10 kΩ', 'OL', 'as healthy', 'at 2026-01-02'],
       ['abc', '', '', 'not counted', ''],
-      ['5.00 V', '', '', 'voided: wrong pin', 'at 2026-01-02'],
+      ['5.00 V', '', '', 'excluded: wrong pin', 'at 2026-01-02'],
     ]);
     expect(table!.rows[1][0]).toMatch(/, hot or after heat$/);
     const healthy = { ...verdict, suspects: [{ ...verdict.suspects[0], fault: 'healthy', name: 'nothing wrong' }] };
@@ -169,7 +169,7 @@ describe('the technical page, section by section', () => {
         j.findings = ['chafed', 'corrosion'];
         j.note = 'behind the tank';
       }),
-    ).toEqual(['Corrosion or bent pins at the plug', 'Loom chafed or pinched', 'Note: behind the tank']);
+    ).toEqual(['Corrosion or bent pins at the plug', 'Harness chafed or pinched', 'Note: behind the tank']);
   });
   test('the verdict: in words, by groups, three suspects at most', () => {
     const job = made((j) => (j.readings = [reading('a', 'displayed', -40)]));
@@ -210,7 +210,7 @@ describe('the technical page, section by section', () => {
     ]);
     expect(repair({ standIn: { what: '', fittedAt: NOW, removedAt: null } })![0]).toContain('not named');
     expect(repair({ standIn: { what: '2k2', fittedAt: NOW, removedAt: LATER } })).toEqual([
-      'A temporary stand-in (2k2) is out since at 2026-02-03.',
+      'A temporary replacement (2k2) is out since at 2026-02-03.',
     ]);
   });
   test('the proof: thermometer, steps, figures against what is healthy, how it was closed', () => {
@@ -310,7 +310,7 @@ describe('the page for the customer, line by line', () => {
       'changed',
       'Part: sensor, 12.',
       'Done on 2026-02-03.',
-      'A temporary stand-in is fitted (not named). It is not a repair and has to come out again.',
+      'A temporary replacement is fitted (not named). It is not a repair and has to come out again.',
     ]);
     expect(told((j) => (j.repair.standIn = { what: 'x', fittedAt: NOW, removedAt: LATER })).done).toBeUndefined();
   });

@@ -107,7 +107,7 @@ function readingsSection(job: Job, assessment: Assessment | null, { unit, when }
     const at = assessment?.readings.findIndex((x) => x.id === r.id) ?? -1;
     const view = at < 0 ? null : assessment!.readings[at];
     const standing = r.voided
-      ? `voided: ${r.voided.reason}`
+      ? `excluded: ${r.voided.reason}`
       : !view
         ? 'not counted'
         : view.verdict === 'inside'
@@ -195,7 +195,7 @@ function repairSection(job: Job, { when }: PageOptions): ReportSection {
       ...(standIn
         ? [
             standIn.removedAt
-              ? `A temporary stand-in (${standIn.what}) is out since ${when(standIn.removedAt)}.`
+              ? `A temporary replacement (${standIn.what}) is out since ${when(standIn.removedAt)}.`
               : `TEMPORARY stand-in still fitted: ${standIn.what || 'not named'}, since ${when(standIn.fittedAt)}. Not a repair.`,
           ]
         : []),

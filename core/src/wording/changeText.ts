@@ -16,7 +16,7 @@ const PARTS: Record<string, string> = {
   complaint: 'complaint',
   rightSensor: 'the right sensor',
   circuit: 'circuit',
-  loom: 'loom',
+  loom: 'harness',
   worth: 'prices',
   kit: 'kit',
   comparison: 'comparison',
@@ -25,7 +25,7 @@ const PARTS: Record<string, string> = {
   weightFactors: 'factor by hand',
   decision: 'decision',
   repair: 'repair',
-  proof: 'proof',
+  proof: 'verification',
   followUps: 'follow-up',
   closed: 'closing',
   archivedAt: 'archive',
@@ -43,9 +43,9 @@ const INNER: Record<string, string> = {
   'comparison/pairs': 'pair',
   'comparison/settling': 'timed reading',
   'proof/temperatureC': 'thermometer now',
-  'proof/readings': 'proof reading',
-  'proof/steps': 'proof step',
-  'repair/standIn': 'stand-in',
+  'proof/readings': 'verification reading',
+  'proof/steps': 'verification step',
+  'repair/standIn': 'temporary replacement',
 };
 
 /**
@@ -69,7 +69,8 @@ function partName(job: Job, { at, before, after }: Patch): string {
       { measurement: string } | undefined;
     const measurement = thing?.measurement ?? job.readings.find((r) => r.id === id)?.measurement ?? '';
     const name = isMeasurementId(measurement) ? measurementById(measurement).name : 'reading';
-    if (at[2] === 'voided') return after === undefined || after === null ? `${name} taken back in` : `${name} voided`;
+    if (at[2] === 'voided')
+      return after === undefined || after === null ? `${name} included again` : `${name} excluded`;
     return at[2] === 'note' ? `note on ${name}` : name;
   }
   return INNER[at.slice(0, 2).join('/')] ?? PARTS[at[0]] ?? 'change';

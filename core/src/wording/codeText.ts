@@ -15,7 +15,7 @@ export function codeText(
   const known = meaningOf(code);
   const text = known && meaningText(known, layout, slope);
   if (!known || !text || !speaksOfAnother(known, circuitName)) return text;
-  return `${text} Speaks of another sensor than the one on the bench: counted only for what they share.`;
+  return `${text} It belongs to another sensor: it counts only for what they share.`;
 }
 
 function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): string {
@@ -48,7 +48,7 @@ function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): 
     case 'intermittent':
       return `${what}: comes and goes; wiggle and heat.`;
     default:
-      return `${what}: the circuit, kind not told.`;
+      return `${what}: the circuit, kind not given.`;
   }
 }
 
@@ -57,8 +57,8 @@ export function ownCodeFaultText({ line, reason, text }: OwnCodesRead['faults'][
   const why = {
     'no-code': 'no code',
     'no-circuit': 'no circuit',
-    meaning: 'the meaning is none of the list',
-    twice: 'the code stands above already',
+    meaning: 'the meaning is not in the list',
+    twice: 'the code is already in the list',
     'too-many': 'no room for more',
   }[reason];
   return `Line ${line} is left out: ${why} (${text}).`;

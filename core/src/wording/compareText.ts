@@ -11,7 +11,7 @@ export function compareText(
   const kind = slope === 'ntc' ? 'falls' : 'rises';
   if (own.direction === slope) lines.push({ text: `Resistance ${kind} as it warms, as it should.`, odd: false });
   else if (own.direction === 'mixed')
-    lines.push({ text: 'It turns round on the way: no sound sensor does.', odd: true });
+    lines.push({ text: 'The curve reverses. No healthy sensor does that.', odd: true });
   else if (own.direction !== 'open')
     lines.push({
       text: `Resistance ${kind === 'falls' ? 'rises' : 'falls'} as it warms: another kind of sensor, or the pairs are swapped.`,
@@ -21,7 +21,7 @@ export function compareText(
     const where = own.jumps
       .map((id) => pairs.find((p) => p.id === id))
       .flatMap((p) => (p ? [`${formatOhm(p.resistanceOhm)} at ${formatTemperature(p.temperatureC, unit)}`] : []));
-    lines.push({ text: `Out of line: ${where.join(', ')}. Read again; if it stands, the sensor jumps.`, odd: true });
+    lines.push({ text: `Off the curve: ${where.join(', ')}. Repeat it. If it stays, the sensor jumps.`, odd: true });
   }
   if (own.returned) {
     const ratio = own.returned.ratio === Infinity ? 'open' : `× ${fixed(own.returned.ratio, 2)}`;

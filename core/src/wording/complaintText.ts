@@ -8,7 +8,7 @@ export function complaintText(job: Job, unit: TemperatureUnit): { text: string; 
   const reads = directionOf(job.complaint.symptoms);
   if (found.length > 0)
     return {
-      text: 'A cause that is no electrical fault was found: mend that first, then see what is left of the complaint.',
+      text: 'A cause that is not electrical was found. Fix that first, then see what is left of the complaint.',
       odd: true,
     };
   if (reads === null) return null;
@@ -31,7 +31,7 @@ export function complaintText(job: Job, unit: TemperatureUnit): { text: string; 
     };
   const agrees = difference < 0 === (reads === 'cold');
   return {
-    text: `${said} ${figures}: ${agrees ? 'agrees' : 'the other way round. Right sensor? Right value?'}.`.replace(
+    text: `${said} ${figures}: ${agrees ? 'agrees' : 'the opposite. Is it the right sensor and the right value?'}.`.replace(
       '?.',
       '?',
     ),

@@ -16,7 +16,7 @@ const EVENT_NAMES: Record<EventKind, [string, string]> = {
   'drop-out': ['drop-out', 'drop-outs'],
   step: ['step', 'steps'],
   spike: ['spike', 'spikes'],
-  stuck: ['stretch that stands', 'stretches that stand'],
+  stuck: ['stuck section', 'stuck sections'],
   noise: ['noisy stretch', 'noisy stretches'],
   rate: ['rush', 'rushes'],
 };
@@ -61,10 +61,10 @@ const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText 
   wiggle: wiggleText,
   moved: movedText,
   stretch(f, { name, value }) {
-    const what = { cold: 'At the start', hot: 'Hot, at the end', unplugged: 'Unplugged', bridged: 'Bridged' }[f.about];
+    const what = { cold: 'At the start', hot: 'Hot, at the end', unplugged: 'Unplugged', bridged: 'Jumpered' }[f.about];
     return {
       title: `${what}: ${f.stretches.map((s) => `${name(s.channel)} ${value(s.channel, s.value)}`).join(' · ')}`,
-      meaning: 'Each stands still there and counts as one reading: its samples share one instrument.',
+      meaning: 'Each is steady there and counts as one reading.',
       tone: 'told',
     };
   },
@@ -111,7 +111,7 @@ const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText 
     return {
       title: `Divider’s curve through the cloud: reference ${fixed(f.referenceV.value, 2)} ± ${fixed(f.referenceV.sigma, 2)} V, ${known}`,
       meaning: leaves
-        ? `It leaves the line from ${degrees(leaves.fromC)} to ${degrees(leaves.toC)}, by up to ${kelvin(leaves.offK)}: something changes there.`
+        ? `It deviates from ${degrees(leaves.fromC)} to ${degrees(leaves.toC)}, by up to ${kelvin(leaves.offK)}: something changes there.`
         : 'The voltage follows one curve over the whole range.',
       tone: leaves ? 'odd' : 'good',
     };
@@ -128,7 +128,7 @@ function wiggleText(f: Found<'wiggle'>, { name }: Told): FindingText {
     };
   return {
     title: `${name(f.channel)} drops out when ${f.place} is wiggled`,
-    meaning: `${at}. By chance alone: ${percent(f.chance)}. Look there first: pins, crimp, seal.`,
+    meaning: `${at}. Probability by chance: ${percent(f.chance)}. Inspect it first: pins, crimp, seal.`,
     tone: 'odd',
   };
 }
@@ -143,18 +143,18 @@ function movedText(f: Found<'moved'>, { name, value }: Told): FindingText {
     };
   const moved = f.moved.map((m) => `${name(m.channel)} ${value(m.channel, m.from)} → ${value(m.channel, m.to)}`);
   const still = f.still.length === 0 ? '' : ` Stood still: ${f.still.map(name).join(', ')}.`;
-  return { title: `${at}: ${moved.join(', ')}`, meaning: `What moved hangs on it.${still}`, tone: 'told' };
+  return { title: `${at}: ${moved.join(', ')}`, meaning: `What changed belongs to it.${still}`, tone: 'told' };
 }
 
 function coldStartText(f: Found<'cold-start'>, { name, degrees, unit }: Told): FindingText {
   const all = f.channels.map((c) => `${name(c.channel)} ${degrees(c.valueC)}`).join(' · ');
   if (f.oddOne !== null)
     return {
-      title: `Cold start: ${name(f.oddOne)} stands apart`,
+      title: `Cold start: ${name(f.oddOne)} differs`,
       meaning: `${all}. The others agree: that one reads wrong cold, or the machine was not cold.`,
       tone: 'odd',
     };
-  const apart = f.apartK < 0.5 ? 'They agree' : `They lie ${kelvinText(f.apartK, unit)} apart`;
+  const apart = f.apartK < 0.5 ? 'They agree' : `They are ${kelvinText(f.apartK, unit)} apart`;
   return {
     title: `Cold start: ${all}`,
     meaning: `${apart}. After a night they should agree within some kelvin.`,
@@ -223,10 +223,10 @@ const MEANING: Record<
     `From ${show(e.before, of)} to ${show(e.level, of)} between two samples, and it stays: something gave way or came back.`,
   spike: (e, show, of) =>
     `To ${show(e.level, of)} and back: too short for a temperature. Ignition, a contact, or a lost answer.`,
-  stuck: () => 'The value stands although it moves elsewhere: an answer that is repeated, or a substituted value.',
+  stuck: () => 'The value does not change although others do: a repeated answer, or a substitute value.',
   noise: (e) => `It scatters ${fixed(e.sigmas, 0)} times as much as elsewhere: a contact that works, or a disturbance.`,
   rate: (e, show, of) =>
-    `From ${show(e.before, of)} to ${show(e.level, of)} faster than any mass of metal follows: look at the circuit, not at the heat.`,
+    `From ${show(e.before, of)} to ${show(e.level, of)} faster than metal can follow: suspect the circuit, not the heat.`,
 };
 
 function warmUpText(
@@ -243,12 +243,12 @@ function warmUpText(
     : '';
   const held = {
     holds: `Held at ${degrees(f.plateauC ?? f.toC)}.`,
-    'stays-low': `It stays at ${degrees(f.plateauC ?? f.toC)}: a thermostat that stays open, or a display that is short. The thermometer tells which.`,
-    'still-rising': 'It was still on its way at the end.',
+    'stays-low': `It stays at ${degrees(f.plateauC ?? f.toC)}: a thermostat that stays open, or a display that is short. Compare with a thermometer.`,
+    'still-rising': 'It was still rising at the end.',
   }[f.holds];
   return {
     title: `${name} warms up ${smooth ? 'smoothly' : `with a setback of ${kelvinText(f.setback, unit)}`}: ${rise}`,
-    meaning: `${held}${cycles}${tau}${smooth ? '' : ' A sensor in coolant does not fall back while it warms: look for a contact or air.'}`,
+    meaning: `${held}${cycles}${tau}${smooth ? '' : ' A sensor in coolant does not fall while it warms. Suspect a contact or air.'}`,
     tone: smooth && f.holds !== 'stays-low' ? 'good' : 'odd',
   };
 }

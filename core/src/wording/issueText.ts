@@ -27,7 +27,7 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
     case 'empty':
       return `Needed: ${UNITS[quantity]}.`;
     case 'not-a-number':
-      return `No figure in this. Type like ${EXAMPLES[quantity]}.`;
+      return `No figure found. Enter for example ${EXAMPLES[quantity]}.`;
     case 'wrong-unit':
       return `This field takes ${UNITS[quantity]}, not “${issue.unit ?? ''}”.`;
     case 'negative':
@@ -37,9 +37,9 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
     case 'out-of-range':
       return `Too large for ${UNITS[quantity]} in such a circuit.`;
     case 'overload-not-here':
-      return 'OL is no value for this field.';
+      return 'OL is not possible here. Enter a figure.';
     case 'upside-down':
-      return 'The smaller figure first: this band is upside down.';
+      return 'Enter the smaller figure first.';
     case 'ambiguous':
       return `Two ways to read this: ${issue.choices.map((c) => c.text).join(' or ')}?`;
     case 'must-be-positive':
@@ -53,7 +53,7 @@ export function issueText(issue: FieldIssue, quantity: FieldQuantity, unit: Temp
     case 'equal-points':
       return 'This temperature is in the table twice.';
     case 'not-monotone':
-      return 'The resistance turns round here: mistyped?';
+      return 'The resistance reverses here. Check for a typing error.';
     case 'too-few-points':
       return 'At least two points.';
     case 'unknown-curve':
@@ -80,13 +80,13 @@ export function openFaultText(fault: OpenFault): string {
     case 'empty':
       return 'The file is empty.';
     case 'not-json':
-      return `This is no JSON file. ${fault.detail}`;
+      return `This is not a JSON file. ${fault.detail}`;
     case 'not-a-job':
-      return 'A JSON file, but none of this program: “format” is not “mellow-probe/job”.';
+      return 'This JSON file is not from this program: “format” is not “mellow-probe/job”.';
     case 'too-deep':
       return 'What the file holds is nested far deeper, or larger, than any check.';
     case 'bad-version':
-      return `“formatVersion” is ${fault.version}: no version of this format.`;
+      return `“formatVersion” is ${fault.version}: this version is unknown.`;
     case 'newer-version':
       return `Written by a newer version of this program (format ${fault.version}, known up to ${fault.newest}). The file is left as it is.`;
     case 'bad-field':

@@ -21,7 +21,7 @@ export const lineFaultText = (fault: LineFault, text: string): string =>
 /** Does a value stand still, in words. */
 export function standStillText(s: StandStill, quantity: Quantity, unit: TemperatureUnit): string {
   if (s.still)
-    return `stands: ${fixed(s.overS, 0)} s within ±${quantity === 'celsius' ? kelvinText(s.spread, unit) : quantity === 'volts' ? `${fixed(s.spread, 3)} V` : formatQuantity(s.spread, quantity, unit)}`;
+    return `steady: ${fixed(s.overS, 0)} s within ±${quantity === 'celsius' ? kelvinText(s.spread, unit) : quantity === 'volts' ? `${fixed(s.spread, 3)} V` : formatQuantity(s.spread, quantity, unit)}`;
   if (s.why === 'few') return 'too few values yet';
   const amount =
     quantity === 'celsius' ? kelvinText(Math.abs(s.amount), unit) : formatQuantity(Math.abs(s.amount), quantity, unit);
@@ -39,13 +39,13 @@ export function cycleText(v: CycleVerdict, unit: TemperatureUnit): string {
       }[v.missing];
     case 'not-told':
       return {
-        'little-heat': 'It was warmed by less than 25 K: that tells nothing. Warm it further.',
+        'little-heat': 'It was warmed by less than 25 K: that is not enough. Warm it further.',
         'too-soon': 'Read again too soon: some change only minutes after the heat. Wait.',
         'no-thermometer':
           'Without a thermometer beside it nothing can be said: connect one, or write down what it shows.',
       }[v.why];
     case 'sound':
-      return `It came back: ${kelvinText(Math.abs(v.shiftK), unit)} from where it was. This sensor stands a heat cycle.`;
+      return `It came back: ${kelvinText(Math.abs(v.shiftK), unit)} from where it was. This sensor passes a heat cycle.`;
     case 'wrong-from-the-start':
       return `It is ${kelvinText(Math.abs(v.offK), unit)} off before any heat: that is no matter of heat. Test the circuit first.`;
     case 'fails-hot':

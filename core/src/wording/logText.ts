@@ -11,7 +11,7 @@ import { counted, fixed } from '../base/units/writing.ts';
 
 export const MARK_NAMES: Record<MarkKind, string> = {
   unplugged: 'unplugged',
-  bridged: 'bridged',
+  bridged: 'jumpered',
   wiggling: 'wiggling',
   heated: 'heated',
   cooled: 'cooled',
@@ -67,7 +67,7 @@ export function evidenceText(e: LogEvidence, unit: TemperatureUnit): string {
     case 'finding':
       return FINDINGS.find((f) => f.id === e.id)?.name ?? e.id;
     case 'hint':
-      return `${e.place}: ${e.hint === 'wiggle-moves' ? 'moves when wiggled' : 'stands when wiggled'}`;
+      return `${e.place}: ${e.hint === 'wiggle-moves' ? 'moves when wiggled' : 'does not move when wiggled'}`;
   }
 }
 
@@ -79,7 +79,7 @@ export function logFaultText(fault: LogFault): string {
     'no-values':
       'No column holds temperatures, volts or ohms as far as its headings say. Say below what each column holds.',
     'too-long': 'It holds more than four million rows. Cut it in two.',
-    'unit-asked': 'The unit of a column does not stand in it. Say it below.',
+    'unit-asked': 'The unit of a column is missing. Choose it below.',
   }[fault.reason];
 }
 

@@ -18,8 +18,8 @@ const due = (kind: Due['kind'], on: string): Due => ({ kind, on, id: 'f', text: 
 test('what a check came to', () => {
   expect(lineOutcomeText(line())).toBe('still open');
   expect(lineOutcomeText(line({ state: 'decided', group: 'reference' }))).toBe('reference supply, decided, not closed');
-  expect(lineOutcomeText(line({ state: 'closed', group: 'sensor' }))).toBe('sensor, proved');
-  expect(lineOutcomeText(line({ state: 'closed', unproved: true }))).toBe('not decided, closed without proof');
+  expect(lineOutcomeText(line({ state: 'closed', group: 'sensor' }))).toBe('sensor, verified');
+  expect(lineOutcomeText(line({ state: 'closed', unproved: true }))).toBe('not decided, closed without verifying');
   const place = { code: '', key: '', machine: 'A', circuit: 'x', field: 'engine' as const, lines: [line(), line()] };
   expect(placeLastText(place)).toBe('2 checks, last 2025-06-01: still open');
 });
@@ -30,7 +30,7 @@ test('what is due, seen from a day', () => {
   expect(dueText(due('stand-in', '2025-06-09'), '2025-06-11')).toBe('fitted for 2 days');
   expect(dueText(due('stand-in', '2025-06-11'), '2025-06-11')).toBe('fitted today');
   const all = [due('stand-in', '2025-06-09'), due('follow-up', '2025-06-11'), due('follow-up', '2025-06-12')];
-  expect(dueCountText(all, '2025-06-11')).toBe('1 stand-in still fitted, 1 follow-up due');
+  expect(dueCountText(all, '2025-06-11')).toBe('1 temporary replacement still fitted, 1 follow-up due');
   expect(dueCountText(all.slice(2), '2025-06-11')).toBe('');
 });
 test('faults and parts of several machines', () => {

@@ -11,7 +11,7 @@ const checks = (n: number): string => countText(n, 'check', 'checks');
 /** What a check came to, in a few words. */
 export function lineOutcomeText({ state, group, unproved }: JobLine): string {
   const found = group ? groupName(group).toLowerCase() : 'not decided';
-  if (state === 'closed') return `${found}, ${unproved ? 'closed without proof' : 'proved'}`;
+  if (state === 'closed') return `${found}, ${unproved ? 'closed without verifying' : 'verified'}`;
   return state === 'measuring' ? 'still open' : `${found}, ${state}, not closed`;
 }
 
@@ -44,7 +44,7 @@ export function dueCountText(dues: readonly Due[], today: string): string {
   const standIns = dues.filter((d) => d.kind === 'stand-in').length;
   const late = dues.filter((d) => d.kind === 'follow-up' && d.on <= today).length;
   return [
-    ...(standIns > 0 ? [`${countText(standIns, 'stand-in', 'stand-ins')} still fitted`] : []),
+    ...(standIns > 0 ? [`${countText(standIns, 'temporary replacement', 'temporary replacements')} still fitted`] : []),
     ...(late > 0 ? [`${countText(late, 'follow-up', 'follow-ups')} due`] : []),
   ].join(', ');
 }

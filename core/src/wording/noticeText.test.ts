@@ -22,21 +22,21 @@ import {
 
 test('one and several', () => {
   expect([1, 2].map(unreadablePhotosText)).toEqual([
-    '1 photo is no picture and left out.',
-    '2 photos are no picture and left out.',
+    '1 photo is not a picture and is left out.',
+    '2 photos are not pictures and are left out.',
   ]);
   expect([1, 3].map(namelessText)).toEqual([
     '1 check names no machine and is not in here.',
     '3 checks name no machine and are not in here.',
   ]);
-  expect([1, 4].map(provedChecksText)).toEqual(['1 check closed with proof', '4 checks closed with proof']);
+  expect([1, 4].map(provedChecksText)).toEqual(['1 check verified', '4 checks verified']);
   expect([earlierText(1, false), earlierText(2, true)]).toEqual([
     '1 earlier check here:',
     '2 earlier checks here, and it came back:',
   ]);
   expect([unsureFiguresText(1, 9), unsureFiguresText(2, 9), unsureFiguresText(0, 9)]).toEqual([
-    '1 figure to look at: mend it, or tap ✓ where it stands as in the picture.',
-    '2 figures to look at: mend it, or tap ✓ where it stands as in the picture.',
+    '1 figure to check: correct it, or tap ✓ if it matches the picture.',
+    '2 figures to check: correct it, or tap ✓ if it matches the picture.',
     '9 rows, each figure beside its place in the picture.',
   ]);
   expect(damagedRecordsText(['a'])).toBe('1 record is not as the manifest says and is left out: a');
@@ -80,14 +80,14 @@ test('what was decided, closed and learned', () => {
 
 test('a training case and how it goes', () => {
   expect(caseCostsText({ part: 45, fitMinutes: 19.6, module: 300, back: 60 })).toBe(
-    'A sensor costs 45 and 20 min, a module 300; coming back in vain 60.',
+    'A sensor costs 45 and 20 min, a module 300; a second visit 60.',
   );
   const code = { id: 'c', code: 'E11', state: 'present' } as const;
   expect(caseCodeText(code)).toBe('Code E11, present');
   expect(caseCodeText({ ...code, state: 'past', own: { what: 'outdoor coil', says: 'low' } })).toBe(
     'Code E11, from the past: outdoor coil',
   );
-  expect(rightAtOnceText(3, 7)).toBe('3 of 7 right at once');
+  expect(rightAtOnceText(3, 7)).toBe('3 of 7 right first time');
   expect(beatenText(2, 3)).toBe(
     'In 2 of them at no more than the ideal’s cost. The next ones are of difficulty 3 of 3.',
   );

@@ -10,7 +10,7 @@ import { countText } from './ledgerText.ts';
 
 /** Photos that are none, on a report. */
 export const unreadablePhotosText = (count: number): string =>
-  `${countText(count, 'photo is', 'photos are')} no picture and left out.`;
+  `${countText(count, 'photo is not a picture and is', 'photos are not pictures and are')} left out.`;
 
 /** Records of a backup that were changed since it was written; a few are named. */
 export const damagedRecordsText = (paths: readonly string[]): string =>
@@ -19,7 +19,7 @@ export const damagedRecordsText = (paths: readonly string[]): string =>
 /** Figures of a table in a picture that a person has to look at; 0: none, of so many rows. */
 export const unsureFiguresText = (count: number, rows: number): string =>
   count > 0
-    ? `${countText(count, 'figure', 'figures')} to look at: mend it, or tap ✓ where it stands as in the picture.`
+    ? `${countText(count, 'figure', 'figures')} to check: correct it, or tap ✓ if it matches the picture.`
     : `${countText(rows, 'row', 'rows')}, each figure beside its place in the picture.`;
 
 /** Checks that name no machine, in the logbook. */
@@ -31,7 +31,7 @@ export const earlierText = (count: number, cameBack: boolean): string =>
   `${countText(count, 'earlier check', 'earlier checks')} here${cameBack ? ', and it came back' : ''}:`;
 
 /** What the workshop's own experience rests on. */
-export const provedChecksText = (count: number): string => `${countText(count, 'check', 'checks')} closed with proof`;
+export const provedChecksText = (count: number): string => `${countText(count, 'check', 'checks')} verified`;
 
 /** Minutes that measuring took, against those its tests were planned with. */
 export const measuringMinutesText = (m: { spent: number; planned: number; checks: number }): string =>
@@ -63,13 +63,13 @@ export const pullUpLearnedText = ({ middle, ...range }: Interval & { middle: num
 
 /** What things cost in a training case: money, minutes. */
 export const caseCostsText = (c: Pick<Costs, 'part' | 'fitMinutes' | 'module' | 'back'>): string =>
-  `A sensor costs ${c.part} and ${Math.round(c.fitMinutes)} min, a module ${c.module}; coming back in vain ${c.back}.`;
+  `A sensor costs ${c.part} and ${Math.round(c.fitMinutes)} min, a module ${c.module}; a second visit ${c.back}.`;
 
 /** A code as a training case has it. */
 export const caseCodeText = ({ code, state, own }: Job['complaint']['codes'][number]): string =>
   `Code ${code}, ${state === 'past' ? 'from the past' : state}${own ? `: ${own.what}` : ''}`;
 
-/** The plays of a learner: how many were right at once, how many of those as cheap as the ideal, and what comes next. */
-export const rightAtOnceText = (right: number, of: number): string => `${right} of ${of} right at once`;
+/** The plays of a learner: how many were right first time, how many of those as cheap as the ideal, and what comes next. */
+export const rightAtOnceText = (right: number, of: number): string => `${right} of ${of} right first time`;
 export const beatenText = (beaten: number, level: number): string =>
   `In ${beaten} of them at no more than the ideal’s cost. The next ones are of difficulty ${level} of 3.`;

@@ -20,18 +20,18 @@ export function outcomeText(a: Assessment, readingId: string, unit: TemperatureU
   const fits = (s: Suspect): boolean => inside(s.predicts[at], value) === 'inside';
   const leaves = a.suspects.filter((s) => s.fault !== 'healthy' && fits(s)).map((s) => s.name);
   const against = a.suspects.filter((s) => !fits(s)).map((s) => (s.fault === 'healthy' ? 'a healthy circuit' : s.name));
-  const title = verdict === 'inside' ? 'As healthy.' : verdict === 'low' ? 'Low.' : 'High.';
+  const title = verdict === 'inside' ? 'Within range.' : verdict === 'low' ? 'Low.' : 'High.';
   if (slip) return { standing: 'doubtful', title, text: slipText(slip, measurementById(measurement).quantity, unit) };
   if (blunder > 0.5)
     return {
       standing: 'doubtful',
       title,
-      text: 'What leads does not explain it: a bad contact, a wrong pin or a wrong unit? Repeat it.',
+      text: 'The leading suspect does not explain it. A bad contact, a wrong pin or a wrong unit? Repeat it.',
     };
   const parts: string[] = [];
-  if (against.length > 0) parts.push(`Speaks against ${list(against)}.`);
-  if (verdict !== 'inside' && leaves.length > 0) parts.push(`Leaves ${list(leaves)}.`);
-  if (parts.length === 0) parts.push(a.suspects.length > 1 ? 'Tells none of the suspects apart.' : 'Fits.');
+  if (against.length > 0) parts.push(`Contradicts ${list(against)}.`);
+  if (verdict !== 'inside' && leaves.length > 0) parts.push(`Still possible: ${list(leaves)}.`);
+  if (parts.length === 0) parts.push(a.suspects.length > 1 ? 'It does not separate the suspects.' : 'Fits.');
   return { standing: verdict === 'inside' ? 'fits' : 'off', title, text: parts.join(' ') };
 }
 

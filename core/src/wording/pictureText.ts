@@ -14,7 +14,7 @@ export function axisFaultText(fault: AxisFault, axis: 'across' | 'up'): string {
   const which = axis === 'across' ? 'temperature' : 'resistance';
   switch (fault) {
     case 'too-close':
-      return `The two places on the axis of ${which} lie too close: set them far apart.`;
+      return `The two places on the axis of ${which} are too close. Set them far apart.`;
     case 'same-value':
       return `Both places on the axis of ${which} have one value.`;
     case 'not-positive':

@@ -67,11 +67,16 @@ test('what to look at first, and what either outcome leaves', () => {
   };
   expect(lookText(first, loom)).toBe('wiggle C2 and its wires while the value is watched');
   expect(lookText({ ...first, kind: 'look', stop: 3 }, loom)).toBe(
-    'look at sensor plug: crust, water, a pin pushed back',
+    'inspect sensor plug: corrosion, water, a pin pushed back',
   );
   expect(lookLines(first, loom)).toEqual([
     { hint: 'wiggle-moves', says: 'It moves', leaves: 'then most likely contact at C2, 90 %', chance: '20 %' },
-    { hint: 'wiggle-still', says: 'It stands', leaves: 'then most likely joint at splice 2, 31 %', chance: '80 %' },
+    {
+      hint: 'wiggle-still',
+      says: 'It does not move',
+      leaves: 'then most likely joint at splice 2, 31 %',
+      chance: '80 %',
+    },
   ]);
   expect(lookLines({ ...first, kind: 'look' }, loom).map((l) => l.says)).toEqual(['Something seen', 'Nothing seen']);
 });
@@ -95,7 +100,7 @@ describe('places in words', () => {
     expect(placesName(loom, { from: 0, to: 2 })).toBe('module … short of C2');
     expect(placesName(loom, { from: 3, to: 7 })).toBe('beyond C2 … sensor plug');
     expect(placesName(loom, { from: 2, to: 5 })).toBe('C2 … splice 2');
-    expect(placesName(loom, { from: 0, to: 7 })).toBe('anywhere on the way');
+    expect(placesName(loom, { from: 0, to: 7 })).toBe('anywhere in the harness');
   });
   test('where it lies: known, likeliest, or nothing yet', () => {
     expect(whereText(advice({ known: { from: 2, to: 3 }, next: null }), loom)).toBe(
@@ -105,7 +110,7 @@ describe('places in words', () => {
     expect(whereText(advice({ next: null }), loom)).toBe('');
   });
   test('the next reading with what each outcome leaves, and what the search takes', () => {
-    expect(wayTestName(next, loom)).toBe('Volts at a connector, return wire, C2, module side');
+    expect(wayTestName(next, loom)).toBe('Voltage at a connector, return wire, C2, module side');
     const lines = placeOutcomeLines(next, loom, 'C');
     expect(lines.map((l) => l.leaves)).toEqual([
       'towards the module: module … short of C2',
@@ -158,9 +163,11 @@ describe('what is worth it, in words', () => {
     minutes: 31,
   });
   test('names, costs and risks', () => {
-    expect(optionName(option({}), 'C')).toBe('Change the sensor now');
-    expect(optionName(first, 'C', loom)).toBe('Volts at a connector (return wire, C2, module side) first');
-    expect(optionName(option({ kind: 'test', measurement: 'open-voltage' }), 'C')).toBe('Unplugged volts first');
+    expect(optionName(option({}), 'C')).toBe('Replace the sensor now');
+    expect(optionName(first, 'C', loom)).toBe('Voltage at a connector (return wire, C2, module side) first');
+    expect(optionName(option({ kind: 'test', measurement: 'open-voltage' }), 'C')).toBe(
+      'Signal voltage, unplugged first',
+    );
     expect(costText(option({}), true)).toBe('38 min and 24');
     expect(costText({ minutes: 38, money: 4.6, total: 42.6 }, false)).toBe('43 min');
     expect(riskText(option({}))).toBe('1 in 9 it does not help');
@@ -172,12 +179,12 @@ describe('what is worth it, in words', () => {
   test('the sentence over the list, and where it turns', () => {
     const plan: Plan = { options: [option({}), first], outOfReach: false, breakEven: 11.3, rules: [] };
     expect(planSentence(plan, 'C', true, loom)).toBe(
-      'Change the sensor now: 38 min and 24 until it is right, on average. Volts at a connector (return wire, C2, module side) first would be 31 min and 24.',
+      'Replace the sensor now: 38 min and 24 until it works, on average. Voltage at a connector (return wire, C2, module side) first would be 31 min and 24.',
     );
     expect(planSentence({ ...plan, options: [] }, 'C', true)).toContain('Nothing to choose');
     expect(planSentence({ ...plan, options: [option({})] }, 'C', true)).toMatch(/on average\.$/);
     expect(planSentence({ ...plan, options: [first, option({ tooUnsure: true })] }, 'C', true)).toMatch(
-      /Change the sensor now would be 38 min and 24, less sure than asked\.$/,
+      /Replace the sensor now would be 38 min and 24, less sure than asked\.$/,
     );
     expect(planSentence({ ...plan, outOfReach: true }, 'C', true)).toMatch(/as sure as asked: this is what pays\.$/);
     expect(breakEvenText(plan, true, false)).toBe('Testing on pays while the part costs more than 11.');

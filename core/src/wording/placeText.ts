@@ -66,7 +66,7 @@ export function placesName(loom: Harness, { from, to }: Places): string {
   const stops = stopsOf(loom);
   const name = (index: number): string => stopName(stops[index], index);
   const last = to - 1;
-  if (from === 0 && to === elementsOf(loom.stops.length)) return 'anywhere on the way';
+  if (from === 0 && to === elementsOf(loom.stops.length)) return 'anywhere in the harness';
   const start = from % 2 === 0 ? name(from >> 1) : `beyond ${name(from >> 1)}`;
   const end = last % 2 === 0 ? name(last >> 1) : `short of ${name((last >> 1) + 1)}`;
   return `${start} … ${end}`;
@@ -99,7 +99,7 @@ export function whereAskedText(where: PlaceAdvice | null, loom: Harness): string
   return told && (told.known || asksWhere(told)) ? whereText(told, loom) : '';
 }
 
-/** The name of a reading on the way: "Volts at a connector, return wire, C2, sensor side". */
+/** The name of a reading on the way: "Voltage at a connector, return wire, C2, sensor side". */
 export const wayTestName = ({ measurement, conditions }: PlaceTest, loom: Harness): string =>
   `${measurementById(measurement).name}, ${wayText(conditions, loom)}`;
 
@@ -121,10 +121,10 @@ export function placeOutcomeLines(
 const LOOKS = {
   wiggle: {
     what: (name: string) => `wiggle ${name} and its wires while the value is watched`,
-    says: ['It moves', 'It stands'],
+    says: ['It moves', 'It does not move'],
   },
   look: {
-    what: (name: string) => `look at ${name}: crust, water, a pin pushed back`,
+    what: (name: string) => `inspect ${name}: corrosion, water, a pin pushed back`,
     says: ['Something seen', 'Nothing seen'],
   },
 } as const;

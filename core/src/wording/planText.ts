@@ -10,15 +10,15 @@ import { conditionsText } from './conditionsText.ts';
 import { fixed } from '../base/units/writing.ts';
 
 const ACTS: Readonly<Record<FaultGroup, string>> = {
-  sensor: 'Change the sensor now',
-  wiring: 'Mend the wiring now',
-  reference: 'Look for what drags the reference down now',
-  module: 'Have the module put right now',
-  installation: 'Put the sensor where it belongs now',
+  sensor: 'Replace the sensor now',
+  wiring: 'Repair the wiring now',
+  reference: 'Find what pulls the reference down now',
+  module: 'Repair or replace the module now',
+  installation: 'Correct the sensor position now',
   healthy: 'Stop: nothing wrong now',
 };
 
-/** One way to go on, by name: "Change the sensor now", "Sensor ohms first". */
+/** One way to go on, by name: "Replace the sensor now", "Sensor ohms first". */
 export function optionName(
   { kind, group, measurement, conditions }: Option,
   unit: TemperatureUnit,
@@ -64,7 +64,7 @@ export function planSentence(
   const unsure = other?.tooUnsure ? ', less sure than asked' : '';
   const than = other ? ` ${optionName(other, unit, loom)} would be ${costText(other, priced)}${unsure}.` : '';
   const reach = outOfReach ? ' No test that is left makes it as sure as asked: this is what pays.' : '';
-  return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it is right, on average.${than}${reach}`;
+  return `${optionName(best, unit, loom)}: ${costText(best, priced)} until it works, on average.${than}${reach}`;
 }
 
 /** What each of two groups that are left would cost, and what would separate them; empty where the verdict is decided. */

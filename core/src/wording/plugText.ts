@@ -32,7 +32,10 @@ export function plugText(record: RightSensor, map: PlugMap): { text: string; odd
       odd: false,
     });
   for (const id of map.dead)
-    lines.push({ text: `“${plug(id)}” moved nothing: open or shorted already, or none of these values.`, odd: true });
+    lines.push({
+      text: `“${plug(id)}” changed nothing: it is already open or shorted, or belongs to another value.`,
+      odd: true,
+    });
   if (map.wrongPlug === false) lines.push({ text: 'The readings were taken on the right plug.', odd: false });
   return lines;
 }

@@ -19,6 +19,6 @@ export function pointFaultText({ reason, text }: PointFault): string {
     case 'limits-swapped':
       return `Min must be below and max above the nominal value:${quoted}.`;
     case 'same-temperature':
-      return `This temperature stands twice: ${text}.`;
+      return `This temperature is listed twice: ${text}.`;
   }
 }

@@ -28,24 +28,24 @@ describe('where a job stands after its repair', () => {
       proved: false,
     };
     expect(progressText(job({ ...repaired, proof: { steps } }), state)).toEqual({
-      title: 'Repaired: now the proof',
-      proved: ['1 value read again, healthy', first.name],
+      title: 'Repaired: verify it now',
+      proved: ['1 value repeated, within range', first.name],
       lacking: [
-        'outside what is healthy: displayed value',
+        'outside the range: displayed value',
         `still to do: ${proofStepsFor('engine')[1].name.toLowerCase()}`,
-        'a temporary stand-in is still fitted',
+        'a temporary replacement is still fitted',
       ],
     });
   });
-  test('proved, closed, and closed without proof', () => {
+  test('proved, closed, and closed without verifying', () => {
     expect(progressText(job(repaired), PROVED)).toEqual({
-      title: 'Proved: close the job',
-      proved: ['2 values read again, healthy'],
+      title: 'Verified: close the job',
+      proved: ['2 values repeated, within range'],
       lacking: [],
     });
-    expect(progressText(job({ closed: { how: 'proved' } }), PROVED)!.title).toBe('Closed as proved');
+    expect(progressText(job({ closed: { how: 'proved' } }), PROVED)!.title).toBe('Closed as verified');
     expect(progressText(job({ closed: { how: 'unproved' } }), { ...PROVED, inside: 0 })).toEqual({
-      title: 'Closed without proof',
+      title: 'Closed without verifying',
       proved: [],
       lacking: ['no value read again'],
     });

@@ -10,10 +10,10 @@ export function lacksText({ missing, failed, outside, inside, standInFitted }: P
   const list: string[] = [];
   if (inside + outside.length === 0) list.push('no value read again');
   if (outside.length > 0)
-    list.push(`outside what is healthy: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
+    list.push(`outside the range: ${outside.map((id) => measurementById(id).name.toLowerCase()).join(', ')}`);
   if (failed.length > 0) list.push(`failed: ${names(failed)}`);
   if (missing.length > 0) list.push(`still to do: ${names(missing)}`);
-  if (standInFitted) list.push('a temporary stand-in is still fitted');
+  if (standInFitted) list.push('a temporary replacement is still fitted');
   return list;
 }
 
@@ -31,11 +31,11 @@ export function progressText(job: Job, proof: ProofState): ProgressText | null {
   if (!job.closed && !job.repair.doneAt) return null;
   const passed = proofStepsFor(job.field).filter((s) => job.proof.steps[s.id]?.state === 'passed');
   const proved = [
-    ...(proof.inside > 0 ? [`${proof.inside} ${proof.inside === 1 ? 'value' : 'values'} read again, healthy`] : []),
+    ...(proof.inside > 0 ? [`${proof.inside} ${proof.inside === 1 ? 'value' : 'values'} repeated, within range`] : []),
     ...passed.map((s) => s.name),
   ];
   const lacking = lacksText(proof);
   if (job.closed)
-    return { title: job.closed.how === 'proved' ? 'Closed as proved' : 'Closed without proof', proved, lacking };
-  return { title: lacking.length === 0 ? 'Proved: close the job' : 'Repaired: now the proof', proved, lacking };
+    return { title: job.closed.how === 'proved' ? 'Closed as verified' : 'Closed without verifying', proved, lacking };
+  return { title: lacking.length === 0 ? 'Verified: close the job' : 'Repaired: verify it now', proved, lacking };
 }

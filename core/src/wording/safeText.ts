@@ -6,7 +6,7 @@ import { fixed } from '../base/units/writing.ts';
 export const KIND_NAMES = {
   job: 'checks',
   photo: 'photos',
-  shelf: 'shelf and kit',
+  shelf: 'tools and kit',
   log: 'recordings and logs',
   training: 'training',
 } as const;

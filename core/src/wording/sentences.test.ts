@@ -50,10 +50,10 @@ describe('what a step changed', () => {
     expect(of(['circuit', 'pullUpOhm', TYPED], ['2490', 2490], ['2k2', 2200])).toBe('pull-up 2490 → 2k2');
     expect(of(['circuit', 'something'], 1, 2)).toBe('circuit');
     expect(of(['gremlin'], 1, 2)).toBe('change');
-    expect(of(['repair', 'standIn'], undefined, { text: '2k2' })).toBe('stand-in 2k2');
+    expect(of(['repair', 'standIn'], undefined, { text: '2k2' })).toBe('temporary replacement 2k2');
     expect(of(['complaint', 'codes', '+x'], undefined, { code: 'P0118' })).toBe('code P0118');
     expect(of(['photos', '+x'], { caption: 'plug' }, undefined)).toBe('photo plug removed');
-    expect(of(['proof', 'readings', '+x'], { name: 5 }, undefined)).toBe('proof reading');
+    expect(of(['proof', 'readings', '+x'], { name: 5 }, undefined)).toBe('verification reading');
     // A time is no word.
     expect(of(['archivedAt'], undefined, '2026-11-26T10:00:00.000Z')).toBe('archive');
     expect(of(['note'], '', 'a note that is far too long to be told whole')).toBe('note a note that is far too long…');
@@ -74,11 +74,11 @@ describe('what a step changed', () => {
     expect(of(['readings', '+r9'], reading, undefined)).toBe(`${nameOf('open-voltage')} 4.98 removed`);
     expect(of(['readings', '+r1', TYPED], ['12', 12], ['13', 13], there)).toBe(`${nameOf('displayed')} 12 → 13`);
     expect(of(['readings', '+r7', TYPED], ['12', 12], ['13', 13], there)).toBe('reading 12 → 13');
-    expect(of(['readings', '+r1', 'voided'], undefined, { at: 'x' }, there)).toBe(`${nameOf('displayed')} voided`);
+    expect(of(['readings', '+r1', 'voided'], undefined, { at: 'x' }, there)).toBe(`${nameOf('displayed')} excluded`);
     expect(of(['readings', '+r1', 'voided'], { at: 'x' }, undefined, there)).toBe(
-      `${nameOf('displayed')} taken back in`,
+      `${nameOf('displayed')} included again`,
     );
-    expect(of(['readings', '+r1', 'voided'], { at: 'x' }, null, there)).toBe(`${nameOf('displayed')} taken back in`);
+    expect(of(['readings', '+r1', 'voided'], { at: 'x' }, null, there)).toBe(`${nameOf('displayed')} included again`);
     expect(of(['readings', '+r1', 'note'], '', 'seen', there)).toBe(`note on ${nameOf('displayed')} seen`);
   });
 });
@@ -126,21 +126,21 @@ describe('what one reading says', () => {
     expect(at()).toEqual({
       standing: 'off',
       title: 'High.',
-      text: 'Speaks against signal wire open, a healthy circuit. Leaves sensor open.',
+      text: 'Contradicts signal wire open, a healthy circuit. Still possible: sensor open.',
     });
     expect(at(reading({ verdict: 'low' }))!.title).toBe('Low.');
     expect(at(reading({ verdict: 'inside' }))).toEqual({
       standing: 'fits',
-      title: 'As healthy.',
-      text: 'Speaks against signal wire open, a healthy circuit.',
+      title: 'Within range.',
+      text: 'Contradicts signal wire open, a healthy circuit.',
     });
     const { suspects } = assessment();
     expect(at({ suspects: suspects.slice(0, 1), ...reading({ verdict: 'inside' }) })!.text).toBe('Fits.');
     const alike = suspects.slice(0, 2).map((s) => ({ ...s, predicts: [{ low: 4.9, high: 5.1 }] }));
-    expect(at({ suspects: alike, ...reading({ verdict: 'inside' }) })!.text).toBe('Tells none of the suspects apart.');
+    expect(at({ suspects: alike, ...reading({ verdict: 'inside' }) })!.text).toBe('It does not separate the suspects.');
     const four = [1, 2, 3, 4].map((n) => suspect(`f${n}`, `fault ${n}`, 'wiring', 0.1, { low: 0, high: 1 }));
-    expect(at({ suspects: four as never })!.text).toBe('Speaks against fault 1, fault 2, fault 3 and 1 more.');
-    expect(at({ suspects: four.slice(0, 3) as never })!.text).toBe('Speaks against fault 1, fault 2, fault 3.');
+    expect(at({ suspects: four as never })!.text).toBe('Contradicts fault 1, fault 2, fault 3 and 1 more.');
+    expect(at({ suspects: four.slice(0, 3) as never })!.text).toBe('Contradicts fault 1, fault 2, fault 3.');
   });
   test('a slip and a blunder are doubtful, a slip first', () => {
     expect(at(reading({ blunder: 0.6 }))).toMatchObject({ standing: 'doubtful', title: 'High.' });
@@ -163,11 +163,9 @@ describe('what one reading says', () => {
     );
     const far = (...unknown: string[]) => assessment({ stretched: unknown.map((u) => ({ unknown: u })) as never });
     expect(stretchedText(far())).toBe('');
-    expect(stretchedText(far('reference'))).toBe(
-      'Further off than sound circuits show: the reference. Look at that as well.',
-    );
+    expect(stretchedText(far('reference'))).toBe('Outside the usual range: the reference. Check that as well.');
     expect(stretchedText(far('ground', 'gremlin', 'supply'))).toBe(
-      'Further off than sound circuits show: the module’s ground and gremlin. Look at that as well.',
+      'Outside the usual range: the module’s ground and gremlin. Check that as well.',
     );
   });
 });
@@ -267,7 +265,7 @@ describe('the verdict in words', () => {
       state: 'likely',
       title: 'Two things are wrong: sensor open and ground high',
       detail:
-        'Ground high: about 0.42 V (0.30 … 0.60 V). Test that proves the second: displayed, substitute, with 1.00 kΩ.',
+        'Ground high: about 0.42 V (0.30 … 0.60 V). Test that proves the second: displayed value, substitute resistor, with 1.00 kΩ.',
     });
     const none = pair(0.7, fault('a'), fault('b'), null);
     none.pairs.push({ ...none.pairs[0], first: fault('c'), second: fault('d') } as never);
@@ -312,14 +310,14 @@ describe('a training case', () => {
     expect(text({ kind: 'measure', measurement: 'displayed', setUp: { state: 'hot' } })).toBe('Displayed value, hot');
     expect(text({ kind: 'which-plug', at: 2 })).toBe('Pulled plug 2 and watched the display');
     expect(text({ kind: 'act', group: 'healthy' })).toBe('Handed it over: nothing wrong now');
-    expect(text({ kind: 'act', group: 'wiring' })).toBe('Put right: Wiring');
+    expect(text({ kind: 'act', group: 'wiring' })).toBe('Repaired: Wiring');
     for (const [kind, said] of [
-      ['diagram', 'Looked into the diagram'],
-      ['look', 'Looked at plug and loom'],
+      ['diagram', 'Checked the diagram'],
+      ['look', 'Inspected plug and harness'],
       ['warm', 'Warmed the machine'],
-      ['believe', 'Said how likely each group is'],
+      ['believe', 'Recorded an estimate'],
       ['cannot-tell', 'Said: cannot be told with this kit'],
-      ['give-up', 'Gave it up'],
+      ['give-up', 'Gave up'],
     ])
       expect(text({ kind })).toBe(said);
   });
@@ -327,15 +325,15 @@ describe('a training case', () => {
     const came = (move: object, rest: object): string => cameOfText(happened(move, rest));
     expect(came({ kind: 'measure' }, { shown: { damage: 'fuse' } })).toContain('a fuse has blown');
     expect(came({ kind: 'measure' }, { shown: {} })).toBe('');
-    expect(came({ kind: 'look' }, { seen: [] })).toBe('Nothing to be seen.');
-    expect(came({ kind: 'look' }, { seen: ['chafed'] })).toBe('Loom chafed or pinched.');
+    expect(came({ kind: 'look' }, { seen: [] })).toBe('Nothing found.');
+    expect(came({ kind: 'look' }, { seen: ['chafed'] })).toBe('Harness chafed or pinched.');
     expect(came({ kind: 'which-plug' }, { seen: ['x'] })).toBe('The display moves.');
     expect(came({ kind: 'which-plug' }, { seen: [] })).toBe('The display does not move.');
-    expect(came({ kind: 'act' }, { helped: 'healed' })).toBe('It is right now.');
-    expect(came({ kind: 'act' }, { helped: 'better' })).toBe('It is better, and not right.');
+    expect(came({ kind: 'act' }, { helped: 'healed' })).toBe('It works now.');
+    expect(came({ kind: 'act' }, { helped: 'better' })).toBe('It is better, not right yet.');
     expect(came({ kind: 'act' }, { helped: 'no' })).toBe('It did not help.');
     expect(seenText(['corrosion', 'gremlin', 'chafed'])).toBe(
-      'Corrosion or bent pins at the plug; Loom chafed or pinched',
+      'Corrosion or bent pins at the plug; Harness chafed or pinched',
     );
     expect(cavitiesText({ cavities: ['return', 'signal', 'supply'] } as unknown as TrainingCase)).toBe(
       '1 return, 2 signal, 3 live feed of something else',
@@ -383,9 +381,9 @@ describe('what was found in a log', () => {
       tone: 'odd',
       title: expect.stringContaining('3 spikes') as string,
     });
-    expect(one('stuck').title).toContain('1 stretch that stands');
+    expect(one('stuck').title).toContain('1 stuck section');
     expect(one('noise').meaning).toContain('It scatters 7 times as much');
-    expect(one('rate').meaning).toContain('faster than any mass of metal follows');
+    expect(one('rate').meaning).toContain('faster than metal can follow');
   });
   test('at which temperature, and under which mark beyond chance', () => {
     const at = (low: number, high: number) => events([event()], { atC: { low, high } }).meaning;
@@ -407,7 +405,7 @@ describe('what was found in a log', () => {
       say({ kind: 'wiggle', channel: 'v', place, count: 4, places, chance: 0.002, level: 5 });
     expect(wiggle('C2')).toEqual({
       title: 'Signal drops out when C2 is wiggled',
-      meaning: 'C1: 0 in 30 s · C2: 4 in 1:15. By chance alone: 1 in 500. Look there first: pins, crimp, seal.',
+      meaning: 'C1: 0 in 30 s · C2: 4 in 1:15. Probability by chance: 1 in 500. Inspect it first: pins, crimp, seal.',
       tone: 'odd',
     });
     expect(wiggle(null)).toMatchObject({ title: 'Signal: wiggling does not name a place yet', tone: 'told' });
@@ -418,10 +416,10 @@ describe('what was found in a log', () => {
     const one = [{ channel: 'v', from: 2.5, to: 5 }];
     expect(moved(one, ['t'])).toEqual({
       title: 'unplugged at 40 s: Signal 2.50 V → 5.00 V',
-      meaning: 'What moved hangs on it. Stood still: Coolant.',
+      meaning: 'What changed belongs to it. Stood still: Coolant.',
       tone: 'told',
     });
-    expect(moved(one, []).meaning).toBe('What moved hangs on it.');
+    expect(moved(one, []).meaning).toBe('What changed belongs to it.');
     expect(moved([], ['t'])).toMatchObject({ title: 'unplugged at 40 s: nothing moved', tone: 'odd' });
   });
   test('stretches, cold starts, air, settling', () => {
@@ -448,9 +446,9 @@ describe('what was found in a log', () => {
     expect(cold(null, 5)).toMatchObject({ tone: 'good' });
     expect(cold(null, 5.1)).toMatchObject({
       tone: 'odd',
-      meaning: expect.stringContaining('They lie 5.1 K apart') as string,
+      meaning: expect.stringContaining('They are 5.1 K apart') as string,
     });
-    expect(cold('p', 6)).toMatchObject({ title: 'Cold start: Probe stands apart', tone: 'odd' });
+    expect(cold('p', 6)).toMatchObject({ title: 'Cold start: Probe differs', tone: 'odd' });
     const dips = [
       { fromS: 0, toS: 1, depthK: 6 },
       { fromS: 0, toS: 1, depthK: 8 },
@@ -513,7 +511,7 @@ describe('what was found in a log', () => {
     });
     expect(divider({ pullUpOhm: null, betaK: { value: 3597.6, sigma: 41.2 } }).title).toContain('B 3598 ± 41 K');
     expect(divider({ leaves: { fromC: 70, toC: 80, offK: -12 } })).toMatchObject({
-      meaning: 'It leaves the line from 70 °C to 80 °C, by up to 12.0 K: something changes there.',
+      meaning: 'It deviates from 70 °C to 80 °C, by up to 12.0 K: something changes there.',
       tone: 'odd',
     });
   });
@@ -544,13 +542,13 @@ describe('what was found in a log', () => {
       tone: 'odd',
       title: expect.stringContaining('with a setback of 2.5 K') as string,
     });
-    expect(warm({ setback: 2.5 }).meaning).toContain('look for a contact or air');
+    expect(warm({ setback: 2.5 }).meaning).toContain('Suspect a contact or air');
     expect(warm({ setback: 2.4 }).tone).toBe('good');
     expect(warm({ holds: 'stays-low', plateauC: 62 })).toMatchObject({ tone: 'odd' });
     expect(warm({ holds: 'stays-low', plateauC: 62 }).meaning).toMatch(/^It stays at 62 °C: .* Time constant 3:20\.$/);
     expect(warm({ holds: 'still-rising', plateauC: null })).toMatchObject({
       tone: 'good',
-      meaning: 'It was still on its way at the end.',
+      meaning: 'It was still rising at the end.',
     });
     expect(warm({ cycles: { count: 3, periodS: 95, swingK: 4 } }).meaning).toBe(
       'Held at 88 °C. The fan turns 3 times, every 1:35, 4.0 K up and down.',
@@ -577,8 +575,10 @@ describe('what was found in a log', () => {
     expect(evidenceText({ kind: 'thermometer', hot: true, valueC: 80.06 }, 'C')).toBe('Thermometer, hot 80.1 °C');
     expect(evidenceText({ kind: 'thermometer', hot: false, valueC: 20 }, 'C')).toBe('Thermometer 20 °C');
     expect(evidenceText({ kind: 'hint', place: 'C2', hint: 'wiggle-moves' }, 'C')).toBe('C2: moves when wiggled');
-    expect(evidenceText({ kind: 'hint', place: 'C2', hint: 'wiggle-still' }, 'C')).toBe('C2: stands when wiggled');
-    expect(evidenceText({ kind: 'finding', id: 'chafed' }, 'C')).toBe('Loom chafed or pinched');
+    expect(evidenceText({ kind: 'hint', place: 'C2', hint: 'wiggle-still' }, 'C')).toBe(
+      'C2: does not move when wiggled',
+    );
+    expect(evidenceText({ kind: 'finding', id: 'chafed' }, 'C')).toBe('Harness chafed or pinched');
     expect(evidenceText({ kind: 'finding', id: 'gremlin' }, 'C')).toBe('gremlin');
   });
 });
@@ -588,8 +588,8 @@ describe('live values', () => {
     expect(lineFaultText('silent', '')).toBe('no answer in time');
     expect(lineFaultText('garbled', 'A?')).toBe('an answer that is none: “A?”');
     const still = { still: true, overS: 12.4, spread: 0.2 } as never;
-    expect(standStillText(still, 'celsius', 'C')).toBe('stands: 12 s within ±0.2 K');
-    expect(standStillText(still, 'volts', 'C')).toBe('stands: 12 s within ±0.200 V');
+    expect(standStillText(still, 'celsius', 'C')).toBe('steady: 12 s within ±0.2 K');
+    expect(standStillText(still, 'volts', 'C')).toBe('steady: 12 s within ±0.200 V');
     expect(standStillText({ still: false, why: 'few' } as never, 'volts', 'C')).toBe('too few values yet');
     expect(standStillText({ still: false, why: 'moving', amount: -3 } as never, 'celsius', 'C')).toBe(
       'falling by 3.0 K a minute',
@@ -624,11 +624,11 @@ describe('comparing, judging, plugs and the complaint', () => {
     expect(lines({})).toEqual([]);
     expect(lines({ direction: 'ntc' })).toEqual(['Resistance falls as it warms, as it should.']);
     expect(lines({ direction: 'ptc' }, { slope: 'ptc' })).toEqual(['Resistance rises as it warms, as it should.']);
-    expect(lines({ direction: 'mixed' })).toEqual(['! It turns round on the way: no sound sensor does.']);
+    expect(lines({ direction: 'mixed' })).toEqual(['! The curve reverses. No healthy sensor does that.']);
     expect(lines({ direction: 'ptc' })[0]).toMatch(/^! Resistance rises as it warms: another kind/);
     expect(lines({ direction: 'ntc' }, { slope: 'ptc' })[0]).toMatch(/^! Resistance falls as it warms: another kind/);
     expect(lines({ jumps: ['p', 'gone'] })).toEqual([
-      '! Out of line: 2.00 kΩ at 25 °C. Read again; if it stands, the sensor jumps.',
+      '! Off the curve: 2.00 kΩ at 25 °C. Repeat it. If it stays, the sensor jumps.',
     ]);
     expect(lines({ returned: { ok: true, ratio: 1 } })).toEqual(['After the heat cycle it came back to where it was.']);
     expect(lines({ returned: { ok: false, ratio: 1.234 } })[0]).toContain('(× 1.23)');
@@ -708,7 +708,9 @@ describe('comparing, judging, plugs and the complaint', () => {
       '! The readings so far were taken on the wrong plug: “left”. Void them and measure there.',
     );
     expect(map({ wrongPlug: false })).toEqual(['The readings were taken on the right plug.']);
-    expect(map({ dead: ['p'] })).toEqual(['! “left” moved nothing: open or shorted already, or none of these values.']);
+    expect(map({ dead: ['p'] })).toEqual([
+      '! “left” changed nothing: it is already open or shorted, or belongs to another value.',
+    ]);
     expect(map({ conflicts: [{ kind: 'two-values', plugIds: ['p'], valueIds: ['v', 'w'] }] as never })[0]).toContain(
       '“left” moved two values (oil, water)',
     );
@@ -740,10 +742,10 @@ describe('comparing, judging, plugs and the complaint', () => {
     );
     expect(with_(['rich'], 16, 20)).toBe('The symptoms say: reads too cold. 16 °C shown at 20 °C: agrees.');
     expect(with_(['rich'], 24, 20)).toBe(
-      '! The symptoms say: reads too cold. 24 °C shown at 20 °C: the other way round. Right sensor? Right value?',
+      '! The symptoms say: reads too cold. 24 °C shown at 20 °C: the opposite. Is it the right sensor and the right value?',
     );
     expect(with_(['rich'], 23.9, 20)).toMatch(/^! .*no difference now/);
-    expect(with_([], 10, 20, { fan: 'found' })).toMatch(/^! A cause that is no electrical fault was found/);
+    expect(with_([], 10, 20, { fan: 'found' })).toMatch(/^! A cause that is not electrical was found/);
     expect(with_([], 10, 20, { fan: 'excluded' })).toBeNull();
   });
 });

@@ -46,5 +46,5 @@ const UNKNOWNS: Readonly<Record<string, string>> = {
 export function stretchedText({ stretched }: Assessment): string {
   const names = stretched.slice(0, 2).map(({ unknown }) => UNKNOWNS[unknown] ?? unknown);
   if (names.length === 0) return '';
-  return `Further off than sound circuits show: ${names.join(' and ')}. Look at that as well.`;
+  return `Outside the usual range: ${names.join(' and ')}. Check that as well.`;
 }

@@ -81,31 +81,31 @@ export function moveText({ move }: Pick<Happened, 'move'>): string {
     case 'measure':
       return measurementById(move.measurement).name + (move.setUp.state === 'steady' ? '' : `, ${move.setUp.state}`);
     case 'diagram':
-      return 'Looked into the diagram';
+      return 'Checked the diagram';
     case 'look':
-      return 'Looked at plug and loom';
+      return 'Inspected plug and harness';
     case 'which-plug':
       return `Pulled plug ${move.at} and watched the display`;
     case 'warm':
       return 'Warmed the machine';
     case 'believe':
-      return 'Said how likely each group is';
+      return 'Recorded an estimate';
     case 'act':
-      return move.group === 'healthy' ? 'Handed it over: nothing wrong now' : `Put right: ${groupName(move.group)}`;
+      return move.group === 'healthy' ? 'Handed it over: nothing wrong now' : `Repaired: ${groupName(move.group)}`;
     case 'cannot-tell':
       return 'Said: cannot be told with this kit';
     case 'give-up':
-      return 'Gave it up';
+      return 'Gave up';
   }
 }
 
 /** What came of it, in a line; empty where the figure says it all. */
 export function cameOfText({ move, seen, helped, shown }: Happened): string {
   if (shown?.damage) return DAMAGE_TEXT[shown.damage];
-  if (move.kind === 'look') return seen!.length === 0 ? 'Nothing to be seen.' : `${seenText(seen!)}.`;
+  if (move.kind === 'look') return seen!.length === 0 ? 'Nothing found.' : `${seenText(seen!)}.`;
   if (move.kind === 'which-plug') return seen!.length > 0 ? 'The display moves.' : 'The display does not move.';
   if (move.kind === 'act')
-    return { healed: 'It is right now.', better: 'It is better, and not right.', no: 'It did not help.' }[helped!];
+    return { healed: 'It works now.', better: 'It is better, not right yet.', no: 'It did not help.' }[helped!];
   return '';
 }
 

@@ -35,7 +35,13 @@ export function verdictText(
   if (a.doubt.kind === 'no-readings') {
     return { state: 'nothing-yet', title: 'No reading yet', detail: 'Enter any reading. The order does not matter.' };
   }
-  const aside = [thermometerSlipText(a, unit), thermometerAloneText(a), displayStuckText(a), stretchedText(a)]
+  const aside = [
+    askedText(a, nameOf, unit),
+    thermometerSlipText(a, unit),
+    thermometerAloneText(a),
+    displayStuckText(a),
+    stretchedText(a),
+  ]
     .filter((t) => t !== '')
     .join(' ');
   if (saysTwo(two)) return twoFaultsText(two, aside);
@@ -83,9 +89,12 @@ function leadingText(a: Assessment): { title: string; detail: string; probabilit
     };
   }
   const open = kinds.slice(0, 2).map((s) => `${s.name} ${formatProbability(s.probability)}`);
+  // Where all of them lie in the same place, that is known already.
+  const [place] = new Set(kinds.slice(0, 2).map((s) => s.detail));
+  const shared = place && kinds.slice(0, 2).every((s) => s.detail === place) ? ` The place: ${place}.` : '';
   return {
     title: groupFault(first.group),
-    detail: open.length > 0 ? `Which one is open: ${open.join(', ')}.` : '',
+    detail: open.length > 0 ? `Which one is open: ${open.join(', ')}.${shared}` : '',
     probability: first.probability,
   };
 }
@@ -108,6 +117,15 @@ function nothingFoundText(a: Assessment): { title: string; detail: string; proba
 
 /** Below this "nothing wrong" is out of the question although each reading fits by itself. */
 const SOUND_AT_LEAST = 0.05;
+
+/** Slips that are possible although the verdict does without them. */
+function askedText(a: Assessment, nameOf: (id: string) => string, unit: TemperatureUnit): string {
+  const doubted = 'readings' in a.doubt ? a.doubt.readings : [];
+  return a.readings
+    .filter((r) => r.slip && r.blunder <= 0.5 && !doubted.includes(r.id))
+    .map((r) => `${capital(nameOf(r.id))}: ${slipText(r.slip!, measurementById(r.measurement).quantity, unit)}`)
+    .join(' ');
+}
 
 /** From so much on the place of the sensor is named beside what leads. */
 const WORTH_A_LOOK = 0.2;

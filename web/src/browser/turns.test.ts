@@ -90,7 +90,7 @@ test('the first screen is there when it has what it shows; a store that never an
   vi.useRealTimers();
 });
 
-test('what is fetched is handed on, and what could not be fetched is said', async () => {
+test('what is fetched is handed on, and what could not be loaded is said', async () => {
   expect(await turns.apart(() => Promise.resolve(7))).toBe(7);
   await expect(turns.apart(() => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
 });

@@ -11,7 +11,7 @@ beforeEach(() => setActivePinia(createPinia()));
 
 describe('a figure field', () => {
   const field = (props: object) =>
-    mount(FigureField, { props: { label: 'Sensor ohms', text: '', quantity: 'ohms', ...props } });
+    mount(FigureField, { props: { label: 'Sensor resistance', text: '', quantity: 'ohms', ...props } });
   test('label and input belong together; what is typed goes out as it is', async () => {
     const wrapper = field({});
     const input = wrapper.get('input');

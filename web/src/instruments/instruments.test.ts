@@ -57,7 +57,7 @@ describe('a serial port', () => {
     await settle();
     expect(e.got).toEqual(['1,21.']);
     expect(written).toEqual(['hello\n']);
-    expect(e.why).toEqual(['it was pulled out']);
+    expect(e.why).toEqual(['it was unplugged']);
   });
   test('closed by us it says nothing', async () => {
     const { port, closed } = fakePort();
@@ -90,7 +90,7 @@ describe('a serial port', () => {
     pull();
     await settle();
     expect(heard.flatMap((h) => (h.kind === 'sample' ? [h.value] : []))).toEqual([21.4]);
-    expect(heard.at(-1)).toMatchObject({ kind: 'fault', fault: 'gone', text: 'it was pulled out' });
+    expect(heard.at(-1)).toMatchObject({ kind: 'fault', fault: 'gone', text: 'it was unplugged' });
   });
 });
 

@@ -45,7 +45,7 @@ describe.each(CATALOGUE_CIRCUITS.map((c) => [c.id, c] as const))('the charts of 
       const { resistance, voltage } = curveFigures(lines, unit, false);
       const largest = Math.max(...(resistance.data as Line[]).flatMap((d) => d.y));
       const title = String(resistance.layout.annotations![0].text);
-      expect(title).toBe(`Sensor, ${Math.max(...lines.resistance.middle) > 2000 ? 'kΩ' : 'Ω'} over °${unit}`);
+      expect(title).toBe(`Sensor, ${Math.max(...lines.resistance.middle) > 2000 ? 'kΩ' : 'Ω'} against °${unit}`);
       const ticks = resistance.layout.yaxis!.tickvals as number[];
       expect(ticks.length).toBeGreaterThan(1);
       expect(Math.max(...ticks)).toBeLessThanOrEqual(1.4 * largest);
@@ -70,7 +70,7 @@ describe('charts of the shelf', () => {
     { name: 'pairs', x: [0.5], y: [3], kind: 'points' as const },
   ];
   test('lines differ by dash and colour; labels are text; the scale is the wanted one', () => {
-    const { data, layout } = lineFigure('kΩ over °C', traces, false, true);
+    const { data, layout } = lineFigure('kΩ against °C', traces, false, true);
     const [solid, dashed, points] = data as (Line & { name: string })[];
     expect([solid.line!.dash, dashed.line!.dash, points.mode]).toEqual(['solid', 'dash', 'markers']);
     expect(solid.line!.color).not.toBe(dashed.line!.color);

@@ -210,7 +210,9 @@ describe('the card of every test', () => {
           card.findAll('[role="alert"]').some((a) => a.text().includes('Needed')),
           id,
         ).toBe(about.needs.some((n) => n === 'substituteOhm' || n === 'bathC' || n === 'airC'));
-        for (const need of card.findAll('.row input').filter((i) => /resistor|water|^air|^it is there/.test(nameOf(i))))
+        for (const need of card
+          .findAll('.row input')
+          .filter((i) => /resistor|water|^air|^temperature there/.test(nameOf(i))))
           await need.setValue('60');
         await judged();
         await flushPromises();
@@ -287,11 +289,11 @@ describe('nothing shown that is not so', () => {
     await judged();
     await flushPromises();
     const said = panel.get('[data-test="verdict-failed"]').text();
-    expect(said).toContain('No verdict on these figures.');
+    expect(said).toContain('No verdict for these figures.');
     expect(said).toContain('no answer within 20 s');
-    expect(said).toContain('of earlier figures');
+    expect(said).toContain('earlier figures');
     expect(panel.get('[data-test="verdict"]').attributes('data-earlier')).toBe('true');
-    expect(panel.text()).toContain('Verdict on earlier figures');
+    expect(panel.text()).toContain('Verdict for earlier figures');
     expect(panel.find('[data-test="next"]').exists()).toBe(false);
     broken.message = '';
     await panel.get('[data-test="verdict-failed"] button').trigger('click');
@@ -305,10 +307,10 @@ describe('nothing shown that is not so', () => {
     await onBench(figures);
     const panel = await show(VerdictPanel);
     expect(panel.find('[data-test="verdict"]').exists()).toBe(false);
-    expect(panel.text()).toContain('What you typed is kept.');
+    expect(panel.text()).toContain('What you entered is saved.');
     expect(panel.text()).not.toContain('earlier');
     const report = await show(ReportScreen, { path: '/check/v/report' });
-    expect(report.text()).toContain('The report goes without one');
+    expect(report.text()).toContain('The report has none');
   });
   test('a report in between leaves the technician where he was', async () => {
     await onBench(figures);
@@ -326,7 +328,7 @@ describe('nothing shown that is not so', () => {
     await vi.waitFor(() => expect(undo.text()).toBe('Undo: thermometer 12 → 14'));
     await undo.trigger('click');
     expect(session().job.temperatureC.text).toBe('12');
-    expect(bench.get('[data-test="undo-told"]').text()).toBe('Taken back: thermometer 12 → 14.');
+    expect(bench.get('[data-test="undo-told"]').text()).toBe('Undone: thermometer 12 → 14.');
     await vi.waitFor(() => expect(redo.text()).toBe('Redo: thermometer 12 → 14'));
     const press = (key: string, target: EventTarget = window, shiftKey = false): boolean =>
       target.dispatchEvent(
@@ -366,6 +368,6 @@ describe('nothing shown that is not so', () => {
         .map((c) => c.code),
     ).toEqual(['P0118', 'P0117']);
     expect(field(again).element.value).toBe('p0119, p0125');
-    expect(again.text()).toContain('50 codes: no room for more.');
+    expect(again.text()).toContain('50 codes: the list is full.');
   });
 });

@@ -130,7 +130,7 @@ describe('information', () => {
       lists.map((l) => Float64Array.from(l)),
       noise,
     );
-  test('a table holds every outcome once, reaches three sigma to both sides, smears by the noise, and OL stands apart', () => {
+  test('a table holds every outcome once, reaches three sigma to both sides, smears by the noise, and OL differs', () => {
     const { given, shares, border } = of([1, 1, Infinity, Infinity], [4, 4]);
     expect(shares).toEqual([0.3 / 0.4, 0.1 / 0.4].map((x) => expect.closeTo(x, 12) as number));
     // What noise reaches beyond three sigma, a thousandth, is left out.

@@ -27,9 +27,9 @@ export type Station =
 export const STATIONS: readonly Station[] = [
   form('quick', 'Quick check'),
   form('complaint', 'Complaint'),
-  form('right-sensor', 'Right sensor'),
-  tests('live', 'Live value', ['displayed', 'neighbour-displayed']),
-  form('look', 'Look'),
+  form('right-sensor', 'Which sensor?'),
+  tests('live', 'Live data', ['displayed', 'neighbour-displayed']),
+  form('look', 'Inspect'),
   tests('supply', 'Supply and ground', [
     'open-voltage',
     'supply-to-return',
@@ -38,10 +38,10 @@ export const STATIONS: readonly Station[] = [
     'neighbour-reference',
     'reference-alone',
   ]),
-  tests('loaded', 'Loaded volts', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
-  tests('bypass', 'Bypass', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
-  tests('sensor', 'Sensor', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
-  form('compare', 'Compare'),
+  tests('loaded', 'Signal voltage, plugged in', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
+  tests('bypass', 'Bypass test', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
+  tests('sensor', 'Sensor resistance', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
+  form('compare', 'Compare sensors'),
   tests('wires', 'Wires', [
     'panel-ohms',
     'loop-ohms',
@@ -51,13 +51,18 @@ export const STATIONS: readonly Station[] = [
     'isolation-return',
     'dead-wire-voltage',
   ]),
-  form('where', 'Where'),
-  tests('places', 'On the way', ['connector-voltage', 'contact-drop', 'parted-voltage', 'connector-ohms']),
-  form('worth', 'Worth it?'),
+  form('where', 'Locate the fault'),
+  tests('places', 'Measure along the harness', [
+    'connector-voltage',
+    'contact-drop',
+    'parted-voltage',
+    'connector-ohms',
+  ]),
+  form('worth', 'Is it worth it?'),
   form('readings', 'All readings'),
   form('decision', 'Decision'),
   form('repair', 'Repair'),
-  form('proof', 'Proof'),
+  form('proof', 'Verify the repair'),
 ];
 
 function form(id: FormStationId, name: string): Station {

@@ -79,7 +79,7 @@ export const FINDINGS: readonly Finding[] = [
   {
     id: 'chafed',
     kind: 'look',
-    name: 'Loom chafed or pinched',
+    name: 'Harness chafed or pinched',
     ratios: { 'signal-to-ground': 5, 'signal-to-supply': 4, 'signal-open': 2.5, 'return-open': 2.5 },
   },
   { id: 'loose', kind: 'look', name: 'Sensor loose, in sun, over a vent or not touching', ratios: { placement: 6 } },

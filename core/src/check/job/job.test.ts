@@ -103,7 +103,7 @@ describe('the job file', () => {
     (formatVersion) => {
       const opened = openJobData({ ...fresh(), formatVersion });
       expect(opened).toMatchObject({ ok: false, reason: 'bad-version' });
-      if (!opened.ok) expect(openFaultText(opened)).toContain('no version of this format');
+      if (!opened.ok) expect(openFaultText(opened)).toContain('this version is unknown');
     },
   );
   test('lists longer than a hand may make them still open, absurd ones do not', () => {

@@ -5,8 +5,8 @@ import { type Measurement } from './measurement.ts';
 
 export const connectorOhms: Measurement = {
   id: 'connector-ohms',
-  name: 'Ohms to a connector',
-  title: 'Wire from the sensor plug to a connector on the way',
+  name: 'Resistance to a connector',
+  title: 'Wire from the sensor plug to a connector in the harness',
   quantity: 'ohms',
   minutes: 5,
   repeatMinutes: 3,

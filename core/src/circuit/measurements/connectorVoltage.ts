@@ -4,8 +4,8 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 
 export const connectorVoltage: Measurement = {
   id: 'connector-voltage',
-  name: 'Volts at a connector',
-  title: 'A connector on the way to battery negative, plugged in',
+  name: 'Voltage at a connector',
+  title: 'A connector in the harness to battery negative, plugged in',
   quantity: 'volts',
   minutes: 4,
   repeatMinutes: 2,

@@ -4,7 +4,7 @@ import { CAUTION, type Measurement } from './measurement.ts';
 
 export const contactDrop: Measurement = {
   id: 'contact-drop',
-  name: 'Drop over a contact',
+  name: 'Voltage drop across a contact',
   title: 'From one side of a connector to the other, plugged in',
   quantity: 'volts',
   minutes: 4,

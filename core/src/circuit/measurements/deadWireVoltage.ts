@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const deadWireVoltage: Measurement = {
   id: 'dead-wire-voltage',
-  name: 'Dead-wire volts',
+  name: 'Signal wire voltage, both ends free',
   title: 'Signal wire to chassis, both ends free, battery connected',
   quantity: 'volts',
   minutes: 8,

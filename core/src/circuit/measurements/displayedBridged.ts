@@ -3,8 +3,8 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 
 export const displayedBridged: Measurement = {
   id: 'displayed-bridged',
-  name: 'Displayed, bridged',
-  title: 'What the module displays with the plug bridged',
+  name: 'Displayed value, jumpered',
+  title: 'What the module displays with the plug jumpered',
   quantity: 'celsius',
   minutes: 3,
   repeatMinutes: 2,
@@ -15,10 +15,10 @@ export const displayedBridged: Measurement = {
   needs: [],
   layouts: LAYOUTS,
   probes: null,
-  mark: { place: 'display', label: 'bridged' },
+  mark: { place: 'display', label: 'jumpered' },
   steps: [
     'Key on. Sensor unplugged.',
-    'Bridge the two cavities of the plug with a fused jumper.',
+    'Jumper the two cavities of the plug with a fused jumper.',
     'Read the live value: it must go to the shorted end of the scale.',
   ],
   caution: CAUTION.pin,

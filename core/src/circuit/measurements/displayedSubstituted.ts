@@ -3,7 +3,7 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 
 export const displayedSubstituted: Measurement = {
   id: 'displayed-substituted',
-  name: 'Displayed, substitute',
+  name: 'Displayed value, substitute resistor',
   title: 'What the module displays with a resistor in place of the sensor',
   quantity: 'celsius',
   minutes: 3,

@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const displayedUnplugged: Measurement = {
   id: 'displayed-unplugged',
-  name: 'Displayed, unplugged',
+  name: 'Displayed value, unplugged',
   title: 'What the module displays with the sensor unplugged',
   quantity: 'celsius',
   minutes: 2,

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const isolationSignalGround: Measurement = {
   id: 'isolation-ground',
-  name: 'Signal to ground',
+  name: 'Insulation, signal to ground',
   title: 'Signal wire to chassis, both ends free',
   quantity: 'ohms',
   minutes: 8,

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const isolationSignalReturn: Measurement = {
   id: 'isolation-return',
-  name: 'Signal to return',
+  name: 'Insulation, signal to return',
   title: 'Signal wire to return wire, both ends free',
   quantity: 'ohms',
   minutes: 8,

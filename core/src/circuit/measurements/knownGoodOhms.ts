@@ -5,7 +5,7 @@ import { type Measurement } from './measurement.ts';
 
 export const knownGoodOhms: Measurement = {
   id: 'known-good-ohms',
-  name: 'Known-good sensor',
+  name: 'Known-good sensor resistance',
   title: 'Across a known-good sensor of the same type at the same temperature',
   quantity: 'ohms',
   minutes: 5,

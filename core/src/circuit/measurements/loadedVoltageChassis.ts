@@ -3,7 +3,7 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 
 export const loadedVoltageChassis: Measurement = {
   id: 'loaded-voltage',
-  name: 'Plugged-in volts',
+  name: 'Signal voltage, plugged in',
   title: 'Signal to battery negative, plugged in',
   quantity: 'volts',
   minutes: 3,

@@ -3,7 +3,7 @@ import { TWO_WIRE } from '../../base/units/vocabulary.ts';
 
 export const loadedVoltageReturn: Measurement = {
   id: 'loaded-voltage-return',
-  name: 'Across the sensor',
+  name: 'Sensor voltage, plugged in',
   title: 'Signal to return, plugged in',
   quantity: 'volts',
   minutes: 3,

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const loopOhms: Measurement = {
   id: 'loop-ohms',
-  name: 'Loop, far end joined',
+  name: 'Loop resistance, far end joined',
   title: 'Both wires in series, twisted together at the sensor',
   quantity: 'ohms',
   minutes: 12,

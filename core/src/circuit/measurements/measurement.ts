@@ -70,8 +70,8 @@ export interface Measurement {
 
 export const CAUTION = {
   fan: 'Keep leads and sleeves clear of fans and belts: a fan may start on its own.',
-  pin: 'Identify the pin in the diagram first. Never bridge a wire you have not identified, nor any airbag or high-voltage circuit.',
-  substitute: 'Take the resistor out again: left in, it defeats frost, overheat or icing protection.',
+  pin: 'Identify the pin in the diagram first. Never jumper a wire you have not identified, nor any airbag or high-voltage circuit.',
+  substitute: 'Remove the resistor again. Left in, it defeats frost, overheat or icing protection.',
   hot: 'Cold system only: do not open a hot or pressurised cooling system. Hot water burns; no naked flame on a sensor.',
   mains:
     'Boards may carry mains beside the low-voltage plug: isolate first. Gas and mains work is for licensed persons.',

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const neighbourDisplayed: Measurement = {
   id: 'neighbour-displayed',
-  name: 'Neighbour’s value',
+  name: 'Displayed value of a neighbour',
   title: 'What another sensor on the same reference or return displays',
   quantity: 'celsius',
   minutes: 1,

@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const neighbourReference: Measurement = {
   id: 'neighbour-reference',
-  name: 'Reference at neighbour',
+  name: 'Reference voltage at a neighbour',
   title: 'Reference at a neighbour on the same supply, to battery negative',
   quantity: 'volts',
   minutes: 5,

@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const openVoltageChassis: Measurement = {
   id: 'open-voltage',
-  name: 'Unplugged volts',
+  name: 'Signal voltage, unplugged',
   title: 'Signal to battery negative, unplugged',
   quantity: 'volts',
   minutes: 2,

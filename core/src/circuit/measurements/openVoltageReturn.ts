@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const openVoltageReturn: Measurement = {
   id: 'open-voltage-return',
-  name: 'Across the plug',
+  name: 'Plug voltage to return, unplugged',
   title: 'Signal to return, unplugged',
   quantity: 'volts',
   minutes: 1,

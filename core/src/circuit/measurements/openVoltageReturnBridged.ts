@@ -2,8 +2,8 @@ import { CAUTION, type Measurement } from './measurement.ts';
 
 export const openVoltageReturnBridged: Measurement = {
   id: 'open-voltage-return-bridged',
-  name: 'Across, return grounded',
-  title: 'Signal to return, unplugged, return bridged to a known ground',
+  name: 'Plug voltage, return grounded',
+  title: 'Signal to return, unplugged, return jumpered to a known ground',
   quantity: 'volts',
   minutes: 3,
   repeatMinutes: 2,
@@ -18,7 +18,7 @@ export const openVoltageReturnBridged: Measurement = {
   mark: null,
   steps: [
     'Key on, engine off. Sensor unplugged.',
-    'Bridge the return cavity to battery negative through a test lamp.',
+    'Jumper the return cavity to battery negative through a test lamp.',
     'Red lead: signal cavity. Black lead: return cavity. No change: the doubt is on the signal or reference side.',
   ],
   caution: CAUTION.pin,

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const panelOhms: Measurement = {
   id: 'panel-ohms',
-  name: 'Ohms from the panel',
+  name: 'Sensor resistance at the module',
   title: 'Sensor through its cable, from the module end',
   quantity: 'ohms',
   minutes: 4,

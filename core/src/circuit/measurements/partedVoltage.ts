@@ -5,8 +5,8 @@ import { type Measurement } from './measurement.ts';
 
 export const partedVoltage: Measurement = {
   id: 'parted-voltage',
-  name: 'Volts at a parted connector',
-  title: 'Signal to battery negative where the loom is parted, module side',
+  name: 'Voltage at an open connector',
+  title: 'Signal to battery negative where the harness is opened, module side',
   quantity: 'volts',
   minutes: 5,
   repeatMinutes: 3,

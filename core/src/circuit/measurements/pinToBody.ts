@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const pinToBody: Measurement = {
   id: 'pin-to-body',
-  name: 'Pin to body',
+  name: 'Sensor pin to body',
   title: 'Sensor pin to its metal body',
   quantity: 'ohms',
   minutes: 2,

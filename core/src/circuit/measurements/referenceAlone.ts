@@ -3,7 +3,7 @@ import { type Measurement } from './measurement.ts';
 
 export const referenceAlone: Measurement = {
   id: 'reference-alone',
-  name: 'Reference, neighbours off',
+  name: 'Reference voltage, neighbours unplugged',
   title: 'Reference with the neighbours on it unplugged, to battery negative',
   quantity: 'volts',
   minutes: 8,

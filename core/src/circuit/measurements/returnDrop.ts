@@ -3,7 +3,7 @@ import { TWO_WIRE } from '../../base/units/vocabulary.ts';
 
 export const returnDrop: Measurement = {
   id: 'return-drop',
-  name: 'Return drop',
+  name: 'Return voltage drop',
   title: 'Return to battery negative, plugged in',
   quantity: 'volts',
   minutes: 1,

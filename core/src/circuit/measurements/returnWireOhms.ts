@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const returnWireOhms: Measurement = {
   id: 'return-wire-ohms',
-  name: 'Return wire',
+  name: 'Return wire resistance',
   title: 'Return wire end to end',
   quantity: 'ohms',
   minutes: 12,

@@ -5,7 +5,7 @@ import { LAYOUTS } from '../../base/units/vocabulary.ts';
 
 export const sensorOhmsInBath: Measurement = {
   id: 'bench-ohms',
-  name: 'Ohms in a bath',
+  name: 'Sensor resistance, in water',
   title: 'Across the sensor, taken off, at a known temperature',
   quantity: 'ohms',
   minutes: 25,

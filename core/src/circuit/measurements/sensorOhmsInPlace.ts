@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const sensorOhmsInPlace: Measurement = {
   id: 'sensor-ohms',
-  name: 'Sensor ohms',
+  name: 'Sensor resistance',
   title: 'Across the sensor, in place, both pins free',
   quantity: 'ohms',
   minutes: 2,

@@ -5,7 +5,7 @@ import type { Measurement } from './measurement.ts';
 
 export const sensorOhmsOff: Measurement = {
   id: 'off-ohms',
-  name: 'Ohms lying in the air',
+  name: 'Sensor resistance, in air',
   title: 'Across the sensor, taken off and lying at room temperature',
   quantity: 'ohms',
   minutes: 20,

@@ -4,7 +4,7 @@ import { type Measurement } from './measurement.ts';
 
 export const signalWireOhms: Measurement = {
   id: 'signal-wire-ohms',
-  name: 'Signal wire',
+  name: 'Signal wire resistance',
   title: 'Signal wire end to end',
   quantity: 'ohms',
   minutes: 12,

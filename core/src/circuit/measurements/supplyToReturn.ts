@@ -2,7 +2,7 @@ import { type Measurement } from './measurement.ts';
 
 export const supplyToReturn: Measurement = {
   id: 'supply-to-return',
-  name: 'Supply to return',
+  name: 'Battery to return, unplugged',
   title: 'Battery positive to return, unplugged',
   quantity: 'volts',
   minutes: 1,

@@ -128,7 +128,7 @@ describe('a place over the years', () => {
     expect(ohms.sigmaK).toBeGreaterThan(1.4);
     expect(bath.sigmaK).toBeLessThan(0.8);
     expect(volts.sigmaK).toBeGreaterThan(ohms.sigmaK);
-    expect(trendPointText(ohms, 'C')).toBe(`Sensor ohms at 20 °C: +1.5 K ± ${(2 * ohms.sigmaK).toFixed(1)}`);
+    expect(trendPointText(ohms, 'C')).toBe(`Sensor resistance at 20 °C: +1.5 K ± ${(2 * ohms.sigmaK).toFixed(1)}`);
   });
   test('a drift is told with the day it is out; a changed sensor begins anew, its proof being its first figure', () => {
     const drifting = trendOf(placesOf(Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.6 * i)))[0]);

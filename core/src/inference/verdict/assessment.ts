@@ -77,6 +77,8 @@ export interface Assessment {
 }
 
 const MAX_SUSPECTS = 6;
+/** From this share on a slip is asked about. */
+const WORTH_ASKING = 0.3;
 /** Faults below this probability are not shown as suspects. */
 const WORTH_NAMING = 0.005;
 
@@ -97,7 +99,13 @@ export function explain(problem: Problem, posterior: Posterior, rangesOf = healt
   const ranges = rangesOf(problem, [...tests, ...taken]);
   const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);
   const leading = leadingFaults(posterior);
-  const explained = explainedReadings(posterior, leading);
+  // A slip is asked about although what leads does without it, where one in three would answer yes: the question costs one tap.
+  const asked = explainedReadings(
+    posterior,
+    faults.filter((f) => f.draws.length > 0),
+    WORTH_ASKING,
+  );
+  const explained = explainedReadings(posterior, leading).map((e, i) => ({ ...e, slip: e.slip ?? asked[i].slip }));
   return {
     groups: groupProbabilities(faults),
     ranking: faults.map(({ fault, probability, prior }) => ({

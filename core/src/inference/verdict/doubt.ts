@@ -37,8 +37,12 @@ function averaged(faults: readonly FaultPosterior[], of: (d: FaultPosterior['dra
   return sum / total;
 }
 
-/** What each reading is under these faults: each explanation of it averaged over their draws, once. */
-export function explainedReadings({ predictor }: Posterior, faults: readonly FaultPosterior[]): Explained[] {
+/** What each reading is under these faults: each explanation of it averaged over their draws, once; a slip from the share `named` on. */
+export function explainedReadings(
+  { predictor }: Posterior,
+  faults: readonly FaultPosterior[],
+  named = 0.5,
+): Explained[] {
   return predictor.readings.map(({ slips }, i) => {
     const shares = new Float64Array(slips.length + 3);
     const each = new Float64Array(slips.length + 3);
@@ -53,7 +57,7 @@ export function explainedReadings({ predictor }: Posterior, faults: readonly Fau
     }
     const share = (k: number): number => shares[k] / total;
     // In the order of `explanations`: met, each slip, a wrong pin, any other blunder.
-    const slipped = slips.findIndex((_, k) => share(1 + k) > 0.5);
+    const slipped = slips.findIndex((_, k) => share(1 + k) > named);
     const pin = share(1 + slips.length) > 0.5 ? ({ kind: 'wrong-pin', meant: null } as const) : null;
     const slip = slipped < 0 ? pin : { kind: slips[slipped].kind, meant: slips[slipped].meant };
     return { blunder: shares.subarray(1).reduce((a, b) => a + b, 0) / total, slip };

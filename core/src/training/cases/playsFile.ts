@@ -24,7 +24,7 @@ export function openPlays(text: string): { ok: true; plays: PlayRecord[] } | { o
   try {
     data = JSON.parse(text);
   } catch {
-    return { ok: false, why: 'This is no JSON file.' };
+    return { ok: false, why: 'This is not a JSON file.' };
   }
   const parsed = fileSchema.safeParse(data);
   if (parsed.success) return { ok: true, plays: parsed.data.plays };

@@ -275,7 +275,7 @@ describe('policies and score', () => {
     trainingCase({ theme, field: FIELDS[i % 3], difficulty: 1, seed: 320 + i }),
   );
   const ideals = sample.map((c) => playBy(c, 'ideal'));
-  test('the ideal heals every case of the sample, right at once where one thing is wrong, without a mistake, at no regret', () => {
+  test('the ideal heals every case of the sample, right first time where one thing is wrong, without a mistake, at no regret', () => {
     sample.forEach((made, i) => {
       const { moves, state, sure } = ideals[i];
       expect(state.ended, made.number).toBe('healed');
@@ -367,7 +367,7 @@ describe('progress, exam, course', () => {
   test('plays go out as a file and come back; what is none says where', () => {
     const plays = [played({}), played({ right: false })];
     expect(openPlays(savePlays(plays))).toEqual({ ok: true, plays });
-    expect(openPlays('nonsense')).toEqual({ ok: false, why: 'This is no JSON file.' });
+    expect(openPlays('nonsense')).toEqual({ ok: false, why: 'This is not a JSON file.' });
     expect(openPlays('{}')).toMatchObject({ ok: false, why: expect.stringContaining('at format') as string });
     const broken = savePlays(plays).replace('"hidden"', '"loud"');
     expect(openPlays(broken)).toMatchObject({ ok: false, why: expect.stringContaining('plays.0.mode') as string });

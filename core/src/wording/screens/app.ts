@@ -2,10 +2,10 @@ import type { Shown } from './shown.ts';
 
 export const appWords = {
   somethingWentWrongWhatYouTyped: (failure: Shown): string =>
-    `Something went wrong: ${failure} What you typed is kept.`,
+    `Something went wrong: ${failure} What you entered is saved.`,
   openingTheChecks: 'Opening the checks …',
   close: 'Close',
   thatPartOfThePageCould:
-    'That part of the page could not be fetched: the server does not answer, or it has a newer version. What you typed is kept.',
-  loadThePageAgain: 'Load the page again',
+    'This part of the page could not be loaded. The server does not answer or was updated. What you entered is saved.',
+  loadThePageAgain: 'Reload the page',
 };

@@ -6,7 +6,7 @@ export const factTableWords = {
 
 export const stepTourWords = {
   close: 'Close',
-  begin: 'Begin',
+  begin: 'Start',
   next: 'Next',
   back: 'Back',
 };

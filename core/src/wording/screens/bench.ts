@@ -1,8 +1,8 @@
 import type { Shown } from './shown.ts';
 
 export const benchTableWords = {
-  readFar: 'Read far',
-  live: 'Live',
+  readFar: 'Large view',
+  live: 'Live data',
   report: 'Report',
   csv: 'CSV',
   share: 'Share',
@@ -17,13 +17,13 @@ export const benchTitleWords = {
 export const cardEntryWords = {
   next: 'Next',
   withResistor: 'with resistor',
-  where: 'where',
+  where: 'place',
   thermometerHot: 'Thermometer, hot',
   thermometer: 'Thermometer',
   besideTheSensorByAnotherThermometer: 'Beside the sensor, by another thermometer',
-  while: 'while',
+  while: 'measured',
   waterAt: 'water at',
-  itIsThere: 'it is there',
+  itIsThere: 'temperature there',
   airAt: 'air at',
   asFound: 'as found',
   hotAfterHeat: 'hot, after heat',
@@ -31,16 +31,16 @@ export const cardEntryWords = {
 };
 
 export const cardOutcomeWords = {
-  voided: (reason: Shown): string => `Voided: ${reason}`,
-  takeItBackIn: 'Take it back in',
-  whyItIsVoided: 'Why it is voided',
+  voided: (reason: Shown): string => `Excluded: ${reason}`,
+  takeItBackIn: 'Include it again',
+  whyItIsVoided: 'Why it is excluded',
   whyBadContactWrongPin: 'Why? bad contact, wrong pin…',
-  void: 'Void',
-  keep: 'Keep',
+  void: 'Exclude',
+  keep: 'Keep it',
   noteOnThisReading: 'Note on this reading',
   note: 'Note',
   repeat: 'Repeat',
-  voidWhy: 'Void…',
+  voidWhy: 'Exclude…',
 };
 
 export const circuitChoiceWords = {
@@ -55,8 +55,8 @@ export const circuitChoiceWords = {
   fromTheFile: 'From the file',
   typed: 'Typed',
   pointsOfATable: 'Points of a table',
-  aLineOfASpecificationNtc: 'A line of a specification, NTC',
-  aLineOfASpecificationPtc: 'A line of a specification, PTC',
+  aLineOfASpecificationNtc: 'One line of a specification, NTC',
+  aLineOfASpecificationPtc: 'One line of a specification, PTC',
   notKnownLearnItFromTheReadings: 'Not known: learn it from the readings',
   catalogue: 'Catalogue',
 };
@@ -77,9 +77,9 @@ export const circuitDetailsWords = {
   theModuleComparesTheSignalWith: 'The module compares the signal with',
   otherSensorsShareWithThisOne: 'Other sensors share with this one',
   kitUsedOnThisCheck: 'Kit used on this check',
-  whatIsUsualForSuchACircuit: 'what is usual for such a circuit',
+  whatIsUsualForSuchACircuit: 'a typical value',
   theMakersData: 'the maker’s data',
-  readOffTheBoard: 'read off the board',
+  readOffTheBoard: 'read off the circuit board',
   sensorToGroundPullUpIn: 'Sensor to ground, pull-up in the module',
   sensorToTheReferencePullDown: 'Sensor to the reference, pull-down in the module',
   oneWireReturnThroughTheBody: 'One wire, return through the body',
@@ -95,29 +95,29 @@ export const circuitDetailsWords = {
   none: 'none',
   longCableOneWayM: 'Long cable, one way (m)',
   no: 'no',
-  itsCopperMm: 'Its copper (mm²)',
+  itsCopperMm: 'Wire size (mm²)',
   displayColdest: 'Display: coldest',
   displayHottest: 'Display: hottest',
-  defaultShownAtAFault: 'Default shown at a fault',
+  defaultShownAtAFault: 'Substitute value shown at a fault',
 };
 
 export const curveChartsWords = {
   charts: 'Charts',
   sensorResistanceAgainstTemperature: 'Sensor resistance against temperature',
   dividerVoltageAgainstTemperature: 'Divider voltage against temperature',
-  noChartsWithoutAComputation: 'No charts without a computation.',
-  theChartsAppearWhenTheCircuit: 'The charts appear when the circuit is complete.',
+  noChartsWithoutAComputation: 'Charts need a computed verdict.',
+  theChartsAppearWhenTheCircuit: 'Complete the circuit to see the charts.',
 };
 
 export const earlierHereWords = {
   earlierChecksHere: 'Earlier checks here',
-  itsYears: 'Its years',
+  itsYears: 'History',
 };
 
 export const liveTakeWords = {
-  live: 'Live',
-  takeIt: 'Take it',
-  whenItStands: 'when it stands',
+  live: 'Live data',
+  takeIt: 'Use this value',
+  whenItStands: 'once it is steady',
   pressTheKeyOrFootSwitch: 'Press the key or foot switch…',
   otherKey: 'Other key',
   space: 'Space',
@@ -142,39 +142,39 @@ export const quickCardWords = {
   unknown: 'unknown',
   thermometer: 'Thermometer',
   displayed: 'Displayed',
-  sensorOhms: 'Sensor ohms',
-  voltsUnplugged: 'Volts, unplugged',
-  voltsPluggedIn: 'Volts, plugged in',
-  feedVolts: 'Feed volts',
+  sensorOhms: 'Ohms, sensor',
+  voltsUnplugged: 'Volts unplugged',
+  voltsPluggedIn: 'Volts plugged in',
+  feedVolts: 'Feed voltage',
   returnDrop: 'Return drop',
 };
 
 export const readingModeWords = {
-  readingMode: 'Reading mode',
+  readingMode: 'Large view',
   notTakenYet: 'not taken yet',
   healthy: 'healthy',
-  onEarlierFigures: (title: Shown): string => `On earlier figures: ${title}`,
-  holdToTake: 'Hold to take',
-  backToTheBench: 'Back to the bench',
-  speakIt: 'speak it',
+  onEarlierFigures: (title: Shown): string => `For earlier figures: ${title}`,
+  holdToTake: 'Hold to save',
+  backToTheBench: 'Back to the check',
+  speakIt: 'read aloud',
 };
 
 export const saveStateWords = {
-  notKept: (storageFault: Shown): string => `Not kept. ${storageFault}`,
+  notKept: (storageFault: Shown): string => `Not saved. ${storageFault}`,
   tryAgain: 'Try again',
   exportNow: 'Export now',
   deletedInAnotherWindow: 'Deleted in another window.',
   keepIt: 'Keep it',
-  kept: 'kept',
-  keeping: 'keeping…',
+  kept: 'Saved',
+  keeping: 'Saving…',
 };
 
 export const schoolChoiceWords = {
-  wayOfWorking: 'Way of working',
-  byTheTool: 'By the tool',
-  mostTellingFirst: 'Most telling first',
-  leastExpectedCost: 'Least expected cost',
-  schools: 'Schools',
+  wayOfWorking: 'Test order',
+  byTheTool: 'Suggested by the tool',
+  mostTellingFirst: 'Most informative first',
+  leastExpectedCost: 'Lowest expected cost',
+  schools: 'Fixed orders',
 };
 
 export const testCardWords = {
@@ -190,28 +190,28 @@ export const testCardWords = {
 export const undoButtonsWords = {
   undo: 'Undo',
   redo: 'Redo',
-  takeBack: (what: Shown): string => `Take back: ${what}`,
-  doAgain: (what: Shown): string => `Do again: ${what}`,
-  nothingToTakeBack: 'Nothing to take back',
-  nothingToDoAgain: 'Nothing to do again',
-  takenBack: (what: Shown): string => `Taken back: ${what}.`,
-  doneAgain: (what: Shown): string => `Done again: ${what}.`,
-  whatWasChangedAgainElsewhereStays: 'What was changed again elsewhere stays.',
+  takeBack: (what: Shown): string => `Undo: ${what}`,
+  doAgain: (what: Shown): string => `Redo: ${what}`,
+  nothingToTakeBack: 'Nothing to undo',
+  nothingToDoAgain: 'Nothing to redo',
+  takenBack: (what: Shown): string => `Undone: ${what}.`,
+  doneAgain: (what: Shown): string => `Redone: ${what}.`,
+  whatWasChangedAgainElsewhereStays: 'Later changes from another window stay.',
 };
 
 export const workOrderWords = {
   orderOfWork: 'Order of work',
   next: '‹ next',
   toDo: 'to do',
-  settled: 'settled',
-  odd: 'odd',
+  settled: 'done',
+  odd: 'outside the range',
 };
 
 export const useStationStateWords = {
   noted: (seen: Shown): string => `${seen} noted`,
   pairs: (count: Shown): string => `${count} pairs`,
-  voided: (voided: Shown): string => `${voided} voided`,
+  voided: (voided: Shown): string => `${voided} excluded`,
   wrongPlug: 'wrong plug',
   done: 'done',
-  begun: 'begun',
+  begun: 'started',
 };

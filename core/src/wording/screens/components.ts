@@ -1,7 +1,7 @@
 import type { Shown } from './shown.ts';
 
 export const chartToolsWords = {
-  moreOfTheChart: (label: Shown): string => `More of the chart: ${label}`,
+  moreOfTheChart: (label: Shown): string => `More for the chart: ${label}`,
   line: 'Line',
   across: 'Across',
   up: 'Up',
@@ -11,7 +11,7 @@ export const chartToolsWords = {
 };
 
 export const entryFieldWords = {
-  takenAs: (readAs: Shown): string => `taken as ${readAs}`,
+  takenAs: (readAs: Shown): string => `read as ${readAs}`,
 };
 
 export const figureFieldWords = {
@@ -27,9 +27,9 @@ export const intervalStripWords = {
 
 export const jobGateWords = {
   thisCheckIsNotHere: 'This check is not here',
-  itWasDeletedOrItLives: 'It was deleted, or it lives in another browser.',
+  itWasDeletedOrItLives: 'It was deleted, or it is in another browser. Restore a backup, or go to your checks.',
   thisCheckCannotBeOpened: 'This check cannot be opened',
-  itIsKeptAsItIs: (openFault: Shown): string => `${openFault} It is kept as it is.`,
+  itIsKeptAsItIs: (openFault: Shown): string => `${openFault} The file stays as it is.`,
   thisCheckCannotBeReadNow: 'This check cannot be read now',
   tryAgain: 'Try again',
   opening: 'Opening…',
@@ -39,9 +39,9 @@ export const jobGateWords = {
 export const kitFormWords = {
   nameOfTheKit: 'Name of the kit',
   meterAndThermometerForTheReport: 'meter and thermometer, for the report',
-  atHand: 'At hand',
+  atHand: 'Available',
   thermometer: 'Thermometer',
-  drawer: 'Drawer',
+  drawer: 'Resistors',
   resistorsIOwn: 'Resistors I own',
   notRead: (list: Shown): string => `Not read: ${list}.`,
   byRangeOfTheDataSheet: (name: Shown): string => `${name}, by range of the data sheet`,
@@ -56,12 +56,12 @@ export const kitFormWords = {
   scanToolOrDisplay: 'Scan tool or display',
   resistorsOrDecadeBox: 'Resistors or decade box',
   jumperOrTestLamp: 'Jumper or test lamp',
-  moduleWithinReach: 'Module within reach',
+  moduleWithinReach: 'Module accessible',
   potOfWater: 'Pot of water',
   aSecondSensor: 'A second sensor',
   sensorPlug: 'Sensor plug',
   module: 'Module',
-  takingTheSensorOff: 'Taking the sensor off',
+  takingTheSensorOff: 'Removing the sensor',
   inputOnVolts: 'Input on volts',
   common10M: 'common: 10 MΩ',
   olAbove: 'OL above',
@@ -76,9 +76,9 @@ export const kitFormWords = {
   volts: 'Volts',
   ohms: 'Ohms',
   thermocoupleTapedOn: 'thermocouple, taped on',
-  infraRedOnADullSurface: 'infra-red on a dull surface',
-  infraRedOnShinyMetal: 'infra-red on bare or shiny metal',
-  clampOnPipe: 'clamp or probe outside on a pipe',
+  infraRedOnADullSurface: 'infra-red on a dull surface: ± 5',
+  infraRedOnShinyMetal: 'infra-red on bare metal: may be far off',
+  clampOnPipe: 'clamp on the outside of a pipe',
   anotherDisplayOfTheMachine: 'another display of the machine',
   theHand: 'the hand',
   easyToReach: 'easy to reach',
@@ -90,36 +90,37 @@ export const kitFormWords = {
 };
 
 export const noticedTapsWords = {
-  noticedAlready: 'Noticed already',
-  noneAtHandWhatWasNoticed: 'None at hand: what was noticed',
-  none: 'none?',
-  onlyWhatYouKnowAlreadyDo: '▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans.',
+  noticedAlready: 'What you noticed',
+  noneAtHandWhatWasNoticed: 'No thermometer: what you noticed',
+  none: 'no thermometer?',
+  onlyWhatYouKnowAlreadyDo:
+    '▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans can hurt you.',
 };
 
 export const reliabilityChartWords = {
-  saidAndRight: (said: Shown, right: Shown, count: Shown): string => `said ${said}: right in ${right} of ${count}`,
+  saidAndRight: (said: Shown, right: Shown, count: Shown): string => `estimated ${said}: right in ${right} of ${count}`,
 };
 
 export const scanSheetWords = {
   whatTheCameraSees: 'What the camera sees',
   codeTyped: 'Code, typed',
-  takeIt: 'Take it',
-  thisBrowserGivesNoCameraHere: 'This browser gives no camera here: type the code that stands under it.',
-  theCameraDoesNotAnswerOr: 'The camera does not answer, or was not allowed: type the code that stands under it.',
+  takeIt: 'Use this value',
+  thisBrowserGivesNoCameraHere: 'This browser has no camera here. Type the code printed under it.',
+  theCameraDoesNotAnswerOr: 'The camera does not answer or is not allowed. Type the code printed under it.',
 };
 
 export const shareSheetWords = {
   shareThisCheck: 'Share this check',
-  itsPhotosStayBehindOnlyThe: 'Its photos stay behind: only the file (Export) takes them along.',
+  itsPhotosStayBehindOnlyThe: 'Photos are not included. Use Export to include them.',
   pictureOf: (number: Shown, count: Shown): string => `Picture ${number} of ${count}`,
   pictureOfOnTheOtherDevice: (number: Shown, count: Shown): string =>
-    `Picture ${number} of ${count}. On the other device: Checks, Receive, Scan.`,
-  tooMuchForPicturesUseExport: 'Too much for pictures: use Export.',
-  copyALinkThatHoldsIt: 'Copy a link that holds it',
-  theLinkLeadsToThisAddress: 'The link leads to this address and holds the check itself: whoever has it can read it.',
-  itHoldsTooMuchForALink: 'It holds too much for a link.',
+    `Picture ${number} of ${count}. On the other device: Checks, Receive from another device, Scan.`,
+  tooMuchForPicturesUseExport: 'Too large for pictures: use Export.',
+  copyALinkThatHoldsIt: 'Copy a link that contains it',
+  theLinkLeadsToThisAddress: 'The link contains the check itself. Whoever has the link can read it.',
+  itHoldsTooMuchForALink: 'It is too large for a link. Use Export.',
   copied: 'Copied.',
-  thisBrowserDoesNotLetIt: 'This browser does not let it be copied: use Export.',
+  thisBrowserDoesNotLetIt: 'This browser does not allow copying. Use Export.',
 };
 
 export const shortcutListWords = {
@@ -128,27 +129,27 @@ export const shortcutListWords = {
   nextFigure: 'next figure',
   enter: 'Enter',
   onACardToTheNext: 'on a card: to the next test without a reading',
-  toTheProposedTest: 'to the proposed test',
-  nextPreviousStationOfTheOrder: 'next, previous station of the order of work',
+  toTheProposedTest: 'to the suggested test',
+  nextPreviousStationOfTheOrder: 'next, previous step',
   intoTheFieldOfTheCard: 'into the field of the card',
   esc: 'Esc',
-  outOfAFieldSoThat: 'out of a field, so that the keys work',
+  outOfAFieldSoThat: 'leave a field, so that the keys work',
   quickCheck: 'quick check',
   decision: 'decision',
-  readFarForTwoMetresFigures: 'read far: for two metres; figures typed there are taken with Enter',
+  readFarForTwoMetresFigures: 'large view, for two metres; Enter saves the figure',
   report: 'report',
-  inTheLedgerNewCheck: 'in the ledger: new check',
+  inTheLedgerNewCheck: 'in the list of checks: new check',
   cOrF: '°C or °F',
   thisList: 'this list',
-  showMeRoundTheBench: 'Show me round the bench',
+  showMeRoundTheBench: 'Show me around',
   figuresAreTypedAsTheyAreSpoken:
-    'Figures are typed as they are spoken: **4k7**, **2.88k**, **11 883**, **OL**, **1880 mV**, **64F**, **3,28**. What can be read in two ways is asked. The unit typed wins.',
-  figuresAreWritten: 'Figures are written',
-  daysAreWritten: 'Days are written',
+    'Enter figures as you say them: **4k7**, **2.88k**, **11 883**, **OL**, **1880 mV**, **64F**, **3,28**. If a figure can be read in two ways, you are asked. A typed unit always counts.',
+  figuresAreWritten: 'Decimal mark',
+  daysAreWritten: 'Date format',
   theToolAdvisesTheMakersData:
-    'The tool advises. The maker’s data, local codes and the licensed practitioner decide. Cold systems only; keep clear of fans; bridge no wire you have not identified; never leave a substitute resistor in.',
-  decimalAsThisDevice: (deviceDecimal: Shown): string => `as this device: 12${deviceDecimal}5`,
-  asThisDevice: (format: Shown): string => `as this device: ${format}`,
+    'The tool advises. The maker’s data, local codes and the licensed technician decide. Work on cold systems only. Keep clear of fans. Jumper no wire you have not identified. Never leave a substitute resistor in.',
+  decimalAsThisDevice: (deviceDecimal: Shown): string => `as on this device: 12${deviceDecimal}5`,
+  asThisDevice: (format: Shown): string => `as on this device: ${format}`,
 };
 
 export const topBarWords = {
@@ -156,7 +157,7 @@ export const topBarWords = {
   checks: 'Checks',
   mellowProbe: 'Mellow Probe',
   demoWorkshop: 'Demo workshop',
-  demoWorkshopMadeUp: 'Demo workshop: made-up data',
+  demoWorkshopMadeUp: 'Demo workshop: invented data',
   temperaturesInSwitch: (temperatureUnit: Shown): string => `Temperatures in °${temperatureUnit}, switch`,
   light: 'Light',
   dark: 'Dark',
@@ -178,7 +179,7 @@ export const workshopFormWords = {
   logo: 'Logo…',
   logoOfTheWorkshop: 'Logo of the workshop',
   removeTheLogo: 'Remove the logo',
-  thisFileIsNoPictureThat: 'This file is no picture that the browser can read.',
+  thisFileIsNoPictureThat: 'The browser cannot read this file as a picture. Use JPEG or PNG.',
 };
 
 export const chartRowsWords = {
@@ -187,11 +188,11 @@ export const chartRowsWords = {
 
 export const curveFigureWords = {
   measuredAt: (value: Shown, temperature: Shown, unit: Shown): string => `measured ${value} at ${temperature} °${unit}`,
-  sensorOver: (ohms: Shown, unit: Shown): string => `Sensor, ${ohms} over °${unit}`,
-  pluggedInVOver: (unit: Shown): string => `Plugged in, V over °${unit}`,
-  pluggedInWithSuspect: (unit: Shown): string => `Plugged in, V over °${unit} · dashed: suspect`,
-  highestSound: 'highest sound',
-  lowestSound: 'lowest sound',
+  sensorOver: (ohms: Shown, unit: Shown): string => `Sensor, ${ohms} against °${unit}`,
+  pluggedInVOver: (unit: Shown): string => `Plugged in, V against °${unit}`,
+  pluggedInWithSuspect: (unit: Shown): string => `Plugged in, V against °${unit} · dashed: suspect`,
+  highestSound: 'highest healthy',
+  lowestSound: 'lowest healthy',
   expected: 'expected',
   measured: 'measured',
 };

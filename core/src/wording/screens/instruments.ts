@@ -13,12 +13,12 @@ export const listWords = {
 
 export const serialTransportWords = {
   thePortWasClosed: 'the port was closed',
-  itWasPulledOut: 'it was pulled out',
+  itWasPulledOut: 'it was unplugged',
 };
 
 export const socketTransportWords = {
   anotherWindowIsUsingIt: 'another window is using it',
-  theServerHasTooManyMachinesRunning: 'the server has too many machines running',
-  theBrowserOpensNoSuchLine: 'the browser opens no such line',
+  theServerHasTooManyMachinesRunning: 'the server runs as many machines as it can',
+  theBrowserOpensNoSuchLine: 'the browser cannot open this connection',
   theServerDoesNotAnswer: 'the server does not answer',
 };

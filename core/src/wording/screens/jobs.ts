@@ -3,15 +3,15 @@ import type { Shown } from './shown.ts';
 export const chosenBarWords = {
   export: 'Export',
   tag: 'Tag…',
-  takeOutOfTheArchive: 'Take out of the archive',
+  takeOutOfTheArchive: 'Move out of the archive',
   archive: 'Archive',
   delete: 'Delete',
   none: 'None',
   tags: 'Tags',
-  tagsApartByCommas: 'Tags, apart by commas',
+  tagsApartByCommas: 'Tags, separated by commas',
   harbourFleet2: 'harbour, fleet 2',
   theyGoBesideThoseTheChecks: (tags: Shown): string =>
-    `They go beside those the checks have, ${tags} at most. “-harbour” takes a tag off.`,
+    `They are added to the tags of the checks, ${tags} at most. “-harbour” removes a tag.`,
   setTags: 'Set tags',
 };
 
@@ -19,7 +19,8 @@ export const importFilesWords = {
   importFile: 'Import file…',
   importCheckFiles: 'Import check files',
   added: (name: Shown): string => `${name}: added.`,
-  theBrowsersStorageDoesNotTakeIt: (name: Shown): string => `${name}: the browser’s storage does not take it.`,
+  theBrowsersStorageDoesNotTakeIt: (name: Shown): string =>
+    `${name}: the browser’s storage is full or blocked. Free some space, then try again.`,
   notOpened: (name: Shown, openFault: Shown): string => `${name}: not opened. ${openFault}`,
 };
 
@@ -29,9 +30,9 @@ export const jobActsWords = {
   moreFor: (name: Shown): string => `More for ${name}`,
   copy: 'Copy',
   newCheckLikeThis: 'New check like this',
-  itCameBackNewCheck: 'It came back: new check',
+  itCameBackNewCheck: 'Fault came back: new check',
   export: 'Export',
-  takeOutOfTheArchive: 'Take out of the archive',
+  takeOutOfTheArchive: 'Move out of the archive',
   archive: 'Archive',
   delete: 'Delete',
 };
@@ -45,8 +46,8 @@ export const jobCardsWords = {
 export const jobFiltersWords = {
   searchChecks: 'Search checks',
   machineSensorCodePart: 'Machine, sensor, code, part',
-  fewer: 'Fewer',
-  narrow: 'Narrow',
+  fewer: 'Less',
+  narrow: 'Filter',
   field: 'Field',
   state: 'State',
   decided: 'Decided',
@@ -74,8 +75,8 @@ export const jobTableWords = {
 };
 
 export const jobWhatWords = {
-  notKeptOnlyInThisWindow: '◆ not kept: only in this window',
-  temporaryStandInStillFitted: '◆ temporary stand-in still fitted',
+  notKeptOnlyInThisWindow: '◆ not saved: only in this window',
+  temporaryStandInStillFitted: '◆ temporary replacement still fitted',
   engine: 'Engine',
   climate: 'Climate',
   boiler: 'Boiler',
@@ -84,44 +85,44 @@ export const jobWhatWords = {
 export const jobsScreenWords = {
   logbook: 'Logbook',
   training: 'Training',
-  liveValues: 'Live values',
+  liveValues: 'Live data',
   logs: 'Logs',
   checks: 'Checks',
   newCheck: 'New check',
-  receive: 'Receive…',
-  shelfCurvesDividersKit: 'Shelf: curves, dividers, kit',
-  safeKeeping: 'Safe-keeping',
+  receive: 'Receive from another device',
+  shelfCurvesDividersKit: 'Tools: curves, divider, kit',
+  safeKeeping: 'Backup',
   demoWorkshop: 'Demo workshop',
   myOwnChecks: 'My own checks',
   whatIsDue: 'What is due',
-  aNewerVersionLiesReadyThe: 'A newer version lies ready. The page opens anew with it; what was typed stays.',
-  takeItNow: 'Take it now',
+  aNewerVersionLiesReadyThe: 'An update is ready. The page reloads with it. What you entered stays.',
+  takeItNow: 'Update now',
   later: 'Later',
   backUp: 'Back up',
   deleteOrExportACheckFirst: 'Delete or export a check first.',
-  whatYouTypeLivesInThis: 'What you type lives in this window only: export it.',
+  whatYouTypeLivesInThis: 'What you enter is only in this window. Export it.',
   tryAgain: 'Try again',
   close: 'Close',
   undo: 'Undo',
-  keptButCannotBeOpened: 'Kept, but cannot be opened',
+  keptButCannotBeOpened: 'Saved, but cannot be opened',
   exportAsItIs: 'Export as it is',
 };
 
 export const noJobsWords = {
-  noCheckIsLikeThis: 'No check is like this.',
+  noCheckIsLikeThis: 'No checks match.',
   showAll: 'Show all',
   sensorSupplyOrWiring: 'Sensor, supply or wiring?',
   fourFiguresAreEnoughForAVerdict: 'Four figures are enough for a verdict:',
-  theTemperatureBesideTheSensorBy: 'the temperature beside the sensor, by another thermometer',
-  theSensorsOhmsUnplugged: 'the sensor’s ohms, unplugged',
-  theVoltsAtThePlugUnplugged: 'the volts at the plug, unplugged',
-  theVoltsAtThePlugPluggedIn: 'the volts at the plug, plugged in',
+  theTemperatureBesideTheSensorBy: 'the temperature beside the sensor, from another thermometer',
+  theSensorsOhmsUnplugged: 'the sensor resistance, unplugged',
+  theVoltsAtThePlugUnplugged: 'the signal voltage, unplugged',
+  theVoltsAtThePlugPluggedIn: 'the signal voltage, plugged in',
   typeThemInAnyOrderAfter:
-    'Type them in any order. After each one the verdict says what is suspect, how surely, and what to measure next.',
-  checksAreKeptInThisBrowser: 'Checks are kept in this browser and nowhere else. Export them to keep a copy.',
+    'Enter them in any order. After each one the verdict says what is suspect, how sure it is, and what to measure next.',
+  checksAreKeptInThisBrowser: 'Checks are saved in this browser and nowhere else. Export them to have a copy.',
   startTheFirstCheck: 'Start the first check',
-  startItWithATourOf: 'Start it with a tour of the bench',
-  lookRoundTheDemoWorkshopFirst: 'Look round the demo workshop first',
+  startItWithATourOf: 'Start with a tour',
+  lookRoundTheDemoWorkshopFirst: 'Look around the demo workshop first',
 };
 
 export const jobFactsWords = {
@@ -129,7 +130,7 @@ export const jobFactsWords = {
   decided: '◐ decided',
   repaired: '◐ repaired',
   closed: '● closed',
-  withoutProof: (state: Shown): string => `${state}, no proof`,
+  withoutProof: (state: Shown): string => `${state}, not verified`,
 };
 
 export const jobsStoreWords = {

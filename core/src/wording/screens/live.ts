@@ -2,22 +2,23 @@ import type { Shown } from './shown.ts';
 
 export const heatCycleWords = {
   connectWhatShowsTheSensorsTemperature:
-    'Connect what shows the sensor’s temperature (adapter, bus), and a thermometer beside it.',
+    'Connect what shows the sensor’s temperature (adapter or bus), and a thermometer beside it.',
   theSensorInDoubt: 'The sensor in doubt',
   beside: (show: Shown, show2: Shown): string => `${show} beside ${show2}`,
-  stands: 'stands',
-  stillMoving: 'still moving',
+  stands: 'steady',
+  stillMoving: 'still changing',
   nowBeside: (show: Shown, show2: Shown, stands: Shown): string => `now ${show} beside ${show2} · ${stands}`,
   waitMore: (clock: Shown): string => `· wait ${clock} more`,
-  readIt: (name: Shown): string => `Read it: ${name}`,
+  readIt: (name: Shown): string => `Save the reading: ${name}`,
   putItOnTheCheck: 'Put it on the check',
   cold: 'Cold',
   coldMachineSensorInItsPlace:
-    'Cold machine, sensor in its place or in the hand’s reach with the thermometer beside it.',
+    'Cold machine. The sensor is in its place or within reach, with the thermometer beside it.',
   hot: 'Hot',
-  warmItBy25KOr: 'Warm it by 25 K or more: engine, hot water or air. No flame; hot water burns. Let it settle.',
+  warmItBy25KOr:
+    'Warm it by 25 K or more: engine, hot water or air. Use no flame. Hot water burns. Wait until it is steady.',
   after: 'After',
-  letItCoolWaitTenMinutes: 'Let it cool, wait ten minutes from the heat, then read it again.',
+  letItCoolWaitTenMinutes: 'Let it cool. Wait ten minutes, then read it again.',
   heatCycleBeside: (name: Shown, show: Shown, show2: Shown): string => `heat cycle, ${name}: ${show} beside ${show2}`,
 };
 
@@ -30,25 +31,25 @@ export const instrumentPanelWords = {
   close: 'Close',
   onTheServer: 'on the server',
   inThisPageWithoutTheServer: 'in this page, without the server',
-  timesAsFastAsLife: (speed: Shown): string => `, ${speed} times as fast as life`,
+  timesAsFastAsLife: (speed: Shown): string => `, ${speed} times real speed`,
   madeUpMachine: (name: Shown, onTheServer: Shown, timesAsFastAsLife: Shown): string =>
-    `Made-up machine “${name}”, ${onTheServer}${timesAsFastAsLife}.`,
-  putItAway: 'Put it away',
-  howOftenTheyAreAsked: 'How often they are asked',
+    `Simulated machine “${name}”, ${onTheServer}${timesAsFastAsLife}.`,
+  putItAway: 'Remove it',
+  howOftenTheyAreAsked: 'Reading rate',
   theMeterMeasures: 'The meter measures',
   volts: 'volts',
   ohms: 'ohms',
-  aMadeUpMachineToTry: 'A made-up machine, to try and to learn',
+  aMadeUpMachineToTry: 'Simulated machine, to try and to learn',
   machine: 'Machine',
-  numberSameNumberSameMachine: 'Number (same number, same machine)',
-  itsTimeRuns: 'Its time runs',
-  instrumentsAroundIt: 'Instruments around it',
-  theNumberIsAWholeOne: 'The number is a whole one, up to nine digits.',
+  numberSameNumberSameMachine: 'Number (the same number gives the same machine)',
+  itsTimeRuns: 'Speed',
+  instrumentsAroundIt: 'Instruments connected to it',
+  theNumberIsAWholeOne: 'Enter a whole number of up to nine digits.',
   startTheMachine: 'Start the machine',
   instrumentsOnASerialPort: 'Instruments on a serial port',
   thisBrowserOpensNoSerialPorts:
-    'This browser opens no serial ports here. A browser that does needs this device itself or HTTPS.',
-  asLife: 'as life',
+    'This browser cannot open serial ports here. Use one that can, on this device or over HTTPS.',
+  asLife: 'real speed',
   tenTimes: '10 times',
   sixtyTimes: '60 times',
   every5S: 'every 5 s',
@@ -60,17 +61,17 @@ export const instrumentPanelWords = {
 
 export const liveDeskWords = {
   live: (title: Shown): string => `Live · ${title}`,
-  liveValues: 'Live values',
+  liveValues: 'Live data',
   heatCycle: 'Heat cycle',
   heatCycleTestStepByStep: 'Heat-cycle test, step by step',
-  nothingIsReadYet: 'Nothing is read yet',
+  nothingIsReadYet: 'No instrument connected',
   connectAnInstrumentOrStartA:
-    'Connect an instrument, or start a made-up machine: it has a meter, a vehicle adapter and a thermometer, and one fault that you can find.',
+    'Connect an instrument, or start a simulated machine. It has a meter, a vehicle adapter, a thermometer and one fault to find.',
   valuesComeWithALineEach:
-    'Values come with a line each: whether they stand, and their last minute. Pull a plug and see which of them moves.',
-  itStandsInTheChecksNote: 'It stands in the check’s note.',
-  openACheckAndComeHere: 'Open a check and come here from its bench: then it goes on that check.',
-  toTheBench: 'To the bench',
+    'Each value shows whether it is steady, and its last minute. Unplug a sensor and watch which value changes.',
+  itStandsInTheChecksNote: 'It is in the note of the check.',
+  openACheckAndComeHere: 'To put it on a check, open the check and come here from there.',
+  toTheBench: 'Back to the check',
   logs: 'Logs',
 };
 
@@ -79,14 +80,14 @@ export const liveOnCheckWords = {
 };
 
 export const machinePanelWords = {
-  theMadeUpMachine: 'The made-up machine',
+  theMadeUpMachine: 'The simulated machine',
   key: 'Key',
-  theMetersLeads: 'The meter’s leads',
+  theMetersLeads: 'Meter leads',
   plugDecadeBoxHeat: 'Plug, decade box, heat',
   inThePlug: 'In the plug',
-  sensorIn: 'Sensor in',
-  pullThePlug: 'Pull the plug',
-  bridgeIt: 'Bridge it',
+  sensorIn: 'Sensor connected',
+  pullThePlug: 'Unplug',
+  bridgeIt: 'Jumper it',
   decadeBoxOhms: 'Decade box, ohms',
   set: 'Set',
   open: 'Open',
@@ -106,24 +107,23 @@ export const machinePanelWords = {
 export const recordBarWords = {
   recording: 'Recording',
   record: 'Record',
-  endAndLookAtIt: 'End and look at it',
-  valuesEachKeptAsItComes: (clock: Shown, counted: Shown): string =>
-    `${clock} · ${counted} values, each kept as it comes`,
-  nothingIsRecordedYet: 'Nothing is recorded yet.',
+  endAndLookAtIt: 'Stop and open it',
+  valuesEachKeptAsItComes: (clock: Shown, counted: Shown): string => `${clock} · ${counted} values saved`,
+  nothingIsRecordedYet: 'Nothing recorded yet.',
   connectAnInstrumentFirst: 'Connect an instrument first.',
   whatIsRecordedNowIsHeld: (storageFault: Shown): string =>
-    `${storageFault} What is recorded now is held in this window and tried again.`,
-  placesToWiggleComeFromThe: 'Places to wiggle come from the check’s loom.',
+    `${storageFault} The recording stays in this window and is saved as soon as possible.`,
+  placesToWiggleComeFromThe: 'Places to wiggle come from the harness of the check.',
   noteAtThisMoment: 'Note at this moment',
   aNoteAtThisMoment: 'a note at this moment',
   note: 'Note',
   handsAndLeadsClearOfFans:
-    'Hands and leads clear of fans and belts. Bridge no pin you have not identified. No airbag or high-voltage plug.',
+    'Keep hands and leads clear of fans and belts. Jumper no pin you have not identified. No airbag or high-voltage plug.',
   wiggle: (place: Shown): string => `wiggle ${place}`,
-  marksTapWhenItBeginsAnd: 'Marks: tap when it begins, and again when it ends',
+  marksTapWhenItBeginsAnd: 'Marks: tap at the start, and again at the end',
   wigglingHere: 'Wiggling here',
 };
 
 export const valueStripWords = {
-  nothingComes: 'nothing comes',
+  nothingComes: 'no value',
 };

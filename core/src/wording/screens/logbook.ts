@@ -3,15 +3,14 @@ import type { Shown } from './shown.ts';
 export const duePartWords = {
   due: 'Due',
   notNamed: 'not named',
-  standIn: (text: Shown): string => `Stand-in: ${text}`,
-  aStandInIsNoRepair: 'A stand-in is no repair: it comes out again.',
+  standIn: (text: Shown): string => `Temporary replacement: ${text}`,
+  aStandInIsNoRepair: 'A temporary replacement is not a repair. Remove it again.',
   doneWith: (text: Shown): string => `Done: ${text}`,
   done: 'Done',
   open: 'Open',
   calendarFileIcs: 'Calendar file (ICS)',
   nothingIsDue: 'Nothing is due',
-  followUpsThatACheckAsks:
-    'Follow-ups that a check asks for stand here by their day, and stand-ins until they are out.',
+  followUpsThatACheckAsks: 'Follow-ups are listed here by date, and temporary replacements until they are removed.',
   followUps: 'follow ups',
 };
 
@@ -19,19 +18,19 @@ export const experiencePartWords = {
   experience: 'Experience',
   nothingLearnedYet: 'Nothing learned yet',
   everyCheckThatIsClosedWith:
-    'Every check that is closed with its proof teaches how often which fault is found here, and how often the verdict was right.',
-  baseRates: 'Base rates',
-  newChecksStartFromThisWorkshops: 'New checks start from this workshop’s own rates',
+    'Every verified check shows how often each fault is found here, and how often the verdict was right.',
+  baseRates: 'Fault frequencies',
+  newChecksStartFromThisWorkshops: 'New checks use this workshop’s own frequencies',
   aCheckTakesThemWithIts:
-    'A check takes them with its first reading and keeps them: they stand among what moved its odds, can be left out there, and no older verdict changes.',
-  ratesFor: 'Rates for',
-  theDefaultWeightsCountForSo: 'The default weights count for so many checks',
+    'A check takes them with its first reading and keeps them. You can leave them out in the verdict in figures. Older verdicts do not change.',
+  ratesFor: 'Frequencies for',
+  theDefaultWeightsCountForSo: 'The default weights count as so many checks',
   backTheFaultCameBackSo:
-    '“back”: the fault came back, so it was decided wrongly and teaches no rate. What other fields tell is the start for this one; a circuit’s own checks weigh most in its next check.',
+    '“back”: the fault came back, so the decision was wrong and does not count. The circuit’s own checks count most in its next check.',
   howOftenItWasRight: 'How often it was right',
-  theToolsWordOnYourChecks: 'The tool’s word, on your checks',
-  minutesAtMeasuring: 'Minutes at measuring',
-  noCheckKnowsWhenItsReadings: 'No check knows when its readings were taken.',
+  theToolsWordOnYourChecks: 'What the tool said, on your checks',
+  minutesAtMeasuring: 'Minutes spent measuring',
+  noCheckKnowsWhenItsReadings: 'No check has times for its readings.',
   exportAsCsv: 'Export as CSV',
   engines: 'Engines',
   climateSystems: 'Climate systems',
@@ -39,9 +38,9 @@ export const experiencePartWords = {
   fault: 'fault',
   default: 'default',
   yours: 'yours',
-  proved: 'proved',
+  proved: 'verified',
   back: 'back',
-  toolSaidSo: 'tool said so',
+  toolSaidSo: 'tool agreed',
 };
 
 export const logbookScreenWords = {
@@ -60,7 +59,7 @@ export const placeLabelWords = {
   qrCode: (address: Shown): string => `QR code: ${address}`,
   sensorChecksLast: (day: Shown): string => `Sensor checks: last ${day}`,
   scanItInTheLogbookOr:
-    'Scan it in the logbook, or type the seven signs: they are made from the names of machine and circuit and lead to this place on every device that has its checks. The address in the QR code leads here:',
+    'Scan it in the logbook, or type the seven characters. They lead to this place on every device that has its checks. The QR code leads to this address:',
   noPlaceHereHasTheCode: (code: Shown): string => `No place here has the code ${code}.`,
 };
 
@@ -68,13 +67,13 @@ export const placeScreenWords = {
   logbook: '‹ Logbook',
   noPlaceHereHasTheCode: (code: Shown): string => `No place here has the code ${code}`,
   itsChecksWereDeletedRenamedOr:
-    'Its checks were deleted, renamed, or are in another browser: their backup brings them here.',
+    'Its checks were deleted, renamed, or are in another browser. Restore their backup to see them here.',
   allMachines: 'All machines',
   nextCheckHere: 'Next check here',
   label: 'Label',
-  theNextCheckTakesCircuitCurve: 'The next check takes circuit, curve, loom, prices and kit of the last one.',
+  theNextCheckTakesCircuitCurve: 'The next check takes over circuit, curve, harness, prices and kit of the last one.',
   notNamed: 'not named',
-  standInStillIn: (text: Shown): string => `Stand-in still in: ${text}`,
+  standInStillIn: (text: Shown): string => `Temporary replacement still fitted: ${text}`,
   overTheYears: 'Over the years',
   checksHere: 'Checks here',
   cameBackAfterAnEarlierRepair: '◆ came back after an earlier repair',
@@ -86,36 +85,35 @@ export const placeScreenWords = {
 };
 
 export const placeTrendViewWords = {
-  howFarTheSensorReadOff: 'How far the sensor read off, over the years',
+  howFarTheSensorReadOff: 'Error of the sensor over the years',
   thisSensorByItselfOrProved:
-    '● this sensor by itself, or proved · ○ through wiring and module, not part of the drift · ✕ a former sensor. Bars: 95 %.',
-  noFigureHereCanBeHeld:
-    'No figure here can be held to a curve: a trend needs a known curve, and the temperature beside the sensor.',
-  mended: (groupName: Shown): string => `${groupName} mended`,
+    '● this sensor by itself, or verified · ○ through wiring and module, not part of the drift · ✕ a former sensor. Bars: 95 %.',
+  noFigureHereCanBeHeld: 'No trend yet. It needs a known curve and the temperature beside the sensor.',
+  mended: (groupName: Shown): string => `${groupName} repaired`,
 };
 
 export const placesPartWords = {
   machines: 'Machines',
   noMachinesYet: 'No machines yet',
   nameTheMachineInAChecks:
-    'Name the machine in a check’s complaint: it then stands here with its circuits, and its next check begins with what is known of it.',
+    'Enter the machine in the complaint of a check. It is then listed here, and its next check starts with what is known.',
   checks: 'Checks',
   searchMachines: 'Search machines',
   machineCircuitOrTheCodeOn: 'Machine, circuit, or the code on a label',
   scanALabel: 'Scan a label…',
   close: 'Close',
-  noMachineIsLikeThis: 'No machine is like this.',
+  noMachineIsLikeThis: 'No machines match.',
   circuitWithoutAName: 'circuit without a name',
   showAllMachines: (count: Shown): string => `Show all ${count} machines`,
   scanALabelTitle: 'Scan a label',
   noPlaceHereHasTheCode: (asked: Shown): string => `No place here has the code ${asked}.`,
-  thatIsNoLabelOfThisProgram: 'That is no label of this program.',
+  thatIsNoLabelOfThisProgram: 'This is not a label of this program.',
 };
 
 export const calendarWords = {
   sensorChecksFollowUps: 'Sensor checks: follow-ups',
   mellowProbe: 'Mellow Probe',
-  takeOutTheStandIn: (title: Shown): string => `Take out the stand-in: ${title}`,
+  takeOutTheStandIn: (title: Shown): string => `Remove the temporary replacement: ${title}`,
 };
 
 export const trendFigureWords = {
@@ -126,6 +124,6 @@ export const trendFigureWords = {
   toleranceHigh: 'tolerance, high',
   drift95Low: 'drift, 95 % low',
   drift95High: 'drift, 95 % high',
-  readsOffBy: (word: Shown): string => `Reads off by, ${word}`,
+  readsOffBy: (word: Shown): string => `Error, ${word}`,
   sensorChanged: 'sensor changed',
 };

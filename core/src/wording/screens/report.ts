@@ -9,17 +9,17 @@ export const paperWords = {
 };
 
 export const reportSheetWords = {
-  bench: '‹ Bench',
+  bench: '‹ Check',
   theReportAsAFile: 'The report as a file',
   pages: 'Pages',
   paper: 'Paper',
-  making: 'Making…',
+  making: 'Creating…',
   pdf: 'PDF',
   html: 'HTML',
   print: 'Print',
-  theFileCouldNotBeMade: (fault: Shown): string => `The file could not be made: ${fault}. Print works without it.`,
+  theFileCouldNotBeMade: (fault: Shown): string => `The file could not be created: ${fault}. Use Print instead.`,
   noVerdictOnTheseFiguresThe: (message: Shown): string =>
-    `No verdict on these figures: ${message}. The report goes without one.`,
+    `No verdict for these figures: ${message}. The report has none.`,
   computeAgain: 'Compute again',
   letter: 'Letter',
   bothPages: 'both pages',

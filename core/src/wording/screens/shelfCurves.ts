@@ -45,7 +45,7 @@ export const fitViewWords = {
   toleranceFromMinAndMax: (toleranceShare: Shown): string => `Tolerance from min and max: ± ${toleranceShare} %.`,
   tried: (tried: Shown): string => `Tried: ${tried}.`,
   misses: (form: Shown, miss: Shown): string => `${form}: misses ${miss}.`,
-  over: (unit: Shown): string => `Ω over °${unit}`,
+  over: (unit: Shown): string => `Ω against °${unit}`,
   curve: 'curve',
   points: 'points',
   temperature: 'temperature',
@@ -83,7 +83,7 @@ export const identifyToolWords = {
 
 export const ownCurveToolWords = {
   howTheCurveIsGiven: 'How the curve is given',
-  fromAFile: 'From a file…',
+  fromAFile: 'Import a file…',
   curveFile: 'Curve file',
   whatYouTypeIsNotKept: (fault: Shown): string => `What you type is not kept: the browser’s storage is ${fault}.`,
   steinhartHart: '1/T = A + B·ln R + C·(ln R)³, T in kelvin, R in ohms.',

@@ -91,7 +91,7 @@ export const probeEntryWords = {
   harnessMoved: 'loom moved',
   seated: 'seated',
   pulled: 'pulled',
-  bridged: 'bridged',
+  bridged: 'jumpered',
   hot: 'hot',
   automatic: 'automatic',
 };

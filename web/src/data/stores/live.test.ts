@@ -95,8 +95,8 @@ describe('lines', () => {
     const line = hand();
     await live.connect('thermometer', line.transport);
     seconds(line, 2, () => 20);
-    line.state.events!.gone('it was pulled out');
-    expect(live.lines[0]).toMatchObject({ state: 'gone', why: 'it was pulled out', faults: 1 });
+    line.state.events!.gone('it was unplugged');
+    expect(live.lines[0]).toMatchObject({ state: 'gone', why: 'it was unplugged', faults: 1 });
     expect([live.reading, shown(live)]).toEqual([false, []]);
   });
 });

@@ -9,6 +9,7 @@ import { groupName } from '@mellow-probe/core/wording/groupName';
 import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
 import { verdictText } from '@mellow-probe/core/wording/verdictText';
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { whereAskedText } from '@mellow-probe/core/wording/placeText';
 import { pullUpLearnedText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
@@ -51,10 +52,7 @@ const leader = computed(() => {
   return first && words.value && ['firm', 'likely'].includes(words.value.state) ? first : null;
 });
 /** Where it lies, once that is the question. */
-const where = computed(() =>
-  // A figure and its unit stay on one line.
-  whereAskedText(verdict.advice?.where ?? null, job.loom).replaceAll(' %', '\u00a0%'),
-);
+const where = computed(() => unbroken(whereAskedText(verdict.advice?.where ?? null, job.loom)));
 const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {
   const possible = assessment.value?.possibleCurves;
@@ -125,7 +123,7 @@ const failure = computed(() => {
           <ActButton kind="bare" class="why" @click="why = true">{{ say.whyInFigures }}</ActButton>
         </div>
         <h2>{{ words.title }}</h2>
-        <p class="detail">{{ words.detail }}</p>
+        <p class="detail">{{ unbroken(words.detail) }}</p>
         <p v-if="leader" class="repair">{{ leader.repair }}</p>
         <p v-if="where" class="repair" data-test="where-line">
           <b>{{ say.where }}</b> {{ where }}

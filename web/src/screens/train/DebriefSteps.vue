@@ -5,6 +5,7 @@ import type { DebriefStep } from '@mellow-probe/core/training/cases/score';
 import { formatMinutes } from '@mellow-probe/core/base/units/format';
 import { fixed } from '@mellow-probe/core/base/units/writing';
 import { groupName } from '@mellow-probe/core/wording/groupName';
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
 import {
   cameOfText,
@@ -25,7 +26,7 @@ const isGuilty = (group: string): boolean => props.told.guilty.some((g) => g ===
 const outcomes = (step: DebriefStep): string =>
   step.test
     ? outcomeLines(step.test, preferences.temperatureUnit)
-        .map((o) => `${o.range} (${o.chance.replace(' ', '\u00a0')}): ${o.leaves}`)
+        .map((o) => `${o.range} (${o.chance}): ${o.leaves}`)
         .join('; ')
     : '';
 const judgement = (step: DebriefStep): string => {
@@ -53,14 +54,14 @@ const judgement = (step: DebriefStep): string => {
       <div class="what">
         <b>{{ moveText(s.event) }}</b>
         <span v-if="s.event.shown" class="mono shown">{{ s.event.shown.text || '– – –' }}</span>
-        <span v-if="s.event.minutes > 0" class="soft spent">{{ say.min(Math.round(s.event.minutes)) }}</span>
+        <span v-if="s.event.minutes > 0" class="soft spent">{{ unbroken(say.min(Math.round(s.event.minutes))) }}</span>
         <p v-if="cameOfText(s.event)">{{ cameOfText(s.event) }}</p>
         <p v-for="m in s.event.shown?.mistakes ?? []" :key="m" class="odd">{{ MISTAKE_TEXT[m] }}</p>
         <p v-if="s.event.careless" class="odd">{{ CARELESS_TEXT[s.event.careless] }}</p>
         <p v-if="s.event.move.kind === 'measure' && s.event.move.expects" class="soft">
           {{ say.youExpected(EXPECTED_TEXT[s.event.move.expects]) }}
         </p>
-        <p v-if="outcomes(s)" class="soft">{{ say.couldShow(outcomes(s)) }}</p>
+        <p v-if="outcomes(s)" class="soft">{{ unbroken(say.couldShow(outcomes(s))) }}</p>
         <p>{{ judgement(s) }}</p>
         <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">“{{ s.event.move.reason }}”</p>
         <p v-if="told.score.knownAt === i" class="moment">{{ say.fromHereOnItCouldHave }}</p>

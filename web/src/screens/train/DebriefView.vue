@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { debriefViewWords as say } from '@mellow-probe/core/wording/screens/train';
 import { policyName } from '@mellow-probe/core/training/cases/policies';
 import { formatProbability } from '@mellow-probe/core/base/units/format';
@@ -127,7 +128,7 @@ async function nextCase(): Promise<void> {
             <li v-for="(e, i) in told.ideal" :key="i">
               {{ moveText(e) }}
               <b v-if="e.shown" class="mono">{{ e.shown.text || '– – –' }}</b>
-              <span class="soft spent">{{ say.min(Math.round(e.minutes), cameOfText(e)) }}</span>
+              <span class="soft spent">{{ unbroken(say.min(Math.round(e.minutes), cameOfText(e))) }}</span>
             </li>
           </ol>
           <p class="soft">
