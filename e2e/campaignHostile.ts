@@ -89,7 +89,7 @@ try {
     'Reference',
     'Thermometer',
     'Displayed',
-    'Sensor resistance',
+    'Ohms, sensor',
     'Volts unplugged',
     'Volts plugged in',
     'Return voltage drop',

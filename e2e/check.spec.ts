@@ -7,7 +7,7 @@ test('from four figures to a verdict, kept, exported, deleted, imported', async 
   await pick(page, 'Circuit', '2.49 kΩ · NTC 2 kΩ');
   await page.getByLabel('Title of this check').fill('Tern, jacket water');
   await field(page, 'Thermometer').fill('12');
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await field(page, 'Volts unplugged').fill('5.01');
   await expect(verdict(page)).not.toContainText('resistance in the return');
   await field(page, 'Volts plugged in').fill('4.4');
@@ -19,7 +19,7 @@ test('from four figures to a verdict, kept, exported, deleted, imported', async 
 
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await expect(verdict(page)).toContainText('resistance in the return');
 
   const download = page.waitForEvent('download');
@@ -45,7 +45,7 @@ test('from four figures to a verdict, kept, exported, deleted, imported', async 
 test('the whole check stands on one screen at 1280×800, charts drawn as lines and points', async ({ page }) => {
   await startCheck(page);
   await field(page, 'Thermometer').fill('12');
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await field(page, 'Volts plugged in').fill('4.4');
   await expect(page.locator('.plot .scatterlayer .trace')).toHaveCount(9);
   const types = await page
@@ -67,7 +67,7 @@ test('the whole check stands on one screen at 1280×800, charts drawn as lines a
 
 test('figures as they are typed: asked where ambiguous, told where wrong, kept either way', async ({ page }) => {
   await startCheck(page);
-  const ohms = field(page, 'Sensor resistance');
+  const ohms = field(page, 'Ohms, sensor');
   await ohms.fill('11,883');
   await expect(page.getByRole('alert')).toContainText('Two ways to read this');
   await page.getByRole('button', { name: '11883', exact: true }).click();
@@ -127,13 +127,13 @@ test('a curve typed as R25 and B, or as points', async ({ page }) => {
 test('°C and °F: the unit typed wins and a later switch does not change a figure', async ({ page }) => {
   await startCheck(page);
   await field(page, 'Thermometer').fill('12');
-  await field(page, 'Sensor resistance').focus();
+  await field(page, 'Ohms, sensor').focus();
   await expect(field(page, 'Thermometer')).toHaveValue('12 °C');
   await page.keyboard.press('Escape');
   await page.keyboard.press('u');
   await expect(page.locator('[data-measurement="displayed"] .under')).toContainText('°F');
   await field(page, 'Displayed').fill('54');
-  await field(page, 'Sensor resistance').fill('3450');
+  await field(page, 'Ohms, sensor').fill('3450');
   await expect(page.locator('[data-measurement="displayed"] .sign')).toHaveText('●');
   await kept(page);
 });

@@ -18,7 +18,7 @@ test('a newcomer is shown round the bench once, step by step; from the help agai
     await expect(page.getByText(title)).toBeVisible();
   }
   await page.getByRole('button', { name: 'Next', exact: true }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.ant-tour')).toBeHidden();
   await page.reload();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
@@ -199,7 +199,7 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
   for (const [label, figure] of [
     ['Thermometer', '12'],
     ['Displayed', '-24'],
-    ['Sensor resistance', '3.6k'],
+    ['Ohms, sensor', '3.6k'],
     ['Volts unplugged', '5.01'],
     ['Volts plugged in', '4.40'],
   ] as const) {

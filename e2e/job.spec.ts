@@ -141,7 +141,7 @@ test('the ledger: filters, archive, a new check like this one, undo', async ({ p
   await page.getByLabel('More for Swimming bath · boiler flow').click();
   await page.getByRole('menuitem', { name: 'New check like this' }).click();
   await expect(page.getByLabel('Title of this check')).toHaveValue('Swimming bath · boiler flow');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('');
 });
 
 test('schools reorder the same cards; keys go everywhere; digits for two metres', async ({ page }) => {

@@ -11,25 +11,25 @@ test('two windows on one check: both sets of figures are kept', async ({ page, c
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(field(other, 'Thermometer')).toHaveValue(/^12/);
-  await field(other, 'Sensor resistance').fill('3.6k');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await field(other, 'Ohms, sensor').fill('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await field(page, 'Volts unplugged').fill('5.01');
   await expect(field(other, 'Volts unplugged')).toHaveValue('5.01');
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await expect(field(page, 'Volts unplugged')).toHaveValue('5.01');
 });
 
 test('a window that is killed while typing loses nothing that was shown as kept', async ({ page, context }) => {
   await startCheck(page);
   const url = page.url();
-  await field(page, 'Sensor resistance').pressSequentially('3.61 kΩ');
+  await field(page, 'Ohms, sensor').pressSequentially('3.61 kΩ');
   await kept(page);
   await page.close({ runBeforeUnload: false });
   const again = await context.newPage();
   await again.goto(url);
-  await expect(field(again, 'Sensor resistance')).toHaveValue('3.61 kΩ');
+  await expect(field(again, 'Ohms, sensor')).toHaveValue('3.61 kΩ');
 });
 
 test('a full store is said at once, the figures stay, export and another try are offered', async ({ page }) => {
@@ -43,9 +43,9 @@ test('a full store is said at once, the figures stay, export and another try are
       throw new DOMException('no room', 'QuotaExceededError');
     };
   });
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await expect(page.getByRole('alert')).toContainText('storage is full');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await expect(verdict(page)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export now' }).click();
@@ -54,7 +54,7 @@ test('a full store is said at once, the figures stay, export and another try are
   await page.getByRole('button', { name: 'Try again' }).click();
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
 });
 
 test('a store that is blocked from the start is said on the list', async ({ page }) => {
@@ -132,7 +132,7 @@ test('the demo workshop has checks of its own and never mixes with mine', async 
 test('copy, search, readings as CSV', async ({ page }) => {
   await startCheck(page);
   await page.getByLabel('Title of this check').fill('=SUM(A1)');
-  await field(page, 'Sensor resistance').fill('OL');
+  await field(page, 'Ohms, sensor').fill('OL');
   await kept(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV' }).click();

@@ -36,12 +36,12 @@ test('the same field in two windows: one reading in both, and in the store', asy
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(verdict(other)).toBeVisible();
-  await Promise.all([field(page, 'Sensor resistance').fill('3.61k'), field(other, 'Sensor resistance').fill('3.62k')]);
+  await Promise.all([field(page, 'Ohms, sensor').fill('3.61k'), field(other, 'Ohms, sensor').fill('3.62k')]);
   await expect
     .poll(
       async () =>
-        (await field(page, 'Sensor resistance').inputValue()) ===
-        (await field(other, 'Sensor resistance').inputValue()),
+        (await field(page, 'Ohms, sensor').inputValue()) ===
+        (await field(other, 'Ohms, sensor').inputValue()),
     )
     .toBe(true);
   await kept(page);
@@ -51,7 +51,7 @@ test('the same field in two windows: one reading in both, and in the store', asy
 
 test('undo and redo over all sheets, by key and by button, also after a reload', async ({ page }) => {
   await startCheck(page);
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await field(page, 'Thermometer').fill('12');
   await page.locator('[data-station="complaint"]').click();
   await page.getByLabel('Machine').fill('Tern');
@@ -64,7 +64,7 @@ test('undo and redo over all sheets, by key and by button, also after a reload',
   await expect(page.locator('[data-test="undo-told"]')).toContainText('Undone: machine Tern.');
   await undo.click();
   await expect(field(page, 'Thermometer')).toHaveValue('');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await page.keyboard.press('Control+Shift+Z');
   await expect(field(page, 'Thermometer')).toHaveValue(/^12/);
   // In a field of the job, too, the key takes back what was typed into the job.
@@ -97,14 +97,14 @@ test('the engine cannot be loaded: said with the reason, nothing old shown as cu
 }) => {
   await startCheck(page);
   await field(page, 'Thermometer').fill('12');
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await expect(verdict(page)).toHaveAttribute('data-earlier', 'false');
   await page.route('**/engine.worker*.js', (route) => route.abort());
   await page.reload();
   const failed = page.locator('[data-test="verdict-failed"]');
   await expect(failed).toContainText('No verdict for these figures.');
   await expect(verdict(page)).toHaveCount(0);
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await page.unroute('**/engine.worker*.js');
   await failed.getByRole('button', { name: 'Compute again' }).click();
   await expect(verdict(page)).toHaveAttribute('data-earlier', 'false');
@@ -117,10 +117,10 @@ test('over plain HTTP from another device (no locks, no random UUID) the page st
     Object.defineProperty(navigator, 'storage', { value: undefined });
   });
   await startCheck(page);
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
 });
 
 test('the database does not open: said on the list, the check lives in this window and can be exported; opened again it is kept', async ({
@@ -140,7 +140,7 @@ test('the database does not open: said on the list, the check lives in this wind
     .first()
     .click();
   await expect(verdict(page)).toBeVisible();
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await expect(page.getByRole('alert')).toContainText('Not saved.');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export now' }).click();
@@ -148,7 +148,7 @@ test('the database does not open: said on the list, the check lives in this wind
   await page.getByRole('link', { name: 'Checks' }).click();
   await expect(page.locator('[data-test="job"]')).toContainText('not saved: only in this window');
   await page.locator('[data-test="job"] a.open').click();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
   await page.getByRole('button', { name: 'Try again' }).click();
   await kept(page);
@@ -160,15 +160,15 @@ test('the server is gone while a page is open: what was fetched ahead works, wha
   // The report is not fetched ahead here: its part is gone with the server.
   await page.route(/\/assets\/ReportScreen.*\.js/, (route) => route.abort());
   await startCheck(page);
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await kept(page);
   await page.getByRole('link', { name: 'Report' }).click();
   const said = page.locator('[data-test="missing-part"]');
   await expect(said).toContainText('could not be loaded');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await page.unroute(/\/assets\/ReportScreen.*\.js/);
   await said.getByRole('button', { name: 'Reload the page' }).click();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('3.6k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
 });

@@ -12,7 +12,7 @@ export interface Plan {
 
 const FIELDS = [
   'Thermometer',
-  'Sensor resistance',
+  'Ohms, sensor',
   'Volts unplugged',
   'Volts plugged in',
   'Title of this check',

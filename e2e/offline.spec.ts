@@ -56,7 +56,7 @@ test('after one visit everything works with the server gone: checks, shelf, pape
   await page.reload();
   await page.getByRole('button', { name: 'Start the first check' }).click();
   await field(page, 'Volts unplugged').fill('5.0');
-  await field(page, 'Sensor resistance').fill('OL');
+  await field(page, 'Ohms, sensor').fill('OL');
   await expect(verdict(page)).toContainText('Sensor');
   await expect(page.locator('.js-plotly-plot .main-svg').first()).toBeVisible();
   const check = page.url();
@@ -111,7 +111,7 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await visit(page);
   await page.reload();
   await page.getByRole('button', { name: 'Start the first check' }).click();
-  await field(page, 'Sensor resistance').fill('2.2k');
+  await field(page, 'Ohms, sensor').fill('2.2k');
   const opened = await page.evaluate('performance.timeOrigin');
   // A deploy under the open page.
   appendFileSync(path.join(folder, 'offline.js'), '\n// newer\n');
@@ -121,7 +121,7 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await expect.poll(waits).toBe(true);
   await page.waitForTimeout(500);
   expect(await page.evaluate('performance.timeOrigin')).toBe(opened);
-  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('2.2k');
   await page.getByRole('link', { name: '‹ Checks' }).click();
   await expect(page.getByText('An update is ready')).toBeVisible();
   const again = page.waitForEvent('load');
@@ -130,7 +130,7 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
   await expect.poll(waits).toBe(false);
   await page.locator('[data-test="job"]').getByRole('link').first().click();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('2.2k');
 });
 
 test('a newer version is taken even where the first asking came to nothing', async ({ page }) => {

@@ -40,7 +40,7 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   test.slow();
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch');
-  await field(page, 'Sensor resistance').fill('2.2k');
+  await field(page, 'Ohms, sensor').fill('2.2k');
   await page.locator('[data-station="look"]').click();
   await files(page, 'Add photos').setInputFiles('docs/screenshots/bench.png');
   await expect(page.getByAltText('bench', { exact: true })).toBeVisible();
@@ -72,7 +72,7 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   expect(Object.fromEntries(Object.entries(after).filter(([k]) => !k.startsWith('shelf/draft')))).toEqual(wanted);
   await next.locator('[data-test="taken"]').getByRole('link', { name: 'Checks' }).click();
   await next.getByRole('link', { name: 'Winch' }).click();
-  await expect(field(next, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(next, 'Ohms, sensor')).toHaveValue('2.2k');
   await next.goto('/logs');
   await expect(next.getByRole('link', { name: /loose-plug/ })).toBeVisible();
   await next.context().close();
@@ -180,10 +180,10 @@ test('a browser without channels and locks between windows keeps all the same', 
   });
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch');
-  await field(page, 'Sensor resistance').fill('2.2k');
+  await field(page, 'Ohms, sensor').fill('2.2k');
   await kept(page);
   await page.reload();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('2.2k');
   await page.goto('/safe');
   await backup(page);
 });

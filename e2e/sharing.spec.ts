@@ -15,7 +15,7 @@ import { field, kept, openDemo, startCheck } from './bench.ts';
 test('a link holds the whole check; opening it writes over nothing', async ({ page, browser }) => {
   await startCheck(page);
   await field(page, 'Title of this check').fill('Winch, starboard');
-  await field(page, 'Sensor resistance').fill('2.2k');
+  await field(page, 'Ohms, sensor').fill('2.2k');
   await kept(page);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await page.getByRole('button', { name: 'Share', exact: true }).click();
@@ -27,16 +27,16 @@ test('a link holds the whole check; opening it writes over nothing', async ({ pa
   await other.goto(link);
   await expect(other.locator('[data-test="received"]')).toContainText('Winch, starboard');
   await other.getByRole('button', { name: 'Keep it' }).click();
-  await expect(field(other, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(other, 'Ohms, sensor')).toHaveValue('2.2k');
   await kept(other);
   // Here it is known already: it is kept beside the first, which has moved on.
   await page.keyboard.press('Escape');
-  await field(page, 'Sensor resistance').fill('2.4k');
+  await field(page, 'Ohms, sensor').fill('2.4k');
   await kept(page);
   await page.goto(link);
   await expect(page.getByText('This one is added beside it')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('2.2k');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('2.2k');
   await page.goto('/');
   await expect(page.locator('[data-test="job"]')).toHaveCount(2);
   // A link cut off by a mail program, and one of something else.

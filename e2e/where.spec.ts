@@ -16,7 +16,7 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await field(page, 'Thermometer').fill('12');
   await field(page, 'Displayed').fill('-24');
   await field(page, 'Volts unplugged').fill('5.01');
-  await field(page, 'Sensor resistance').fill('3.6k');
+  await field(page, 'Ohms, sensor').fill('3.6k');
   await field(page, 'Volts plugged in').fill('4.40');
   await expect(verdict(page)).toContainText('resistance in the return');
   await station(page, 'where');
@@ -126,7 +126,7 @@ test('a reference that a neighbour drags down: unplugging the neighbours is the 
   await begun(page, {
     Thermometer: '12',
     'Volts unplugged': '3.1',
-    'Sensor resistance': '3.5k',
+    'Ohms, sensor': '3.5k',
   });
   await page.getByRole('button', { name: 'More…' }).click();
   await choose(page.getByRole('dialog').getByLabel('Other sensors share with this one'), 'the reference');
@@ -150,7 +150,7 @@ test('a wet plug at hand is wiggled before the trunk is laid open; what it did i
   await begun(page, {
     Thermometer: '12',
     'Volts unplugged': '5.01',
-    'Sensor resistance': '3.6k',
+    'Ohms, sensor': '3.6k',
     'Volts plugged in': '4.40',
   });
   await expect(verdict(page)).toContainText('resistance in the return');

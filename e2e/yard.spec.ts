@@ -10,7 +10,7 @@ test('no thermometer: one tap for what was noticed; a band for a curve; a missed
   await pick(page, 'Sensor curve', 'One line of a specification, NTC');
   await field(page, 'Ohms, from … to').fill('2-3 k');
   await expect(page.getByText('read as 2.00 … 3.00 kΩ')).toBeVisible();
-  await page.getByRole('button', { name: 'No thermometer: what you noticed' }).click();
+  await page.getByRole('button', { name: 'Not measured: what you noticed' }).click();
   await expect(page.getByText('Do not touch to find out')).toBeVisible();
   expect(await axeFinds(page, undefined, '.ant-popover')).toEqual([]);
   await page.getByRole('button', { name: 'hoses can be touched' }).click();
@@ -18,10 +18,10 @@ test('no thermometer: one tap for what was noticed; a band for a curve; a missed
   await expect(page.getByText('read as 5 … 50 °C')).toBeVisible();
   await field(page, 'Displayed').fill('21');
   await field(page, 'Volts unplugged').fill('4.8');
-  await field(page, 'Sensor resistance').fill('2,4');
+  await field(page, 'Ohms, sensor').fill('2,4');
   await expect(verdict(page)).toContainText('Probably 2.40 kΩ: the k was missed.');
   await page.getByRole('button', { name: 'Meant 2.40 kΩ?' }).click();
-  await expect(field(page, 'Sensor resistance')).toHaveValue('2.40 kΩ');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('2.40 kΩ');
   await expect(verdict(page)).not.toContainText('Probably');
   // The next test tells what each outcome would leave, and no two of them lie alike.
   const outcomes = page.locator('[data-test="next"] dt');
@@ -53,16 +53,16 @@ test('a curve nobody knows: an open sensor all the same, and the curves that sta
   await pick(page, 'Sensor curve', 'Not known: learn it from the readings');
   await field(page, 'Pull-up').fill('unknown');
   await field(page, 'Thermometer').fill('20');
-  await field(page, 'Sensor resistance').fill('2.5k');
+  await field(page, 'Ohms, sensor').fill('2.5k');
   await expect(page.getByText(/Curve not known. Still possible: .*2\.5 kΩ at 20 °C/)).toBeVisible();
-  await field(page, 'Sensor resistance').fill('OL');
+  await field(page, 'Ohms, sensor').fill('OL');
   await expect(verdict(page)).toContainText('Sensor open');
 });
 
 test('two things wrong are said as two, with the test that proves the second', async ({ page }) => {
   await startCheck(page);
   await field(page, 'Thermometer').fill('20');
-  await field(page, 'Sensor resistance').fill('2458');
+  await field(page, 'Ohms, sensor').fill('2458');
   await field(page, 'Volts unplugged').fill('3.93');
   await page.locator('[data-station="wires"]').click();
   for (const [test, value] of [

@@ -28,7 +28,7 @@ test('the third check on the same pump begins with the first two on the screen, 
       await choose(page.getByLabel('Circuit', { exact: true }), 'Engine coolant · 5 V · 2.49 kΩ · NTC 2.8 kΩ');
     await expect(page.getByLabel('Pull-up')).toHaveValue('2490');
     await page.getByLabel('Thermometer', { exact: true }).fill('20');
-    await field(page, 'Sensor resistance').fill(ohm);
+    await field(page, 'Ohms, sensor').fill(ohm);
     await expect(verdict(page)).toBeVisible();
     await kept(page);
   }
@@ -43,7 +43,7 @@ test('the third check on the same pump begins with the first two on the screen, 
   await expect(earlier).toContainText('2 earlier checks here');
   await expect(earlier.getByRole('link', { name: /still open/ })).toHaveCount(2);
   await expect(page.getByLabel('Pull-up')).toHaveValue('2490');
-  await expect(field(page, 'Sensor resistance')).toHaveValue('');
+  await expect(field(page, 'Ohms, sensor')).toHaveValue('');
   await earlier.getByRole('link', { name: 'History' }).click();
   await expect(page.locator('[data-test="place-check"]')).toHaveCount(3);
 });

@@ -20,7 +20,7 @@ const loaded = scriptsOf(page);
 await page.goto(`${url}/`);
 await page.getByRole('button', { name: /Start the first check/ }).click();
 await page.getByLabel('Thermometer').fill('12');
-await page.getByLabel('Sensor resistance').fill('3.6k');
+await page.getByLabel('Ohms, sensor').fill('3.6k');
 await page.getByLabel('Volts unplugged').fill('5.01');
 await page.locator('.plot .trace').first().waitFor();
 const worker = `/assets/${readdirSync(path.join(root, 'web/dist/assets')).find((f) => /engine.*worker/.test(f))!}`;

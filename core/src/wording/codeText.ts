@@ -20,8 +20,10 @@ export function codeText(
 
 function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): string {
   const what = known.what.charAt(0).toUpperCase() + known.what.slice(1);
-  if (known.kind === 'not-temperature') return `${what}: no temperature circuit.`;
-  if (known.kind === 'condition') return `${what}: says how the machine is, not what is wrong with the circuit.`;
+  if (known.kind === 'not-temperature') return `${what}: not a temperature circuit.`;
+  if (known.kind === 'high-voltage')
+    return 'High-voltage system: for qualified persons only, by the maker’s procedure. Do not probe this circuit.';
+  if (known.kind === 'condition') return `${what}: this describes the machine, not a fault of the circuit.`;
   if (known.kind === 'reference')
     return `${what} ${known.says === 'open' ? 'open' : known.says}: what several circuits share.`;
   switch (known.says) {

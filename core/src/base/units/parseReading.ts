@@ -39,7 +39,7 @@ export interface ParseOptions {
 
 /** What meters and people write where there is no end to a resistance; spaces, points and slashes left out. */
 const OVERLOAD =
-  /^(?:[o0]f?l|ovl|ovld|ovrl?|over(?:load|flow|range)?|open(?:circuit|loop)?|oc|inf(?:init[ey])?|∞|nocontinuity)(?:[km]|[km]?(?:Ω|ohms?))?$/i;
+  /^(?:[o0]f?l|ovl|ovld|ovrl?|over(?:load|flow|range)?|open(?:circuit|loop)?|oc|inf(?:ini(?:t[eyo])?)?|unendlich|offen|ouvert|abierto|aperto|∞|nocontinuity)(?:[km]|[km]?(?:Ω|ohms?))?$/i;
 /** What people write where a display shows no value. */
 const NO_VALUE =
   /^(?:-{2,}|_{2,}|\*{2,}|(?:shows |display )?(?:dashes|dash|nothing|blank|dark|empty)|no (?:value|reading|display))$/i;
@@ -90,7 +90,9 @@ function plain(text: string): string | null {
   return powers
     .replace(/[º˚]/g, '°')
     .normalize('NFKC')
-    .replace(/[−–—]/g, '-')
+    .replace(/[−–—\u2010\u2011]/g, '-')
+    .replace(/^(?:[~≈]|ca\.?\s|about\s)\s*(?=[-+\d.,])/i, '')
+    .replace(/^[RUVT]\s*=\s*/i, '')
     .replace(/^(?:minus|plus)\s+/i, (sign) => (/^m/i.test(sign) ? '-' : ''))
     .replace(/^([+-])\s+/, '$1')
     .trim()

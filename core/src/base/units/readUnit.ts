@@ -24,13 +24,13 @@ const FAHRENHEIT: UnitRead = { unit: '°F', text: '°F', power: 0, toInside: (n)
 const KELVIN: UnitRead = { unit: 'K', text: 'K', power: 0, toInside: (n) => n - 273.15 };
 const BARE: UnitRead = { unit: '', text: '', power: 0, toInside: (n) => n };
 
-const OHM = '[\\s.·-]*(?:Ω|ohms?|r)';
-const VOLT = '[\\s-]*(?:v|volts?)(?:\\s*d\\.?c)?';
+const OHM = '[\\s.·-]*(?:Ω|ohms?|ом|r)';
+const VOLT = '[\\s-]*(?:(?:d\\.?c\\.?\\s*)?(?:v|volts?)|(?:v|volts?)\\s*d\\.?c)';
 const words = (...alternatives: string[]): RegExp => new RegExp(`^(?:${alternatives.join('|')})$`, 'i');
 
 /** Prefixes of ohms that mean one thing, however they are written. */
 const OHMS: readonly [RegExp, number, string][] = [
-  [words('Ω', 'ohms?', 'r'), 0, 'Ω'],
+  [words('Ω', 'ohms?', 'ом', 'r'), 0, 'Ω'],
   [words(`(?:k|kilo)(?:${OHM})?`, 'kilohms?'), 3, 'kΩ'],
   [words(`(?:megs?|mega)(?:${OHM})?`), 6, 'MΩ'],
   [words(`(?:g|gigs?|giga)(?:${OHM})?`), 9, 'GΩ'],
@@ -42,7 +42,7 @@ const VOLTS: readonly [RegExp, number, string][] = [
   [words(`(?:[uμ]|micro)${VOLT}`), -6, 'µV'],
   [words(`k${VOLT}`), 3, 'kV'],
 ];
-const DEGREES = '(?:°|deg|degs|degrees?)';
+const DEGREES = '(?:°|deg|degs|degrees?|grad)';
 
 /**
  * Every unit that the text behind a figure can stand for; none where it is no unit. A bare temperature is in `bare`. Small `m` before ohms is

@@ -8,7 +8,7 @@ export interface TroubleCode {
   what: string;
   says: CodeMeaning;
   /** Sensor circuit, reference supply, a condition of the machine, or no temperature at all. */
-  kind: 'sensor' | 'reference' | 'condition' | 'not-temperature';
+  kind: 'sensor' | 'reference' | 'condition' | 'not-temperature' | 'high-voltage';
 }
 
 const FIVE: readonly CodeMeaning[] = ['circuit', 'range', 'low', 'high', 'intermittent'];
@@ -165,8 +165,16 @@ const STATE_WORDS: readonly (readonly [RegExp, CodeState])[] = [
 export function decodeCode(text: string): TroubleCode | null {
   const clean = STATE_WORDS.reduce((t, [word]) => t.replace(word, ' '), text)
     .replace(/\(\s*(?:x\s*)?\d+\s*(?:x|times)?\s*\)|\bx\s?\d+$/i, ' ')
+    .replace(/\(\s*\)|\*+\s*$/g, ' ')
+    .replace(/^\s*DTC\b[\s:#.]*/i, '')
     .replace(/^[\s,;:.-]+|[\s,;:.-]+$/g, '')
     .toUpperCase();
+  // What a report says behind the code is no part of it; four digits alone are a code without its letter.
+  const bare = /^(P\s?[0-3][0-9A-F]{3})\s*[-–:]?\s+[A-Z][A-Z /]{3,}.*$/.exec(clean)?.[1] ?? clean;
+  const text4 = /^[0-3][0-9A-F]{3}$/.test(bare) ? `P${bare}` : bare;
+  const highVoltage = /^P\s*(0A[0-9A-F]{2})(?![0-9A-F])/.exec(text4);
+  if (highVoltage)
+    return { code: `P${highVoltage[1]}`, what: 'high-voltage system', says: 'other', kind: 'high-voltage' };
   const heavy = /^(?:SPN[\s:=]*)?(\d{2,6})\s*(?:[/-]|[\s,;]*FMI[\s:=]*)\s*(\d{1,2})$/.exec(clean);
   if (heavy) {
     const [what, says] = [PARAMETERS[Number(heavy[1])], FAILURE_MODES[Number(heavy[2])]];
@@ -174,7 +182,7 @@ export function decodeCode(text: string): TroubleCode | null {
       ? { code: `SPN ${heavy[1]} FMI ${heavy[2]}`, what, says, kind: says === 'other' ? 'condition' : 'sensor' }
       : null;
   }
-  const match = /^P\s*([0-3][0-9A-F]{3})(?:[\s:.-]*([0-9A-F]{2}))?(?:\s*[-:/]\s*[0-9A-F]{2})?$/.exec(clean);
+  const match = /^P\s*([0-3][0-9A-F]{3})(?:[\s:.-]*([0-9A-F]{2}))?(?:\s*[-:/]\s*[0-9A-F]{2})?$/.exec(text4);
   const known = match && CODES.get(`P${match[1]}`);
   if (!known) return null;
   const byte = match[2];
@@ -197,7 +205,7 @@ export function codesIn(
 ): { code: string; state: CodeState | null; typed: string; own?: OwnCode }[] {
   return text
     .replace(/(SPN[\s:=]*\d+)[\s,;]*FMI/gi, '$1 FMI')
-    .split(/[,;\n\r\t]+|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
+    .split(/[,;\n\r\t]+|\s*\/\s*(?=P\s?[0-9A-F]{4}\b)|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
     .map((part) => part.trim())
     .filter(Boolean)
     .flatMap((part) => {

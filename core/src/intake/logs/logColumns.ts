@@ -61,7 +61,16 @@ export const quantityOf = (unit: LogUnit): Quantity => INSIDE[unit].quantity;
 export const insideOf = (unit: LogUnit, value: number): number => INSIDE[unit].to(value);
 
 const TIME_HEAD =
-  /^\s*(?:time|t|elapsed|sec|seconds?|zeit|uhrzeit|heure|temps|hora|tid|tijd|timestamp|date|datum|clock)\b|\btime\b|\[\s*(?:s|ms|sec|min)\s*\]$/i;
+  /^\s*(?:time|t|elapsed|sec|seconds?|ms|millis|msec|milliseconds?|zeit|uhrzeit|heure|temps|hora|tid|tijd|timestamp|date|datum|clock)\b|\btime\b|\[\s*(?:s|ms|sec|min)\s*\]$/i;
+/** Sensors by the letters that scan tools give them; their unit is not in the name. */
+const SENSOR_LETTERS = /\b(?:ect|clt|mat|iat|cht|egt|eot|oat|aat|act)\b/i;
+
+/** A heading as words: `TimeMs`, `t_ms`, `CH2-mV` and `Voltage/mV` are two each. */
+const wordsOf = (head: string): string =>
+  head
+    .replace(/(\p{Ll})(\p{Lu})/gu, (pair, a: string, b: string) => (/^(?:mV|kΩ)$/.test(pair) ? pair : `${a} ${b}`))
+    .replace(/[_/-]+/g, ' ')
+    .trim();
 const MARK_HEAD = /^\s*(?:marks?|notes?|events?|remarks?|comment|bemerkung)\s*$/i;
 
 /** What the heading and the first cells of each column say it is; what a person chose stands. */
@@ -127,19 +136,20 @@ function timeKindOf(head: string, cells: readonly string[], comma: boolean): Tim
   if (!mostlyFigures(cells, comma) || cells.some((c) => /[°ΩVCFk]/.test(c))) return null;
   const v = cells.map((c) => figureOf(c, comma));
   const back = v.filter((x, i) => i > 0 && x < v[i - 1]).length;
-  const named = TIME_HEAD.test(head) && unitOf(head, []) === null;
+  const words = wordsOf(head);
+  const named = TIME_HEAD.test(words) && unitOf(words.replace(/\b(?:s|ms)\b/gi, ''), []) === null;
   // A clock may be set back now and then; what has no name must only ever rise.
   if (!(v[v.length - 1] > v[0]) || back > (named ? 0.4 * v.length : 0) || !(named || head === '')) return null;
   if (v[0] > 1e12) return 'epoch-ms';
   if (v[0] > 1e9) return 'epoch';
-  if (v[0] > 20_000 && v[0] < 80_000 && v[v.length - 1] - v[0] < 10 && !/\bs\b|sec|ms/i.test(head)) return 'serial';
-  if (/\bms\b|milli/i.test(head)) return 'milliseconds';
-  if (/\bmin(?:utes?)?\b/i.test(head)) return 'minutes';
+  if (v[0] > 20_000 && v[0] < 80_000 && v[v.length - 1] - v[0] < 10 && !/\bs\b|sec|ms/i.test(words)) return 'serial';
+  if (/\bm(?:illi)?s(?:ec(?:onds?)?)?\b|millis?\b|milliseconds?/i.test(words)) return 'milliseconds';
+  if (/\bmin(?:utes?)?\b/i.test(words)) return 'minutes';
   return 'seconds';
 }
 
 function unitOf(head: string, cells: readonly string[]): LogUnit | null {
-  if (/\bm\s?v(?:olts?)?\b|[([]mV[)\]]|_mV\b/.test(head)) return 'mV';
+  if (/\bm\s?v(?:olts?)?\b|\bmilli\s?volts?\b/i.test(wordsOf(head))) return 'mV';
   const { unit } = headingOf(head);
   const known = LOG_UNITS.find((u) => u === unit);
   // A bare K is kelvin only where it stands as a unit of a temperature.
@@ -154,7 +164,9 @@ function unitOf(head: string, cells: readonly string[]): LogUnit | null {
 }
 
 const soundsLikeOurs = (head: string): boolean =>
-  head === '' || /temp|coolant|oil|air|ohm|resist|volt|°|sensor|signal/i.test(head);
+  head === '' ||
+  SENSOR_LETTERS.test(wordsOf(head)) ||
+  /temp|coolant|oil|air|ohm|resist|volt|°|sensor|signal/i.test(head);
 
 const mostlyFigures = (cells: readonly string[], comma: boolean): boolean =>
   cells.length > 0 &&

@@ -44,6 +44,9 @@ function growing(): { push(v: number): void; done(n: number): Float64Array } {
   };
 }
 
+/** A time is far off where it lies so many usual steps, and so many seconds, behind the one before; after so many rows the step is known. */
+const [FAR_STEPS, FAR_S, ENOUGH_ROWS] = [200, 600, 5];
+
 export function rowStore({ columns, comma, delimiter, timeAt }: LogLayout): Rows {
   const readTime = timeReader(timeAt < 0 ? 'rows' : columns[timeAt].time!, comma);
   const used = columns.flatMap((c, k) =>
@@ -54,33 +57,54 @@ export function rowStore({ columns, comma, delimiter, timeAt }: LogLayout): Rows
   const texts: { row: number; text: string }[] = [];
   let [n, skipped, setBack, last, shift] = [0, 0, 0, -Infinity, 0];
   let firstSkipped: number | null = null;
+  let first = 0;
+  /** A row whose time does not follow the one before: the next one tells whether the clock was set or the cell is damaged. */
+  let held: { cells: readonly string[]; line: number; told: number } | null = null;
+  function leaveOut(line: number): void {
+    skipped++;
+    firstSkipped ??= line;
+  }
+  function put(cells: readonly string[], told: number): void {
+    let t = told + shift;
+    if (t < last) {
+      // Set back by hand, or started anew: it runs on from where it was.
+      setBack++;
+      shift += last - t;
+      t = last;
+    }
+    if (n === 0) first = t;
+    last = t;
+    times.push(t);
+    for (const u of used) {
+      const cell = cells[u.k];
+      const v = cell === undefined ? NaN : figureOf(cell, comma);
+      u.store.push(v === v && v !== Infinity ? insideOf(u.unit, v) : v);
+    }
+    if (markAt >= 0 && cells[markAt]) texts.push({ row: n, text: cells[markAt].trim() });
+    n++;
+  }
   return {
     add(cells, line) {
       const told = readTime(timeAt < 0 ? '' : (cells[timeAt] ?? ''));
-      if (told !== told) {
-        skipped++;
-        firstSkipped ??= line;
-        return;
+      if (!Number.isFinite(told)) return leaveOut(line);
+      if (held) {
+        const before = held;
+        held = null;
+        // The row between two that follow each other was the one with the wrong time.
+        const follows = told + shift >= last && (before.told + shift < last || told < before.told);
+        if (follows) leaveOut(before.line);
+        else put(before.cells, before.told);
       }
-      let t = told + shift;
-      if (t < last) {
-        // Set back by hand, or started anew: it runs on from where it was.
-        setBack++;
-        shift += last - t;
-        t = last;
-      }
-      last = t;
-      times.push(t);
-      for (const u of used) {
-        const cell = cells[u.k];
-        const v = cell === undefined ? NaN : figureOf(cell, comma);
-        u.store.push(v === v && v !== Infinity ? insideOf(u.unit, v) : v);
-      }
-      if (markAt >= 0 && cells[markAt]) texts.push({ row: n, text: cells[markAt].trim() });
-      n++;
+      const t = told + shift;
+      const far = n > ENOUGH_ROWS && t - last > Math.max(FAR_S, FAR_STEPS * ((last - first) / (n - 1)));
+      if (n > 0 && (far || t < last)) held = { cells, line, told };
+      else put(cells, told);
     },
     count: () => n,
     finish() {
+      if (held && held.told + shift < last) put(held.cells, held.told);
+      else if (held) leaveOut(held.line);
+      held = null;
       const raw = times.done(n);
       const timeS = evenedOut(raw);
       const channels = used.map(({ k, unit, store }): LogChannel => {

@@ -91,7 +91,7 @@ export const kitFormWords = {
 
 export const noticedTapsWords = {
   noticedAlready: 'What you noticed',
-  noneAtHandWhatWasNoticed: 'No thermometer: what you noticed',
+  noneAtHandWhatWasNoticed: 'Not measured: what you noticed',
   none: 'no thermometer?',
   onlyWhatYouKnowAlreadyDo:
     '▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans can hurt you.',
