@@ -173,7 +173,7 @@ test('a file that does not say its units asks, and is read with the answer; zoom
     mimeType: 'text/csv',
     buffer: Buffer.from(`time;temp\n${rows.join('\n')}\n`),
   });
-  await expect(page.getByText('The unit of a column does not stand in it.')).toBeVisible();
+  await expect(page.getByText('The unit of a column is missing.')).toBeVisible();
   await choose(page.getByLabel('Unit of column 2'), '°C');
   await page.getByRole('button', { name: 'Use these settings' }).click();
   const drop = finding(page, /1 drop-out to the low end/);

@@ -40,8 +40,7 @@ test('the same field in two windows: one reading in both, and in the store', asy
   await expect
     .poll(
       async () =>
-        (await field(page, 'Ohms, sensor').inputValue()) ===
-        (await field(other, 'Ohms, sensor').inputValue()),
+        (await field(page, 'Ohms, sensor').inputValue()) === (await field(other, 'Ohms, sensor').inputValue()),
     )
     .toBe(true);
   await kept(page);

@@ -118,7 +118,7 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   await expect(page.getByLabel(/Temperature and ohms/)).toHaveValue(/°C\tkΩ\n-30\t44\.407/);
   await expect(page.getByRole('img', { name: 'The picture the figures were read from' })).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Off a photo');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Save the curve' }).click();
   const list = page.getByLabel('Curve', { exact: true });
   await choose(list, 'Off a photo');
   await page.getByText('The picture it was read from').click();
@@ -170,7 +170,7 @@ test('a curve off a diagram: two values on each axis, the line followed by its c
   await drawing.close();
 
   await page.goto('/shelf/own');
-  await page.getByLabel('Off a diagram').check();
+  await page.getByLabel('From a diagram').check();
   await files(page, 'Picture of the diagram').setInputFiles({ name: 'd.png', mimeType: 'image/png', buffer: png });
   const stage = page.locator('.layer svg');
   await expect(stage).toBeVisible();

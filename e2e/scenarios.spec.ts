@@ -64,7 +64,7 @@ test('evaporator sensor proved by a substitute resistor that must come out again
   await hand.fill('Thermometer', '10');
   await hand.read('displayed', '24');
   await hand.read('displayed-substituted', '25', { ohm: '5k' });
-  await expect(page.getByLabel('The test on the card')).toContainText('Take the resistor out again');
+  await expect(page.getByLabel('The test on the card')).toContainText('Remove the resistor again');
   await hand.read('sensor-ohms', '5.2k');
   await hand.read('bench-ohms', '8.5k', { water: '0' });
   await expect(verdict(page)).toContainText('Sensor drifted low');

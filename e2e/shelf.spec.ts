@@ -21,7 +21,7 @@ test('from a table in a manual to a curve in use on a check', async ({ page }) =
   await expect(page.locator('[data-test="mistyped"]')).toHaveCount(0);
   await expect(page.locator('[data-test="fit"]')).toContainText('Tolerance from min and max: ± 3');
   await page.getByLabel('Name', { exact: true }).fill('Crane oil, page 12');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Save the curve' }).click();
   await expect(page.getByLabel('Curve', { exact: true })).toBeVisible();
   await pickCurve(page, 'Crane oil, page 12');
   await expect(page.locator('[data-test="curve-table"]')).toContainText(/20\s°C3\.5[12]\skΩ/);
@@ -55,11 +55,11 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
   }
   // What a table does not tell is asked, and nothing is used before the answer.
   await area.fill('0;32,650\n25;10,000\n60;2,488');
-  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save the curve' })).toBeDisabled();
   await choose(page.getByLabel('Decimal mark of column 2'), 'comma');
   await choose(page.getByLabel('Unit of column 2'), 'kΩ');
   await expect(page.locator('[data-test="table-reading"]')).toContainText('25.0 °C: 10.0 kΩ');
-  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Save the curve' })).toBeEnabled();
   await page.reload();
   await expect(page.locator('[data-test="table-reading"]')).toContainText('25.0 °C: 10.0 kΩ');
   await area.fill('0;100\n50;119\n100;110\n150;157');
@@ -95,7 +95,7 @@ test('files in and out: CSV and JSON of a curve come back', async ({ page }) => 
     mimeType: 'application/json',
     buffer: readFileSync(json),
   });
-  await expect(page.getByRole('status')).toContainText('stands on the shelf now');
+  await expect(page.getByRole('status')).toContainText('is saved.');
   await files(page, 'Curve file').setInputFiles({
     name: 'x.json',
     mimeType: 'application/json',
@@ -189,7 +189,7 @@ test('substitutes from the drawer; the test lands on a check with its caution', 
   await page.locator('[data-station="bypass"]').click();
   await page.locator('[data-test-id="displayed-substituted"]').click();
   await expect(page.getByLabel('with resistor')).toHaveValue('2800');
-  await expect(page.getByText('Take the resistor out again')).toBeVisible();
+  await expect(page.getByText('Remove the resistor again')).toBeVisible();
 });
 
 test('baths, one resistance judged, the kit', async ({ page }) => {

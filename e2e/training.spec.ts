@@ -28,7 +28,7 @@ const caseOf = (number: string): TrainingCase => {
 async function begin(page: Page, number: string): Promise<void> {
   await page.goto('/train/cases');
   await page.getByLabel('Case number').fill(number);
-  await press(page, 'Play it');
+  await press(page, 'Start');
   await expect(probe(page)).toBeVisible();
 }
 
@@ -48,15 +48,15 @@ async function goTest(page: Page, id: string): Promise<void> {
   await expect(card).toBeVisible();
 }
 
-const PLUG = { in: 'seated', out: 'pulled', bridged: 'bridged', resistor: 'resistor in it' } as const;
-const WHILE = { steady: 'as found', hot: 'hot', wiggling: 'loom moved' } as const;
+const PLUG = { in: 'plugged in', out: 'unplugged', bridged: 'jumpered', resistor: 'resistor in it' } as const;
+const WHILE = { steady: 'as found', hot: 'hot', wiggling: 'wiggling' } as const;
 const FIELDS_OF = { substituteOhm: 'with resistor', bathC: 'water at', airC: 'air at' } as const;
 
 /** Makes moves as a person does, with every control set by hand; each figure must be the one the same moves give outside the browser. */
 async function play(page: Page, ofCase: TrainingCase, moves: readonly Move[]): Promise<void> {
   const { events } = replay(ofCase, moves);
   for (const [i, move] of moves.entries()) {
-    if (move.kind === 'look') await press(page, /^Look at it/);
+    if (move.kind === 'look') await press(page, /^Inspect/);
     if (move.kind === 'diagram') await press(page, /^Diagram/);
     if (move.kind === 'warm') await press(page, /^Warm it/);
     if (move.kind === 'which-plug') await press(page, new RegExp(`^Pull ${move.at}, watch`));
@@ -113,11 +113,11 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   const ofCase = trainingCase({ theme: 'series-resistance', field: 'engine', difficulty: 2, seed: 7 });
   await begin(page, ofCase.number);
   await press(page, 'Probe');
-  await expect(meter(page)).toContainText('nothing steady stands on it');
+  await expect(meter(page)).toContainText('it shows no steady value');
   await set(page, 'Key', 'on');
   await goTest(page, 'open-voltage');
   await set(page, 'I expect', 'sound');
-  await set(page, 'The plug', 'pulled');
+  await set(page, 'The plug', 'unplugged');
   await press(page, 'Probe');
   await expect(meter(page)).toContainText('4.97 V');
   await goTest(page, 'sensor-ohms');
@@ -134,7 +134,7 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await expect(page.getByText('the module’s input is burnt').first()).toBeVisible();
   await choose(page.getByLabel('I think it is'), 'Sensor');
   await page.getByRole('radio', { name: '90 %' }).check();
-  await press(page, 'Say so');
+  await press(page, 'Record my estimate');
   await choose(page.getByLabel('Act', { exact: true }), 'put right: sensor');
   await page.getByLabel('because').fill('5 V is there');
   await press(page, 'Do it');
@@ -162,11 +162,11 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
 test('the tool hidden says nothing; a bet is answered once it was said; shown it proposes', async ({ page }) => {
   const { number } = trainingCase({ theme: 'any', field: 'engine', difficulty: 1, seed: 12 });
   const tool = page.locator('[data-test="tool"]');
-  for (const mode of ['tool answers your bet', 'tool shown']) {
+  for (const mode of ['tool answers your estimate', 'tool shown']) {
     await page.goto('/train/cases');
     await page.getByRole('radio', { name: mode }).check();
     await page.getByLabel('Case number').fill(number);
-    await press(page, 'Play it');
+    await press(page, 'Start');
     await set(page, 'Key', 'on');
     await press(page, 'Probe');
     await expect(meter(page)).toContainText('°C');
@@ -174,8 +174,8 @@ test('the tool hidden says nothing; a bet is answered once it was said; shown it
     else {
       await expect(tool).toHaveCount(0);
       await choose(page.getByLabel('I think it is'), 'Wiring');
-      await press(page, 'Say so');
-      await expect(tool).toContainText('The tool held');
+      await press(page, 'Record my estimate');
+      await expect(tool).toContainText('The tool’s estimate was');
       await expect(tool).not.toContainText('It would measure');
     }
   }

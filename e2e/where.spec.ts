@@ -34,7 +34,7 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await page.getByLabel('Save this harness as').fill('Plant room');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('group', { name: 'C3' }).getByRole('button').click();
-  await page.getByText('Take out', { exact: true }).click();
+  await page.getByText('Remove', { exact: true }).click();
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(7);
   await choose(page.getByLabel('Use a saved harness'), 'Plant room');
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(9);
@@ -107,7 +107,7 @@ test('several at once lead to the shared return in two readings of neighbours', 
   await page.keyboard.press('Escape');
   const order = page.getByRole('navigation', { name: 'Order of work' });
   await station(page, 'live');
-  await order.getByRole('button', { name: /Neighbour’s value/ }).click();
+  await order.getByRole('button', { name: /Displayed value of a neighbour/ }).click();
   const value = page.locator('[data-measurement="neighbour-displayed"] input').first();
   await value.fill('-40');
   await field(page, 'temperature there').fill('20');
@@ -133,13 +133,13 @@ test('a reference that a neighbour drags down: unplugging the neighbours is the 
   await page.keyboard.press('Escape');
   const order = page.getByRole('navigation', { name: 'Order of work' });
   await station(page, 'supply');
-  await order.getByRole('button', { name: /Reference at neighbour/ }).click();
+  await order.getByRole('button', { name: /Reference voltage at a neighbour/ }).click();
   await page.locator('[data-measurement="neighbour-reference"] input').first().fill('3.1');
   await expect(verdict(page)).toContainText('reference low');
   const next = page.locator('[data-test="next"]');
-  await expect(next).toContainText('Next: Reference, neighbours off');
+  await expect(next).toContainText('Next: Reference voltage, neighbours unplugged');
   await expect(next).toContainText('reference low, dragged down by a neighbour');
-  await next.getByRole('button', { name: /Reference, neighbours off/ }).click();
+  await next.getByRole('button', { name: /Reference voltage, neighbours unplugged/ }).click();
   await page.locator('[data-measurement="reference-alone"] input').first().fill('4.98');
   await expect(verdict(page)).toContainText('dragged down by a neighbour');
   await expect(page.getByText(/Plug the neighbours in again one by one, key off each time/).first()).toBeVisible();
@@ -197,7 +197,7 @@ test('worth it: a cheap part in an easy place is changed sooner than a dear one 
   await station(page, 'supply');
   await page
     .getByRole('navigation', { name: 'Order of work' })
-    .getByRole('button', { name: /Across the plug/ })
+    .getByRole('button', { name: /Plug voltage to return/ })
     .click();
   await page.locator('[data-measurement="open-voltage-return"] input').first().fill('5.0');
   await station(page, 'worth');

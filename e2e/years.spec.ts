@@ -80,7 +80,7 @@ test('what is due: stand-ins first, a follow-up done, the rest as a calendar fil
   await page.goto('/demo/');
   await page.getByRole('link', { name: 'What is due' }).click();
   const dues = page.locator('[data-test="due"]');
-  await expect(dues.first()).toContainText('Stand-in');
+  await expect(dues.first()).toContainText('Temporary replacement');
   const before = await dues.count();
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -112,12 +112,12 @@ await probe();
 await page.getByRole('button', { name: /^Diagram/ }).click();
 await station('supply');
 await page.locator('[data-test-id="open-voltage"]').click();
-await page.getByRole('radio', { name: 'pulled' }).check();
+await page.getByRole('radio', { name: 'unplugged' }).check();
 await probe();
 await page.locator('[data-test="meter"]').getByText('4.97 V').waitFor();
 await shoot('training-case');
 await choose(page.getByLabel('I think it is'), 'Sensor');
-await page.getByRole('button', { name: 'Say so' }).click();
+await page.getByRole('button', { name: 'Record my estimate' }).click();
 for (const group of ['sensor', 'wiring']) {
   await choose(page.getByLabel('Act', { exact: true }), `put right: ${group}`);
   await page.getByRole('button', { name: 'Do it' }).click();

@@ -98,7 +98,7 @@ describe('rank and next', () => {
     expect(proposals).toHaveLength(5);
     for (const p of proposals) expect(p.measurement).not.toMatch(/^displayed|wire-ohms|isolation/);
     // Where all is told, nothing is proposed.
-    expect(call(['next', example]).out).toBe('No test at hand would tell more.\n');
+    expect(call(['next', example]).out).toBe('No available test would tell more.\n');
   });
 });
 

@@ -4,7 +4,9 @@ import { posteriorOf } from '@mellow-probe/core/inference/posterior/posterior';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import type { Tool } from '@mellow-probe/core/base/units/vocabulary';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
+import { informativeText } from '@mellow-probe/core/wording/informativeText';
 import { outcomeLines } from '@mellow-probe/core/wording/outcomeLines';
+import { stateName } from '@mellow-probe/core/wording/stateText';
 import { type Command, parse, readProblem, toJson, UsageError, wholeNumber } from '../command.ts';
 
 export const nextCommand: Command = {
@@ -24,7 +26,7 @@ export const nextCommand: Command = {
     const access = { ...EVERYTHING_AT_HAND, tools: EVERYTHING_AT_HAND.tools.filter((t) => !missing.includes(t)) };
     const proposals = proposeTests(problem, posteriorOf(problem), access, wholeNumber(values.count, 'count', 3, 1, 30));
     if (values.json) return toJson(proposals);
-    if (proposals.length === 0) return 'No test at hand would tell more.\n';
+    if (proposals.length === 0) return 'No available test would tell more.\n';
     return proposals
       .map((p) => {
         const m = measurementById(p.measurement);
@@ -38,7 +40,7 @@ export const nextCommand: Command = {
               : '';
         const outcomes = outcomeLines(p, 'C').map((o) => `    ${o.chance.padStart(5)}  ${o.range}: ${o.leaves}`);
         return [
-          `${m.title}${extra}: ${p.bits.toFixed(2)} bit in ${p.minutes} min`,
+          `${[m.title + extra, stateName(p.state)].filter(Boolean).join(', ')}: ${informativeText(p.bits)}, ${p.minutes} min`,
           ...outcomes,
           ...(m.caution ? [`    ! ${m.caution}`] : []),
         ].join('\n');

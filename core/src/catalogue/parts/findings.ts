@@ -45,7 +45,7 @@ export const FINDINGS: readonly Finding[] = [
   {
     id: 'wiring-repaired',
     kind: 'history',
-    name: 'The wiring or connector was mended already and did not help',
+    name: 'The wiring or connector was repaired already and did not help',
     ratios: each(WIRING, 0.4),
   },
   {
@@ -54,7 +54,7 @@ export const FINDINGS: readonly Finding[] = [
     name: 'Another module is fitted already and did not help',
     ratios: each(['pull-up-drift', 'input-conversion', ...REFERENCE], 0.2),
   },
-  { id: 'crash-damage', kind: 'history', name: 'Crash or work on the loom nearby', ratios: each(WIRING, 2.5) },
+  { id: 'crash-damage', kind: 'history', name: 'Crash or work on the harness nearby', ratios: each(WIRING, 2.5) },
   {
     id: 'corrosion',
     kind: 'look',
@@ -104,7 +104,7 @@ export const FINDINGS: readonly Finding[] = [
   {
     id: 'moves-when-wiggled',
     kind: 'feel',
-    name: 'The value jumps when the loom is moved',
+    name: 'The value jumps when the harness is moved',
     ratios: {
       ...each(
         ['signal-open', 'return-open', 'signal-resistive', 'return-resistive', 'signal-to-ground', 'signal-to-supply'],
@@ -116,7 +116,7 @@ export const FINDINGS: readonly Finding[] = [
   {
     id: 'steady-when-wiggled',
     kind: 'feel',
-    name: 'The value stays when the loom is moved',
+    name: 'The value stays when the harness is moved',
     ratios: each(['signal-open', 'return-open', 'signal-resistive', 'return-resistive'], 0.7),
   },
 ];

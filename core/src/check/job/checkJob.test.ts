@@ -504,7 +504,7 @@ describe('what is told', () => {
     ).toEqual([
       'finding: Several circuits of one supply have codes',
       'finding: A new sensor is fitted already and did not help',
-      'finding: The wiring or connector was mended already and did not help',
+      'finding: The wiring or connector was repaired already and did not help',
       'finding: Another module is fitted already and did not help',
       'finding: Corrosion or bent pins at the plug',
       'code: Code P0118, came back',

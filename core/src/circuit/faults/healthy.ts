@@ -9,6 +9,6 @@ export const healthy: Fault = {
   unit: null,
   layouts: LAYOUTS,
   part: 'none',
-  repair: 'Nothing to replace. Clear old codes, repeat hot and while wiggling the loom before handing over.',
+  repair: 'Nothing to replace. Clear old codes, repeat hot and while wiggling the harness before handing over.',
   branches: () => [{ share: 1, sized: false, apply: () => NaN }],
 };

@@ -9,6 +9,6 @@ export const signalToGround: Fault = {
   unit: 'ohm',
   layouts: LAYOUTS,
   part: 'signal',
-  repair: 'Find where the loom touches metal or water; repair the insulation and secure the run.',
+  repair: 'Find where the harness touches metal or water; repair the insulation and secure the run.',
   branches: (setting) => leakInEachStretch(setting, 0.1, 10, (c, conductance) => (c.leakGroundS = conductance)),
 };

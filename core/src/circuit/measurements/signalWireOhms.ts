@@ -19,7 +19,7 @@ export const signalWireOhms: Measurement = {
   steps: [
     'Key off. Sensor and module unplugged.',
     'Meter on ohms, lowest range. Touch the leads together first and subtract.',
-    'One lead at the module end, one at the sensor plug. Wiggle the loom.',
+    'One lead at the module end, one at the sensor plug. Wiggle the harness.',
   ],
   caution: null,
   predict: ({ state }) => shownOhm(state, state.signalOhm + state.signalFaultOhm),

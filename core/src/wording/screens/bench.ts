@@ -184,7 +184,6 @@ export const testCardWords = {
   readingsOfThisTest: 'Readings of this test',
   first: 'First',
   another: 'Another',
-  tellsBit: (bits: Shown): string => `tells ${bits} bit`,
 };
 
 export const undoButtonsWords = {

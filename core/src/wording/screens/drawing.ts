@@ -22,10 +22,10 @@ export const drawingOfWords = {
 };
 
 export const harnessRunWords = {
-  theLoomFromTheModuleTo: 'The loom, from the module to the sensor plug',
+  theLoomFromTheModuleTo: 'The harness, from the module to the sensor plug',
   change: (what: Shown): string => `${what}. Change`,
   run: 'run',
-  voltsShortOfTheBadPlace: (volts: Shown): string => `volts short of the bad place, ${volts}`,
+  voltsShortOfTheBadPlace: (volts: Shown): string => `volts before the fault, ${volts}`,
   beyondIt: (volts: Shown): string => `beyond it, ${volts}`,
 };
 

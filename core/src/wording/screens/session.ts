@@ -1,9 +1,10 @@
 import type { Shown } from './shown.ts';
 
 export const keptPictureWords = {
-  mbAreTooLargeForAPicture: (size: Shown): string => `${size} MB are too large for a picture.`,
-  thisIsNoPictureThatThe: 'This is no picture that the browser can read.',
-  theBrowsersStorageDoesNotTake: 'The browser’s storage does not take the picture: it stays until the page is left.',
+  mbAreTooLargeForAPicture: (size: Shown): string => `${size} MB is too large for a picture. Use a smaller one.`,
+  thisIsNoPictureThatThe: 'The browser cannot read this as a picture. Use JPEG or PNG.',
+  theBrowsersStorageDoesNotTake:
+    'The browser’s storage is full or blocked. The picture stays until you leave the page.',
 };
 
 export const practiceWords = {

@@ -2,21 +2,21 @@ import type { Shown } from './shown.ts';
 
 export const fromDiagramWords = {
   thePointsAreNotKeptThe: (draftFault: Shown): string =>
-    `The points are not kept: the browser’s storage is ${draftFault}.`,
+    `The points are not saved: the browser’s storage is ${draftFault}.`,
   pictureOfTheDiagram: 'Picture of the diagram',
   twoKnownPlacesOnEachAxis: '1 · Two known places on each axis',
-  dragEachCrossToWhereIts: 'Drag each cross to where its value is printed. The picture must stand straight.',
+  dragEachCrossToWhereIts: 'Drag each cross to where its value is printed. The picture must be straight.',
   temperatureAxisIsLogarithmic: 'temperature axis is logarithmic',
   resistanceAxisIsLogarithmic: 'resistance axis is logarithmic',
   pointsAlongTheLine: '2 · Points along the line',
-  tapAlongTheLineMoreWhere: 'Tap along the line; more where it bends. Closer is better.',
+  tapAlongTheLineMoreWhere: 'Tap along the line, with more points where it bends. Zoom in for precision.',
   nowTapTheLine: 'Now tap the line',
   followByColour: 'Follow by colour',
-  takeTheLastBack: 'Take the last back',
-  allAway: 'All away',
+  takeTheLastBack: 'Remove the last point',
+  allAway: 'Remove all points',
   following: 'following …',
   pointsReadOff: 'Points read off',
-  giveTheFourValuesAndThe: 'Give the four values, and the points are read.',
+  giveTheFourValuesAndThe: 'Enter the four values to read the points.',
   useThesePoints: 'Use these points',
   knownTemperatureLeft: 'Known temperature, left',
   knownTemperatureRight: 'Known temperature, right',
@@ -24,13 +24,13 @@ export const fromDiagramWords = {
   knownResistanceHigh: 'Known resistance, high',
   point: (number: Shown): string => `Point ${number}`,
   theLineCouldNotBeFollowed: 'The line could not be followed',
-  thePictureTellsItTo: 'the picture tells it to',
-  noLineOfAColourOf: 'No line of a colour of its own there: tap the points one by one.',
+  thePictureTellsItTo: 'the picture needs it',
+  noLineOfAColourOf: 'No line with its own colour was found there. Tap the points one by one.',
 };
 
 export const fromPictureWords = {
   theFiguresAreNotKeptThe: (draftFault: Shown): string =>
-    `The figures are not kept: the browser’s storage is ${draftFault}.`,
+    `The figures are not saved: the browser’s storage is ${draftFault}.`,
   dragTheFourCornersAroundThe: 'Drag the four corners around the table, then read it.',
   pictureOfTheTable: 'Picture of the table',
   readItAgain: 'Read it again',
@@ -44,8 +44,7 @@ export const fromPictureWords = {
   rowsOfTheTable: 'Rows of the table',
   column: (number: Shown): string => `column ${number}`,
   row: (number: Shown, c: Shown): string => `Row ${number}, ${c}`,
-  inRowStandsAsInThePicture: (text: Shown, number: Shown): string =>
-    `${text} in row ${number} stands as in the picture`,
+  inRowStandsAsInThePicture: (text: Shown, number: Shown): string => `${text} in row ${number} matches the picture`,
   skipRow: (number: Shown): string => `Skip row ${number}`,
   skip: 'Skip',
   useTheseFigures: 'Use these figures',
@@ -54,7 +53,7 @@ export const fromPictureWords = {
   lowerRightCorner: 'Lower right corner',
   lowerLeftCorner: 'Lower left corner',
   thePictureCouldNotBeRead: 'The picture could not be read',
-  noTableFoundBetweenTheCorners: 'No table found between the corners. Is it sharp, and the whole of it in?',
+  noTableFoundBetweenTheCorners: 'No table found between the corners. Check that it is sharp and complete.',
 };
 
 export const pictureOpenWords = {

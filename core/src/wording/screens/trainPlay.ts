@@ -4,13 +4,13 @@ export const beliefFormWords = {
   iThinkItIs: 'I think it is',
   aGroup: 'a group',
   howSure: 'How sure',
-  saySo: 'Say so',
-  eachByItself: 'Each by itself',
-  sayThese: 'Say these',
+  saySo: 'Record my estimate',
+  eachByItself: 'Each group',
+  sayThese: 'Record these',
 };
 
 export const caseHeadWords = {
-  clockAndPurse: 'Clock and purse',
+  clockAndPurse: 'Time and cost',
   ofMin: (minutes: Shown): string => `of ${minutes} min`,
   ofCost: (money: Shown): string => `of ${money} cost`,
 };
@@ -18,7 +18,7 @@ export const caseHeadWords = {
 export const modeChoiceWords = {
   theToolsVerdict: 'The tool’s verdict',
   toolHidden: 'tool hidden',
-  toolAnswersYourBet: 'tool answers your bet',
+  toolAnswersYourBet: 'tool answers your estimate',
   toolShown: 'tool shown',
 };
 
@@ -26,7 +26,7 @@ export const playScreenWords = {
   training: 'Training',
   trainingCase: 'Training case',
   opening: 'Opening…',
-  thisCaseIsNotHereIt: 'This case is not here: it was removed, or played in another browser.',
+  thisCaseIsNotHereIt: 'This case is not here. It was removed, or played in another browser.',
 };
 
 export const plugFaceWords = {
@@ -43,34 +43,34 @@ export const practiceBenchWords = {
 
 export const practicePanelWords = {
   theCase: 'The case',
-  theTrainingBenchBrokeOff: (failed: Shown): string => `The training bench broke off: ${failed}`,
+  theTrainingBenchBrokeOff: (failed: Shown): string => `The training stopped: ${failed}`,
   do: 'Do',
-  lookAtItMin: (look: Shown): string => `Look at it · ${look} min`,
+  lookAtItMin: (look: Shown): string => `Inspect · ${look} min`,
   diagramMin: (diagram: Shown): string => `Diagram · ${diagram} min`,
   warmItMin: (warm: Shown): string => `Warm it · ${warm} min`,
-  pullWatchMin: (at: Shown, minutes: Shown): string => `Pull ${at}, watch · ${minutes} min`,
-  hotNowHandsAndSleevesClear: 'Hot now: hands and sleeves clear of fans, nothing hot is opened.',
+  pullWatchMin: (at: Shown, minutes: Shown): string => `Unplug ${at}, watch · ${minutes} min`,
+  hotNowHandsAndSleevesClear: 'Hot now: keep hands and sleeves clear of fans. Open nothing hot.',
   plug: (cavitiesText: Shown): string => `Plug: ${cavitiesText}.`,
   whatDoYouThink: 'What do you think?',
-  theToolHeld: 'The tool held',
+  theToolHeld: 'The tool’s estimate was',
   theToolSays: 'The tool says',
-  itWouldMeasure: (proposed: Shown): string => `It would measure: ${proposed}.`,
+  itWouldMeasure: (proposed: Shown): string => `It suggests: ${proposed}.`,
   act: 'Act',
-  whatIsDoneAboutIt: 'what is done about it',
+  whatIsDoneAboutIt: 'what you do about it',
   because: 'because',
   doIt: 'Do it',
-  cannotBeToldWithThisKit: 'Cannot be told with this kit',
+  cannotBeToldWithThisKit: 'This kit cannot decide it',
   giveUp: 'Give up',
   whatHappened: 'What happened',
   nothingYet: 'Nothing yet.',
   handItOverNothingWrongNow: 'hand it over: nothing wrong now',
-  putRight: (groupName: Shown): string => `put right: ${groupName}`,
+  putRight: (groupName: Shown): string => `repair: ${groupName}`,
 };
 
 export const probeEntryWords = {
   notMeasured: 'not measured',
-  nothingSteadyStandsOnIt: 'nothing steady stands on it',
-  howItStands: 'How it stands',
+  nothingSteadyStandsOnIt: 'it shows no steady value',
+  howItStands: 'Set-up',
   key: 'Key',
   atPlug: 'At plug',
   thePlug: 'The plug',
@@ -78,7 +78,7 @@ export const probeEntryWords = {
   acrossCavities: 'Across cavities',
   while: 'While',
   metersRange: 'Meter’s range',
-  leftAloneUntilItStoodStill: 'left alone until it stood still',
+  leftAloneUntilItStoodStill: 'waited until it was steady',
   iExpect: 'I expect',
   probe: 'Probe',
   withResistor: 'with resistor',
@@ -88,9 +88,9 @@ export const probeEntryWords = {
   on: 'on',
   resistorInIt: 'resistor in it',
   asFound: 'as found',
-  harnessMoved: 'loom moved',
-  seated: 'seated',
-  pulled: 'pulled',
+  harnessMoved: 'wiggling',
+  seated: 'plugged in',
+  pulled: 'unplugged',
   bridged: 'jumpered',
   hot: 'hot',
   automatic: 'automatic',

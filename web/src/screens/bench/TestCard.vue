@@ -3,7 +3,7 @@ import { testCardWords as say } from '@mellow-probe/core/wording/screens/bench';
 import ActButton from '../../components/base/ActButton.vue';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { readingConditionsText } from '@mellow-probe/core/wording/conditionsText';
-import { fixed } from '@mellow-probe/core/base/units/writing';
+import { informativeText } from '@mellow-probe/core/wording/informativeText';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
@@ -20,9 +20,7 @@ const about = computed(() => measurementById(work.test!));
 const siblings = computed(() => work.current?.tests ?? []);
 const taken = computed(() => work.readingsOf(work.test!));
 const proposal = computed(() => verdict.advice?.proposals.find((p) => p.measurement === work.test));
-const bits = computed(() =>
-  proposal.value && proposal.value.bits > 0.005 ? say.tellsBit(fixed(proposal.value.bits, 2)) : '',
-);
+const bits = computed(() => (proposal.value ? informativeText(proposal.value.bits) : ''));
 
 watch(
   () => [work.test, work.readingId],
