@@ -217,7 +217,7 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
   await page.keyboard.press('Enter');
   await tabTo(/Repaired/);
   await page.keyboard.press('Space');
-  await tabTo(/Proof/);
+  await tabTo(/Verify the repair/);
   await page.keyboard.press('Enter');
   await tabTo(/say why/);
   await page.keyboard.type('proved at sea by the owner');

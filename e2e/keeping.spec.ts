@@ -86,7 +86,7 @@ test('files that cannot be opened say why and change nothing', async ({ page }) 
     return file;
   };
   const cases: [string, RegExp][] = [
-    [put('photo.json', '\u0089PNG\r\n'), /no JSON file/],
+    [put('photo.json', '\u0089PNG\r\n'), /not a JSON file/],
     [put('empty.json', ''), /empty/],
     [put('other.json', '{"a": 1}'), /none of this program/],
     [put('newer.json', '{"format":"mellow-probe/job","formatVersion":7}'), /newer version/],

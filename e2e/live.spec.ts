@@ -126,7 +126,7 @@ test('a sensor that fails after heat is caught by the guided heat cycle', async 
   await page.getByRole('link', { name: 'Live data', exact: true }).click();
   await startMachine(page, 'after a heat cycle', '60 times');
   await page.getByText('Heat-cycle test, step by step').click();
-  const read = (step: string) => page.getByRole('button', { name: `Read it: ${step}` }).click();
+  const read = (step: string) => page.getByRole('button', { name: `Save the reading: ${step}` }).click();
   await read('cold');
   await page.getByText('Plug, decade box, heat').click();
   await act(page, 'Into hot water, 90 °C');
@@ -153,7 +153,7 @@ test('a recording outlives the window: what was read up to the last second is th
   const other = await context.newPage();
   await page.close({ runBeforeUnload: false });
   await other.goto('/logs');
-  await other.getByRole('link', { name: /Recording.*not ended/ }).click();
+  await other.getByRole('link', { name: /Recording.*cut off/ }).click();
   await expect(other.getByRole('heading', { name: /Findings|Nothing unusual found/ })).toBeVisible();
   const rows = Number((await other.locator('.what').innerText()).match(/([\d,]+) rows/)![1].replace(',', ''));
   // Two values may lie on one row.

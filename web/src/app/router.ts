@@ -1,6 +1,7 @@
 import { shallowRef } from 'vue';
 import { createRouter, createWebHistory, type Router } from 'vue-router';
-import { LATER_PARTS, SCREENS } from './screens.ts';
+import { screenTitle, titled } from '../browser/titles.ts';
+import { LATER_PARTS, OTHER_ADDRESSES, SCREENS } from './screens.ts';
 import { goOffline } from '../browser/offline.ts';
 import { rested } from '../browser/rested.ts';
 import { workshopBase } from '../browser/workshop.ts';
@@ -17,13 +18,20 @@ export function createAppRouter(): Router {
     history: createWebHistory(workshopBase),
     routes: [
       ...SCREENS.map(({ path, name, component }) => ({ path, name, component })),
-      { path: '/:rest(.*)*', redirect: '/' },
+      ...OTHER_ADDRESSES.map(({ path, redirect }) => ({
+        path,
+        redirect: (to: { params: Record<string, string | string[]> }) =>
+          redirect([to.params.rest ?? []].flat().join('/')),
+      })),
+      { path: '/:rest(.*)*', name: 'missing', component: () => import('../screens/notFound/NotFoundScreen.vue') },
     ],
   });
   // Nothing else goes wrong on the way to a screen: what it shows, it loads itself.
   router.onError((error) => (missingPart.value = error instanceof Error ? error : new Error(String(error))));
-  router.afterEach((_to, _from, failure) => {
-    if (!failure) missingPart.value = null;
+  router.afterEach((to, _from, failure) => {
+    if (failure) return;
+    missingPart.value = null;
+    titled(screenTitle(to.name));
   });
   return router;
 }

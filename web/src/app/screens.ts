@@ -30,6 +30,14 @@ export const SCREENS: readonly Screen[] = [
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];
 
+/** Other names of addresses; those that are printed or stored stay. */
+export const OTHER_ADDRESSES: readonly { path: string; redirect: (rest: string) => string }[] = [
+  { path: '/tools/:rest(.*)*', redirect: (rest) => `/shelf/${rest}` },
+  { path: '/machines', redirect: () => '/logbook' },
+  { path: '/backup', redirect: () => '/safe' },
+  { path: '/receive', redirect: () => '/take' },
+];
+
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../data/stores/wholeJobActions.ts'),

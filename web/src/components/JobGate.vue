@@ -4,6 +4,8 @@ import ActButton from './base/ActButton.vue';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { screenTitle, titled } from '../browser/titles.ts';
 import { useBench } from '../session/bench.ts';
 import ProvideSession from './ProvideSession.ts';
 
@@ -18,6 +20,13 @@ watch(
 /** The session of the job that is asked for; one of another job is none. */
 const session = computed(() =>
   bench.state.kind === 'open' && bench.state.session.id === props.id ? bench.state.session : null,
+);
+const route = useRoute();
+/** The window is named after the check, once it is open. */
+watch(
+  () => [session.value?.job.title ?? '', route.name] as const,
+  ([title, screen]) => titled(title, screenTitle(screen)),
+  { immediate: true },
 );
 const state = computed(() => ('id' in bench.state && bench.state.id === props.id ? bench.state : null));
 </script>

@@ -146,7 +146,7 @@ export const quickCardWords = {
   voltsUnplugged: 'Volts unplugged',
   voltsPluggedIn: 'Volts plugged in',
   feedVolts: 'Feed voltage',
-  returnDrop: 'Return drop',
+  returnDrop: 'Return voltage drop',
 };
 
 export const readingModeWords = {
