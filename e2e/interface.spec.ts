@@ -221,7 +221,7 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
   await page.keyboard.press('Enter');
   await tabTo(/say why/);
   await page.keyboard.type('proved at sea by the owner');
-  await tabTo(/Close without proof/);
+  await tabTo(/Close without verifying/);
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-test="close"]')).toContainText('proved at sea by the owner');
   await kept(page);

@@ -88,7 +88,7 @@ test('files that cannot be opened say why and change nothing', async ({ page }) 
   const cases: [string, RegExp][] = [
     [put('photo.json', '\u0089PNG\r\n'), /not a JSON file/],
     [put('empty.json', ''), /empty/],
-    [put('other.json', '{"a": 1}'), /none of this program/],
+    [put('other.json', '{"a": 1}'), /not from this program/],
     [put('newer.json', '{"format":"mellow-probe/job","formatVersion":7}'), /newer version/],
     [
       put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'),

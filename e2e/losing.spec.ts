@@ -87,7 +87,7 @@ test('the report leaves the technician at his test', async ({ page }) => {
   const test = await card.getAttribute('data-card');
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByLabel('Report').first()).toBeVisible();
-  await page.getByRole('link', { name: /Check/ }).click();
+  await page.getByRole('link', { name: /‹ Check$/ }).click();
   await expect(card).toHaveAttribute('data-card', test!);
 });
 

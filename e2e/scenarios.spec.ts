@@ -74,7 +74,7 @@ test('evaporator sensor proved by a substitute resistor that must come out again
   await hand.fill('What is fitted', '5 kΩ NTC from the drawer');
   await kept(page);
   await page.getByRole('link', { name: 'Checks' }).click();
-  await expect(page.getByText('temporary replacement still fitted')).toBeVisible();
+  await expect(page.getByText('◆ temporary replacement still fitted')).toBeVisible();
   counted('evaporator sensor proved by a substitute resistor that must come out again', hand);
 });
 

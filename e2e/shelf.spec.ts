@@ -45,7 +45,7 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
     ['0;9000\nfive;2800\n20;3520', /Line 2: No temperature/],
     ['0;9000\n0;8900\n20;3520', /Line 2: This temperature is listed twice/],
     ['0;11,883\n25;9,912', /Column 2: is a mark before three digits a decimal point/],
-    ['20;3520', /Two points at least/],
+    ['20;3520', /at least two points/],
     ['0;100\n50;119\n100;110\n150;157', /turns round|sticks out/],
   ];
   for (const [text, words] of cases) {
@@ -197,7 +197,7 @@ test('baths, one resistance judged, the kit', async ({ page }) => {
   await page.getByLabel('Altitude (m)').fill('3000');
   await expect(page.locator('[data-test="boils"]')).toContainText('90.0 °C');
   await page.getByLabel('or pressure today (hPa)').fill('1');
-  await expect(told(page, 'does not boil')).toBeVisible();
+  await expect(told(page, 'Enter a pressure')).toBeVisible();
   await page.getByLabel('or pressure today (hPa)').fill('950');
   await expect(page.locator('[data-test="boils"]')).toContainText('98.2 °C');
   await page.getByRole('button', { name: /°C in °|Temperatures in/ }).click();
@@ -240,7 +240,7 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
     mimeType: 'text/csv',
     buffer: Buffer.from('E13;return temperature;open\nE14;;open\n'),
   });
-  await expect(told(page, 'mine.csv: 1 code taken.')).toBeVisible();
+  await expect(told(page, 'mine.csv: 1 code imported.')).toBeVisible();
   await expect(told(page, 'Line 2 is left out: no circuit')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV', exact: true }).click();

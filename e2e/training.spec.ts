@@ -28,7 +28,7 @@ const caseOf = (number: string): TrainingCase => {
 async function begin(page: Page, number: string): Promise<void> {
   await page.goto('/train/cases');
   await page.getByLabel('Case number').fill(number);
-  await press(page, 'Start');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(probe(page)).toBeVisible();
 }
 
@@ -77,8 +77,7 @@ async function play(page: Page, ofCase: TrainingCase, moves: readonly Move[]): P
       await expect(meter(page), move.measurement).toContainText(events[i].shown!.text || '– – –');
     }
     if (move.kind === 'act') {
-      const words =
-        move.group === 'healthy' ? 'nothing wrong now' : `put right: ${groupName(move.group).toLowerCase()}`;
+      const words = move.group === 'healthy' ? 'nothing wrong now' : `repair: ${groupName(move.group).toLowerCase()}`;
       await choose(page.getByLabel('Act', { exact: true }), words);
       await press(page, 'Do it');
     }
@@ -135,13 +134,13 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await choose(page.getByLabel('I think it is'), 'Sensor');
   await page.getByRole('radio', { name: '90 %' }).check();
   await press(page, 'Record my estimate');
-  await choose(page.getByLabel('Act', { exact: true }), 'put right: sensor');
+  await choose(page.getByLabel('Act', { exact: true }), 'repair: sensor');
   await page.getByLabel('because').fill('5 V is there');
   await press(page, 'Do it');
   await expect(page.getByText('It did not help.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('It did not help.'), 'kept through a reload').toBeVisible();
-  await choose(page.getByLabel('Act', { exact: true }), 'put right: wiring');
+  await choose(page.getByLabel('Act', { exact: true }), 'repair: wiring');
   await press(page, 'Do it');
   await ends(page, ofCase);
   const remarks = page.locator('[data-test="remarks"]');
@@ -166,7 +165,7 @@ test('the tool hidden says nothing; a bet is answered once it was said; shown it
     await page.goto('/train/cases');
     await page.getByRole('radio', { name: mode }).check();
     await page.getByLabel('Case number').fill(number);
-    await press(page, 'Start');
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
     await set(page, 'Key', 'on');
     await press(page, 'Probe');
     await expect(meter(page)).toContainText('°C');

@@ -32,7 +32,7 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await page.getByRole('group', { name: 'C3' }).getByLabel('Minutes').fill('4');
   // The loom goes to the shelf and comes back on this very check.
   await page.getByLabel('Save this harness as').fill('Plant room');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('group', { name: 'C3' }).getByRole('button').click();
   await page.getByText('Remove', { exact: true }).click();
   await expect(page.locator('[data-test="loom"] li')).toHaveCount(7);
@@ -169,7 +169,7 @@ test('a wet plug at hand is wiggled before the trunk is laid open; what it did i
     .check();
   await page.keyboard.press('Escape');
   const first = page.locator('[data-test="where-first"]');
-  await expect(first).toContainText(/First: (wiggle|look at) sensor plug/);
+  await expect(first).toContainText(/First: (wiggle|inspect) sensor plug/);
   const heading = (await first.locator('h3').textContent())!;
   await expect(page.locator('[data-test="next"]')).toContainText('First, under “Locate the fault”');
   await first.getByRole('button').last().click();

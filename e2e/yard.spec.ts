@@ -35,9 +35,9 @@ test('temperatures that say nothing are asked, ranges and bounds are taken', asy
   await startCheck(page);
   const under = page.locator('.figure', { has: page.getByText('Thermometer', { exact: true }) }).locator('.under');
   for (const [text, says] of [
-    ['hot', 'No figure in this'],
+    ['hot', 'No figure found'],
     ['24-18', 'upside down'],
-    ['18…', 'No figure in this'],
+    ['18…', 'No figure found'],
     ['18-24', 'read as 18 … 24 °C'],
     ['~20', 'read as 14 … 26 °C'],
     ['<50', 'read as −10 … 50 °C'],

@@ -19,7 +19,7 @@ export const harnessRowsWords = {
   onTheWay: (count: Shown): string => `${count} connectors`,
   keepThisLoomOnTheShelfAs: 'Save this harness as',
   kindOfMachineAndCircuit: 'kind of machine and circuit',
-  keep: 'Keep it',
+  keep: 'Save',
   line: (line: Shown, why: Shown): string => `Line ${line}: ${why}.`,
   towardsTheModule: 'Towards the module',
   towardsTheSensor: 'Towards the sensor',

@@ -53,7 +53,7 @@ const judgement = (step: DebriefStep): string => {
     <li v-for="(s, i) in told.steps" :key="i" :class="{ known: told.score.knownAt === i }" data-test="step">
       <div class="what">
         <b>{{ moveText(s.event) }}</b>
-        <span v-if="s.event.shown" class="mono shown">{{ s.event.shown.text || '– – –' }}</span>
+        <span v-if="s.event.shown" class="mono shown">{{ unbroken(s.event.shown.text || '– – –') }}</span>
         <span v-if="s.event.minutes > 0" class="soft spent">{{ unbroken(say.min(Math.round(s.event.minutes))) }}</span>
         <p v-if="cameOfText(s.event)">{{ cameOfText(s.event) }}</p>
         <p v-for="m in s.event.shown?.mistakes ?? []" :key="m" class="odd">{{ MISTAKE_TEXT[m] }}</p>
@@ -62,7 +62,7 @@ const judgement = (step: DebriefStep): string => {
           {{ say.youExpected(EXPECTED_TEXT[s.event.move.expects]) }}
         </p>
         <p v-if="outcomes(s)" class="soft">{{ unbroken(say.couldShow(outcomes(s))) }}</p>
-        <p>{{ judgement(s) }}</p>
+        <p>{{ unbroken(judgement(s)) }}</p>
         <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">“{{ s.event.move.reason }}”</p>
         <p v-if="told.score.knownAt === i" class="moment">{{ say.fromHereOnItCouldHave }}</p>
       </div>

@@ -127,7 +127,7 @@ async function nextCase(): Promise<void> {
           <ol class="ideal">
             <li v-for="(e, i) in told.ideal" :key="i">
               {{ moveText(e) }}
-              <b v-if="e.shown" class="mono">{{ e.shown.text || '– – –' }}</b>
+              <b v-if="e.shown" class="mono">{{ unbroken(e.shown.text || '– – –') }}</b>
               <span class="soft spent">{{ unbroken(say.min(Math.round(e.minutes), cameOfText(e))) }}</span>
             </li>
           </ol>

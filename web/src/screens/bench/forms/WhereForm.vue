@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { whereFormWords as say } from '@mellow-probe/core/wording/screens/benchHarness';
 import type { HintId } from '@mellow-probe/core/circuit/harness/hints';
 import { stopsOf } from '@mellow-probe/core/circuit/harness/harnessSchema';
@@ -58,7 +59,7 @@ function pick(element: number): void {
     </p>
     <HarnessRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
     <section v-if="first" class="before" data-test="where-first" :aria-label="say.toLookAtFirst">
-      <h3>{{ say.first(lookText(first, job.loom), formatMinutes(first.minutes)) }}</h3>
+      <h3>{{ unbroken(say.first(lookText(first, job.loom), formatMinutes(first.minutes))) }}</h3>
       <p v-if="first.kind === 'wiggle'" class="small">{{ say.handsAndSleevesClearOfFans }}</p>
       <div v-for="line in looks" :key="line.hint" class="look">
         <ActButton @click="seen(line.hint)">{{ line.says }}</ActButton>
@@ -66,7 +67,7 @@ function pick(element: number): void {
       </div>
     </section>
     <section v-if="next && about" class="next" data-test="where-next" :aria-label="say.nextPlaceToLook">
-      <h3>{{ say.next(wayTestName(next, job.loom), formatMinutes(next.minutes)) }}</h3>
+      <h3>{{ unbroken(say.next(wayTestName(next, job.loom), formatMinutes(next.minutes))) }}</h3>
       <dl>
         <template v-for="line in lines" :key="line.range">
           <dt class="mono">{{ line.range }}</dt>
