@@ -46,7 +46,7 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
     ['0;9000\n0;8900\n20;3520', /Line 2: This temperature is listed twice/],
     ['0;11,883\n25;9,912', /Column 2: is a mark before three digits a decimal point/],
     ['20;3520', /at least two points/],
-    ['0;100\n50;119\n100;110\n150;157', /turns round|sticks out/],
+    ['0;100\n50;119\n100;110\n150;157', /reverses|does not fit/],
   ];
   for (const [text, words] of cases) {
     await area.fill(text);

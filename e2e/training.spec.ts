@@ -59,7 +59,7 @@ async function play(page: Page, ofCase: TrainingCase, moves: readonly Move[]): P
     if (move.kind === 'look') await press(page, /^Inspect/);
     if (move.kind === 'diagram') await press(page, /^Diagram/);
     if (move.kind === 'warm') await press(page, /^Warm it/);
-    if (move.kind === 'which-plug') await press(page, new RegExp(`^Pull ${move.at}, watch`));
+    if (move.kind === 'which-plug') await press(page, new RegExp(`^Unplug ${move.at}, watch`));
     if (move.kind === 'measure') {
       const { setUp, conditions } = move;
       await goTest(page, move.measurement);
@@ -103,7 +103,7 @@ for (const theme of ['two-sensors', 'only-hot', 'shared-reference'] as const)
     await play(page, ofCase, playBy(ofCase, 'ideal').moves);
     await ends(page, ofCase);
     const rows = page.locator('[data-test="score"] tbody tr');
-    await expect(rows.filter({ hasText: 'in all' })).toContainText('+0');
+    await expect(rows.filter({ hasText: 'total' })).toContainText('+0');
   });
 
 test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five volts, the sensor in vain; then it is right', async ({
@@ -125,7 +125,7 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await expect(meter(page)).toContainText('OL');
   await expect(page.getByText('Ohms on a live circuit: key off first.')).toBeVisible();
   await goTest(page, 'displayed-bridged');
-  await set(page, 'The plug', 'bridged');
+  await set(page, 'The plug', 'jumpered');
   const live = ofCase.cavities.indexOf('supply') + 1;
   const signal = ofCase.cavities.indexOf('signal') + 1;
   await set(page, 'Across cavities', [live, signal].sort().join(' and '));
@@ -169,13 +169,13 @@ test('the tool hidden says nothing; a bet is answered once it was said; shown it
     await set(page, 'Key', 'on');
     await press(page, 'Probe');
     await expect(meter(page)).toContainText('°C');
-    if (mode === 'tool shown') await expect(tool).toContainText('It would measure:');
+    if (mode === 'tool shown') await expect(tool).toContainText('It suggests:');
     else {
       await expect(tool).toHaveCount(0);
       await choose(page.getByLabel('I think it is'), 'Wiring');
       await press(page, 'Record my estimate');
       await expect(tool).toContainText('The tool’s estimate was');
-      await expect(tool).not.toContainText('It would measure');
+      await expect(tool).not.toContainText('It suggests');
     }
   }
 });

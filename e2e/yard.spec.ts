@@ -36,7 +36,7 @@ test('temperatures that say nothing are asked, ranges and bounds are taken', asy
   const under = page.locator('.figure', { has: page.getByText('Thermometer', { exact: true }) }).locator('.under');
   for (const [text, says] of [
     ['hot', 'No figure found'],
-    ['24-18', 'upside down'],
+    ['24-18', 'smaller figure first'],
     ['18…', 'No figure found'],
     ['18-24', 'read as 18 … 24 °C'],
     ['~20', 'read as 14 … 26 °C'],

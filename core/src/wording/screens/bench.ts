@@ -21,7 +21,7 @@ export const cardEntryWords = {
   thermometerHot: 'Thermometer, hot',
   thermometer: 'Thermometer',
   besideTheSensorByAnotherThermometer: 'Beside the sensor, by another thermometer',
-  while: 'measured',
+  while: 'while',
   waterAt: 'water at',
   itIsThere: 'temperature there',
   airAt: 'air at',

@@ -35,7 +35,7 @@ export const compareFormWords = {
   waterAt: (number: Shown): string => `Water at, ${number}`,
   ohms: (number: Shown): string => `Ohms, ${number}`,
   sensor: 'sensor',
-  while: 'measured',
+  while: 'while',
   removePair: (number: Shown): string => `Remove pair ${number}`,
   addAPair: 'Add a pair',
   pairsNoRoomForMore: (pairs: Shown): string => `${pairs} pairs: the list is full.`,
