@@ -72,7 +72,7 @@ test('bad tables: told at the line, nothing lost', async ({ page }) => {
   await expect(page.locator('[data-test="fit"]')).toContainText('table');
   await page.getByRole('radio', { name: 'R25 and B' }).check();
   await page.getByLabel('R25', { exact: true }).fill('0');
-  await expect(told(page, 'give no sensor yet')).toBeVisible();
+  await expect(told(page, 'do not describe a sensor')).toBeVisible();
 });
 
 test('files in and out: CSV and JSON of a curve come back', async ({ page }) => {

@@ -48,7 +48,7 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
     await expect(where).toContainText(/Likeliest place|Contact at/);
     if (/^Contact at/.test((await where.textContent())!)) break;
     const heading = await page.locator('[data-test="where-next"] h3').textContent();
-    const [, name, side, minutes] = /return wire, C(\d), (module|sensor) side · (\d+) min/.exec(heading!)!;
+    const [, name, side, minutes] = /return wire, C(\d), (module|sensor) side · (\d+)\smin/.exec(heading!)!;
     laidOpen += Number(minutes);
     await expect(page.locator('[data-test="where-next"] dd')).toHaveCount(2);
     await page.getByRole('button', { name: `I am at C${name}` }).click();
