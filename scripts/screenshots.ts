@@ -119,7 +119,7 @@ await shoot('training-case');
 await choose(page.getByLabel('I think it is'), 'Sensor');
 await page.getByRole('button', { name: 'Record my estimate' }).click();
 for (const group of ['sensor', 'wiring']) {
-  await choose(page.getByLabel('Act', { exact: true }), `put right: ${group}`);
+  await choose(page.getByLabel('Act', { exact: true }), `repair: ${group}`);
   await page.getByRole('button', { name: 'Do it' }).click();
 }
 await page.locator('[data-test="truth"]').waitFor({ timeout: 60_000 });

@@ -52,8 +52,9 @@ const THERE_ANYWAY = 0.9;
  * bad terminal and destroys the evidence. A display that does not react is not asked again.
  */
 function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>, access: Access): PlannedTest[] {
+  const stuck = displayStuck(problem);
   const useful = ({ measurement }: PlannedTest): boolean =>
-    measurement.quantity !== 'celsius' || measurement.ofNeighbour === true || !displayStuck(problem);
+    !stuck || measurement.quantity !== 'celsius' || measurement.ofNeighbour === true;
   const undisturbed = ({ measurement }: PlannedTest): boolean => UNDISTURBED.includes(measurement.setup);
   const all = candidateTests(problem, access).filter(useful);
   const failing = (problem.comesAndGoes ?? []).map((state) => {

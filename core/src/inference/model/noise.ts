@@ -162,8 +162,7 @@ export function displayedNoise(instruments: Instruments, scale: DisplayScale, sp
     atEnd,
     share,
     logPlain,
-    logSame: (v, before) =>
-      v === before ? (v === Infinity ? 0 : logNormalOf(0, 2 * variance)) : logNormalOf(v - before, 2 * variance),
+    logSame: (v, before) => (v === Infinity && before === Infinity ? 0 : logNormalOf(v - before, 2 * variance)),
     logFresh,
     logGood: (v, p) => {
       if (atEnd(p)) return logMixture(logShown + logPlain(v, p), logSubstitute + logFresh(v));

@@ -1,5 +1,5 @@
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
-import { type CurveModel, invertMonotone } from '../../circuit/curves/curveModel.ts';
+import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import type { CircuitState } from '../../circuit/network/sensorCircuit.ts';
 import type { Branch, Fault } from '../../circuit/faults/fault.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
@@ -18,7 +18,8 @@ import {
 } from './noise.ts';
 import { normalCdf } from '../../base/numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
-import { type Problem, UNMEASURED } from './problem.ts';
+import type { Problem } from './problem.ts';
+import { startsFor } from './starts.ts';
 import { logWrongPin, type Slip, slipsOf } from './slips.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
 
@@ -50,13 +51,6 @@ interface Prepared {
   logOther: number;
   slips: readonly Slip[];
 }
-
-/** No fit sets out further than this from the middle, in 1σ. */
-const FURTHEST_START = 2.5;
-/** A temperature further than this from its middle, 1σ, is worth a start of its own. */
-const FAR_START = 0.5;
-/** Starts nearer than this, 1σ, end in the same place; more than so many are not tried. */
-const [STARTS_APART, MOST_STARTS] = [0.15, 3];
 
 /** Where a sound reading is this much (ln) more likely than a blunder, no slip is looked for. */
 const MET = 10;
@@ -144,63 +138,14 @@ export class Predictor {
     return this.startsOf(curve)[0];
   }
 
-  /** `start`, and for a curve that is hardly known where each of the other resistances would have it, since the middle one may be read wrong. */
+  /** `start`, and the other places from which a fit may end elsewhere. */
   startsOf(curve: CurveModel): readonly Float64Array[] {
     let known = this.starts.get(curve);
     if (!known) {
-      const level = this.latent.names.indexOf('curve level');
-      const levels = level >= 0 && curve.level ? this.levelsRead(curve, curve.level) : [0];
-      known = levels.map((at) => {
-        const u = new Float64Array(this.latent.dimension);
-        if (level >= 0) u[level] = at;
-        return u;
-      });
-      if (!curve.level) known = [...known, ...this.temperaturesRead(curve)];
+      known = startsFor(curve, this.latent, this.problem, this.readings);
       this.starts.set(curve, known);
     }
     return known;
-  }
-
-  /** Points at which the temperature of each state is what the sensor's own resistance says, and what the display says, where that is far from the middle. */
-  private temperaturesRead(curve: CurveModel): Float64Array[] {
-    const { display } = this.problem.circuit;
-    const bySensor = this.readings.filter(
-      ({ measurement, conditions: { bathC, airC } }) =>
-        measurement.onSensor && bathC === undefined && airC === undefined,
-    );
-    const byDisplay = this.readings.filter(
-      ({ measurement, value }) => measurement.id === 'displayed' && value > display.minC && value < display.maxC,
-    );
-    const saying = [
-      bySensor.map(({ state, value }) => ({ state, shownC: curve.temperatureC(value) })),
-      byDisplay.map(({ state, value }) => ({ state, shownC: value })),
-    ];
-    return saying.flatMap((list) => {
-      const u = new Float64Array(this.latent.dimension);
-      for (const { state, shownC } of list) {
-        if (!(shownC > curve.minC && shownC < curve.maxC)) continue;
-        const there = this.latent.temperatureAt(state, shownC);
-        u[there.k] = there.u;
-      }
-      return u.some((x) => Math.abs(x) > FAR_START && Math.abs(x) < 6) ? [u] : [];
-    });
-  }
-
-  /** The levels that the resistances read on the sensor itself ask for, the middle one first, those apart that differ; 0 where there is none. */
-  private levelsRead(curve: CurveModel, level: (u: number) => number): number[] {
-    const { thermometers } = this.problem;
-    const logs = this.readings
-      .filter((r) => r.measurement.onSensor && Number.isFinite(r.value) && r.value > 0)
-      .map(({ value, conditions, state }) => {
-        const there = conditions.bathC ?? conditions.airC ?? thermometers[state === 'hot' ? 'hot' : 'steady']?.readC;
-        return Math.log(value / curve.resistanceOhm(there ?? UNMEASURED.readC));
-      })
-      .sort((a, b) => a - b);
-    const levels = logs.map((log) => invertMonotone(level, log, -FURTHEST_START, FURTHEST_START));
-    const apart = [levels[levels.length >> 1] ?? 0];
-    for (const one of levels)
-      if (apart.length < MOST_STARTS && apart.every((other) => Math.abs(other - one) > STARTS_APART)) apart.push(one);
-    return apart;
   }
 
   /** What every reading should be, in its own unit, into `out`. */
@@ -264,7 +209,7 @@ export class Predictor {
     const { atEnds } = this;
     atEnds.length = 0;
     for (const i of indices) if (noise.atEnd(predictions[i])) atEnds.push(i);
-    // One alone is told by its own mixture.
+    // One alone has its own mixture.
     if (atEnds.length < 2 && atEnds.length === indices.length) atEnds.length = 0;
     if (atEnds.length === 0) return 0;
     const shown = atEnds.map((i) => {

@@ -77,7 +77,7 @@ export interface Assessment {
 }
 
 const MAX_SUSPECTS = 6;
-/** From this share on a slip is asked about. */
+/** From this share on a slip becomes a question. */
 const WORTH_ASKING = 0.3;
 /** Faults below this probability are not shown as suspects. */
 const WORTH_NAMING = 0.005;
@@ -99,7 +99,7 @@ export function explain(problem: Problem, posterior: Posterior, rangesOf = healt
   const ranges = rangesOf(problem, [...tests, ...taken]);
   const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);
   const leading = leadingFaults(posterior);
-  // A slip is asked about although what leads does without it, where one in three would answer yes: the question costs one tap.
+  // The leading suspect may do without a slip. The question costs one tap and is worth it where one in three would answer yes.
   const asked = explainedReadings(
     posterior,
     faults.filter((f) => f.draws.length > 0),

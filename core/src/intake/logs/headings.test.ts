@@ -34,7 +34,7 @@ describe('headings of a log as loggers write them', () => {
     const log = read('time_s,Temp C', (i) => `${i * 2},20`);
     expect(log.ok && log.log.timeS[39]).toBe(78);
   });
-  test.each(['ECT', 'CLT', 'MAT', 'IAT'])('%s is a sensor whose unit is asked', (head) => {
+  test.each(['ECT', 'CLT', 'MAT', 'IAT'])('%s is a sensor, and its unit stays a question', (head) => {
     const log = read(`time_s,${head}`, (i) => `${i},${20 + i}`);
     expect(log).toMatchObject({ ok: false, reason: 'unit-asked' });
   });

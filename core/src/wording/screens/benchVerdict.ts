@@ -22,7 +22,6 @@ export const nextTestWords = {
   nothingSeparatesThem: 'No test at hand separates what is left',
   noTestLeftWouldTellMuch:
     'No further test would tell much more. Repair, then repeat the readings: every one must be within range.',
-  ifYouDoubtIt: (list: Shown): string => `If in doubt: ${list}`,
   next: (schoolNext: Shown): string => `Next: ${schoolNext}`,
   byMostTellingNow: (name: Shown, name2: Shown, minutesText: Shown): string =>
     `By “${name}”. Most informative now: ${name2} (${minutesText}).`,

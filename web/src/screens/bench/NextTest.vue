@@ -75,9 +75,8 @@ const pair = computed(() => {
   return say.notToldApartYet(first.names.join(' and '), how);
 });
 
-/** Below this many bits even the best test changes next to nothing. */
-const WORTH_DOING = 0.02;
-const enough = computed(() => !where.value && !(props.advice.proposals[0]?.bits >= WORTH_DOING));
+/** What changes next to nothing is not proposed. */
+const enough = computed(() => !where.value && props.advice.proposals.length === 0);
 /** What is left open where nothing at hand tells more. */
 const remaining = computed(() => remainingText(props.advice.remaining, hasPrices(job.worth)));
 </script>
@@ -87,9 +86,6 @@ const remaining = computed(() => remainingText(props.advice.remaining, hasPrices
     <h3 class="enough">{{ remaining ? say.nothingSeparatesThem : say.enoughMeasured }}</h3>
     <p>
       {{ remaining || say.noTestLeftWouldTellMuch }}
-    </p>
-    <p v-if="tests.length > 0" class="others">
-      {{ say.ifYouDoubtIt(tests.map((t) => `${t.name} (${t.minutesText})`).join(', ')) }}
     </p>
   </section>
   <section v-else :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
