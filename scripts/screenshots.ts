@@ -137,7 +137,7 @@ await phone
   .first()
   .tap();
 await phone.locator('[data-station="loaded"]').tap();
-await phone.getByRole('button', { name: 'Signal voltage, plugged in' }).first().tap();
+await phone.getByRole('button', { name: 'Signal voltage, plugged in', exact: true }).last().tap();
 await phone.getByText('Wiring fault: resistance in the return').first().waitFor();
 await shootPhone('phone-card');
 await phone.emulateMedia({ colorScheme: 'dark' });

@@ -7,6 +7,7 @@ import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { screenTitle, titled } from '../browser/titles.ts';
 import { useBench } from '../session/bench.ts';
+import MessagePage from './MessagePage.vue';
 import ProvideSession from './ProvideSession.ts';
 
 /** Lets through what needs a job only when that job is on the bench; until then, or where it cannot be, it says so. */
@@ -33,34 +34,22 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
 
 <template>
   <ProvideSession v-if="session" :key="session.id" :session="session"><slot /></ProvideSession>
-  <div v-else class="gate">
-    <slot name="bar" />
-    <main>
-      <template v-if="state?.kind === 'missing'">
-        <h1>{{ say.thisCheckIsNotHere }}</h1>
-        <p>{{ say.itWasDeletedOrItLives }}</p>
-      </template>
-      <template v-else-if="state?.kind === 'unreadable'">
-        <h1>{{ say.thisCheckCannotBeOpened }}</h1>
-        <p>{{ say.itIsKeptAsItIs(openFaultText(state.fault)) }}</p>
-      </template>
-      <div v-else-if="state?.kind === 'blocked'" role="alert">
-        <h1>{{ say.thisCheckCannotBeReadNow }}</h1>
-        <p>{{ storageFaultText(state.fault) }}</p>
-        <ActButton icon="reload" @click="bench.open(id)">{{ say.tryAgain }}</ActButton>
-      </div>
-      <p v-else class="soft">{{ say.opening }}</p>
-      <ActButton to="/">{{ say.allChecks }}</ActButton>
-    </main>
-  </div>
+  <MessagePage v-else class="gate">
+    <template #bar><slot name="bar" /></template>
+    <template v-if="state?.kind === 'missing'">
+      <h1>{{ say.thisCheckIsNotHere }}</h1>
+      <p>{{ say.itWasDeletedOrItLives }}</p>
+    </template>
+    <template v-else-if="state?.kind === 'unreadable'">
+      <h1>{{ say.thisCheckCannotBeOpened }}</h1>
+      <p>{{ say.itIsKeptAsItIs(openFaultText(state.fault)) }}</p>
+    </template>
+    <div v-else-if="state?.kind === 'blocked'" role="alert">
+      <h1>{{ say.thisCheckCannotBeReadNow }}</h1>
+      <p>{{ storageFaultText(state.fault) }}</p>
+      <ActButton icon="reload" @click="bench.open(id)">{{ say.tryAgain }}</ActButton>
+    </div>
+    <p v-else class="soft">{{ say.opening }}</p>
+    <ActButton to="/">{{ say.allChecks }}</ActButton>
+  </MessagePage>
 </template>
-
-<style scoped>
-main {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-  align-items: flex-start;
-  padding: 40px;
-}
-</style>

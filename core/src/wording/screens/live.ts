@@ -60,7 +60,7 @@ export const instrumentPanelWords = {
 };
 
 export const liveDeskWords = {
-  live: (title: Shown): string => `Live · ${title}`,
+  live: (title: Shown): string => `Live data · ${title}`,
   liveValues: 'Live data',
   heatCycle: 'Heat cycle',
   heatCycleTestStepByStep: 'Heat-cycle test, step by step',

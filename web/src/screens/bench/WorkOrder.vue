@@ -117,7 +117,7 @@ button {
   background: transparent;
   text-align: left;
   cursor: pointer;
-  padding: 0 8px;
+  padding: 3px 8px;
 }
 .station {
   min-height: 35px;
@@ -143,10 +143,10 @@ button:hover {
   color: var(--spruce);
   font-weight: 600;
 }
+/* Names differ in their last word (unplugged, plugged in): they go on in a second line. */
 .name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
+  line-height: 1.25;
 }
 .last {
   font-size: 12.5px;

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { screenTitle } from '../../browser/titles.ts';
 import ActButton from '../../components/base/ActButton.vue';
+import MessagePage from '../../components/MessagePage.vue';
 import TopBar from '../../components/TopBar.vue';
 import { nearestAddress } from './nearestAddress.ts';
 
@@ -13,23 +14,11 @@ const near = computed(() => nearestAddress(route.path));
 </script>
 
 <template>
-  <div>
-    <TopBar back />
-    <main>
-      <h1>{{ say.thisPageDoesNotExist }}</h1>
-      <p>{{ say.checkTheAddress(route.path) }}</p>
-      <ActButton kind="main" :to="near.path">{{ say.goTo(screenTitle(near.name)) }}</ActButton>
-      <ActButton v-if="near.path !== '/'" to="/">{{ say.allChecks }}</ActButton>
-    </main>
-  </div>
+  <MessagePage>
+    <template #bar><TopBar back /></template>
+    <h1>{{ say.thisPageDoesNotExist }}</h1>
+    <p>{{ say.checkTheAddress(route.path) }}</p>
+    <ActButton kind="main" :to="near.path">{{ say.goTo(screenTitle(near.name)) }}</ActButton>
+    <ActButton v-if="near.path !== '/'" to="/">{{ say.allChecks }}</ActButton>
+  </MessagePage>
 </template>
-
-<style scoped>
-main {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-  align-items: flex-start;
-  padding: 40px 24px;
-}
-</style>
