@@ -52,7 +52,9 @@ export class Hand {
     if (!(await card.isVisible())) {
       await this.station(station.id);
       const button = this.page.locator(`[data-test-id="${test}"]`);
-      if ((await button.count()) > 0 && !(await card.isVisible())) {
+      // The station may still be on its way: what it shows is looked at once either of them is there.
+      await expect(card.or(button).first()).toBeVisible();
+      if (!(await card.isVisible())) {
         await button.click();
         this.strokes += 1;
       }

@@ -110,7 +110,7 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   await expect(figures(page).locator('.snippet').first()).toHaveCSS('background-image', /blob:/, { timeout: 30_000 });
   await first.fill(right);
   await first.press('Tab');
-  const confirm = figures(page).getByRole('button', { name: /stands as in the picture/ });
+  const confirm = figures(page).getByRole('button', { name: /matches the picture/ });
   while ((await confirm.count()) > 0) await confirm.first().click();
   await expect(use).toBeEnabled();
   expect(await axeFinds(page)).toEqual([]);
@@ -150,7 +150,7 @@ test('a file that is no picture, reading that is stopped, and corners that cross
     mimeType: 'image/png',
     buffer: Buffer.from('no picture at all'),
   });
-  await expect(page.getByRole('alert').filter({ hasText: 'no picture that the browser can read' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot read this file as a picture' })).toBeVisible();
 });
 
 test('a curve off a diagram: two values on each axis, the line followed by its colour', async ({ page, browser }) => {

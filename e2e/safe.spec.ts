@@ -104,7 +104,7 @@ test('a sealed backup opens only with its passphrase; what is newer here stays; 
   await expect(page.getByText('Everything in it is already here.')).toBeVisible();
   const checks = page.getByRole('row', { name: /checks/ });
   await expect(checks.getByRole('cell').nth(3)).toHaveText('1');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   // One that is no backup says so.
   await files(page, 'a backup').setInputFiles('docs/screenshots/bench.png');
   await expect(page.getByText('This is no backup')).toBeVisible();

@@ -59,7 +59,7 @@ export function quarry(): Job[] {
     decide(job, 'healthy', 'Within what the curve allows; look again next year.');
     close(job, '', '', 'Nothing changed.');
   }
-  followUp(third[3], 'Look again: it creeps', '2025-04-15');
+  followUp(third[3], 'Check this sensor again: it is drifting', '2025-04-15');
   const others = [1, 2, 4].map((pump) => {
     const job = visit(`quarry-${pump}`, pump, { day: `2025-05-0${pump}`, airC: 14, off: 9, complaint: 'Gauge low.' });
     decide(job, 'sensor', 'Reads nine kelvin low, as on the others.');
