@@ -2,6 +2,9 @@ import { expect, type Page } from '@playwright/test';
 import { STATIONS } from '../core/src/advice/workOrder/stations.ts';
 import { choose, pick, startCheck } from './bench.ts';
 
+/** How a test is repeated, as it stands on the buttons. */
+const REPEATS = { same: /^Same/, hot: /^Hot/, wiggling: /^While/ };
+
 /** A technician at the keyboard: drives the real interface and counts what it costs (one a key, one a click, two a pick from a list). */
 export class Hand {
   strokes = 0;
@@ -65,12 +68,17 @@ export class Hand {
     if (taken) {
       await another.click();
       this.strokes += 1;
+      const ways = this.page.locator('[data-test="repeat"]:visible');
+      if ((await ways.count()) > 0) {
+        await ways.getByRole('button', { name: REPEATS[conditions.state ?? 'same'] }).click();
+        this.strokes += 1;
+      }
     }
     if (conditions.ohm) await this.fill('with resistor', conditions.ohm);
     if (conditions.water) await this.fill('water at', conditions.water);
     await card.locator('.large input').fill(text);
     this.strokes += text.length;
-    if (conditions.state) {
+    if (conditions.state && !taken) {
       await choose(card.getByLabel('while'), conditions.state);
       this.strokes += 2;
     }

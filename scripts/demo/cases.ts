@@ -18,7 +18,7 @@ async function ferry(): Promise<Job> {
   );
   job.tags = ['harbour', 'ferry fleet'];
   job.complaint.codes = [{ id: 'c1', code: 'P0118', state: 'present' }];
-  job.temperatureC = celsius(18);
+  job.moments[0].temperatureC = celsius(18);
   job.findings = ['corrosion'];
   read(job, ['displayed', '-40'], ['open-voltage', '5.02'], ['sensor-ohms', 'OL'], ['loaded-voltage', '5.01']);
   await photo(job, 'Plug of the sensor, green in both cavities', {
@@ -53,7 +53,7 @@ function groomer(): Job {
     { id: 'c1', code: 'P0642', state: 'present' },
     { id: 'c2', code: 'P0118', state: 'sporadic' },
   ];
-  job.temperatureC = celsius(6);
+  job.moments[0].temperatureC = celsius(6);
   job.findings = ['several-codes'];
   read(
     job,
@@ -76,7 +76,7 @@ function coldRoom(): Job {
     'Bakery at the mill, proving room',
     'Dough proves too fast; room feels warmer than the display says.',
   );
-  job.temperatureC = celsius(24);
+  job.moments[0].temperatureC = celsius(24);
   read(job, ['open-voltage', '3.29'], ['sensor-ohms', '12.6k'], ['loaded-voltage', '1.84'], ['displayed', '19']);
   job.comparison.pairs = (
     [
@@ -108,7 +108,7 @@ function heatPump(): Job {
     'Reading room, heat pump behind the hedge',
     'Defrosts all the time.',
   );
-  job.temperatureC = celsius(11);
+  job.moments[0].temperatureC = celsius(11);
   job.findings = ['chafed'];
   read(job, ['displayed', '100'], ['open-voltage', '0.00'], ['sensor-ohms', '19.4k'], ['isolation-ground', '0.6']);
   decide(job, 'wiring');
@@ -131,7 +131,7 @@ function school(): Job {
     'Village school, boiler 1',
     'Flow shown 19 K too low; radiators boil.',
   );
-  job.temperatureC = celsius(41);
+  job.moments[0].temperatureC = celsius(41);
   read(
     job,
     ['displayed', '22'],
@@ -155,7 +155,7 @@ function hall(): Job {
     'Village hall, south gable',
     'Heating goes off at noon although it is cold.',
   );
-  job.temperatureC = celsius(8);
+  job.moments[0].temperatureC = celsius(8);
   job.findings = ['loose'];
   read(job, ['displayed', '21'], ['sensor-ohms', '1.119k'], ['loaded-voltage', '1.74'], ['open-voltage', '3.30']);
   return job;
@@ -171,7 +171,7 @@ function roller(): Job {
     'Road roller 12, works yard',
     'Regeneration breaks off; the middle exhaust value jumps.',
   );
-  job.temperatureC = celsius(14);
+  job.moments[0].temperatureC = celsius(14);
   job.rightSensor = {
     values: ['EGT 1', 'EGT 2', 'EGT 3'].map((name, i) => ({ id: `v${i + 1}`, name })),
     plugs: ['front, grey', 'middle, black', 'rear, black'].map((name, i) => ({ id: `p${i + 1}`, name })),
@@ -192,7 +192,7 @@ async function dyeWorks(): Promise<Job> {
     'Dye works, tank 3',
     'Drops out for a second, several times a shift.',
   );
-  job.temperatureC = celsius(22);
+  job.moments[0].temperatureC = celsius(22);
   job.findings = ['moves-when-wiggled'];
   read(
     job,
@@ -222,7 +222,7 @@ function greenhouse(): Job {
     slope: 'ntc',
     bands: [{ temperatureC: celsius(20), resistanceOhm: entryOf('10–15 k', 'ohm-band', 'C') }],
   };
-  job.temperatureC = entryOf('18…24', 'told-celsius', 'C');
+  job.moments[0].temperatureC = entryOf('18…24', 'told-celsius', 'C');
   read(job, ['sensor-ohms', '12.1k'], ['open-voltage', '3.28']);
   return job;
 }
@@ -238,7 +238,7 @@ function tractor(): Job {
     'Hard starting in the cold; nothing looked at yet.',
   );
   job.complaint.symptoms = ['hard-start'];
-  job.temperatureC = blank();
+  job.moments[0].temperatureC = blank();
   return job;
 }
 

@@ -19,7 +19,7 @@ interface Visit {
 function visit(id: string, pump: number, { day, airC, off, complaint }: Visit): Job {
   const job = begun(id, day, CIRCUIT, `Quarry pump ${pump} · coolant`, `Quarry, drain pump ${pump}`, complaint);
   job.tags = ['quarry'];
-  job.temperatureC = celsius(airC);
+  job.moments[0].temperatureC = celsius(airC);
   const model = curveModel(circuitCurve(job.circuit.curve)!);
   const ohm = model.resistanceOhm(airC - off);
   const volts = (5 * ohm) / (ohm + job.circuit.pullUpOhm.value!);
@@ -37,10 +37,10 @@ function visit(id: string, pump: number, { day, airC, off, complaint }: Visit): 
 function close(job: Job, part: string, partNumber: string, done: string): void {
   const at = job.updatedAt.replace(':40:', ':20:');
   job.repair = { ...job.repair, part, partNumber, done, doneAt: at };
-  job.proof.temperatureC = job.temperatureC;
+  job.proof.temperatureC = job.moments[0].temperatureC;
   // A new sensor reads right; one that was left in reads as before.
   const [before] = job.readings;
-  const value = part === '' ? Number(before.value) : job.temperatureC.value!;
+  const value = part === '' ? Number(before.value) : job.moments[0].temperatureC.value!;
   job.proof.readings = [{ measurement: 'displayed', text: String(value), value }];
   for (const { id } of proofStepsFor(job.field)) job.proof.steps[id] = { state: 'passed', note: '', at };
   job.closed = { at: job.updatedAt, how: 'proved', reason: '' };

@@ -203,6 +203,7 @@ describe('the report as a page of its own', () => {
           value: 5,
           conditions: {},
           state: 'steady',
+          moment: 'steady',
           note,
           takenAt: null,
           voided: null,

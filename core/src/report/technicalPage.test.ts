@@ -129,7 +129,7 @@ describe('the technical page, section by section', () => {
     expect(of('one-wire')).toContain('one wire, return through the body');
     const all = lines('circuit', (j) => {
       j.circuit.name = '';
-      j.temperatureC = entry('21.5');
+      j.moments[0].temperatureC = entry('21.5');
       j.kit.name = 'van';
     })!;
     expect(all[0]).toMatch(/^Circuit: /);

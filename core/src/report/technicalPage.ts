@@ -4,6 +4,7 @@ import { SYMPTOMS } from '../catalogue/parts/symptoms.ts';
 import { comparePairsOf, curveName } from '../check/job/comparePairsOf.ts';
 import { curveSlope } from '../check/job/curveSlope.ts';
 import type { Job } from '../check/job/jobSchema.ts';
+import { asFound } from '../check/job/moments.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import { inside, type Interval } from '../base/numeric/interval.ts';
 import { PROOF_STEPS } from '../check/proof/proofPlan.ts';
@@ -83,7 +84,7 @@ function rightSensorSection(job: Job): ReportSection {
 }
 
 function circuitSection(job: Job, { unit }: PageOptions): ReportSection {
-  const facts = circuitFacts(job.circuit, job.temperatureC, unit);
+  const facts = circuitFacts(job.circuit, asFound(job).temperatureC, unit);
   const layout = {
     'pull-up': 'sensor to ground, pull-up in the module',
     'pull-down': 'sensor to the reference, pull-down in the module',
@@ -116,7 +117,7 @@ function readingsSection(job: Job, assessment: Assessment | null, { unit, when }
     const leader = assessment?.suspects[0];
     const value = r.value === null ? r.text : formatQuantity(r.value === 'OL' ? Infinity : r.value, quantity, unit);
     return [
-      [title, readingConditionsText(r, unit, job.loom)].filter(Boolean).join(', '),
+      [title, readingConditionsText(r, unit, job)].filter(Boolean).join(', '),
       value,
       view ? formatInterval(view.healthy, quantity, unit) : '',
       view && leader && leader.fault !== 'healthy' ? formatInterval(leader.predicts[at], quantity, unit) : '',

@@ -1,4 +1,5 @@
 import type { Job } from '../check/job/jobSchema.ts';
+import { HOT } from '../check/job/moments.ts';
 import { isMeasurementId, measurementById } from '../circuit/measurements/list.ts';
 import { type Patch, TYPED } from '../base/records/changes.ts';
 import { isRecord } from '../base/records/plainData.ts';
@@ -11,8 +12,7 @@ const PARTS: Record<string, string> = {
   note: 'note',
   tags: 'tags',
   school: 'order of work',
-  temperatureC: 'thermometer',
-  hotTemperatureC: 'thermometer, hot',
+  moments: 'thermometer',
   complaint: 'complaint',
   rightSensor: 'the right sensor',
   circuit: 'circuit',
@@ -63,6 +63,7 @@ export function changeText(job: Job, patches: readonly Patch[]): string {
 }
 
 function partName(job: Job, { at, before, after }: Patch): string {
+  if (at[0] === 'moments' && at[1] === `#${HOT}`) return 'thermometer, hot';
   if (at[0] === 'readings') {
     const id = at[1]?.slice(1);
     const thing = [after, before].find((x) => isRecord(x) && typeof x.measurement === 'string') as

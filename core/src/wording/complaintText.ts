@@ -1,5 +1,6 @@
 import { directionOf } from '../catalogue/parts/symptoms.ts';
 import type { Job } from '../check/job/jobSchema.ts';
+import { asFound } from '../check/job/moments.ts';
 import { formatTemperature, type TemperatureUnit } from '../base/units/format.ts';
 
 /** What the complaint says of the reading, checked against the displayed value where there is one. Null when it says nothing. */
@@ -19,7 +20,7 @@ export function complaintText(job: Job, unit: TemperatureUnit): { text: string; 
     };
   const said = `The symptoms say: reads too ${reads}.`;
   const shown = job.readings.find((r) => r.measurement === 'displayed' && !r.voided)?.value;
-  const air = job.temperatureC.value;
+  const air = asFound(job).temperatureC.value;
   if (typeof shown !== 'number' || air === null)
     return { text: `${said} Compare the displayed value with a thermometer.`, odd: false };
   const difference = shown - air;

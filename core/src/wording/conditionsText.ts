@@ -1,4 +1,5 @@
 import type { Job, JobReading } from '../check/job/jobSchema.ts';
+import { AS_FOUND, type Moment } from '../check/job/moments.ts';
 import type { Harness } from '../circuit/harness/harnessSchema.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import type { Conditions } from '../circuit/measurements/measurement.ts';
@@ -19,9 +20,9 @@ export function conditionsText(conditions: Conditions, unit: TemperatureUnit, lo
 
 /** A reading's conditions and the state of the machine, in words. */
 export function readingConditionsText(
-  { conditions: c, state }: Pick<JobReading, 'conditions' | 'state'>,
+  { conditions: c, state, moment }: Pick<JobReading, 'conditions' | 'state' | 'moment'>,
   unit: TemperatureUnit,
-  loom?: Harness,
+  { loom, moments = [] }: { loom?: Harness; moments?: readonly Moment[] } = {},
 ): string {
   const known: Conditions = {};
   if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
@@ -30,7 +31,10 @@ export function readingConditionsText(
   if (c.wire && c.position) Object.assign(known, { wire: c.wire, position: c.position, side: c.side });
   const words = conditionsText(known, unit, loom);
   const machine = state === 'hot' ? 'hot or after heat' : state === 'wiggling' ? 'while wiggling' : '';
-  return [words, machine].filter((w) => w !== '').join(', ');
+  // What holds for the whole check is not said of each reading.
+  const beside = moment === AS_FOUND ? null : (moments.find((m) => m.id === moment)?.temperatureC.value ?? null);
+  const at = beside === null ? '' : `at ${formatTemperature(beside, unit, Number.isInteger(beside) ? 0 : 1)}`;
+  return [words, machine, at].filter((w) => w !== '').join(', ');
 }
 
 /** Name of a reading of a job by its id, pairs of the comparison included; empty for an id that is not there. */

@@ -62,7 +62,7 @@ describe('what a step changed', () => {
   test('the change that a person typed tells, not what followed from it', () => {
     const patches = [
       { at: ['loom'], before: 'a', after: 'b' },
-      { at: ['temperatureC', TYPED], before: ['', null], after: ['20', 20] },
+      { at: ['moments', '#steady', 'temperatureC', TYPED], before: ['', null], after: ['20', 20] },
     ];
     expect(changeText(job(), patches as never)).toBe('thermometer 20');
   });
@@ -729,7 +729,7 @@ describe('comparing, judging, plugs and the complaint', () => {
       j.complaint.symptoms = symptoms;
       j.complaint.causes = causes as never;
       if (shown !== null) j.readings.push({ id: 'r', measurement: 'displayed', text: '', value: shown } as never);
-      if (air !== null) j.temperatureC = entry(String(air), air);
+      if (air !== null) j.moments[0].temperatureC = entry(String(air), air);
       const said = complaintText(j, 'C');
       return said && `${said.odd ? '! ' : ''}${said.text}`;
     };

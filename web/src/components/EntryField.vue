@@ -24,6 +24,8 @@ const props = defineProps<{
   /** May it be OL? */
   overload?: boolean;
 }>();
+/** The field is left: what was in it when it was come into. */
+const emit = defineEmits<{ settle: [before: Entry] }>();
 const preferences = usePreferences();
 const put = (text: string): void => {
   entry.value = entryOf(text, props.quantity, preferences.temperatureUnit);
@@ -54,5 +56,6 @@ const readAs = computed(() => toldText(entry.value, props.quantity, preferences.
     :text="entry.text"
     @type="put"
     @choose="put"
+    @settle="emit('settle', entryOf($event, quantity, preferences.temperatureUnit))"
   />
 </template>

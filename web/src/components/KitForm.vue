@@ -5,7 +5,8 @@ import CheckBox from './base/CheckBox.vue';
 import TextField from './base/TextField.vue';
 import ActButton from './base/ActButton.vue';
 import { type Kit, MOST_RANGES } from '@mellow-probe/core/catalogue/kit/kitSchema';
-import { type ThermometerKind, TOOLS } from '@mellow-probe/core/base/units/vocabulary';
+import { thermometerChoices } from '@mellow-probe/core/wording/thermometerText';
+import { TOOLS } from '@mellow-probe/core/base/units/vocabulary';
 import { kitIssues } from '@mellow-probe/core/check/job/kitIssues';
 import { instrumentsOf, thermometerSigmaK } from '@mellow-probe/core/catalogue/kit/instrumentsOf';
 import { ownResistors } from '@mellow-probe/core/catalogue/kit/ownResistors';
@@ -99,20 +100,7 @@ const RANGES = [
   ['volts', say.volts, 'V'],
   ['ohms', say.ohms, 'Ω'],
 ] as const;
-const THERMOMETER_NAMES: Readonly<Record<ThermometerKind, string>> = {
-  thermocouple: say.thermocoupleTapedOn,
-  glass: say.glass,
-  'infra-red': say.infraRedOnADullSurface,
-  'infra-red-shiny': say.infraRedOnShinyMetal,
-  'pipe-clamp': say.clampOnPipe,
-  display: say.anotherDisplayOfTheMachine,
-  hand: say.theHand,
-  other: say.another,
-};
-const thermometers = (Object.keys(THERMOMETER_NAMES) as ThermometerKind[]).map((value) => ({
-  value,
-  label: THERMOMETER_NAMES[value],
-}));
+const thermometers = computed(() => thermometerChoices(kit.value));
 const REACH = [
   { value: 'easy', label: say.easyToReach },
   { value: 'usual', label: say.usual },

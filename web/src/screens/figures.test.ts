@@ -29,7 +29,7 @@ function linesOf(id: string): ChartLines {
     '2026-01-02T03:04:05.000Z',
     CATALOGUE_CIRCUITS.find((c) => c.id === id),
   );
-  job.temperatureC = { text: '20 °C', value: 20 };
+  job.moments[0].temperatureC = { text: '20 °C', value: 20 };
   const model = checkJob(job).problem!.circuit.curve;
   const reading = (measurement: string, value: number) =>
     newReading(measurement, measurement, { text: String(value), value });

@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
@@ -189,7 +190,7 @@ describe('the card of every test', () => {
       await onBench({
         ...newJob('x', NOW, circuit),
         loom: { ...newHarness(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] },
-        temperatureC: { text: '12', value: 12 },
+        moments: [{ ...newMoments()[0], temperatureC: { text: '12', value: 12 } }, newMoments()[1]],
       });
       const { work } = session();
       for (const id of stationsFor('proposal', circuit.layout, 2).flatMap((s) => s.tests)) {
@@ -279,13 +280,14 @@ describe('the ledger', () => {
 });
 
 describe('nothing shown that is not so', () => {
-  const figures = { ...newJob('v', NOW), temperatureC: { text: '12', value: 12 } };
+  const figures = newJob('v', NOW);
+  figures.moments[0].temperatureC = { text: '12', value: 12 };
   test('the engine fails after a verdict: it is marked as of earlier figures at once, with the reason; computed again it is current', async () => {
     await onBench(figures);
     const panel = await show(VerdictPanel);
     expect(panel.get('[data-test="verdict"]').attributes('data-earlier')).toBe('false');
     broken.message = 'no answer within 20 s';
-    session().job.temperatureC = { text: '13', value: 13 };
+    session().job.moments[0].temperatureC = { text: '13', value: 13 };
     await judged();
     await flushPromises();
     const said = panel.get('[data-test="verdict-failed"]').text();
@@ -322,12 +324,12 @@ describe('nothing shown that is not so', () => {
   test('taking back is said with its figure, by button and by key; unsent words have their own way back', async () => {
     await onBench(figures);
     const bench = await show(BenchTable);
-    session().job.temperatureC = { text: '14', value: 14 };
+    session().job.moments[0].temperatureC = { text: '14', value: 14 };
     await flushPromises();
     const [undo, redo] = bench.findAll('.undo button');
     await vi.waitFor(() => expect(undo.text()).toBe('Undo: thermometer 12 → 14'));
     await undo.trigger('click');
-    expect(session().job.temperatureC.text).toBe('12');
+    expect(session().job.moments[0].temperatureC.text).toBe('12');
     expect(bench.get('[data-test="undo-told"]').text()).toBe('Undone: thermometer 12 → 14.');
     await vi.waitFor(() => expect(redo.text()).toBe('Redo: thermometer 12 → 14'));
     const press = (key: string, target: EventTarget = window, shiftKey = false): boolean =>
@@ -335,16 +337,16 @@ describe('nothing shown that is not so', () => {
         new KeyboardEvent('keydown', { key, ctrlKey: true, shiftKey, bubbles: true, cancelable: true }),
       );
     expect(press('y')).toBe(false);
-    expect(session().job.temperatureC.text).toBe('14');
+    expect(session().job.moments[0].temperatureC.text).toBe('14');
     press('z');
-    expect(session().job.temperatureC.text).toBe('12');
+    expect(session().job.moments[0].temperatureC.text).toBe('12');
     press('Z', window, true);
-    expect(session().job.temperatureC.text).toBe('14');
+    expect(session().job.moments[0].temperatureC.text).toBe('14');
     const words = document.createElement('input');
     words.setAttribute('data-unsent', '');
     (bench.element as HTMLElement).append(words);
     expect(press('z', words)).toBe(true);
-    expect(session().job.temperatureC.text).toBe('14');
+    expect(session().job.moments[0].temperatureC.text).toBe('14');
   });
   test('words typed before they are sent outlive a look at another sheet; more codes than fit stay in the field', async () => {
     await onBench({

@@ -106,7 +106,7 @@ describe('the job on the bench', () => {
     const bench = benchOf(w);
     await bench.open('a');
     browser.delay = () => new Promise(() => undefined);
-    sessionOf(bench).job.temperatureC = { text: '12.5', value: 12.5 };
+    sessionOf(bench).job.moments[0].temperatureC = { text: '12.5', value: 12.5 };
     // Its write, and that of the step, now hang in the store for good.
     await new Promise((r) => setTimeout(r, 20));
     w.die();
@@ -115,10 +115,10 @@ describe('the job on the bench', () => {
     const again = benchOf(next);
     await again.open('a');
     const session = sessionOf(again);
-    expect(session.job.temperatureC).toEqual({ text: '12.5', value: 12.5 });
+    expect(session.job.moments[0].temperatureC).toEqual({ text: '12.5', value: 12.5 });
     await session.record.settled();
-    expect((await stored(next, 'a')).temperatureC.text).toBe('12.5');
-    expect(session.history.next.undo!.patches[0].at[0]).toBe('temperatureC');
+    expect((await stored(next, 'a')).moments[0].temperatureC.text).toBe('12.5');
+    expect(session.history.next.undo!.patches[0].at.slice(0, 3)).toEqual(['moments', '#steady', 'temperatureC']);
   });
   test('the same field in two windows: one reading, nothing hidden', async () => {
     await put(w, 'a');

@@ -12,7 +12,7 @@ export function useCardReading(): { reading: ComputedRef<JobReading | undefined>
     if (reading.value) {
       readings.retype(reading.value.id, text);
       if (!readings.find(work.readingId!)) work.readingId = null;
-    } else if (text.trim() !== '') work.readingId = readings.add(work.test!, text, work.draft, work.state);
+    } else if (text.trim() !== '') work.readingId = readings.add(work.test!, text, work.draft, work.state, work.moment);
   }
   return { reading, put };
 }

@@ -7,7 +7,12 @@ import { judgedJob, ofView, settle } from '../../test/judgedJob.ts';
 import { EngineError } from '../workers/engineClient.ts';
 
 /** The parts of a job that the engine looks at, as the session asks. */
-const figures = (job: Job): object => ({ t: job.temperatureC, r: job.readings, f: job.findings, c: job.circuit });
+const figures = (job: Job): object => ({
+  t: job.moments[0].temperatureC,
+  r: job.readings,
+  f: job.findings,
+  c: job.circuit,
+});
 
 describe('property: no verdict for figures that are not on the screen', () => {
   test('1000 random interleavings of typing, late answers, failures, changes from elsewhere and closing', async () => {
@@ -33,12 +38,12 @@ describe('property: no verdict for figures that are not on the screen', () => {
         switch (pick(9)) {
           case 0:
           case 1:
-            record.value.temperatureC = { text: String(step), value: step };
+            record.value.moments[0].temperatureC = { text: String(step), value: step };
             break;
           case 2:
             record.value.findings = [`f${pick(3)}`];
             look();
-            record.value.temperatureC = { text: `${step}.5`, value: step + 0.5 };
+            record.value.moments[0].temperatureC = { text: `${step}.5`, value: step + 0.5 };
             break;
           case 3:
             open.tell(verdict(open.job));
@@ -55,7 +60,9 @@ describe('property: no verdict for figures that are not on the screen', () => {
           case 7:
             control.elsewhere((j) => ({
               ...j,
-              hotTemperatureC: { text: String(step), value: step },
+              moments: j.moments.map((m, i) =>
+                i === 1 ? { ...m, temperatureC: { text: String(step), value: step } } : m,
+              ),
               findings: [`e${pick(3)}`],
             }));
             break;

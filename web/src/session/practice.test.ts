@@ -58,7 +58,7 @@ describe('a training case on the bench', () => {
     await practice.make({ kind: 'warm' });
     const { job } = practice.session;
     expect(job.readings.map((r) => [r.measurement, r.text])).toEqual([['open-voltage', '4.97 V']]);
-    expect([job.findings, job.hotTemperatureC.value === null]).toEqual([['crash-damage'], false]);
+    expect([job.findings, job.moments[1].temperatureC.value === null]).toEqual([['crash-damage'], false]);
     expect(practice.standing.value.state.minutes).toBe(19);
     await practice.close();
     const other = await openWindow();

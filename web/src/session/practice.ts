@@ -113,10 +113,8 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
         const now = await scene.ask(async (r) => await r.stand(number, moves));
         if (mine !== asked) return;
         standing.value = now;
-        const { readings, findings, hotTemperatureC, complaint } = now.job;
-        session.record.change('elsewhere', (job) =>
-          Object.assign(job, { readings, findings, hotTemperatureC, complaint }),
-        );
+        const { readings, findings, moments, complaint } = now.job;
+        session.record.change('elsewhere', (job) => Object.assign(job, { readings, findings, moments, complaint }));
         // Not waited for: the judge takes its time.
         void (now.state.ended ? finish(moves) : listen(mine, moves)).catch(broke);
       } catch (error) {

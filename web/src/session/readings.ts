@@ -42,6 +42,7 @@ export function useReadings() {
     text = '',
     given: JobConditions = {},
     state: MachineState = 'steady',
+    moment: string | null = null,
   ): string | null {
     if (job.readings.length >= MOST.readings) return null;
     const { needs } = measurementById(measurement);
@@ -49,7 +50,10 @@ export function useReadings() {
     const id = find(measurement) ? newId() : measurement;
     const conditions = needs.includes('wire') ? { wire: 'signal' as const, position: 1, ...given } : { ...given };
     job.readings.push(
-      newReading(id, measurement, { text, value: read(measurement, text), conditions, state, takenAt: nowIso() }),
+      newReading(id, measurement, {
+        ...{ text, value: read(measurement, text), conditions, state, takenAt: nowIso() },
+        ...(moment !== null && { moment }),
+      }),
     );
     return id;
   }

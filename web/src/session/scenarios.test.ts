@@ -276,7 +276,7 @@ test.each(SCENARIOS.map((s) => [s.name, s] as const))('%s', async (name, s) => {
   const session = jobSession(door, control.stored!.value, control.stored, inThisThread);
   // The title, and the circuit from its list.
   let strokes = 3 + (s.title ?? name.slice(0, 24)).length + s.air.length + (s.before?.[0] ?? 0);
-  session.job.temperatureC = { ...session.job.temperatureC, ...entryOf(s.air, 'celsius', 'C') };
+  session.job.moments[0].temperatureC = { ...session.job.moments[0].temperatureC, ...entryOf(s.air, 'celsius', 'C') };
   s.before?.[1](session.job);
   for (const [id, text, { ohm = '', water = '' } = {}] of s.readings) {
     strokes += goTo(session, id);

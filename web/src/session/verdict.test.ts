@@ -25,15 +25,15 @@ describe('the verdict', () => {
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
     await settle();
-    record.value.temperatureC = { text: '12', value: 12 };
+    record.value.moments[0].temperatureC = { text: '12', value: 12 };
     expect(view.state.kind).toBe('computing');
     expect(view.earlier).toBe(true);
     await settle();
     expect(view.earlier).toBe(true);
-    expect(ofView(view)!.temperatureC.text).toBe('');
+    expect(ofView(view)!.moments[0].temperatureC.text).toBe('');
     asked[1].tell(verdict(asked[1].job));
     expect(view.earlier).toBe(false);
-    expect(ofView(view)!.temperatureC.text).toBe('12');
+    expect(ofView(view)!.moments[0].temperatureC.text).toBe('12');
   });
   test('texts and photos do not make it compute again; a text leaves it current', async () => {
     const { asked, record, view, verdict } = await judgedJob();
@@ -53,7 +53,7 @@ describe('the verdict', () => {
   test('only the newest question is asked while one is being worked on; its late answer is not wanted', async () => {
     const { asked, record, view, verdict, advice } = await judgedJob();
     for (const t of ['1', '12', '12.5']) {
-      record.value.temperatureC = { text: t, value: Number(t) };
+      record.value.moments[0].temperatureC = { text: t, value: Number(t) };
       await settle();
     }
     expect(asked).toHaveLength(1);
@@ -62,7 +62,7 @@ describe('the verdict', () => {
     asked[0].done();
     await settle();
     expect(asked).toHaveLength(2);
-    expect(asked[1].job.temperatureC.text).toBe('12.5');
+    expect(asked[1].job.moments[0].temperatureC.text).toBe('12.5');
     asked[1].tell(verdict(asked[1].job));
     expect(asked[0].tell(advice(asked[0].job))).toBe(false);
     expect(view.advice).toBeNull();
@@ -74,14 +74,14 @@ describe('the verdict', () => {
     asked[0].done();
     await settle();
     expect([view.advice === null, view.adviceEarlier]).toEqual([false, false]);
-    record.value.temperatureC = { text: '12', value: 12 };
+    record.value.moments[0].temperatureC = { text: '12', value: 12 };
     await settle();
     expect([view.advice === null, view.adviceEarlier]).toEqual([false, true]);
     asked[1].tell(verdict(asked[1].job));
     expect([view.advice === null, view.adviceEarlier]).toEqual([false, true]);
     asked[1].tell(advice(asked[1].job));
     expect([view.advice === null, view.adviceEarlier]).toEqual([false, false]);
-    record.value.temperatureC = { text: '13', value: 13 };
+    record.value.moments[0].temperatureC = { text: '13', value: 13 };
     await settle();
     asked[1].done();
     await settle();
@@ -96,13 +96,13 @@ describe('the verdict', () => {
     asked[0].tell(verdict(asked[0].job));
     asked[0].done();
     await settle();
-    record.value.temperatureC = { text: '12', value: 12 };
+    record.value.moments[0].temperatureC = { text: '12', value: 12 };
     await settle();
     asked[1].fail(new EngineError({ why: 'silent', message: 'no answer within 20 s' }));
     await settle();
     expect(view.state).toMatchObject({ kind: 'failed', fault: { why: 'silent' } });
     expect([view.earlier, view.fault?.message]).toEqual([true, 'no answer within 20 s']);
-    expect(ofView(view)!.temperatureC.text).toBe('');
+    expect(ofView(view)!.moments[0].temperatureC.text).toBe('');
     judging.again();
     await settle();
     expect(view.fault).toBeNull();
@@ -111,7 +111,7 @@ describe('the verdict', () => {
   });
   test('the failure of a question that is no longer asked is nobody’s; so is one after closing', async () => {
     const { asked, record, view, judging } = await judgedJob();
-    record.value.temperatureC = { text: '12', value: 12 };
+    record.value.moments[0].temperatureC = { text: '12', value: 12 };
     await settle();
     asked[0].fail(new Error('of before'));
     await settle();
@@ -132,12 +132,15 @@ describe('the verdict', () => {
     const { asked, record, view } = await judgedJob();
     asked[0].tell({
       kind: 'verdict',
-      answer: { issues: [{ path: 'temperatureC', issue: { ok: false, reason: 'empty' } }], result: null },
+      answer: {
+        issues: [{ path: 'moments.steady.temperatureC', issue: { ok: false, reason: 'empty' } }],
+        result: null,
+      },
     });
     asked[0].done();
     await settle();
-    expect(view.issues.get('temperatureC')).toEqual({ ok: false, reason: 'empty' });
-    record.value.temperatureC = { text: '1', value: 1 };
+    expect(view.issues.get('moments.steady.temperatureC')).toEqual({ ok: false, reason: 'empty' });
+    record.value.moments[0].temperatureC = { text: '1', value: 1 };
     await settle();
     asked[1].fail(new Error('x'));
     await settle();
@@ -178,7 +181,7 @@ describe('the verdict', () => {
     expect(asked).toHaveLength(2);
     stop();
     stopToo();
-    record.value.temperatureC = { text: '1', value: 1 };
+    record.value.moments[0].temperatureC = { text: '1', value: 1 };
     await settle();
     expect(asked[2].chart).toBe(false);
   });
@@ -199,7 +202,7 @@ describe('the verdict', () => {
     judging.close();
     expect(asked[0].tell(verdict(asked[0].job))).toBe(false);
     asked[0].done();
-    record.value.temperatureC = { text: '1', value: 1 };
+    record.value.moments[0].temperatureC = { text: '1', value: 1 };
     await settle();
     expect(asked).toHaveLength(1);
     expect(view.result).toBeNull();

@@ -5,7 +5,8 @@ import { nextPlace } from '@mellow-probe/core/advice/place/placeAdvice';
 import { figure } from '@mellow-probe/core/base/units/entry';
 import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
 import type { MachineState } from '@mellow-probe/core/base/units/vocabulary';
-import { computed, reactive, ref } from 'vue';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
+import { computed, reactive, ref, toRaw } from 'vue';
 import type { PersistedRecord } from './recordContract.ts';
 import type { VerdictView } from './verdict.ts';
 
@@ -18,6 +19,8 @@ export interface WorkOrder {
   /** Conditions of the reading still to be taken, and the state of the machine it is taken in. */
   draft: JobConditions;
   state: MachineState;
+  /** The moment it will belong to; null: the usual one of its state. */
+  moment: string | null;
   readonly stations: readonly Station[];
   readonly current: Station | undefined;
   /** The test the tool proposes, or the chosen school's next. */
@@ -27,7 +30,7 @@ export interface WorkOrder {
   /** Puts a test on the card, with its latest reading; with conditions: a new reading under those. */
   goTest(measurement: string, conditions?: Conditions, state?: MachineState): void;
   goReading(id: string): void;
-  /** A further reading of the test on the card, in this state of the machine. */
+  /** A further reading of the test on the card, in this state of the machine; without one, in the same conditions as the reading on the card. */
   again(state?: MachineState): void;
   goProposed(): void;
   /** On to the next test in the order of work that has no reading yet; after the last one, to the decision. */
@@ -47,6 +50,7 @@ export function followWork(
   const chosen = ref<string | null>(null);
   const draft = ref<JobConditions>({});
   const state = ref<MachineState>('steady');
+  const moment = ref<string | null>(null);
 
   const stations = computed(() =>
     stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
@@ -70,7 +74,7 @@ export function followWork(
     test.value = measurement;
     const mine = readingsOf(measurement).filter((r) => !r.voided && (inState === 'steady' || r.state === inState));
     const fresh = conditions && measurementById(measurement).needs.length > 0;
-    state.value = inState;
+    [state.value, moment.value] = [inState, null];
     chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
     draft.value = conditions ? asTyped(conditions) : {};
   }
@@ -109,6 +113,7 @@ export function followWork(
     }),
     draft,
     state,
+    moment,
     stations,
     current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
     proposed,
@@ -116,8 +121,10 @@ export function followWork(
     goStation,
     goTest,
     goReading,
-    again: (inState: MachineState = 'steady') => {
-      [chosen.value, draft.value, state.value] = [null, {}, inState];
+    again: (inState?: MachineState) => {
+      const last = job.readings.find((r) => r.id === chosen.value);
+      [state.value, moment.value] = inState ? [inState, null] : [last?.state ?? 'steady', last?.moment ?? null];
+      [chosen.value, draft.value] = [null, inState ? {} : plainCopy(toRaw(last?.conditions ?? {}))];
     },
     goProposed: () =>
       proposed.value && goTest(proposed.value.measurement, proposed.value.conditions, proposed.value.state),

@@ -21,7 +21,7 @@ import type { Engine } from './engineAnswer.ts';
 const SHOWN = 3;
 const ranges = rememberedRanges();
 /** All that a sound circuit's readings depend on. */
-const circuitKey = (job: Job): string => JSON.stringify([job.circuit, job.kit, job.temperatureC, job.hotTemperatureC]);
+const circuitKey = (job: Job): string => JSON.stringify([job.circuit, job.kit, job.moments]);
 
 /** The engine itself; `engine.worker.ts` gives it to the page. */
 export const engine: Engine = {

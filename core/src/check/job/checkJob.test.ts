@@ -115,7 +115,7 @@ describe('the circuit of a job', () => {
 });
 
 describe('a temperature as people have it', () => {
-  const steady = (text: string) => problemOf((job) => (job.temperatureC = told(text))).thermometers.steady;
+  const steady = (text: string) => problemOf((job) => (job.moments[0].temperatureC = told(text))).thermometers.steady;
   test('a figure has the thermometer’s spread, a rough one and a range their own', () => {
     expect(steady('20')).toEqual({ readC: 20, sigmaK: 1.5, halfWidthK: 0 });
     expect(steady('~20')).toEqual({ readC: 20, sigmaK: 3, halfWidthK: 0 });
@@ -125,8 +125,8 @@ describe('a temperature as people have it', () => {
     expect(problemOf((job) => (job.kit.thermometer = 'infra-red-shiny')).thermometers.steady).toBeUndefined();
     const hand = problemOf((job) => {
       job.kit.thermometer = 'hand';
-      job.temperatureC = told('40');
-      job.hotTemperatureC = told('at the thermostat');
+      job.moments[0].temperatureC = told('40');
+      job.moments[1].temperatureC = told('at the thermostat');
     }).thermometers;
     expect(hand).toEqual({
       steady: { readC: 40, sigmaK: 6, halfWidthK: 0 },
@@ -147,12 +147,20 @@ describe('a temperature as people have it', () => {
     ['1300', 'too-high'],
     ['-101', 'too-low'],
   ])('“%s” is asked: %s', (text, reason) => {
-    expect(issuesOf((job) => (job.temperatureC = told(text)))).toEqual([['temperatureC', reason]]);
-    expect(issuesOf((job) => (job.hotTemperatureC = told(text)))).toEqual([['hotTemperatureC', reason]]);
+    expect(issuesOf((job) => (job.moments[0].temperatureC = told(text)))).toEqual([
+      ['moments.steady.temperatureC', reason],
+    ]);
+    expect(issuesOf((job) => (job.moments[1].temperatureC = told(text)))).toEqual([
+      ['moments.hot.temperatureC', reason],
+    ]);
   });
   test('a figure outside the curve is left out and said; a range may reach beyond it', () => {
-    expect(issuesOf((job) => (job.temperatureC = told('250')))).toEqual([['temperatureC', 'outside-curve']]);
-    expect(issuesOf((job) => (job.temperatureC = told('-60')))).toEqual([['temperatureC', 'outside-curve']]);
+    expect(issuesOf((job) => (job.moments[0].temperatureC = told('250')))).toEqual([
+      ['moments.steady.temperatureC', 'outside-curve'],
+    ]);
+    expect(issuesOf((job) => (job.moments[0].temperatureC = told('-60')))).toEqual([
+      ['moments.steady.temperatureC', 'outside-curve'],
+    ]);
     expect(steady('>150')).toMatchObject({ readC: 165 });
   });
 });
@@ -184,7 +192,7 @@ describe('the readings of a job', () => {
   test('a figure, its conditions and its state; what was voided or is empty is left out', () => {
     const { readings } = problemOf((job) => {
       job.readings = [
-        { ...reading('open-voltage', 4.98), state: 'hot' },
+        { ...reading('open-voltage', 4.98), state: 'hot', moment: 'hot' },
         { ...reading('loaded-voltage', 2), voided: { reason: 'slipped', at: NOW } },
         { ...reading('return-drop', 0), text: '', value: null },
         reading('displayed-substituted', 48, { substituteOhm: figure(1000) }),
@@ -527,7 +535,7 @@ describe('what is told', () => {
   test('the temperature told is where the code was read', () => {
     const at = (text: string) => {
       const job = fresh((j) => {
-        j.temperatureC = told(text);
+        j.moments[0].temperatureC = told(text);
         j.complaint.codes = [code('P0116')];
       });
       return priorFactors(job, checkJob(job).problem!.circuit)[0].ratios;
@@ -679,8 +687,8 @@ describe('a list of jobs', () => {
       j.title = 'Pilot boat';
       j.machine = 'Tern';
       j.note = 'wet';
-      j.temperatureC = figure(20);
-      j.hotTemperatureC = figure(90);
+      j.moments[0].temperatureC = figure(20);
+      j.moments[1].temperatureC = figure(90);
       j.readings = [reading('open-voltage', 5)];
       j.decision = decision;
       j.loom.stops = someStops(3);
@@ -715,7 +723,7 @@ test('corrections are folded where they are too many: the first stays, and the l
 test('readings as CSV: a column for every condition, OL and formulas as they are meant', () => {
   const csv = readingsCsv(
     fresh((job) => {
-      job.temperatureC = told('18-24');
+      job.moments[0].temperatureC = told('18-24');
       job.readings = [
         { ...reading('off-ohms', 2500, { airC: told('20') }), note: '=1+1' },
         reading('bench-ohms', 600, { bathC: figure(60) }),

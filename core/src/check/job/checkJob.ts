@@ -1,7 +1,7 @@
 import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { PULL_UP_SPREAD, YARD_SPREAD } from '../../circuit/network/spread.ts';
 import { wireOhm } from '../../circuit/network/wireOhm.ts';
-import type { Problem, ReadingInput, Thermometer } from '../../inference/model/problem.ts';
+import { type Problem, type ReadingInput, type Thermometer, usualMoment } from '../../inference/model/problem.ts';
 import { instrumentsOf, thermometerAt } from '../../catalogue/kit/instrumentsOf.ts';
 import type { Kit } from '../../catalogue/kit/kitSchema.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
@@ -14,11 +14,12 @@ import { sensorCodes } from '../../catalogue/parts/troubleCodes.ts';
 import type { MachineState } from '../../base/units/vocabulary.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
-import type { Entry } from '../../base/units/entry.ts';
+import { blank, type Entry } from '../../base/units/entry.ts';
 import { stopsOf } from '../../circuit/harness/harnessSchema.ts';
 import { kitIssues } from './kitIssues.ts';
 import { harnessWeights } from '../../circuit/harness/harnessWeights.ts';
 import type { Job, JobReading } from './jobSchema.ts';
+import { type Moment, momentOf } from './moments.ts';
 import { pooled } from '../../inference/model/priorFactor.ts';
 import { ofOneKind } from './ofOneKind.ts';
 import { priorFactors } from './priorFactors.ts';
@@ -63,8 +64,9 @@ export function checkJob(job: Job): CheckedJob {
   const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
   const substituteC = optional('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
   const curve = readCurve(circuit.curve, issues);
-  const temperature = (path: string, entry: Entry): Thermometer | undefined => {
+  const temperature = ({ id, temperatureC: entry, thermometer }: Moment): Thermometer | undefined => {
     if (entry.text.trim() === '') return undefined;
+    const path = `moments.${id}.temperatureC`;
     const value = take(path, entry, 'told-celsius', -100, 1200);
     if (value === null) return undefined;
     const { kind, middleC } = toldOf({ ...entry, value })!;
@@ -73,10 +75,9 @@ export function checkJob(job: Job): CheckedJob {
       issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
       return undefined;
     }
-    return thermometerTold({ ...entry, value }, job.kit) ?? undefined;
+    return thermometerTold({ ...entry, value }, kitWith(job.kit, thermometer)) ?? undefined;
   };
-  const steadyC = temperature('temperatureC', job.temperatureC);
-  const hotC = temperature('hotTemperatureC', job.hotTemperatureC);
+  const thermometers = Object.fromEntries(job.moments.map((moment) => [moment.id, temperature(moment)]));
   const readings = [
     ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
     ...comparisonReadings(job, issues),
@@ -122,7 +123,7 @@ export function checkJob(job: Job): CheckedJob {
   const states = intermittentStates(job);
   const problem: Problem = {
     circuit: sensorCircuit,
-    thermometers: { steady: steadyC, hot: hotC },
+    thermometers,
     readings: ofOneKind(readings),
     instruments: instrumentsOf(job.kit),
     factors: pooled(priorFactors(job, sensorCircuit)),
@@ -150,6 +151,16 @@ export function thermometerTold(entry: Entry, kit: Kit): Thermometer | null {
 function ownSpread(entry: Entry): { ownK?: number } {
   const told = toldOf(entry);
   return told && told.kind !== 'figure' ? { ownK: toldSigmaK(told, NaN) } : {};
+}
+
+/** The kit with the thermometer of a moment, whose limit nobody stated, where that is another one than its own. */
+const kitWith = (kit: Kit, thermometer: Moment['thermometer']): Kit =>
+  thermometer === null || thermometer === kit.thermometer ? kit : { ...kit, thermometer, thermometerK: blank() };
+
+/** The moment of a reading, where it is not the usual one of its state. */
+function momentOfProblem(job: Job, reading: JobReading): { moment?: string } {
+  const { id } = momentOf(job, reading);
+  return id === usualMoment(reading.state) ? {} : { moment: id };
 }
 
 /** Resistance of one wire, Ω: the loom's, and for a long run the copper's with a tenth either way. */
@@ -252,5 +263,6 @@ function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInp
     issues.push({ path: `${path}.position`, issue: { ok: false, reason: 'needs-condition' } });
     return [];
   }
-  return [{ id: reading.id, measurement: reading.measurement, value, conditions, state: reading.state }];
+  const { id, state } = reading;
+  return [{ id, measurement: reading.measurement, value, conditions, state, ...momentOfProblem(job, reading) }];
 }

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import type { Job } from './jobSchema.ts';
+import { newMoment } from './moments.ts';
 import { newJob } from './newJob.ts';
 import { newReading } from './newReading.ts';
 import { openJob, saveJob } from './openJob.ts';
@@ -28,11 +29,11 @@ describe('a file that contradicts itself is not taken', () => {
     expect(faultOf((j) => (j.rightSensor.plugs = [plug, plug]))).toBe('rightSensor.plugs.1.id: the same id twice');
   });
   test('a value that its text does not say; °F and OL are read as they were typed', () => {
-    expect(faultOf((j) => (j.temperatureC = { text: '20', value: 1e308 }))).toMatch(
-      /^temperatureC.value: the value is not/,
+    expect(faultOf((j) => (j.moments[0].temperatureC = { text: '20', value: 1e308 }))).toMatch(
+      /^moments.0.temperatureC.value: the value is not/,
     );
-    expect(faultOf((j) => (j.temperatureC = { text: '68', value: 20 }))).toBe('ok');
-    expect(faultOf((j) => (j.temperatureC = { text: '18…24', value: 21 }))).toBe('ok');
+    expect(faultOf((j) => (j.moments[0].temperatureC = { text: '68', value: 20 }))).toBe('ok');
+    expect(faultOf((j) => (j.moments[0].temperatureC = { text: '18…24', value: 21 }))).toBe('ok');
     expect(faultOf((j) => (j.circuit.pullUpOhm = { text: '2k49', value: 2490 }))).toBe('ok');
     expect(faultOf((j) => (j.circuit.pullUpOhm = { text: '2k49', value: 249 }))).toMatch(/^circuit.pullUpOhm.value/);
     const reads = (text: string, value: number | 'OL') => (j: Job) => {
@@ -47,6 +48,20 @@ describe('a file that contradicts itself is not taken', () => {
     expect(faultOf((j) => (j.proof.readings = [{ measurement: 'displayed', text: '20', value: 21 }]))).toMatch(
       /^proof.readings.0/,
     );
+  });
+  test('moments that are not those of every check, and readings that belong to none of them', () => {
+    const read = (state: 'steady' | 'hot' | 'wiggling', moment: string) => (j: Job) => {
+      j.readings = [newReading('x', 'open-voltage', { text: '5', value: 5, state, moment })];
+    };
+    expect(faultOf(read('steady', 'steady'))).toBe('ok');
+    expect(faultOf(read('wiggling', 'hot'))).toBe('ok');
+    expect(faultOf(read('steady', 'noon'))).toBe('readings.0.moment: no such moment');
+    expect(faultOf(read('hot', 'steady'))).toMatch(/^readings.0.moment: hot readings belong/);
+    expect(faultOf(read('steady', 'hot'))).toMatch(/^readings.0.moment: hot readings belong/);
+    expect(faultOf((j) => j.moments.reverse())).toBe('moments.0.id: this must be the moment “steady”');
+    expect(faultOf((j) => (j.moments[1].state = 'steady'))).toBe('moments.1.id: this must be the moment “hot”');
+    expect(faultOf((j) => j.moments.push(newMoment('hot', 'hot')))).toBe('moments.2.id: the same id twice');
+    expect(faultOf((j) => (j.moments = [j.moments[0]]))).toMatch(/^moments: /);
   });
   test('closed as proved without any proof', () => {
     const closed = { at: NOW, how: 'proved', reason: '' } as const;

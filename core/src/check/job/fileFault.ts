@@ -2,6 +2,7 @@ import { measurementById } from '../../circuit/measurements/list.ts';
 import { parseField } from '../../base/units/parseField.ts';
 import type { FieldQuantity } from '../../base/units/quantity.ts';
 import type { Job } from './jobSchema.ts';
+import { AS_FOUND, HOT } from './moments.ts';
 
 /** What no job of this program can hold, although each field of it is right by itself. */
 export interface FileFault {
@@ -14,12 +15,13 @@ export interface FileFault {
  * without a proof. Records of the browser's own store are not asked: what is kept must open. Null where it holds together.
  */
 export function fileFault(job: Job): FileFault | null {
-  return sameIds(job) ?? otherValue(job) ?? withoutProof(job);
+  return sameIds(job) ?? outsideMoments(job) ?? otherValue(job) ?? withoutProof(job);
 }
 
 function sameIds(job: Job): FileFault | null {
   const { complaint, rightSensor, comparison } = job;
   const lists: [string[], readonly { id: string }[]][] = [
+    [['moments'], job.moments],
     [['readings'], job.readings],
     [['photos'], job.photos],
     [['followUps'], job.followUps],
@@ -40,6 +42,19 @@ function sameIds(job: Job): FileFault | null {
   return null;
 }
 
+/** The two moments that every check has come first, and every reading belongs to one that is there, hot ones to a hot one. */
+function outsideMoments({ moments, readings }: Job): FileFault | null {
+  const at = [AS_FOUND, HOT].findIndex((id, i) => moments[i].id !== id || moments[i].state !== id);
+  if (at >= 0) return { path: ['moments', at, 'id'], detail: `this must be the moment “${[AS_FOUND, HOT][at]}”` };
+  for (const [i, reading] of readings.entries()) {
+    const own = moments.find((m) => m.id === reading.moment);
+    if (!own) return { path: ['readings', i, 'moment'], detail: 'no such moment' };
+    if ((reading.state === HOT) !== (own.state === HOT) && reading.state !== 'wiggling')
+      return { path: ['readings', i, 'moment'], detail: 'hot readings belong to a hot moment, others do not' };
+  }
+  return null;
+}
+
 interface Typed {
   text: string;
   value: number | 'OL' | null;
@@ -51,8 +66,7 @@ function otherValue(job: Job): FileFault | null {
   const ofReadings = (path: string[], list: readonly (Typed & { measurement: string })[]): TypedAt[] =>
     list.map((r, i) => [[...path, i], r, measurementById(r.measurement).quantity]);
   const typed: TypedAt[] = [
-    [['temperatureC'], job.temperatureC, 'told-celsius'],
-    [['hotTemperatureC'], job.hotTemperatureC, 'told-celsius'],
+    ...job.moments.map((m, i): TypedAt => [['moments', i, 'temperatureC'], m.temperatureC, 'told-celsius']),
     [['proof', 'temperatureC'], job.proof.temperatureC, 'told-celsius'],
     [['circuit', 'referenceV'], circuit.referenceV, 'volts'],
     [['circuit', 'pullUpOhm'], circuit.pullUpOhm, 'ohms'],

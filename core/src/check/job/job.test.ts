@@ -135,8 +135,8 @@ describe('the job file', () => {
       reason: 'bad-field',
       detail: 'unknown: extra',
     });
-    expect(spoil((j) => Object.assign(j.temperatureC, { text: '', value: 12 }))).toMatchObject({
-      path: ['temperatureC'],
+    expect(spoil((j) => Object.assign(j.moments[0].temperatureC, { text: '', value: 12 }))).toMatchObject({
+      path: ['moments', 0, 'temperatureC'],
     });
     // 1e999 is Infinity in JSON: no figure.
     expect(openJob(JSON.stringify(fresh()).replace('"value":2490', '"value":1e999'))).toMatchObject({
@@ -163,12 +163,22 @@ describe('what is typed', () => {
   });
 
   test.each<[string, (job: Job) => void, string, FieldIssue['reason']]>([
-    ['letters in a number', (j) => (j.temperatureC = typed('warm')), 'temperatureC', 'not-a-number'],
-    ['below absolute zero', (j) => (j.temperatureC = typed('-300')), 'temperatureC', 'below-absolute-zero'],
+    [
+      'letters in a number',
+      (j) => (j.moments[0].temperatureC = typed('warm')),
+      'moments.steady.temperatureC',
+      'not-a-number',
+    ],
+    [
+      'below absolute zero',
+      (j) => (j.moments[0].temperatureC = typed('-300')),
+      'moments.steady.temperatureC',
+      'below-absolute-zero',
+    ],
     [
       'outside the curve',
-      (j) => ((j.circuit.curve = { source: 'catalogue', id: 'ntc-12k' }), (j.temperatureC = typed('-20'))),
-      'temperatureC',
+      (j) => ((j.circuit.curve = { source: 'catalogue', id: 'ntc-12k' }), (j.moments[0].temperatureC = typed('-20'))),
+      'moments.steady.temperatureC',
       'outside-curve',
     ],
     ['a negative resistance', (j) => j.readings.push(reading('a', 'sensor-ohms', '-20')), 'readings.a', 'negative'],
@@ -229,7 +239,7 @@ describe('what is typed', () => {
   });
   test('what cannot be read is left out, the rest still gives a problem', () => {
     const job = fresh();
-    job.temperatureC = typed('warm');
+    job.moments[0].temperatureC = typed('warm');
     job.readings = [reading('a', 'sensor-ohms', 'x'), reading('b', 'open-voltage', '5.01')];
     const { problem, issues } = checkJob(job);
     expect(issues).toHaveLength(2);
@@ -282,10 +292,10 @@ describe('two windows', () => {
     mine.readings[0] = reading('a', 'open-voltage', '4.9', 4.9);
     mine.readings.push(reading('c', 'return-drop', '0.1', 0.1));
     theirs.note = 'wet';
-    theirs.temperatureC = figure(12);
+    theirs.moments[0].temperatureC = figure(12);
     theirs.readings = [reading('a', 'open-voltage', '4.8', 4.8), reading('d', 'displayed', '9', 9)];
     const merged = mergeThreeWay(base, mine, theirs);
-    expect(merged).toMatchObject({ title: 'Tern', note: 'wet', temperatureC: { value: 12 } });
+    expect(merged).toMatchObject({ title: 'Tern', note: 'wet', moments: [{ temperatureC: { value: 12 } }, {}] });
     expect(merged.readings.map((r) => [r.id, r.value])).toEqual([
       ['a', 4.9],
       ['c', 0.1],
@@ -314,7 +324,7 @@ describe('two windows', () => {
 describe('readings as CSV', () => {
   test('one row a reading with unit and conditions; formulas cannot run; minus signs stay figures', () => {
     const job = fresh();
-    job.temperatureC = { text: '-12', value: -12 };
+    job.moments[0].temperatureC = { text: '-12', value: -12 };
     job.readings = [
       {
         ...reading('a', 'displayed-substituted', '12', 12),

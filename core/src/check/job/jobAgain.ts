@@ -1,6 +1,6 @@
-import { blank } from '../../base/units/entry.ts';
 import type { FaultGroup, ReplaceablePart } from '../../base/units/vocabulary.ts';
 import type { Job } from './jobSchema.ts';
+import { newMoments } from './moments.ts';
 import { emptyRecord } from './newJob.ts';
 
 /** A new job like another one: machine, circuit, kit, tags and way of working; nothing of the case itself. */
@@ -15,8 +15,7 @@ export function templateOf(job: Job, id: string, now: string): Job {
     createdAt: now,
     updatedAt: now,
     note: '',
-    temperatureC: blank(),
-    hotTemperatureC: blank(),
+    moments: newMoments(),
   };
 }
 

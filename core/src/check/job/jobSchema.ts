@@ -4,10 +4,10 @@ import { NEWEST_VERSION } from './migrations/list.ts';
 import { FIELDS } from '../../base/units/vocabulary.ts';
 import { kitSchema } from '../../catalogue/kit/kitSchema.ts';
 import { circuitSchema } from './circuitSchema.ts';
-import { entrySchema } from '../../base/units/entry.ts';
 import { FILE_MARGIN, identifier, line, paragraph, timestamp } from '../../base/units/bounds.ts';
 import { harnessSchema } from '../../circuit/harness/harnessSchema.ts';
 import { worthSchema } from '../../advice/plan/worthSchema.ts';
+import { momentSchema } from './moments.ts';
 import { readingSchema } from './readingSchema.ts';
 import * as record from './recordSchemas.ts';
 
@@ -34,10 +34,11 @@ export const jobSchema = z.strictObject({
   kit: kitSchema,
   /** The order of work: 'proposal' (by information per minute) or the id of a school. */
   school: identifier,
-  /** Independent thermometer beside the sensor, °C. */
-  temperatureC: entrySchema,
-  /** The same while the machine is hot, for the readings taken then. */
-  hotTemperatureC: entrySchema,
+  /** When readings were taken together: first the machine as it was found, then the same machine hot, then as many more as there were. */
+  moments: z
+    .array(momentSchema)
+    .min(2)
+    .max(FILE_MARGIN * MOST.moments),
   readings: z.array(readingSchema).max(FILE_MARGIN * MOST.readings),
   comparison: record.comparisonSchema,
   /** Findings and fault codes, by id of the catalogue. */

@@ -150,10 +150,10 @@ export function applyEvidence(
       taken++;
     } else if (e.kind === 'thermometer') {
       const entry = { text: `${e.valueC.toFixed(1)} °C`, value: Number(e.valueC.toFixed(1)) };
-      const key = e.hot ? 'hotTemperatureC' : 'temperatureC';
-      // What a person typed stands.
-      if (job[key].text.trim() !== '') continue;
-      job[key] = entry;
+      const moment = job.moments[e.hot ? 1 : 0];
+      // What a person typed stays.
+      if (moment.temperatureC.text.trim() !== '') continue;
+      moment.temperatureC = entry;
       taken++;
     } else if (e.kind === 'finding') {
       if (job.findings.includes(e.id)) continue;

@@ -1,6 +1,7 @@
 /** Most entries of each list of a job that a control lets a person make; the door of the schema is `FILE_MARGIN` times as wide. */
 export const MOST = {
   readings: 500,
+  moments: 24,
   corrections: 50,
   codes: 50,
   symptoms: 50,

@@ -4,6 +4,7 @@ import { genericKit, type Kit } from '../../catalogue/kit/kitSchema.ts';
 import { newHarness } from '../../circuit/harness/harnessSchema.ts';
 import { newWorth } from '../../advice/plan/worthSchema.ts';
 import { blank, figure } from '../../base/units/entry.ts';
+import { newMoments } from './moments.ts';
 import type { Job, JobCircuit } from './jobSchema.ts';
 
 /** The circuit of a job, filled in from the catalogue. */
@@ -56,8 +57,7 @@ export function newJob(
     worth: newWorth(),
     kit,
     school: 'proposal',
-    temperatureC: blank(),
-    hotTemperatureC: blank(),
+    moments: newMoments(),
     ...emptyRecord(),
   };
 }

@@ -8,6 +8,7 @@ import type { PriorFactor } from '../../inference/model/priorFactor.ts';
 import { symptomFactors } from '../../inference/model/symptomFactors.ts';
 import type { CodeState } from '../../base/units/vocabulary.ts';
 import type { Job } from './jobSchema.ts';
+import { asFound } from './moments.ts';
 
 const REPLACED = {
   sensor: 'sensor-replaced',
@@ -28,7 +29,7 @@ export function priorFactors(job: Job, circuit: SensorCircuit | null): PriorFact
   }));
   if (circuit) {
     const middle = Math.min(Math.max(20, circuit.curve.minC), circuit.curve.maxC);
-    const temperatureC = job.temperatureC.value ?? middle;
+    const temperatureC = asFound(job).temperatureC.value ?? middle;
     for (const known of sensorCodes(codes)) {
       if (speaksOfAnother(known, job.circuit.name)) continue;
       const ratios = codeFactors(circuit, known.says, known.state, temperatureC);

@@ -23,7 +23,10 @@ export const readingSchema = z
     /** V, Ω or °C by the measurement's quantity; "OL"; null while the text cannot be read. */
     value: z.union([z.number(), z.literal('OL')]).nullable(),
     conditions: conditionsSchema,
+    /** How it was taken; hot readings belong to a hot moment. */
     state: z.enum(MACHINE_STATES),
+    /** Id of the moment it belongs to. */
+    moment: identifier,
     note: paragraph,
     takenAt: timestamp.nullable(),
     /** Taken back, with the reason: kept in the record, left out of the verdict. */

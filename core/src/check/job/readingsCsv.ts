@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { FORMULA_CELL } from '../../base/records/formulaCell.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import type { Job } from './jobSchema.ts';
+import { AS_FOUND } from './moments.ts';
 
 /**
  * The readings of a job as CSV (RFC 4180, CRLF, header with units, decimal point). Cells that a spreadsheet would run as a formula are
@@ -9,15 +10,19 @@ import type { Job } from './jobSchema.ts';
  */
 export function readingsCsv(job: Job): string {
   const rows = [
-    {
-      measurement: 'thermometer',
-      name: 'Thermometer beside the sensor',
-      typed: job.temperatureC.text,
-      value: job.temperatureC.value ?? '',
-      unit: '°C',
-      ...noConditions('steady'),
-      note: '',
-    },
+    // The first says what the machine was found at, and is always there.
+    ...job.moments
+      .filter((m) => m.id === AS_FOUND || m.temperatureC.text.trim() !== '')
+      .map(({ id, state, temperatureC }) => ({
+        measurement: 'thermometer',
+        name: id === AS_FOUND ? 'Thermometer beside the sensor' : `Thermometer beside the sensor, ${id}`,
+        typed: temperatureC.text,
+        value: temperatureC.value ?? '',
+        unit: '°C',
+        ...noConditions(state),
+        note: '',
+        moment: id,
+      })),
     ...job.readings.map((r) => {
       const m = measurementById(r.measurement);
       return {
@@ -35,6 +40,7 @@ export function readingsCsv(job: Job): string {
         taken: r.takenAt ?? '',
         voided: r.voided?.reason ?? '',
         note: r.note,
+        moment: r.moment,
       };
     }),
   ];

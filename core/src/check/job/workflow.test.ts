@@ -265,7 +265,7 @@ describe('complaint, report, wires', () => {
     const job = newJob('a', NOW);
     expect(complaintText(job, 'C')).toBeNull();
     job.complaint.symptoms = ['fans-never'];
-    job.temperatureC = entry(12);
+    job.moments[0].temperatureC = entry(12);
     job.readings = [{ ...demo('pilot-boat-jacket-water.json').readings[0] }];
     expect(complaintText(job, 'C')).toMatchObject({ odd: false });
     job.complaint.symptoms = ['fans-never', 'lean'];

@@ -1,6 +1,7 @@
 import { circuitCurve } from '../../check/job/circuitCurve.ts';
 import { thermometerTold } from '../../check/job/checkJob.ts';
 import type { Job } from '../../check/job/jobSchema.ts';
+import { asFound, momentOf } from '../../check/job/moments.ts';
 import { instrumentsOf } from '../../catalogue/kit/instrumentsOf.ts';
 import type { Instruments } from '../../catalogue/kit/instruments.ts';
 import type { Kit } from '../../catalogue/kit/kitSchema.ts';
@@ -86,7 +87,7 @@ export function trendOf({ jobs }: Place): PlaceTrend {
     const { doneAt } = job.repair;
     if (job.decision?.group === 'sensor' && doneAt) changes.push({ at: doneAt, job: job.id });
     points.push(...provedPoints(job, model, changes.length));
-    const at = job.temperatureC.value ?? 25;
+    const at = asFound(job).temperatureC.value ?? 25;
     toleranceK = (LIMIT_SIGMAS * model.toleranceLog) / Math.abs(slopeAt(model, at));
   }
   const own = ownPoints({ points, changes });
@@ -110,13 +111,11 @@ interface Known {
 }
 
 function readPoints(job: Job, model: CurveModel, sensor: number): TrendPoint[] {
-  const beside = knownOf(job.temperatureC, job.kit);
-  const hot = knownOf(job.hotTemperatureC, job.kit);
   const instruments = instrumentsOf(job.kit);
   return job.readings.flatMap((r): TrendPoint[] => {
     if (r.voided || typeof r.value !== 'number' || r.state === 'wiggling') return [];
     const own = r.conditions.bathC ?? r.conditions.airC;
-    const there = own ? toldAt(own.text, instruments.bathK) : r.state === 'hot' ? hot : beside;
+    const there = own ? toldAt(own.text, instruments.bathK) : knownOf(momentOf(job, r).temperatureC, job.kit);
     const point = there && pointOf(job, model, instruments, r.measurement, r.value, there);
     const counts = measurementById(r.measurement).onSensor === true;
     const at = r.takenAt ?? job.createdAt;

@@ -80,7 +80,7 @@ function check(year: number, offK: number, change: (job: Job) => void = () => un
   const at = `${year}-06-01T08:00:00Z`;
   const job = newJob(`j${year}`, at, ENTRY);
   job.machine = ' Pump  3 ';
-  job.temperatureC = figure(20);
+  job.moments[0].temperatureC = figure(20);
   const ohm = Math.round(model.resistanceOhm(20 + offK) * 100) / 100;
   job.readings = [
     newReading('sensor-ohms', 'sensor-ohms', { text: String(ohm), value: ohm, takenAt: at }),
@@ -221,8 +221,8 @@ describe('which figures count, and how surely', () => {
   test('the tolerance is that of the curve at the check’s temperature; without one at 25 °C', () => {
     const at = (c: number): number => (Math.sqrt(3) * model.toleranceLog) / Math.abs(slope(c));
     expect(trendWith(() => undefined).toleranceK).toBeCloseTo(at(20), 3);
-    expect(trendWith((j) => (j.temperatureC = figure(80))).toleranceK).toBeCloseTo(at(80), 3);
-    expect(trendWith((j) => (j.temperatureC = { text: '', value: null })).toleranceK).toBeCloseTo(at(25), 3);
+    expect(trendWith((j) => (j.moments[0].temperatureC = figure(80))).toleranceK).toBeCloseTo(at(80), 3);
+    expect(trendWith((j) => (j.moments[0].temperatureC = { text: '', value: null })).toleranceK).toBeCloseTo(at(25), 3);
   });
   test('a sensor that is out by now is out on the day of its last figure', () => {
     const jobs = Array.from({ length: 12 }, (_, i) => check(2010 + i, 0.6 * i));
@@ -246,7 +246,7 @@ describe('which figures count, and how surely', () => {
     expect(pointsWith(hot)).toEqual([]);
     const told = (j: Job) => {
       hot(j);
-      j.hotTemperatureC = figure(80);
+      j.moments[1].temperatureC = figure(80);
     };
     expect(deviations(told)).toEqual([2]);
     // In the air of a room both are that air.
@@ -287,7 +287,7 @@ describe('which figures count, and how surely', () => {
   test('no temperature beside the sensor, or one beyond its curve: nothing to be off from; its very ends still count', () => {
     const displayed = (value: number, at: number | null) =>
       pointsWith((j) => {
-        j.temperatureC = at === null ? { text: '', value: null } : figure(at);
+        j.moments[0].temperatureC = at === null ? { text: '', value: null } : figure(at);
         j.readings = [taken('a', 'displayed', value)];
       });
     expect(displayed(60, null)).toEqual([]);
@@ -348,7 +348,7 @@ describe('which figures count, and how surely', () => {
     expect(sigmaWith(bath('20', 20))).toBeCloseTo(Math.hypot(meter, instrumentsOf(kit).bathK), 4);
     // 18 … 22: even between, with edges as soft as they are told.
     const { edgeK } = toldOf({ text: '18…22', value: 20 })!;
-    const range = sigmaWith((j) => (j.temperatureC = { text: '18…22', value: 20 }));
+    const range = sigmaWith((j) => (j.moments[0].temperatureC = { text: '18…22', value: 20 }));
     expect(range).toBeCloseTo(Math.hypot(meter, edgeK, 2 / Math.sqrt(3)), 4);
     expect(sigmaWith((j) => (j.readings = [taken('a', 'displayed', 21)]))).toBeCloseTo(
       Math.hypot(instrumentsOf(kit).displayedK, thermometerSigmaK(kit)),

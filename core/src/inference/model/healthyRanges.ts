@@ -8,7 +8,7 @@ import { type Interval } from '../../base/numeric/interval.ts';
 import { predictiveInterval } from './predictiveInterval.ts';
 import { noiseOf, Predictor } from './predictor.ts';
 import type { MachineState } from '../../base/units/vocabulary.ts';
-import type { Problem } from './problem.ts';
+import { type Problem, usualMoment } from './problem.ts';
 
 const DRAWS = 1024;
 
@@ -17,6 +17,8 @@ export interface PlannedTest {
   measurement: Measurement;
   conditions: Conditions;
   state: MachineState;
+  /** The moment, where that is not the usual one of the state. */
+  moment?: string;
 }
 
 /** What sound readings of these tests would be if nothing were wrong (95 %), from the circuit and the thermometer alone. */
@@ -28,16 +30,20 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
   const point = new Float64Array(latent.dimension);
   const u = new Float64Array(latent.dimension);
   const weights = new Float64Array(DRAWS).fill(1);
-  const states = [...new Set(tests.map((t) => t.state))];
+  const moments = tests.map((t) => t.moment ?? usualMoment(t.state));
+  const groups = [...new Set(moments)].flatMap((moment) =>
+    [...new Set(tests.map((t) => t.state))].map((state) => ({ moment, state })),
+  );
   const values = tests.map(() => new Float64Array(DRAWS));
   for (let i = 0; i < DRAWS; i++) {
     quasiRandomPoint(steps, i, point);
     for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
-    // The circuit of a state is put together once for all its tests.
-    for (const state of states) {
-      const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state);
+    // The circuit of a moment is put together once for all its tests.
+    for (const { moment, state } of groups) {
+      const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state, moment);
       tests.forEach((test, t) => {
-        if (test.state === state) values[t][i] = test.measurement.predict(solved, test.conditions);
+        if (test.state === state && moments[t] === moment)
+          values[t][i] = test.measurement.predict(solved, test.conditions);
       });
     }
   }

@@ -3,7 +3,6 @@ import { copyState, nominalState } from '../../circuit/network/sensorCircuit.ts'
 import { heavy } from '../../circuit/network/spread.ts';
 import { type CurveModel, invertMonotone, toleranceAt } from '../../circuit/curves/curveModel.ts';
 import { logNormalDensity, normalCdf } from '../../base/numeric/normal.ts';
-import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
 import { type Problem, type Thermometer, THERMOMETER_BLUNDER_SPREAD, UNMEASURED } from './problem.ts';
 
 /** Bounds of a pull-up nobody knows, Ω. */
@@ -26,8 +25,8 @@ export class LatentSpace {
   readonly dimension: number;
   readonly names: readonly string[];
   private readonly coordinates: readonly Coordinate[];
-  /** Index of the temperature coordinate of each state. */
-  private readonly temperatureOf: Readonly<Record<MachineState, number>>;
+  /** Index of the temperature coordinate of each moment. */
+  private readonly temperatureOf: ReadonlyMap<string, number>;
   private readonly temperatures: readonly (Thermometer & { blunder: number; tail: number })[];
   /** The circuit with nothing wrong at `lastU`; its pull-up is the factor on the nominal one. */
   private readonly sound: CircuitState;
@@ -46,20 +45,14 @@ export class LatentSpace {
     const common = commonCoordinates(circuit);
     this.secondSize = pairs ? common.length : -1;
     if (pairs) common.push({ name: 'second size', blunder: 0, displayedOnly: false, put: () => undefined });
-    const states = MACHINE_STATES.filter(
-      (s) =>
-        s !== 'wiggling' &&
-        (s === 'steady' || problem.comesAndGoes?.includes(s) || problem.readings.some((r) => r.state === s)),
-    );
-    this.temperatures = states.map((state) => {
-      const thermometer = problem.thermometers[state as 'steady' | 'hot'];
+    const moments = momentsOf(problem);
+    this.temperatures = moments.map(({ id, hot }) => {
+      const thermometer = problem.thermometers[id];
       return thermometer
         ? { ...thermometer, blunder: problem.instruments.blunder, tail: circuit.spread.tail }
-        : { ...(state === 'hot' && circuit.worksC ? warmBy(circuit.worksC) : UNMEASURED), blunder: 0, tail: 0 };
+        : { ...(hot && circuit.worksC ? warmBy(circuit.worksC) : UNMEASURED), blunder: 0, tail: 0 };
     });
-    const steady = common.length;
-    const hot = states.includes('hot') ? common.length + 1 : steady;
-    this.temperatureOf = { steady, wiggling: steady, hot };
+    this.temperatureOf = new Map(moments.map(({ id }, i) => [id, common.length + i]));
     this.coordinates = [
       ...common,
       ...this.temperatures.map(({ readC, sigmaK, upK = sigmaK, downK = sigmaK, halfWidthK = 0, blunder, tail }) => ({
@@ -77,10 +70,15 @@ export class LatentSpace {
     this.names = this.coordinates.map((c) => c.name);
   }
 
-  /** Writes the healthy circuit at point `u` in a machine state into `into` (a scratch object that is fully overwritten). */
-  state(u: ArrayLike<number>, machine: MachineState, ratiometric: boolean, into: CircuitState): CircuitState {
+  /** Index of the temperature of a moment; of one that no reading belongs to, that of the machine as it was found. */
+  private temperatureIndex(moment: string): number {
+    return this.temperatureOf.get(moment) ?? this.temperatureOf.get('steady')!;
+  }
+
+  /** Writes the healthy circuit at point `u` at a moment into `into` (a scratch object that is fully overwritten). */
+  state(u: ArrayLike<number>, moment: string, ratiometric: boolean, into: CircuitState): CircuitState {
     const { sound, lastU } = this;
-    const temperature = this.temperatureOf[machine];
+    const temperature = this.temperatureIndex(moment);
     const first = this.dimension - this.temperatures.length;
     // Most calls differ from the one before in one coordinate: only what has moved is worked out again.
     for (let k = 0; k < first; k++) {
@@ -97,9 +95,9 @@ export class LatentSpace {
     return into;
   }
 
-  /** Coordinate of the temperature in a machine state, and the value of it that stands for a temperature, °C; within ±6. */
-  temperatureAt(machine: MachineState, temperatureC: number): { k: number; u: number } {
-    const k = this.temperatureOf[machine];
+  /** Coordinate of the temperature at a moment, and the value of it that stands for a temperature, °C; within ±6. */
+  temperatureAt(moment: string, temperatureC: number): { k: number; u: number } {
+    const k = this.temperatureIndex(moment);
     const probe = this.scratch();
     const at = (u: number): number => {
       this.coordinates[k].put(probe, u);
@@ -160,6 +158,19 @@ export class LatentSpace {
         out[k] *= THERMOMETER_BLUNDER_SPREAD;
     }
   }
+}
+
+/** The moments whose temperatures matter: the machine as it was found, hot where that counts, and the others that have readings. */
+function momentsOf({ readings, comesAndGoes }: Problem): { id: string; hot: boolean }[] {
+  const hot = comesAndGoes?.includes('hot') || readings.some((r) => r.state === 'hot' && r.moment === undefined);
+  const own = new Map(
+    readings.flatMap((r) => (r.moment === undefined ? [] : [[r.moment, r.state === 'hot'] as const])),
+  );
+  return [
+    { id: 'steady', hot: false },
+    ...(hot ? [{ id: 'hot', hot: true }] : []),
+    ...[...own].map(([id, isHot]) => ({ id, hot: isHot })),
+  ];
 }
 
 /** What is believed of a hot machine that nobody measured: near the upper end of what it does at work, °C. */

@@ -18,7 +18,7 @@ import {
 } from './noise.ts';
 import { normalCdf } from '../../base/numeric/normal.ts';
 import { MACHINE_STATES, type MachineState } from '../../base/units/vocabulary.ts';
-import type { Problem } from './problem.ts';
+import { type Problem, usualMoment } from './problem.ts';
 import { startsFor } from './starts.ts';
 import { logWrongPin, type Slip, slipsOf } from './slips.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
@@ -42,6 +42,7 @@ interface Prepared {
   measurement: Measurement;
   conditions: Conditions;
   state: MachineState;
+  moment: string;
   value: number;
   noise: NoiseModel;
   /** ln of chance and likelihood of this value as a blunder of no known kind, or of a wrong pin. */
@@ -63,10 +64,11 @@ export class Predictor {
   readonly displayed: readonly number[];
   /** Those of this sensor where more than one could be a substitute, and how they scatter; null where it does not matter. */
   private readonly own: { indices: readonly number[]; noise: DisplayNoise } | null;
-  /** The first reading of the same kind, state and conditions: they share one prediction. */
+  /** The first reading of the same kind, moment, state and conditions: they share one prediction. */
   private readonly alike: readonly number[];
-  private readonly byState: readonly {
+  private readonly together: readonly {
     state: MachineState;
+    moment: string;
     indices: readonly number[];
     displayed: readonly number[];
   }[];
@@ -99,11 +101,11 @@ export class Predictor {
       const logOther = Math.log(problem.instruments.blunder) + noise.logBlunder(r.value);
       const logBad = logMixture(logOther, logPin);
       const slips = slipsOf(measurement, r.value);
-      const { conditions, state, value } = r;
-      return { measurement, conditions, state, value, noise, logBad, logPin, logOther, slips };
+      const { conditions, state, value, moment = usualMoment(state) } = r;
+      return { measurement, conditions, state, moment, value, noise, logBad, logPin, logOther, slips };
     });
     this.displayed = this.readings.flatMap(({ measurement }, i) => (measurement.quantity === 'celsius' ? [i] : []));
-    const keys = problem.readings.map((r) => `${r.measurement} ${r.state} ${JSON.stringify(r.conditions)}`);
+    const keys = this.readings.map((r) => `${r.measurement.id} ${r.state} ${r.moment} ${JSON.stringify(r.conditions)}`);
     this.alike = keys.map((key) => keys.indexOf(key));
     const own = this.displayed.filter((i) => !this.readings[i].measurement.ofNeighbour);
     const { display, spread } = problem.circuit;
@@ -111,15 +113,24 @@ export class Predictor {
       display.substitutes !== undefined && display.substituteC === null && own.length > 1
         ? { indices: own, noise: displayedNoise(problem.instruments, display, spread) }
         : null;
-    this.byState = MACHINE_STATES.map((state) => {
-      const indices = this.readings.flatMap((r, i) => (r.state === state ? [i] : []));
-      return { state, indices, displayed: indices.filter((i) => this.displayed.includes(i)) };
-    }).filter((group) => group.indices.length > 0);
+    const moments = [...new Set(this.readings.map((r) => r.moment))];
+    this.together = MACHINE_STATES.flatMap((state) =>
+      moments.map((moment) => {
+        const indices = this.readings.flatMap((r, i) => (r.state === state && r.moment === moment ? [i] : []));
+        return { state, moment, indices, displayed: indices.filter((i) => this.displayed.includes(i)) };
+      }),
+    ).filter((group) => group.indices.length > 0);
   }
 
   /** The circuit of one hypothesis in one machine state, ready to be measured. */
-  solvedAt(h: Hypothesis, position: number, u: ArrayLike<number>, state: MachineState): SolvedCircuit {
-    const c = this.latent.state(u, state, h.ratiometric, this.scratch);
+  solvedAt(
+    h: Hypothesis,
+    position: number,
+    u: ArrayLike<number>,
+    state: MachineState,
+    moment: string = usualMoment(state),
+  ): SolvedCircuit {
+    const c = this.latent.state(u, moment, h.ratiometric, this.scratch);
     c.sensorCurve = c.moduleCurve = h.curve;
     if (h.onlyIn === null || h.onlyIn === state) this.lastSize = h.branch.apply(c, position);
     if (h.second) {
@@ -150,25 +161,25 @@ export class Predictor {
 
   /** What every reading should be, in its own unit, into `out`. */
   predict(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
-    for (const { state, indices } of this.byState) this.predictIn(state, indices, h, position, u, out);
+    for (const group of this.together) this.predictIn(group, group.indices, h, position, u, out);
   }
 
   /** As `predict`, of the displayed values alone; the other entries of `out` are left as they are. */
   predictDisplayed(h: Hypothesis, position: number, u: ArrayLike<number>, out: Float64Array): void {
-    for (const { state, displayed } of this.byState) {
-      if (displayed.length > 0) this.predictIn(state, displayed, h, position, u, out);
+    for (const group of this.together) {
+      if (group.displayed.length > 0) this.predictIn(group, group.displayed, h, position, u, out);
     }
   }
 
   private predictIn(
-    state: MachineState,
+    { state, moment }: { state: MachineState; moment: string },
     indices: readonly number[],
     h: Hypothesis,
     position: number,
     u: ArrayLike<number>,
     out: Float64Array,
   ): void {
-    const solved = this.solvedAt(h, position, u, state);
+    const solved = this.solvedAt(h, position, u, state, moment);
     for (const i of indices) {
       const reading = this.readings[i];
       const alike = this.alike[i];
@@ -178,8 +189,8 @@ export class Predictor {
 
   /** Deviation of one reading alone, in units of 1σ. */
   residualOf(h: Hypothesis, position: number, u: ArrayLike<number>, reading: number): number {
-    const { state, measurement, conditions, noise, value } = this.readings[reading];
-    return noise.residual(value, measurement.predict(this.solvedAt(h, position, u, state), conditions));
+    const { state, moment, measurement, conditions, noise, value } = this.readings[reading];
+    return noise.residual(value, measurement.predict(this.solvedAt(h, position, u, state, moment), conditions));
   }
 
   /** Deviations of the predictions from the readings, in units of 1σ, into `out`. */

@@ -10,7 +10,12 @@ export interface ReadingInput {
   value: number;
   conditions: Conditions;
   state: MachineState;
+  /** The moment it was taken at, where that is not the usual one of its state: readings of one moment share one temperature. */
+  moment?: string;
 }
+
+/** The moment at which readings in a state of the machine are usually taken: shaking changes no temperature. */
+export const usualMoment = (state: MachineState): 'steady' | 'hot' => (state === 'hot' ? 'hot' : 'steady');
 
 /**
  * A temperature at the machine as it is known: the middle, °C; 1σ of the thermometer or of the edges, K; where the thermometer errs more to one side
@@ -27,8 +32,8 @@ export interface Thermometer {
 /** Everything a verdict is computed from. Plain data and curve models; nothing typed, nothing about screens. */
 export interface Problem {
   circuit: SensorCircuit;
-  /** Temperature beside the sensor, by state; a missing one is hardly known (25 ± 30 °C). */
-  thermometers: Partial<Record<'steady' | 'hot', Thermometer>>;
+  /** Temperature beside the sensor, by moment; a missing one is hardly known (25 ± 30 °C). */
+  thermometers: { steady?: Thermometer; hot?: Thermometer; [moment: string]: Thermometer | undefined };
   readings: readonly ReadingInput[];
   instruments: Instruments;
   /** Factors on the weights of single faults, from history, codes and findings; 1 where absent. */

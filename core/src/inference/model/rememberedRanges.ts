@@ -11,7 +11,7 @@ export function rememberedRanges(): (key: string, problem: Problem, tests: reado
   let known = new Map<string, Interval>();
   return (key, problem, tests) => {
     if (key !== of) [of, known] = [key, new Map<string, Interval>()];
-    const names = tests.map((t) => `${t.measurement.id} ${t.state} ${JSON.stringify(t.conditions)}`);
+    const names = tests.map((t) => `${t.measurement.id} ${t.state} ${t.moment ?? ''} ${JSON.stringify(t.conditions)}`);
     const missing = tests.filter((_, i) => !known.has(names[i]));
     const found = missing.length === 0 ? [] : healthyRanges(problem, missing);
     missing.forEach((test, i) => known.set(names[tests.indexOf(test)], found[i]));

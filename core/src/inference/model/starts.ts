@@ -1,6 +1,5 @@
 import type { Conditions, Measurement } from '../../circuit/measurements/measurement.ts';
 import { type CurveModel, invertMonotone } from '../../circuit/curves/curveModel.ts';
-import type { MachineState } from '../../base/units/vocabulary.ts';
 import type { LatentSpace } from './latent.ts';
 import { type Problem, UNMEASURED } from './problem.ts';
 
@@ -14,7 +13,7 @@ const [STARTS_APART, MOST_STARTS] = [0.15, 3];
 interface Reading {
   measurement: Measurement;
   conditions: Conditions;
-  state: MachineState;
+  moment: string;
   value: number;
 }
 
@@ -40,7 +39,7 @@ export function startsFor(
   return [new Float64Array(latent.dimension), ...temperaturesRead(curve, latent, problem, readings)];
 }
 
-/** Points at which the temperature of each state is what the sensor's own resistance says, and what the display says, where that is far from the middle. */
+/** Points at which the temperature at each moment is what the sensor's own resistance says, and what the display says, where that is far from the middle. */
 function temperaturesRead(
   curve: CurveModel,
   latent: LatentSpace,
@@ -54,14 +53,14 @@ function temperaturesRead(
     ({ measurement, value }) => measurement.id === 'displayed' && value > display.minC && value < display.maxC,
   );
   const saying = [
-    bySensor.map(({ state, value }) => ({ state, shownC: curve.temperatureC(value) })),
-    byDisplay.map(({ state, value }) => ({ state, shownC: value })),
+    bySensor.map(({ moment, value }) => ({ moment, shownC: curve.temperatureC(value) })),
+    byDisplay.map(({ moment, value }) => ({ moment, shownC: value })),
   ];
   return saying.flatMap((list) => {
     const u = new Float64Array(latent.dimension);
-    for (const { state, shownC } of list) {
+    for (const { moment, shownC } of list) {
       if (!(shownC > curve.minC && shownC < curve.maxC)) continue;
-      const there = latent.temperatureAt(state, shownC);
+      const there = latent.temperatureAt(moment, shownC);
       u[there.k] = there.u;
     }
     return u.some((x) => Math.abs(x) > FAR_START && Math.abs(x) < 6) ? [u] : [];
@@ -77,8 +76,8 @@ function levelsRead(
 ): number[] {
   const logs = readings
     .filter((r) => r.measurement.onSensor && Number.isFinite(r.value) && r.value > 0)
-    .map(({ value, conditions, state }) => {
-      const there = conditions.bathC ?? conditions.airC ?? thermometers[state === 'hot' ? 'hot' : 'steady']?.readC;
+    .map(({ value, conditions, moment }) => {
+      const there = conditions.bathC ?? conditions.airC ?? thermometers[moment]?.readC;
       return Math.log(value / curve.resistanceOhm(there ?? UNMEASURED.readC));
     })
     .sort((a, b) => a - b);

@@ -95,6 +95,7 @@ export function explain(problem: Problem, posterior: Posterior, rangesOf = healt
     measurement: measurementById(r.measurement),
     conditions: r.conditions,
     state: r.state,
+    ...(r.moment !== undefined && { moment: r.moment }),
   }));
   const ranges = rangesOf(problem, [...tests, ...taken]);
   const suspects = faults.filter((f) => f.probability >= WORTH_NAMING && f.draws.length > 0).slice(0, MAX_SUSPECTS);

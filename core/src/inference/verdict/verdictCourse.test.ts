@@ -6,13 +6,13 @@ import { assess } from './assessment.ts';
 import { courseOf } from './verdictCourse.ts';
 
 const reading = (id: string, measurement: string, value: number | 'OL'): JobReading => ({
-  ...{ id, measurement, text: String(value), value, conditions: {}, state: 'steady' },
+  ...{ id, measurement, text: String(value), value, conditions: {}, state: 'steady', moment: 'steady' },
   ...{ note: '', takenAt: null, voided: null, history: [] },
 });
 
 test('the course begins before any reading, has a step a reading and ends with the verdict itself', () => {
   const job = newJob('a', '2026-01-02T03:04:05.000Z');
-  job.temperatureC = { text: '20', value: 20 };
+  job.moments[0].temperatureC = { text: '20', value: 20 };
   job.readings = [
     reading('a', 'open-voltage', 5.0),
     reading('b', 'sensor-ohms', 'OL'),

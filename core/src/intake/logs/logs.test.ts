@@ -381,13 +381,13 @@ test('evidence is put once; what a person typed stands; a place is found by its 
     ['sensor-ohms', 'OL', 'OL', 'steady'],
   ]);
   expect(job.readings[0].note).toBe('Log “x”: 57 samples');
-  expect(job.temperatureC).toEqual({ text: '21.0 °C', value: 21 });
+  expect(job.moments[0].temperatureC).toEqual({ text: '21.0 °C', value: 21 });
   expect(job.loom.plug.hints).toEqual(['wiggle-moves']);
-  job.temperatureC = { text: '19', value: 19 };
+  job.moments[0].temperatureC = { text: '19', value: 19 };
   expect(
     applyEvidence(job, [{ kind: 'thermometer', hot: false, valueC: 30 }], '', '2026-11-26T10:00:00Z', () => 'y'),
   ).toBe(0);
-  expect(job.temperatureC.value).toBe(19);
+  expect(job.moments[0].temperatureC.value).toBe(19);
 });
 
 describe('two logs on one clock', () => {

@@ -29,7 +29,7 @@ function described(made: TrainingCase): string[] {
     `# ${made.number} ${Object.values(made.key).join(' ')} ${job.circuit.name}`,
     `${job.machine}: ${complaint.text} | ${complaint.symptoms.join(' ')} | ${complaint.replaced.join(' ')}`,
     `codes: ${complaint.codes.map((c) => JSON.stringify(c)).join(' ')}`,
-    `${job.temperatureC.text} °C, hot ${made.hotC} °C, ${made.told}, plug ${made.plug} of ${other ? 2 : 1}, ${made.cavities.join(' ')}`,
+    `${job.moments[0].temperatureC.text} °C, hot ${made.hotC} °C, ${made.told}, plug ${made.plug} of ${other ? 2 : 1}, ${made.cavities.join(' ')}`,
     `shares ${job.circuit.shares}, kit ${job.kit.tools.join(' ')}, ${money.join(', ')}`,
     `allowed ${made.allowed.minutes} min, ${made.allowed.money}; looks ${made.looks.join(' ')}`,
     ...machine.faults.map((f) => `at fault: ${f.fault.id} at ${short(f.position)} in ${f.onlyIn ?? 'all'}`),
@@ -91,7 +91,7 @@ test('same moves, same figures, minutes and money', async () => {
   const lines = CASES.flatMap((made, i) => {
     const moves = moved(made, 900 + i);
     const state = replay(made, moves);
-    const { readings, complaint, findings, hotTemperatureC } = jobAfter(made, state);
+    const { readings, complaint, findings, moments } = jobAfter(made, state);
     return [
       `# ${made.number}: ${state.ended} ${short(state.minutes)} min, ${short(state.money)}, ${short(state.total)} in all, since ${state.since}`,
       ...state.events.map(({ move, minutes, money, shown, seen, helped, careless }) => {
@@ -100,7 +100,7 @@ test('same moves, same figures, minutes and money', async () => {
         const rest = [figure, seen?.join(' '), helped, careless].map((x) => x ?? '·').join(' | ');
         return `${what} ${short(minutes)} ${short(money)} ${rest}`;
       }),
-      `bench: ${readings.map((r) => `${r.id} ${r.text} ${r.value} ${r.state}`).join(', ')} | ${complaint.replaced.join(' ')} | ${findings.join(' ')} | ${hotTemperatureC.text}`,
+      `bench: ${readings.map((r) => `${r.id} ${r.text} ${r.value} ${r.state}`).join(', ')} | ${complaint.replaced.join(' ')} | ${findings.join(' ')} | ${moments[1].temperatureC.text}`,
     ];
   });
   await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../../test/data/trainingMoves.txt');

@@ -194,7 +194,7 @@ function acted(
 /** The bench after a play: the case's job with its readings, what was seen, and the machine's temperature once it is hot. */
 export function jobAfter(ofCase: TrainingCase, state: PlayState): Job {
   const job = structuredClone(ofCase.job);
-  if (state.warm) job.hotTemperatureC = figure(ofCase.hotC);
+  if (state.warm) job.moments[1].temperatureC = figure(ofCase.hotC);
   if (state.looked) job.findings = [...ofCase.looks];
   const tried = state.mended.includes('sensor') && !job.complaint.replaced.includes('sensor');
   if (tried) job.complaint.replaced.push('sensor');

@@ -110,7 +110,7 @@ describe('a case', () => {
         // A display that divides by its own reference shows the right value while that is missing.
         if (made.machine.faults.every((f) => f.fault.group === 'reference')) continue;
         // Of an NTC to a pull-up: a pin that lies low reads hot, one that lies high reads cold.
-        const off = shows(made, 'displayed').value! - made.job.temperatureC.value!;
+        const off = shows(made, 'displayed').value! - made.job.moments[0].temperatureC.value!;
         if (/P0(117|112|197)/.test(code)) expect(off, made.number).toBeGreaterThan(40);
         if (/P0(118|113|198)/.test(code)) expect(off, made.number).toBeLessThan(-20);
       }
@@ -191,7 +191,7 @@ describe('the meter of a case', () => {
     const pulled = shows(two, 'displayed-unplugged', { at: wrong });
     expect(pulled.mistakes).toEqual(['wrong-plug']);
     expect(Math.abs(pulled.value! - display)).toBeLessThan(4);
-    const expected = two.machine.problem.circuit.curve.resistanceOhm(two.job.temperatureC.value!);
+    const expected = two.machine.problem.circuit.curve.resistanceOhm(two.job.moments[0].temperatureC.value!);
     const ohms = shows(two, 'sensor-ohms', { at: wrong }).value!;
     expect(ohms / expected).toBeGreaterThan(0.75);
     expect(ohms / expected).toBeLessThan(1.3);
@@ -250,13 +250,13 @@ describe('a play', () => {
   test('warmed and looked at stand on the bench; what is hot only shows only hot', () => {
     const hot = trainingCase(key({ theme: 'only-hot', seed: 3 }));
     const before = jobAfter(hot, replay(hot, []));
-    expect(before.hotTemperatureC.value).toBeNull();
+    expect(before.moments[1].temperatureC.value).toBeNull();
     const state = replay(hot, [{ kind: 'warm' }, { kind: 'look' }]);
-    expect(jobAfter(hot, state).hotTemperatureC.value).toBe(hot.hotC);
+    expect(jobAfter(hot, state).moments[1].temperatureC.value).toBe(hot.hotC);
     expect(jobAfter(hot, state).findings).toEqual(hot.looks);
     expect(state.minutes).toBe(17);
     const cold = shows(hot, 'displayed').value!;
-    expect(Math.abs(cold - hot.job.temperatureC.value!)).toBeLessThan(8);
+    expect(Math.abs(cold - hot.job.moments[0].temperatureC.value!)).toBeLessThan(8);
     expect(Math.abs(shows(hot, 'displayed', { state: 'hot' }).value! - hot.hotC)).toBeGreaterThan(8);
   });
   test('moves come back from JSON as they were; what is no move does not', () => {

@@ -69,8 +69,8 @@ export function trainingCase(key: CaseKey): TrainingCase {
   const shared = key.theme === 'shared-reference' || happens(0.3, uniform);
   bare.circuit = { ...bare.circuit, shares: shared ? 'reference' : 'nothing' };
   const [readC, hotC] = temperatures(entry, uniform);
-  bare.temperatureC = figure(readC);
-  bare.hotTemperatureC = figure(hotC);
+  bare.moments[0].temperatureC = figure(readC);
+  bare.moments[1].temperatureC = figure(hotC);
   const replaced = key.theme === 'new-sensor' || (key.difficulty === 3 && happens(0.2, uniform));
   if (replaced) bare.complaint = { ...bare.complaint, replaced: ['sensor'] };
   const problem = problemOf(bare);
@@ -84,7 +84,8 @@ export function trainingCase(key: CaseKey): TrainingCase {
   const looks = looksOf(machine, key, uniform);
   const cavities = shuffled(CAVITIES, uniform);
   const plug = other ? PLUGS[Math.floor(2 * uniform())] : 'A';
-  const job: Job = { ...bare, complaint, hotTemperatureC: blank() };
+  const [cold, hot] = bare.moments;
+  const job: Job = { ...bare, complaint, moments: [cold, { ...hot, temperatureC: blank() }] };
   const costs = costsOf(job.worth, job.kit, null);
   const allowed = {
     minutes: [150, 110, 80][key.difficulty - 1],

@@ -23,7 +23,7 @@ const told = ({ circuit, thermometers, readings }: Problem): string =>
   [
     `${circuit.layout} ${short(circuit.curve.resistanceOhm(20))} Ω`,
     ...Object.entries(thermometers).map(
-      ([state, t]) => `${state} ${short(t.readC)} ± ${short(t.halfWidthK ?? t.sigmaK)}`,
+      ([moment, t]) => `${moment} ${short(t!.readC)} ± ${short(t!.halfWidthK ?? t!.sigmaK)}`,
     ),
     readings.map((r) => short(r.value)).join(' '),
   ].join(' | ');

@@ -26,8 +26,16 @@ export const cardEntryWords = {
   itIsThere: 'temperature there',
   airAt: 'air at',
   asFound: 'as found',
+  atTemperature: (text: Shown): string => `at ${text}`,
   hotAfterHeat: 'hot, after heat',
   wiggling: 'wiggling',
+};
+
+export const repeatTapWords = {
+  howWillYouRepeatIt: 'How will you repeat it?',
+  sameConditions: 'Same conditions',
+  hot: 'Hot, at working temperature',
+  wiggling: 'While wiggling plug and harness',
 };
 
 export const cardOutcomeWords = {

@@ -75,18 +75,24 @@ export const kitFormWords = {
   common1: 'common: 1 %',
   volts: 'Volts',
   ohms: 'Ohms',
-  thermocoupleTapedOn: 'thermocouple, taped on',
-  infraRedOnADullSurface: 'infra-red on a dull surface: ± 5',
-  infraRedOnShinyMetal: 'infra-red on bare metal: may be far off',
-  clampOnPipe: 'clamp on the outside of a pipe',
-  anotherDisplayOfTheMachine: 'another display of the machine',
-  theHand: 'the hand',
   easyToReach: 'easy to reach',
   usual: 'usual',
   hardToReach: 'hard to reach',
   whatIOwn: 'what I own',
-  glass: 'glass',
-  another: 'another',
+};
+
+export const momentNoticeWords = {
+  others: (count: number, held: Shown, changed: Shown): string =>
+    count === 1
+      ? `One other reading was taken at ${held || 'a temperature nobody measured'}. Was it at ${changed} too?`
+      : `${count} other readings were taken at ${held || 'a temperature nobody measured'}. Were they at ${changed} too?`,
+  allAt: (changed: Shown): string => `Yes, all at ${changed}`,
+  keep: 'No, each as it was',
+};
+
+export const thermometerTapsWords = {
+  whatDidYouMeasureItWith: 'What did you measure it with?',
+  change: (name: Shown): string => `Measured with: ${name}. Change it`,
 };
 
 export const noticedTapsWords = {

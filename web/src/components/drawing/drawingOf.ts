@@ -1,6 +1,7 @@
 import { drawingOfWords as say } from '@mellow-probe/core/wording/screens/drawing';
 import type { Probe } from '@mellow-probe/core/circuit/network/solvedCircuit';
 import type { Job, JobReading } from '@mellow-probe/core/check/job/jobSchema';
+import { asFound } from '@mellow-probe/core/check/job/moments';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import type { MarkPlace, Measurement } from '@mellow-probe/core/circuit/measurements/measurement';
 import { formatOhm, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
@@ -51,7 +52,7 @@ export function drawingOf(
 ): Drawing {
   return {
     layout: job.circuit.layout,
-    facts: circuitFacts(job.circuit, job.temperatureC, unit),
+    facts: circuitFacts(job.circuit, asFound(job).temperatureC, unit),
     plug: plugOf(test, resistor),
     moduleFree: test?.setup === 'both-ends-free' || test?.id === 'panel-ohms',
     probes: probesOf(test),

@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { NEWEST_VERSION } from '@mellow-probe/core/check/job/migrations/list';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { readFileSync } from 'node:fs';
@@ -133,8 +134,8 @@ describe('opening', () => {
     expect(await w.jobStorage.jobDoor('a').read()).toBeNull();
   });
   test('a store that hangs in the middle of work is told as well', async () => {
-    w.stores.PATIENCE.ms = 20;
     await w.jobStorage.jobDoor('a').write(job('a'), null);
+    w.stores.PATIENCE.ms = 20;
     browser.delay = () => new Promise(() => undefined);
     await expect(w.jobStorage.jobDoor('a').read()).rejects.toMatchObject({ fault: 'silent' });
   });
@@ -382,7 +383,7 @@ test('a job of the first format, stored long ago, is opened', async () => {
     id: string;
   };
   await putRaw(w, fixture.id, fixture);
-  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(6);
+  expect((await w.jobStorage.jobDoor(fixture.id).read())!.value.formatVersion).toBe(NEWEST_VERSION);
 });
 
 test('steps are read back as they were written; what is no list of steps counts as none', async () => {

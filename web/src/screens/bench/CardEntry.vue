@@ -3,22 +3,33 @@ import { cardEntryWords as say } from '@mellow-probe/core/wording/screens/bench'
 import { SIDES } from '@mellow-probe/core/circuit/network/chain';
 import { wayText } from '@mellow-probe/core/wording/placeText';
 import PickList from '../../components/base/PickList.vue';
+import { AS_FOUND } from '@mellow-probe/core/check/job/moments';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { blank } from '@mellow-probe/core/base/units/entry';
 import type { JobConditions } from '@mellow-probe/core/check/job/jobSchema';
+import type { MachineState } from '@mellow-probe/core/base/units/vocabulary';
+import { usualMoment } from '@mellow-probe/core/inference/model/problem';
 import { computed, nextTick, ref } from 'vue';
 import { useNarrow, useTouch } from '../../browser/useMedia.ts';
 import EntryField from '../../components/EntryField.vue';
 import FigureField from '../../components/FigureField.vue';
+import MomentNotice from '../../components/MomentNotice.vue';
+import ThermometerTap from '../../components/ThermometerTap.vue';
 import LiveTake from './LiveTake.vue';
 import NumberPad from './NumberPad.vue';
 import { useLive } from '../../data/stores/live.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
+import { useCardMoment } from '../../session/moments.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useReadingView } from '../../session/readingView.ts';
 
 /** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
+const USUAL_WAYS = [
+  { value: 'steady', label: say.asFound },
+  { value: 'hot', label: say.hotAfterHeat },
+  { value: 'wiggling', label: say.wiggling },
+];
 const { job, verdict, work } = useSession();
 const readings = useReadings();
 const live = useLive();
@@ -38,7 +49,11 @@ async function toLetters(): Promise<void> {
 const viewOf = useReadingView();
 const about = computed(() => measurementById(work.test!));
 const { reading, put } = useCardReading();
-const view = computed(() => viewOf(about.value.id, reading.value));
+/** Before a figure is there, the healthy range is that of the machine as it was found: it says nothing of one that is hot. */
+const view = computed(() => ({
+  ...viewOf(about.value.id, reading.value),
+  ...(!reading.value && moment.value.id !== AS_FOUND && { healthy: '' }),
+}));
 const issue = computed(() => (reading.value ? verdict.issues.get(`readings.${reading.value.id}`) : undefined));
 const conditions = computed<JobConditions>(() => reading.value?.conditions ?? work.draft);
 const conditionIssue = (what: string) =>
@@ -57,7 +72,9 @@ const places = computed(() =>
 const needsAir = computed(
   () => places.value.length === 0 && ['scan', 'plugged', 'key-off', 'taken-off'].includes(about.value.setup),
 );
-const hot = computed(() => reading.value?.state === 'hot');
+const { moment, put: putTemperature, question } = useCardMoment(reading);
+const temperature = computed({ get: () => moment.value.temperatureC, set: putTemperature });
+const hot = computed(() => moment.value.state === 'hot');
 
 function condition(change: JobConditions): void {
   if (reading.value) Object.assign(reading.value.conditions, change);
@@ -67,11 +84,23 @@ function where(text: string): void {
   const at = positions.value.find((p) => p.value === text)?.at;
   if (at) condition(at);
 }
-const STATES = [
-  { value: 'steady', label: say.asFound },
-  { value: 'hot', label: say.hotAfterHeat },
-  { value: 'wiggling', label: say.wiggling },
-] as const;
+/** How and at which moment the reading was taken: the three usual ways, then the moments that this check has besides. */
+const ways = computed(() => [
+  ...USUAL_WAYS,
+  ...job.moments.slice(2).map(({ id, temperatureC }) => ({ value: id, label: say.atTemperature(temperatureC.text) })),
+]);
+const way = computed({
+  get: () =>
+    (reading.value && ways.value.slice(3).find((w) => w.value === reading.value!.moment)?.value) ??
+    reading.value?.state ??
+    'steady',
+  set: (value) => {
+    if (!reading.value) return;
+    const other = job.moments.slice(2).find((m) => m.id === value);
+    const state = other?.state ?? (value as MachineState);
+    Object.assign(reading.value, { state, moment: other?.id ?? usualMoment(state) });
+  },
+});
 /** Readings at a connector that is closed have two sides to be taken on. */
 const twoSided = computed(() => about.value.id === 'connector-voltage');
 const keyOf = ({ wire = 'signal', position = 1, side }: JobConditions): string =>
@@ -140,23 +169,19 @@ const positions = computed(() =>
         :model-value="keyOf(conditions)"
         @update:model-value="where"
       />
-      <EntryField
-        v-if="needsAir && hot"
-        :label="say.thermometerHot"
-        quantity="told-celsius"
-        v-model="job.hotTemperatureC"
-        :issue="verdict.issues.get('hotTemperatureC')"
-      />
-      <EntryField
-        v-else-if="needsAir"
-        :label="say.thermometer"
-        quantity="told-celsius"
-        v-model="job.temperatureC"
-        :issue="verdict.issues.get('temperatureC')"
-        :about="say.besideTheSensorByAnotherThermometer"
-      />
-      <PickList v-if="reading" v-model="reading.state" :label="say.while" :options="STATES" />
+      <div v-if="needsAir" class="beside">
+        <EntryField
+          :label="hot ? say.thermometerHot : say.thermometer"
+          quantity="told-celsius"
+          v-model="temperature"
+          :issue="verdict.issues.get(`moments.${moment.id}.temperatureC`)"
+          :about="say.besideTheSensorByAnotherThermometer"
+        />
+        <ThermometerTap v-if="temperature.text.trim() !== ''" v-model="moment.thermometer" :kit="job.kit" />
+      </div>
+      <PickList v-if="reading" v-model="way" :label="say.while" :options="ways" />
     </div>
+    <MomentNotice v-if="question" :question="question" />
   </div>
 </template>
 
@@ -170,6 +195,14 @@ const positions = computed(() =>
   display: flex;
   gap: 10px;
   flex-wrap: wrap;
+}
+.beside {
+  position: relative;
+}
+.beside :deep(.within) {
+  position: absolute;
+  top: 3px;
+  right: 2px;
 }
 @media (max-width: 620px) {
   /* The conditions first, so that figure and pad lie at the foot. */

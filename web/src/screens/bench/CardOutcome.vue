@@ -9,6 +9,7 @@ import { useReadings } from '../../session/readings.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useUnsent } from '../../session/unsent.ts';
 import { useSession } from '../../session/jobSession.ts';
+import RepeatTap from './RepeatTap.vue';
 
 /** What the reading on the card says: how it stands, which suspects it speaks for and against; and what can be done with it. */
 const { verdict, work } = useSession();
@@ -74,7 +75,7 @@ function voidIt(): void {
           :placeholder="say.note"
           :maxlength="2000"
         />
-        <ActButton kind="quiet" @click="work.again()">{{ say.repeat }}</ActButton>
+        <RepeatTap @again="work.again($event)">{{ say.repeat }}</RepeatTap>
         <ActButton kind="quiet" @click="voiding = true">{{ say.voidWhy }}</ActButton>
       </template>
     </div>

@@ -3,8 +3,11 @@ import { quickCardWords as say } from '@mellow-probe/core/wording/screens/bench'
 import { formatTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
 import EntryField from '../../components/EntryField.vue';
+import { useGeneralMoment } from '../../session/moments.ts';
 import { useSession } from '../../session/jobSession.ts';
+import MomentNotice from '../../components/MomentNotice.vue';
 import NoticedTaps from '../../components/NoticedTaps.vue';
+import ThermometerTap from '../../components/ThermometerTap.vue';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import CircuitChoice from './CircuitChoice.vue';
 import ReadingField from './ReadingField.vue';
@@ -14,6 +17,7 @@ defineEmits<{ details: [] }>();
 const { job, verdict } = useSession();
 const layout = computed(() => job.circuit.layout);
 const preferences = usePreferences();
+const { settled, question } = useGeneralMoment();
 /** The thermometer's figure in the other unit, where that is what the readings ask for. */
 const thermometerMeant = computed(() => {
   const meant = verdict.fault ? null : (verdict.result?.assessment.thermometerSlip ?? null);
@@ -43,15 +47,18 @@ const thermometerMeant = computed(() => {
           class="measured"
           :label="say.thermometer"
           quantity="told-celsius"
-          v-model="job.temperatureC"
-          :issue="verdict.issues.get('temperatureC')"
+          v-model="job.moments[0].temperatureC"
+          :issue="verdict.issues.get('moments.steady.temperatureC')"
           :meant="thermometerMeant"
           hint="20, 18…24, <50"
+          @settle="settled"
         />
-        <NoticedTaps v-if="job.temperatureC.text.trim() === ''" v-model="job.temperatureC" />
+        <NoticedTaps v-if="job.moments[0].temperatureC.text.trim() === ''" v-model="job.moments[0].temperatureC" />
+        <ThermometerTap v-else v-model="job.moments[0].thermometer" :kit="job.kit" />
       </div>
       <ReadingField class="measured" measurement="displayed" :label="say.displayed" />
     </div>
+    <MomentNotice v-if="question" :question="question" />
     <div class="row">
       <ReadingField class="ohms" measurement="sensor-ohms" :label="say.sensorOhms" />
       <ReadingField measurement="open-voltage" :label="say.voltsUnplugged" />
@@ -82,7 +89,8 @@ const thermometerMeant = computed(() => {
 .told {
   position: relative;
 }
-.told :deep(.none) {
+.told :deep(.none),
+.told :deep(.within) {
   position: absolute;
   top: 3px;
   right: 2px;

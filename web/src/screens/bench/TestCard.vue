@@ -10,6 +10,7 @@ import { usePreferences } from '../../data/stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 import CardEntry from './CardEntry.vue';
 import CardOutcome from './CardOutcome.vue';
+import RepeatTap from './RepeatTap.vue';
 
 /** One test: how it is set up, its caution, one large field, and at once what the figure says. */
 const { job, verdict, work } = useSession();
@@ -71,13 +72,21 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           @click="work.goReading(r.id)"
         >
           {{ r.text || '—' }}
-          <span v-if="readingConditionsText(r, preferences.temperatureUnit, job.loom)">{{
-            readingConditionsText(r, preferences.temperatureUnit, job.loom)
+          <span v-if="readingConditionsText(r, preferences.temperatureUnit, job)">{{
+            readingConditionsText(r, preferences.temperatureUnit, job)
           }}</span>
         </ActButton>
-        <ActButton kind="bare" :class="{ on: work.readingId === null }" @click="work.again()">
+        <ActButton
+          v-if="taken.length === 0 || about.needs.length > 0"
+          kind="bare"
+          :class="{ on: work.readingId === null }"
+          @click="work.again('steady')"
+        >
           {{ taken.length === 0 ? say.first : say.another }}
         </ActButton>
+        <RepeatTap v-else kind="bare" :class="{ on: work.readingId === null }" @again="work.again($event)">
+          {{ say.another }}
+        </RepeatTap>
       </div>
       <slot>
         <CardEntry :key="work.test!" />

@@ -156,6 +156,11 @@ button:hover {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+/* As wide with the unit as without: a row that grew as its field was left would move the button under a finger that is pressing it. */
+.test .last:not(:empty) {
+  width: 84px;
+  text-align: right;
+}
 .sign {
   color: var(--soft);
 }

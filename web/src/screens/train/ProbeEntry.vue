@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asFound } from '@mellow-probe/core/check/job/moments';
 import { probeEntryWords as say } from '@mellow-probe/core/wording/screens/trainPlay';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import type { Conditions } from '@mellow-probe/core/circuit/measurements/measurement';
@@ -38,8 +39,11 @@ watch(
   () => work.test,
   () => {
     expects.value = undefined;
-    if (own.value.airC.value === null && handed.job.temperatureC.value !== null)
-      own.value.airC = { text: `${handed.job.temperatureC.value} °C`, value: handed.job.temperatureC.value };
+    if (own.value.airC.value === null && asFound(handed.job).temperatureC.value !== null)
+      own.value.airC = {
+        text: `${asFound(handed.job).temperatureC.value} °C`,
+        value: asFound(handed.job).temperatureC.value,
+      };
     if (!doneIn(about.value, setUp.state)) setUp.state = 'steady';
   },
   { immediate: true },

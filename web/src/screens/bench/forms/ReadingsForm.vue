@@ -31,7 +31,7 @@ const rows = computed(() =>
     return {
       r,
       name: m.title,
-      conditions: readingConditionsText(r, preferences.temperatureUnit, job.loom),
+      conditions: readingConditionsText(r, preferences.temperatureUnit, job),
       view: viewOf(r.measurement, r),
       issue: issue ? issueText(issue, m.quantity, preferences.temperatureUnit) : '',
       when: r.takenAt ? momentText(r.takenAt) : '',

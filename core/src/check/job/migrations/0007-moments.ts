@@ -1,0 +1,23 @@
+import type { Migration } from './migration.ts';
+
+const moment = (id: string, temperatureC: unknown): object => ({
+  id,
+  state: id,
+  temperatureC,
+  thermometer: null,
+  at: null,
+});
+
+/** Frozen. Version 7: the cold and the hot temperature of a check become two moments, and every reading belongs to one of them. */
+export const moments: Migration = {
+  to: 7,
+  migrate: ({ temperatureC, hotTemperatureC, readings, ...data }) => ({
+    ...data,
+    formatVersion: 7,
+    moments: [moment('steady', temperatureC), moment('hot', hotTemperatureC)],
+    readings: (readings as { state: string }[]).map((reading) => ({
+      ...reading,
+      moment: reading.state === 'hot' ? 'hot' : 'steady',
+    })),
+  }),
+};
