@@ -24,9 +24,11 @@ export const SCREENS: readonly Screen[] = [
   { name: 'place', path: '/logbook/place/:code', component: () => import('../screens/logbook/PlaceScreen.vue') },
   { name: 'logbook', path: '/logbook/:part?', component: () => import('../screens/logbook/LogbookScreen.vue') },
   { name: 'take', path: '/take', component: () => import('../screens/take/TakeScreen.vue') },
-  { name: 'safe', path: '/safe', component: () => import('../screens/safe/SafeScreen.vue') },
+  { name: 'safe', path: '/safe', component: () => import('../screens/settings/SettingsScreen.vue') },
+  { name: 'settings', path: '/settings/:part?', component: () => import('../screens/settings/SettingsScreen.vue') },
   { name: 'card', path: '/shelf/card', component: () => import('../screens/tools/CardScreen.vue') },
   { name: 'shelf', path: '/shelf/:tool?', component: () => import('../screens/tools/ToolsScreen.vue') },
+  { name: 'guide', path: '/check/:id/guide', component: () => import('../screens/guide/GuideScreen.vue') },
   { name: 'bench', path: '/check/:id', component: () => import('../screens/bench/BenchScreen.vue') },
 ];
 
@@ -35,6 +37,7 @@ export const OTHER_ADDRESSES: readonly { path: string; redirect: (rest: string) 
   { path: '/tools/:rest(.*)*', redirect: (rest) => `/shelf/${rest}` },
   { path: '/machines', redirect: () => '/logbook' },
   { path: '/backup', redirect: () => '/safe' },
+  { path: '/shelf/kit', redirect: () => '/settings/instruments' },
   { path: '/receive', redirect: () => '/take' },
 ];
 

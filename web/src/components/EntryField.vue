@@ -23,9 +23,12 @@ const props = defineProps<{
   meant?: string;
   /** May it be OL? */
   overload?: boolean;
+  /** The one field of a screen, with keys on the page. */
+  large?: boolean;
+  pad?: boolean;
 }>();
 /** The field is left: what was in it when it was come into. */
-const emit = defineEmits<{ settle: [before: Entry] }>();
+const emit = defineEmits<{ settle: [before: Entry]; enter: [] }>();
 const preferences = usePreferences();
 const put = (text: string): void => {
   entry.value = entryOf(text, props.quantity, preferences.temperatureUnit);
@@ -55,7 +58,10 @@ const readAs = computed(() => toldText(entry.value, props.quantity, preferences.
     :about="about"
     :text="entry.text"
     @type="put"
+    :large="large"
+    :pad="pad"
     @choose="put"
+    @enter="emit('enter')"
     @settle="emit('settle', entryOf($event, quantity, preferences.temperatureUnit))"
   />
 </template>

@@ -2,26 +2,11 @@
 import { shortcutListWords as say } from '@mellow-probe/core/wording/screens/components';
 import MarkedText from './base/MarkedText.vue';
 import ActButton from './base/ActButton.vue';
-import { usePreferences } from '../data/stores/preferences.ts';
-import { deviceDecimal, deviceDayPattern } from '../browser/writing.ts';
 import AskSheet from './base/AskSheet.vue';
-import ChoiceRow from './base/ChoiceRow.vue';
-import dayjs from 'dayjs';
 
 /** What the keys do and how figures are typed. Opens with `?`. */
 const open = defineModel<boolean>('open', { required: true });
 const { tour } = defineProps<{ tour?: (() => void) | undefined }>();
-const preferences = usePreferences();
-const now = dayjs();
-const DECIMALS = [
-  { value: 'device', label: say.decimalAsThisDevice(deviceDecimal()) },
-  { value: '.', label: '12.5' },
-  { value: ',', label: '12,5' },
-] as const;
-const DAYS = [
-  { value: 'device', label: say.asThisDevice(now.format(deviceDayPattern())) },
-  { value: 'iso', label: now.format('YYYY-MM-DD') },
-] as const;
 function showRound(): void {
   open.value = false;
   tour?.();
@@ -68,12 +53,6 @@ function showRound(): void {
     <p>
       <MarkedText figures :text="say.figuresAreTypedAsTheyAreSpoken" />
     </p>
-    <div class="written">
-      <span>{{ say.figuresAreWritten }}</span>
-      <ChoiceRow v-model="preferences.decimal" :label="say.figuresAreWritten" :options="DECIMALS" />
-      <span>{{ say.daysAreWritten }}</span>
-      <ChoiceRow v-model="preferences.days" :label="say.daysAreWritten" :options="DAYS" />
-    </div>
     <p>
       {{ say.theToolAdvisesTheMakersData }}
     </p>
@@ -88,16 +67,6 @@ dl {
 }
 dd {
   margin: 0;
-}
-.written {
-  display: grid;
-  grid-template-columns: 150px 1fr;
-  align-items: center;
-}
-@media (max-width: 620px) {
-  .written {
-    grid-template-columns: 1fr;
-  }
 }
 p {
   margin: 10px 0;

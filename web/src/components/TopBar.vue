@@ -2,6 +2,8 @@
 import { topBarWords as say } from '@mellow-probe/core/wording/screens/components';
 import type { IconName } from './base/iconSet.ts';
 import ActButton from './base/ActButton.vue';
+import { DESTINATIONS } from './destinations.ts';
+import MainNav from './MainNav.vue';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { onKeyStroke } from '../browser/onKeyStroke.ts';
@@ -10,11 +12,13 @@ import { useNarrow, useUpright } from '../browser/useMedia.ts';
 import { workshop } from '../browser/workshop.ts';
 import { usePreferences } from '../data/stores/preferences.ts';
 
-/** The bar on top of every screen: where one is, what is being worked on, units, light, help. */
+/** The bar on top of every screen: where one is and can go, what is being worked on, units, help. */
 const props = defineProps<{
   back?: boolean;
   /** What can be done with the thing on the screen; on a phone or an upright tablet it stands behind "⋯" with units, light and help. */
   actions?: readonly { name: string; run?: () => void; to?: string; icon?: IconName }[];
+  /** The places to go to are folded away behind a button: the screen needs its bar and its foot itself. */
+  folds?: boolean;
   /** Shows a newcomer round this screen. */
   tour?: () => void;
 }>();
@@ -29,8 +33,8 @@ onKeyStroke('?', () => (help.value = true));
 const ShortcutList = defineAsyncComponent(() => import('./ShortcutList.vue'));
 const helped = ref(false);
 watch(help, () => (helped.value = true));
-/** Only a phone needs it: the desk does not fetch it. */
 const MoreMenu = defineAsyncComponent(() => apart(() => import('./base/MenuButton.vue')));
+const places = DESTINATIONS.map(({ name, to, icon }) => ({ name, icon, act: () => void router.push(to) }));
 const unit = computed(() => (preferences.temperatureUnit === 'C' ? 'F' : 'C'));
 const all = computed(() => [
   ...(props.actions ?? []).map(({ name, to, run, icon }) => ({
@@ -39,17 +43,18 @@ const all = computed(() => [
     act: () => (to ? void router.push(to) : run?.()),
   })),
   { name: say.temperaturesIn(unit.value), act: () => preferences.toggleUnit() },
-  { name: preferences.dark ? say.light : say.dark, act: () => preferences.toggleTheme() },
   { name: say.helpAndShortcuts, act: () => void (help.value = true) },
+  ...(props.folds ? places : []),
 ]);
 </script>
 
 <template>
   <header class="bar">
-    <ActButton v-if="back" kind="quiet" class="back" to="/" :aria-label="say.backToChecks"
+    <ActButton v-if="back && folds" kind="quiet" class="back" to="/" :aria-label="say.backToChecks"
       >‹ <span class="place">{{ say.checks }}</span></ActButton
     >
-    <b v-else class="name">{{ say.mellowProbe }}</b>
+    <b v-else-if="!back" class="name">{{ say.mellowProbe }}</b>
+    <MainNav v-if="!folds" />
     <span v-if="workshop === 'demo'" class="demo" :class="{ back }"
       ><span class="brief">{{ say.demoWorkshop }}</span
       ><span class="long">{{ say.demoWorkshopMadeUp }}</span></span
@@ -69,10 +74,8 @@ const all = computed(() => [
       >
         °{{ preferences.temperatureUnit }}
       </ActButton>
-      <ActButton kind="quiet" @click="preferences.toggleTheme()">
-        {{ preferences.dark ? say.light : say.dark }}
-      </ActButton>
       <ActButton kind="quiet" :aria-label="say.helpAndShortcuts" @click="help = true">?</ActButton>
+      <MoreMenu v-if="folds" label="☰" :name="say.menu" :entries="places" />
     </span>
     <ShortcutList v-if="helped" v-model:open="help" :tour="tour" />
   </header>

@@ -8,7 +8,7 @@ import { priorFactors } from '@mellow-probe/core/check/job/priorFactors';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { rememberedRanges } from '@mellow-probe/core/inference/model/rememberedRanges';
 import { cheapestFirst, LEAST_COST } from '@mellow-probe/core/advice/plan/cheapestFirst';
-import { remainingGroups } from '@mellow-probe/core/advice/plan/remaining';
+import { leadingGroup, remainingGroups } from '@mellow-probe/core/advice/plan/remaining';
 import { optionsOf, planOf } from '@mellow-probe/core/advice/plan/planOf';
 import { proofRanges } from '@mellow-probe/core/check/proof/proofRanges';
 import { explain } from '@mellow-probe/core/inference/verdict/assessment';
@@ -50,6 +50,7 @@ export const engine: Engine = {
       proposals,
       undecided: undecidedPairs(problem, posterior, access),
       remaining: remainingGroups(posterior, costs),
+      leading: leadingGroup(posterior, costs),
       where,
       plan,
     };

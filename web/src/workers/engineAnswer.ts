@@ -31,6 +31,8 @@ export interface Advice {
   undecided: Undecided[];
   /** The groups that the readings leave open, with what each repair costs; none where the verdict is decided. */
   remaining: Remaining[];
+  /** The group that leads, with what its repair costs. */
+  leading: Remaining;
   /** Where on the way it lies, and where to look next. */
   where: PlaceAdvice;
   /** What the ways to go on cost, where the job is worked by least expected cost; else null. */

@@ -53,8 +53,9 @@ const THERE_ANYWAY = 0.9;
  */
 function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>, access: Access): PlannedTest[] {
   const stuck = displayStuck(problem);
-  const useful = ({ measurement }: PlannedTest): boolean =>
-    !stuck || measurement.quantity !== 'celsius' || measurement.ofNeighbour === true;
+  const useful = (test: PlannedTest): boolean =>
+    isSafeNow(test, problem) &&
+    (!stuck || test.measurement.quantity !== 'celsius' || test.measurement.ofNeighbour === true);
   const undisturbed = ({ measurement }: PlannedTest): boolean => UNDISTURBED.includes(measurement.setup);
   const all = candidateTests(problem, access).filter(useful);
   const failing = (problem.comesAndGoes ?? []).map((state) => {
@@ -65,6 +66,21 @@ function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>,
   const caught = failing.every((f) => f.caught || f.tests.length === 0);
   const first = caught || presentNow(faults) > THERE_ANYWAY ? all : all.filter(undisturbed);
   return [...first, ...failing.flatMap((f) => f.tests)];
+}
+
+/** Set-ups that connect something to the pins of the plug. */
+const CONNECTING: readonly Measurement['setup'][] = ['bridged', 'substituted'];
+/** So far above the reference the meter may show it. */
+const REFERENCE_SLACK = 1.06;
+
+/**
+ * May this be proposed now? A jumper or a resistor only once the volts unplugged were read and are no more than the reference: then the pins were found,
+ * and nothing stronger is on them. Common practice, no source.
+ */
+export function isSafeNow({ measurement }: PlannedTest, { circuit, readings }: Problem): boolean {
+  if (!CONNECTING.includes(measurement.setup)) return true;
+  const volts = readings.filter((r) => r.measurement.startsWith('open-voltage')).map((r) => r.value);
+  return volts.length > 0 && volts.every((v) => v <= REFERENCE_SLACK * circuit.referenceV);
 }
 
 /** As `proposeTests`, of these tests. */
@@ -169,6 +185,7 @@ export function candidateTests(problem: Problem, access: Access, state: MachineS
   const tests: PlannedTest[] = [];
   for (const measurement of MEASUREMENTS) {
     if (!measurement.layouts.includes(circuit.layout)) continue;
+    if (access.leftOut?.includes(measurement.id)) continue;
     if (!measurement.tools.every((tool) => access.tools.includes(tool))) continue;
     if (measurement.sharing && !measurement.sharing.includes(circuit.shares ?? 'unknown')) continue;
     for (const conditions of conditionsFor(measurement.needs, problem)) {

@@ -1,6 +1,6 @@
 import { outcomeTable, predictAll, thinned, unbiasedInformation } from './information.ts';
 import { type Access } from '../../catalogue/kit/access.ts';
-import { candidateTests, minutesOf, soonest } from './nextTest.ts';
+import { candidateTests, isSafeNow, minutesOf, soonest } from './nextTest.ts';
 import type { Posterior } from '../../inference/posterior/posterior.ts';
 import { noiseOf } from '../../inference/model/predictor.ts';
 import type { Problem } from '../../inference/model/problem.ts';
@@ -24,7 +24,8 @@ const MOST_PAIRS = 3;
 export function undecidedPairs(problem: Problem, posterior: Posterior, access: Access): Undecided[] {
   const suspects = posterior.faults.filter((f) => f.draws.length > 0 && f.probability > WORTH_TELLING);
   const samples = suspects.map((f) => thinned(f));
-  const tests = problem.readings.length === 0 ? [] : candidateTests(problem, access);
+  const tests =
+    problem.readings.length === 0 ? [] : candidateTests(problem, access).filter((t) => isSafeNow(t, problem));
   const predictions = tests.map((test) => samples.map((s) => predictAll(posterior, test, s)));
   const noises = tests.map((t) => noiseOf(problem, t.measurement, t.conditions));
   const pairs: Undecided[] = [];

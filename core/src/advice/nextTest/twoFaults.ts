@@ -6,7 +6,7 @@ import { noiseOf } from '../../inference/model/predictor.ts';
 import type { Problem } from '../../inference/model/problem.ts';
 import { type Assessment, sizeEstimate, type SizeEstimate } from '../../inference/verdict/assessment.ts';
 import { outcomeTable, predictAll, thinned, unbiasedInformation } from './information.ts';
-import { candidateTests, minutesOf, soonest } from './nextTest.ts';
+import { candidateTests, isSafeNow, minutesOf, soonest } from './nextTest.ts';
 
 /** One of the two faults of a pair, with its size where it has one. */
 export interface PairedFault {
@@ -111,11 +111,13 @@ function provingTest(
   const both = thinned(pair);
   const one = both.map((d) => ({ ...d, hypothesis: { ...d.hypothesis, second: undefined } }));
   const even = [pair, pair].map((f) => ({ ...f, probability: 0.5 }));
-  const worth = candidateTests(problem, access).map((test) => {
-    const predictions = [both, one].map((sample) => predictAll(posterior, test, sample));
-    const noise = noiseOf(problem, test.measurement, test.conditions);
-    const bits = unbiasedInformation(outcomeTable(even, predictions, noise));
-    return { test, bits, minutes: minutesOf(test, problem, access) };
-  });
+  const worth = candidateTests(problem, access)
+    .filter((t) => isSafeNow(t, problem))
+    .map((test) => {
+      const predictions = [both, one].map((sample) => predictAll(posterior, test, sample));
+      const noise = noiseOf(problem, test.measurement, test.conditions);
+      const bits = unbiasedInformation(outcomeTable(even, predictions, noise));
+      return { test, bits, minutes: minutesOf(test, problem, access) };
+    });
   return soonest(worth, PROVES);
 }

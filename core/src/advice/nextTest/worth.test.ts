@@ -155,8 +155,36 @@ describe('information', () => {
 describe('what a risky test costs', () => {
   const order = (riskMinutes: number): string[] =>
     proposeTests(problem, posterior, { ...EVERYTHING_AT_HAND, riskMinutes }, Infinity).map((p) => p.measurement);
-  const problem = problemWith([['displayed', -40]]);
+  const problem = problemWith([
+    ['displayed', -40],
+    ['open-voltage', 5],
+  ]);
   const posterior = posteriorOf(problem);
+  test.each([
+    ['before the volts were read', [], false],
+    ['after the reference was read', [['open-voltage', 5]], true],
+    ['after a little more than the reference', [['open-voltage', 5.2]], true],
+    ['after battery voltage at the pin', [['open-voltage', 12.4]], false],
+    [
+      'after two readings, one of them too high',
+      [
+        ['open-voltage', 5],
+        ['open-voltage-return', 12.4],
+      ],
+      false,
+    ],
+  ] as const)('nothing is connected to the plug %s', (_, volts, proposed) => {
+    const read = problemWith([['displayed', -40], ...volts]);
+    const ids = proposeTests(read, posteriorOf(read), EVERYTHING_AT_HAND, Infinity).map((p) => p.measurement);
+    expect(ids.includes('displayed-bridged')).toBe(proposed);
+    expect(ids.includes('displayed-substituted')).toBe(proposed);
+  });
+  test('a test that was left out is not proposed', () => {
+    const access = { ...EVERYTHING_AT_HAND, leftOut: ['sensor-ohms'] };
+    const ids = proposeTests(problem, posterior, access, Infinity).map((p) => p.measurement);
+    expect(ids).not.toContain('sensor-ohms');
+    expect(ids).toContain('displayed-bridged');
+  });
   test('a jumper comes later the more its risk is worth in minutes, and is never left out', () => {
     const [free, dear] = [order(0), order(60)];
     expect(dear).toHaveLength(free.length);

@@ -2,7 +2,7 @@ import { bestBorders } from '../nextTest/outcomes.ts';
 import { BINS, outcomeTable, predictAll, thinned } from '../nextTest/information.ts';
 import { schoolOrder, SCHOOLS } from '../nextTest/schools.ts';
 import { costOfRule } from './fixedRules.ts';
-import { candidateTests, minutesOf } from '../nextTest/nextTest.ts';
+import { candidateTests, isSafeNow, minutesOf } from '../nextTest/nextTest.ts';
 import type { Posterior } from '../../inference/posterior/posterior.ts';
 import type { Access } from '../../catalogue/kit/access.ts';
 import type { Conditions } from '../../circuit/measurements/measurement.ts';
@@ -161,7 +161,7 @@ export function prospectOf(
   const groups = Uint8Array.from(
     samples.flatMap((draws, i) => draws.map(() => repairs.findIndex((r) => r.group === faults[i].fault.group))),
   );
-  const tests = candidateTests(problem, access);
+  const tests = candidateTests(problem, access).filter((t) => isSafeNow(t, problem));
   const trials = tests.map((test): Trial => {
     const { measurement, conditions } = test;
     const noise = noiseOf(problem, measurement, conditions);

@@ -20,9 +20,14 @@ const DECIDED = 0.7;
 export function remainingGroups({ faults }: Posterior, costs: Costs): Remaining[] {
   const groups = groupProbabilities(faults).filter((g) => g.probability >= WORTH_NAMING);
   if (groups.length < 2 || groups[0].probability >= DECIDED) return [];
-  const repairs = repairsOf(costs);
-  return groups.slice(0, 2).map(({ group, probability }) => {
-    const { minutes, money } = repairs.find((r) => r.group === group)!;
-    return { group, probability, minutes, money };
-  });
+  return groups.slice(0, 2).map((g) => withRepair(g, costs));
+}
+
+/** The group that leads, with what its repair costs: what is lost where it is another one. */
+export const leadingGroup = ({ faults }: Posterior, costs: Costs): Remaining =>
+  withRepair(groupProbabilities(faults)[0], costs);
+
+function withRepair({ group, probability }: { group: FaultGroup; probability: number }, costs: Costs): Remaining {
+  const { minutes, money } = repairsOf(costs).find((r) => r.group === group)!;
+  return { group, probability, minutes, money };
 }

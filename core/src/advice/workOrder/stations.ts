@@ -18,19 +18,23 @@ export const FORM_STATIONS = [
 ] as const;
 export type FormStationId = (typeof FORM_STATIONS)[number];
 
+/** The four parts of the order of work. */
+export const PARTS_OF_WORK = ['start', 'measure', 'locate', 'finish'] as const;
+export type PartOfWork = (typeof PARTS_OF_WORK)[number];
+
 /** One stop of the order of work: a form, or a group of tests that share a place and a set-up. */
-export type Station =
-  | { kind: 'form'; id: FormStationId; name: string; tests: readonly string[] }
-  | { kind: 'tests'; id: TestStation; name: string; tests: readonly string[] };
+export type Station = { part: PartOfWork; name: string; tests: readonly string[] } & (
+  { kind: 'form'; id: FormStationId } | { kind: 'tests'; id: TestStation }
+);
 
 /** The order of work as the trade does it. A proposal: nothing locks. Source: common practice, no source. */
 export const STATIONS: readonly Station[] = [
-  form('quick', 'Quick check'),
-  form('complaint', 'Complaint'),
-  form('right-sensor', 'Which sensor?'),
-  tests('live', 'Live data', ['displayed', 'neighbour-displayed']),
-  form('look', 'Inspect'),
-  tests('supply', 'Supply and ground', [
+  form('start', 'quick', 'Quick check'),
+  form('start', 'complaint', 'Complaint'),
+  form('start', 'right-sensor', 'Which sensor?'),
+  tests('measure', 'live', 'Live data', ['displayed', 'neighbour-displayed']),
+  form('measure', 'look', 'Inspect'),
+  tests('measure', 'supply', 'Supply and ground', [
     'open-voltage',
     'supply-to-return',
     'open-voltage-return',
@@ -38,11 +42,17 @@ export const STATIONS: readonly Station[] = [
     'neighbour-reference',
     'reference-alone',
   ]),
-  tests('loaded', 'Signal voltage, plugged in', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
-  tests('bypass', 'Bypass test', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
-  tests('sensor', 'Sensor resistance', ['sensor-ohms', 'pin-to-body', 'off-ohms', 'bench-ohms', 'known-good-ohms']),
-  form('compare', 'Compare sensors'),
-  tests('wires', 'Wires', [
+  tests('measure', 'loaded', 'Signal voltage, plugged in', ['loaded-voltage', 'loaded-voltage-return', 'return-drop']),
+  tests('measure', 'bypass', 'Bypass test', ['displayed-unplugged', 'displayed-bridged', 'displayed-substituted']),
+  tests('measure', 'sensor', 'Sensor resistance', [
+    'sensor-ohms',
+    'pin-to-body',
+    'off-ohms',
+    'bench-ohms',
+    'known-good-ohms',
+  ]),
+  form('measure', 'compare', 'Compare sensors'),
+  tests('measure', 'wires', 'Wires', [
     'panel-ohms',
     'loop-ohms',
     'signal-wire-ohms',
@@ -51,28 +61,28 @@ export const STATIONS: readonly Station[] = [
     'isolation-return',
     'dead-wire-voltage',
   ]),
-  form('where', 'Locate the fault'),
-  tests('places', 'Measure along the harness', [
+  form('locate', 'where', 'Locate the fault'),
+  tests('locate', 'places', 'Measure along the harness', [
     'connector-voltage',
     'contact-drop',
     'parted-voltage',
     'connector-ohms',
   ]),
-  form('worth', 'Is it worth it?'),
-  form('readings', 'All readings'),
-  form('decision', 'Decision'),
-  form('repair', 'Repair'),
-  form('proof', 'Verify the repair'),
+  form('finish', 'worth', 'Is it worth it?'),
+  form('finish', 'readings', 'All readings'),
+  form('finish', 'decision', 'Decision'),
+  form('finish', 'repair', 'Repair'),
+  form('finish', 'proof', 'Verify the repair'),
 ];
 
-function form(id: FormStationId, name: string): Station {
-  return { id, name, kind: 'form', tests: [] };
+function form(part: PartOfWork, id: FormStationId, name: string): Station {
+  return { part, id, name, kind: 'form', tests: [] };
 }
 
 /** The tests of a station: the named ones in their order, then the others that name this station. */
-function tests(id: TestStation, name: string, first: readonly string[]): Station {
+function tests(part: PartOfWork, id: TestStation, name: string, first: readonly string[]): Station {
   const others = MEASUREMENTS.filter((m) => m.station === id && !first.includes(m.id)).map((m) => m.id);
-  return { id, name, kind: 'tests', tests: [...first, ...others] };
+  return { part, id, name, kind: 'tests', tests: [...first, ...others] };
 }
 
 /** The stations in the order of a school (or as they are), with the tests that exist in this circuit. */
@@ -91,7 +101,8 @@ export function stationsFor(school: string, layout: Layout, connectors: number):
   // The tests change places among themselves; forms stay where they are.
   const byFirstTest = stations.filter((s) => s.kind === 'tests').sort((a, b) => rank(a.tests[0]) - rank(b.tests[0]));
   let next = 0;
-  return stations.map((s) => (s.kind === 'tests' ? byFirstTest[next++] : s));
+  // Each keeps the part of the place it comes to, so that the parts stay together.
+  return stations.map((s) => (s.kind === 'tests' ? { ...byFirstTest[next++], part: s.part } : s));
 }
 
 /** The first test of a school's order that can be done and has no reading yet, or null. */

@@ -9,6 +9,8 @@ export interface Access {
   effort: Readonly<Partial<Record<Measurement['setup'], number>>>;
   /** Minutes by which a risky test counts as dearer than it is. */
   riskMinutes: number;
+  /** Tests that cannot be done at this machine, by id. */
+  leftOut?: readonly string[];
 }
 
 export const EVERYTHING_AT_HAND: Access = {

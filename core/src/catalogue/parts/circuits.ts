@@ -87,6 +87,17 @@ export const CATALOGUE_CIRCUITS: readonly CatalogueCircuit[] = [
     -40,
     100,
   ),
+  circuit(
+    'climate-outdoor-10k',
+    'Climate outdoor air · 5 V · 10 kΩ · NTC 10 kΩ steep',
+    'climate',
+    5,
+    10000,
+    'ntc-10k-steep',
+    -40,
+    80,
+  ),
+  circuit('boiler-flow-10k', 'Boiler flow · 5 V · 10 kΩ · NTC 10 kΩ', 'boiler', 5, 10000, 'ntc-10k-steep', 0, 120),
   circuit('boiler-12k', 'Boiler flow · 5 V · 10 kΩ · NTC 12 kΩ', 'boiler', 5, 10000, 'ntc-12k', 0, 120),
   {
     ...circuit(

@@ -40,6 +40,8 @@ export const jobSchema = z.strictObject({
     .min(2)
     .max(FILE_MARGIN * MOST.moments),
   readings: z.array(readingSchema).max(FILE_MARGIN * MOST.readings),
+  /** Tests that cannot be done at this machine, by id: they are not proposed. */
+  leftOut: z.array(identifier).max(FILE_MARGIN * MOST.leftOut),
   comparison: record.comparisonSchema,
   /** Findings and fault codes, by id of the catalogue. */
   findings: z.array(identifier).max(FILE_MARGIN * MOST.findings),

@@ -2,6 +2,7 @@
 export const MOST = {
   readings: 500,
   moments: 24,
+  leftOut: 50,
   corrections: 50,
   codes: 50,
   symptoms: 50,

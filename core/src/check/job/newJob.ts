@@ -68,6 +68,7 @@ export function emptyRecord() {
     complaint: { text: '', symptoms: [], codes: [], replaced: [], causes: {} },
     rightSensor: { plugs: [], values: [], trials: [], wantedValueId: null, measuredPlugId: null },
     readings: [],
+    leftOut: [],
     comparison: { pairs: [], settling: [] },
     findings: [],
     photos: [],

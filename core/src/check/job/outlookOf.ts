@@ -9,5 +9,5 @@ import type { Job } from './jobSchema.ts';
 /** What a job's own loom, kit and prices make of a posterior: where it lies, what can be done, what that costs. */
 export function outlookOf(job: Job, posterior: Posterior): { where: PlaceAdvice; access: Access; costs: Costs } {
   const where = placeAdvice(posterior, reachOf(job.loom, job.kit));
-  return { where, access: accessOf(job.kit), costs: costsOf(job.worth, job.kit, where) };
+  return { where, access: { ...accessOf(job.kit), leftOut: job.leftOut }, costs: costsOf(job.worth, job.kit, where) };
 }

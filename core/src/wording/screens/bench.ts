@@ -207,6 +207,9 @@ export const undoButtonsWords = {
 };
 
 export const workOrderWords = {
+  doneOf: (done: number, of: number): string => `${done}/${of}`,
+  previousStep: 'Previous step',
+  nextStep: 'Next step',
   orderOfWork: 'Order of work',
   next: '‹ next',
   toDo: 'to do',

@@ -150,23 +150,29 @@ export const shortcutListWords = {
   showMeRoundTheBench: 'Show me around',
   figuresAreTypedAsTheyAreSpoken:
     'Enter figures as you say them: **4k7**, **2.88k**, **11 883**, **OL**, **1880 mV**, **64F**, **3,28**. If a figure can be read in two ways, you are asked. A typed unit always counts.',
-  figuresAreWritten: 'Decimal mark',
-  daysAreWritten: 'Date format',
   theToolAdvisesTheMakersData:
     'The tool advises. The maker’s data, local codes and the licensed technician decide. Work on cold systems only. Keep clear of fans. Jumper no wire you have not identified. Never leave a substitute resistor in.',
-  decimalAsThisDevice: (deviceDecimal: Shown): string => `as on this device: 12${deviceDecimal}5`,
-  asThisDevice: (format: Shown): string => `as on this device: ${format}`,
+};
+
+export const mainNavWords = {
+  places: 'Places',
+  checks: 'Checks',
+  machines: 'Machines',
+  liveData: 'Live data',
+  logs: 'Logs',
+  tools: 'Tools',
+  training: 'Training',
+  settings: 'Settings',
 };
 
 export const topBarWords = {
+  menu: 'Menu',
   backToChecks: '‹ Checks',
   checks: 'Checks',
   mellowProbe: 'Mellow Probe',
   demoWorkshop: 'Demo workshop',
   demoWorkshopMadeUp: 'Demo workshop: invented data',
   temperaturesInSwitch: (temperatureUnit: Shown): string => `Temperatures in °${temperatureUnit}, switch`,
-  light: 'Light',
-  dark: 'Dark',
   helpAndShortcuts: 'Help and shortcuts',
   temperaturesIn: (unit: Shown): string => `Temperatures in °${unit}`,
 };

@@ -16,7 +16,9 @@ export const chosenBarWords = {
 };
 
 export const importFilesWords = {
-  importFile: 'Import file…',
+  importFiles: 'Import checks',
+  chooseThem: 'Choose the files of checks that were exported here or on another device.',
+  importFile: 'Choose files…',
   importCheckFiles: 'Import check files',
   added: (name: Shown): string => `${name}: added.`,
   theBrowsersStorageDoesNotTakeIt: (name: Shown): string =>
@@ -83,14 +85,13 @@ export const jobWhatWords = {
 };
 
 export const jobsScreenWords = {
-  logbook: 'Logbook',
-  training: 'Training',
-  liveValues: 'Live data',
-  logs: 'Logs',
   checks: 'Checks',
   newCheck: 'New check',
   receive: 'Receive from another device',
-  shelfCurvesDividersKit: 'Tools: curves, divider, kit',
+  more: '⋯',
+  moreOfTheChecks: 'More',
+  importFiles: 'Import files…',
+  chooseAll: 'Choose all that are shown',
   safeKeeping: 'Backup',
   demoWorkshop: 'Demo workshop',
   myOwnChecks: 'My own checks',

@@ -67,10 +67,6 @@ export const restorePartWords = {
   nothingWasTakenIn: 'Nothing was restored.',
 };
 
-export const safeScreenWords = {
-  safeKeeping: 'Backup',
-};
-
 export const useWorkWords = {
   brokenOff: 'Cancelled.',
 };

@@ -130,13 +130,6 @@ export const judgeToolWords = {
   aBoiler: 'a boiler',
 };
 
-export const kitToolWords = {
-  nobodyHasToFillThisIn:
-    'All fields are optional. An empty field means a common instrument. New checks start with a copy of this kit.',
-  workshop: 'Workshop',
-  onTheHeadOfEveryReport: 'Printed at the top of every report and under the signature line.',
-};
-
 export const shelfScreenWords = {
   shelf: 'Tools',
   toolsOfTheShelf: 'Tools',
@@ -222,6 +215,4 @@ export const toolsWords = {
   insideItsToleranceOrNotHow: 'Inside its tolerance or not, how sure, and the effect on the display.',
   ownCodes: 'Own codes',
   whatTheCodesOfYourBoilers: 'What the codes of your boilers and machines mean.',
-  myKit: 'My kit',
-  meterThermometerResistorsAndLeadsEvery: 'Meter, thermometer, resistors and leads. Every uncertainty uses them.',
 };

@@ -23,6 +23,9 @@ export const usePreferences = defineStore('preferences', () => {
   watch(decimal, (mark) => writePreference('decimal', mark));
   watch(days, (way) => writePreference('days', way));
   watch([decimal, days], () => writeAsChosen(decimal.value, days.value), { immediate: true });
+  /** How a check opens: guided or as the quick form; as the device is wide, until one was chosen. */
+  const opens = ref(readPreference('opens', ['guided', 'quick', 'device'], 'device'));
+  watch(opens, (way) => writePreference('opens', way));
   /** Figures are spoken in the reading mode. */
   const spoken = ref(readPreference('spoken', ['yes', 'no'], 'no') === 'yes');
   watch(spoken, (on) => writePreference('spoken', on ? 'yes' : 'no'));
@@ -40,12 +43,13 @@ export const usePreferences = defineStore('preferences', () => {
     temperatureUnit,
     decimal,
     days,
+    opens,
     experience,
     experienceStrength,
     dark,
     spoken,
     takeKey,
-    toggleTheme: () => (themeChoice.value = dark.value ? 'light' : 'dark'),
+    themeChoice,
     toggleUnit: () => (temperatureUnit.value = temperatureUnit.value === 'C' ? 'F' : 'C'),
   };
 });

@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { useNarrow } from '../../browser/useMedia.ts';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { saveJob } from '@mellow-probe/core/check/job/openJob';
@@ -18,6 +19,7 @@ import CurveCharts from './CurveCharts.vue';
 import EarlierHere from './EarlierHere.vue';
 import { formOf } from './forms/list.ts';
 import QuickCard from './QuickCard.vue';
+import QuickPhone from './QuickPhone.vue';
 import ReadingMode from './ReadingMode.vue';
 import SaveState from './SaveState.vue';
 import TestCard from './TestCard.vue';
@@ -32,6 +34,7 @@ useWakeLock();
 useExperience();
 const { job, record, work } = useSession();
 const preferences = usePreferences();
+const narrow = useNarrow();
 const details = ref(false);
 /** The sheet for two metres lies over everything: nothing behind it takes the focus. */
 const reading = ref(false);
@@ -97,20 +100,21 @@ const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
 
 <template>
   <div class="bench">
-    <TopBar back v-bind="{ inert: reading }" :actions="actions" :tour="tour">
+    <TopBar back folds v-bind="{ inert: reading }" :actions="actions" :tour="tour">
       <BenchTitle />
       <UndoButtons />
       <SaveState @export="exportJson" />
     </TopBar>
     <EarlierHere v-bind="{ inert: reading }" />
     <main class="table">
-      <WorkOrder v-bind="{ inert: reading }" />
+      <WorkOrder guided v-bind="{ inert: reading }" />
       <div ref="middle" class="middle" :inert="reading" :class="{ whole: form }">
         <component :is="form" v-if="form" class="form" @details="details = true" />
         <template v-else>
-          <CardDrawing />
+          <QuickPhone v-if="narrow && !work.test" @details="details = true" />
+          <CardDrawing v-else />
           <TestCard v-if="work.test" />
-          <QuickCard v-else @details="details = true" />
+          <QuickCard v-else-if="!narrow" @details="details = true" />
           <CurveCharts />
         </template>
       </div>

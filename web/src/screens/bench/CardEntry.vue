@@ -16,7 +16,7 @@ import FigureField from '../../components/FigureField.vue';
 import MomentNotice from '../../components/MomentNotice.vue';
 import ThermometerTap from '../../components/ThermometerTap.vue';
 import LiveTake from './LiveTake.vue';
-import NumberPad from './NumberPad.vue';
+import NumberPad from '../../components/NumberPad.vue';
 import { useLive } from '../../data/stores/live.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
@@ -30,6 +30,8 @@ const USUAL_WAYS = [
   { value: 'hot', label: say.hotAfterHeat },
   { value: 'wiggling', label: say.wiggling },
 ];
+/** Enter, or the key of the pad: on to the next test. */
+const emit = defineEmits<{ next: [] }>();
 const { job, verdict, work } = useSession();
 const readings = useReadings();
 const live = useLive();
@@ -132,7 +134,7 @@ const positions = computed(() =>
       @type="put"
       @choose="put"
       @settle="reading && readings.remember(reading.id, $event)"
-      @enter="work.goNext()"
+      @enter="emit('next')"
     />
     <LiveTake v-if="live.reading" :measurement="about" @take="put" />
     <NumberPad
@@ -141,7 +143,7 @@ const positions = computed(() =>
       :quantity="about.quantity"
       :next="say.next"
       @type="put"
-      @next="work.goNext()"
+      @next="emit('next')"
       @letters="toLetters"
     />
     <div class="row">

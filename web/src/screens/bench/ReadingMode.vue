@@ -4,18 +4,17 @@ import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import HoldButton from '../../components/base/HoldButton.vue';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
-import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { spokenText } from '@mellow-probe/core/wording/spokenText';
-import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { canSpeak, speak, tremble } from '../../browser/feedback.ts';
 import { useTouch } from '../../browser/useMedia.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
+import { useVerdictWords } from '../../session/verdictWords.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useReadingView } from '../../session/readingView.ts';
-import NumberPad from './NumberPad.vue';
+import NumberPad from '../../components/NumberPad.vue';
 
 /**
  * For two metres' distance: the figure on the card, what it should be, and the verdict. A figure is typed by keys or pad and taken by holding or
@@ -37,16 +36,7 @@ const figure = computed(() => {
   const text = draft.value || (reading.value?.text ?? '—');
   return about.value?.quantity === 'volts' && /\d$/.test(text) ? `${text} V` : text;
 });
-const words = computed(() =>
-  verdict.result
-    ? verdictText(
-        verdict.result.assessment,
-        (id) => readingNameById(verdict.shown!.of.job, id),
-        preferences.temperatureUnit,
-        verdict.two,
-      )
-    : null,
-);
+const words = useVerdictWords();
 
 /** Taken and not spoken yet: how it stands is only known with the verdict on it. */
 const toSpeak = ref(false);

@@ -89,7 +89,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
         </RepeatTap>
       </div>
       <slot>
-        <CardEntry :key="work.test!" />
+        <CardEntry :key="work.test!" @next="work.goNext()" />
         <CardOutcome />
       </slot>
     </div>

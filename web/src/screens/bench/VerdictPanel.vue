@@ -6,16 +6,14 @@ import { saysTwo } from '@mellow-probe/core/advice/nextTest/twoFaults';
 import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { proofStateOf } from '@mellow-probe/core/check/proof/proofPlan';
 import { groupName } from '@mellow-probe/core/wording/groupName';
-import { readingNameById } from '@mellow-probe/core/wording/conditionsText';
 import { progressText } from '@mellow-probe/core/wording/progressText';
-import { verdictText } from '@mellow-probe/core/wording/verdictText';
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { whereAskedText } from '@mellow-probe/core/wording/placeText';
 import { pullUpLearnedText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
-import { usePreferences } from '../../data/stores/preferences.ts';
+import { useVerdictWords } from '../../session/verdictWords.ts';
 import EvidenceTable from './EvidenceTable.vue';
 import JobProgress from './JobProgress.vue';
 import NextTest from './NextTest.vue';
@@ -24,20 +22,10 @@ import WhyDrawer from './WhyDrawer.vue';
 /** The verdict so far: a sentence with a size, the groups, why, and what to measure next. On a tablet a sheet that pulls up. */
 defineEmits<{ next: [] }>();
 const { job, verdict, judging, work } = useSession();
-const preferences = usePreferences();
 const why = ref(false);
 const pulledUp = ref(false);
 const assessment = computed(() => verdict.result?.assessment ?? null);
-const words = computed(() =>
-  assessment.value
-    ? verdictText(
-        assessment.value,
-        (id) => readingNameById(verdict.shown!.of.job, id),
-        preferences.temperatureUnit,
-        verdict.two,
-      )
-    : null,
-);
+const words = useVerdictWords();
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆', fits: '○' } as const;
 const STATES = {
   'nothing-yet': say.beforeAnyReading,

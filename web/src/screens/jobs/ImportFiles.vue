@@ -1,26 +1,20 @@
 <script setup lang="ts">
 import { importFilesWords as say } from '@mellow-probe/core/wording/screens/jobs';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
-import { shallowRef } from 'vue';
+import { defineAsyncComponent } from 'vue';
 import { apart } from '../../browser/turns.ts';
-import { rested } from '../../browser/rested.ts';
-import ActButton from '../../components/base/ActButton.vue';
-import type FilePickPart from '../../components/base/FilePick.vue';
 import { useJobs } from '../../data/stores/jobs.ts';
 
-/** Files of checks onto the ledger; tells a line for each of them. */
+/** Files of checks into the list; tells a line for each of them. */
+const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ told: [lines: string] }>();
 const jobs = useJobs();
-/** The library's picker of files is no small part, and the first rows do not wait for it. */
-const FilePick = shallowRef<typeof FilePickPart>();
-void rested()
-  .then(() => apart(() => import('../../components/base/FilePick.vue')))
-  .then(
-    (part) => (FilePick.value = part.default),
-    () => undefined,
-  );
+/** Neither the sheet nor the library's picker of files is fetched before it is asked for. */
+const AskSheet = defineAsyncComponent(() => apart(() => import('../../components/base/AskSheet.vue')));
+const FilePick = defineAsyncComponent(() => apart(() => import('../../components/base/FilePick.vue')));
 
 async function take(files: readonly File[]): Promise<void> {
+  open.value = false;
   const lines: string[] = [];
   for (const file of files) {
     const result = await jobs.importFile(file);
@@ -33,14 +27,14 @@ async function take(files: readonly File[]): Promise<void> {
 </script>
 
 <template>
-  <component
-    :is="FilePick"
-    v-if="FilePick"
-    :label="say.importFile"
-    :about="say.importCheckFiles"
-    accept=".json,application/json"
-    multiple
-    @files="take"
-  />
-  <ActButton v-else disabled>{{ say.importFile }}</ActButton>
+  <AskSheet v-if="open" v-model:open="open" :title="say.importFiles" :width="420">
+    <p>{{ say.chooseThem }}</p>
+    <FilePick
+      :label="say.importFile"
+      :about="say.importCheckFiles"
+      accept=".json,application/json"
+      multiple
+      @files="take"
+    />
+  </AskSheet>
 </template>

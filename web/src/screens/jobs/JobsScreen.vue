@@ -5,12 +5,13 @@ import { type JobFilter, type JobLine, narrowed, NO_FILTER, tagsOf } from '@mell
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { useCards } from '../../browser/useMedia.ts';
+import { useCards, useNarrow } from '../../browser/useMedia.ts';
 import { workshop } from '../../browser/workshop.ts';
+import type MenuButton from '../../components/base/MenuButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
-import { toBeShown, useTurn } from '../../browser/turns.ts';
+import { apart, toBeShown, useTurn } from '../../browser/turns.ts';
 import { newVersion, takeNewVersion } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
@@ -23,6 +24,7 @@ import { backupDueText } from '@mellow-probe/core/wording/safeText';
 import { nowIso } from '../../browser/newId.ts';
 import { lastBackup } from '../../data/storage/lastBackup.ts';
 import { useJobs } from '../../data/stores/jobs.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
 import ImportFiles from './ImportFiles.vue';
 import JobFilters from './JobFilters.vue';
 import NoJobs from './NoJobs.vue';
@@ -33,12 +35,26 @@ const jobs = useJobs();
 const router = useRouter();
 const beginLike = useBeginLike();
 const narrow = useCards();
+const phone = useNarrow();
+const preferences = usePreferences();
 const here = useTurn();
 /** A phone does not fetch the table, the desk not the cards. */
 const JobTable = defineAsyncComponent(() => import('./JobTable.vue'));
 const JobCards = defineAsyncComponent(() => import('./JobCards.vue'));
+const MoreMenu = defineAsyncComponent(() => apart(() => import('../../components/base/MenuButton.vue')));
 const ChosenBar = defineAsyncComponent(() => import('./ChosenBar.vue'));
 const importNote = ref('');
+const importing = ref(false);
+/** What is done now and then: files in, a check from another device, all that are shown chosen, the other workshop. */
+const more = computed<InstanceType<typeof MenuButton>['$props']['entries']>(() => [
+  { name: say.importFiles, icon: 'folderOpen', act: () => void (importing.value = true) },
+  { name: say.receive, icon: 'qrcode', act: () => void router.push('/take') },
+  { name: say.chooseAll, icon: 'unorderedList', act: () => void (chosen.value = shown.value.map((l) => l.id)) },
+  { name: say.safeKeeping, icon: 'safety', act: () => void router.push('/safe') },
+  workshop === 'own'
+    ? { name: say.demoWorkshop, act: () => window.location.assign('/demo/') }
+    : { name: say.myOwnChecks, act: () => window.location.assign('/') },
+]);
 const filter = ref<JobFilter>({ ...NO_FILTER });
 const today = dayjs().format('YYYY-MM-DD');
 
@@ -87,7 +103,8 @@ async function exportAll(ids: readonly string[]): Promise<void> {
 async function start(query: Record<string, string> = {}): Promise<void> {
   const { useKit } = await import('../../session/kit.ts');
   const job = await jobs.create(await useKit().forNewJob());
-  await router.push({ path: `/check/${job.id}`, query });
+  const guided = preferences.opens === 'guided' || (preferences.opens === 'device' && phone.value);
+  await router.push({ path: `/check/${job.id}${guided && !('tour' in query) ? '/guide' : ''}`, query });
 }
 
 function act({ id, archived }: JobLine, what: JobAct): void {
@@ -106,25 +123,15 @@ onKeyStroke('c', () => void start());
 
 <template>
   <div class="jobs">
-    <TopBar
-      :actions="[
-        { name: say.logbook, to: '/logbook', icon: 'book' },
-        { name: say.training, to: '/train', icon: 'read' },
-        { name: say.liveValues, to: '/live', icon: 'dashboard' },
-        { name: say.logs, to: '/logs', icon: 'lineChart' },
-      ]"
-    />
+    <TopBar />
     <main v-if="here">
       <h1 v-if="shown.length > 0" class="visually-hidden">{{ say.checks }}</h1>
       <div class="tools">
-        <ActButton icon="plus" kind="main" @click="start()">{{ say.newCheck }} <kbd>C</kbd></ActButton>
-        <ImportFiles @told="importNote = $event" />
-        <ActButton icon="qrcode" kind="quiet" to="/take">{{ say.receive }}</ActButton>
-        <ActButton icon="database" to="/shelf">{{ say.shelfCurvesDividersKit }}</ActButton>
-        <ActButton icon="safety" kind="quiet" to="/safe">{{ say.safeKeeping }}</ActButton>
-        <ActButton v-if="workshop === 'own'" kind="quiet" href="/demo/">{{ say.demoWorkshop }}</ActButton>
-        <ActButton v-else kind="quiet" href="/">{{ say.myOwnChecks }}</ActButton>
+        <JobFilters v-if="jobs.lines.length > 0" v-model="filter" class="search" :tags="tags" />
+        <ActButton icon="plus" kind="main" class="new" @click="start()">{{ say.newCheck }} <kbd>C</kbd></ActButton>
+        <MoreMenu class="menu" :label="say.more" :name="say.moreOfTheChecks" :entries="more" />
       </div>
+      <ImportFiles v-model:open="importing" @told="importNote = $event" />
       <NoticeBar v-if="dueText" status>
         {{ dueText }}
         <template #action
@@ -145,7 +152,6 @@ onKeyStroke('c', () => void start());
           <ActButton kind="quiet" @click="later = true">{{ say.later }}</ActButton>
         </template>
       </NoticeBar>
-      <JobFilters v-if="jobs.lines.length > 0" v-model="filter" :tags="tags" />
       <NoticeBar v-if="jobs.fault" kind="bad">
         {{ storageFaultText(jobs.fault) }}
         {{ jobs.fault === 'full' ? say.deleteOrExportACheckFirst : say.whatYouTypeLivesInThis }}
@@ -225,6 +231,14 @@ main {
   gap: 10px;
   align-items: center;
 }
+.search {
+  flex: 1 1 300px;
+}
+.new {
+  min-height: 48px;
+  padding-inline: 22px;
+  font-size: 1.05rem;
+}
 .tools .main kbd {
   background: transparent;
   color: inherit;
@@ -247,6 +261,13 @@ main {
 @media (max-width: 700px) {
   main {
     padding: 12px 10px 40px;
+  }
+  .search {
+    flex-basis: 100%;
+  }
+  .new {
+    flex: 1;
+    min-height: 56px;
   }
 }
 </style>

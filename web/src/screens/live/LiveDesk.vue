@@ -42,7 +42,7 @@ const actions = computed(() => [
 
 <template>
   <div class="live">
-    <TopBar back :actions="actions"
+    <TopBar back folds :actions="actions"
       ><h1 class="title">{{ job?.title ? say.live(job.title) : say.liveValues }}</h1></TopBar
     >
     <main>

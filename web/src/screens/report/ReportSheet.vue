@@ -129,7 +129,7 @@ const print = (): void => window.print();
 
 <template>
   <div class="screen">
-    <TopBar class="no-print" back>
+    <TopBar class="no-print" back folds>
       <ActButton kind="quiet" :to="`/check/${job.id}`">{{ say.bench }}</ActButton>
     </TopBar>
     <section class="tools no-print" :aria-label="say.theReportAsAFile">

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { keptPartWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
-import { NEWEST_VERSION } from '@mellow-probe/core/check/job/migrations/list';
 import { onMounted, ref } from 'vue';
 import { askForNewVersion, newVersion, offline, takeNewVersion } from '../../browser/offline.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -10,13 +9,12 @@ import { itemOf, placesOf } from '../../data/backup/items.ts';
 import { type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
 import { useWork } from './useWork.ts';
 
-/** How much room is taken, by what, whether the browser promises to keep it, and which versions these are. */
+/** How much room is taken, by what, and whether the browser promises to keep it. */
 const { share, fault, onProgress, run } = useWork();
 const usage = ref<{ used: number; of: number } | null>(null);
 const persisted = ref<boolean | null>(null);
 const sizes = ref<{ kind: Kind; bytes: number }[]>([]);
 const asked = ref(false);
-const version = import.meta.env.VITE_VERSION as string | undefined;
 
 const OFFLINE = {
   'not-here': say.notKeptForUseWithoutThe,
@@ -75,13 +73,6 @@ async function measure(): Promise<void> {
     <p v-if="newVersion" class="row">
       {{ say.aNewerVersionLiesReady }}
       <ActButton kind="main" @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
-    </p>
-    <p class="soft" data-test="versions">
-      {{
-        version === undefined
-          ? say.programOfTheWorkbench(NEWEST_VERSION)
-          : say.programFilesOfFormat(version, NEWEST_VERSION)
-      }}
     </p>
   </section>
 </template>

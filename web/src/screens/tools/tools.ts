@@ -27,5 +27,4 @@ export const TOOLS: readonly ShelfTool[] = [
   tool('baths', say.referenceTemperatures, say.iceBoilingWaterAtAltitudeThermometers, () => import('./BathsTool.vue')),
   tool('judge', say.judgeOneResistance, say.insideItsToleranceOrNotHow, () => import('./JudgeTool.vue')),
   tool('codes', say.ownCodes, say.whatTheCodesOfYourBoilers, () => import('./CodesTool.vue')),
-  tool('kit', say.myKit, say.meterThermometerResistorsAndLeadsEvery, () => import('./KitTool.vue')),
 ];

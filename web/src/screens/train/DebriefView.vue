@@ -85,7 +85,7 @@ async function nextCase(): Promise<void> {
 
 <template>
   <div class="debrief">
-    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
+    <TopBar back folds :actions="[{ name: say.training, to: '/train' }]">
       <h1 class="number">{{ say.caseWhatItWas(record.value.number) }}</h1>
     </TopBar>
     <main>

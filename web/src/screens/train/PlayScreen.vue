@@ -45,7 +45,7 @@ onBeforeUnmount(() => {
     </ProvideSession>
   </PlayGate>
   <div v-else>
-    <TopBar back :actions="[{ name: say.training, to: '/train' }]"
+    <TopBar back folds :actions="[{ name: say.training, to: '/train' }]"
       ><h1 class="number">{{ say.trainingCase }}</h1></TopBar
     >
     <main class="said">

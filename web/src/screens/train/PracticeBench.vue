@@ -39,7 +39,7 @@ onKeyStroke('k', () => work.step(-1));
 
 <template>
   <div class="bench">
-    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
+    <TopBar back folds :actions="[{ name: say.training, to: '/train' }]">
       <h1 class="number">{{ say.case(record.value.number) }}</h1>
     </TopBar>
     <main class="table">

@@ -42,7 +42,7 @@ const cases = computed(() =>
 
 <template>
   <div>
-    <TopBar back :actions="[{ name: say.training, to: '/train' }]">
+    <TopBar back folds :actions="[{ name: say.training, to: '/train' }]">
       <h1 class="title">{{ at + 1 }} · {{ step.title }}</h1>
     </TopBar>
     <main>

@@ -8,13 +8,14 @@ const moment = (id: string, temperatureC: unknown): object => ({
   at: null,
 });
 
-/** Frozen. Version 7: the cold and the hot temperature of a check become two moments, and every reading belongs to one of them. */
+/** Frozen. Version 7: the cold and the hot temperature of a check become two moments, and every reading belongs to one of them; tests can be left out. */
 export const moments: Migration = {
   to: 7,
   migrate: ({ temperatureC, hotTemperatureC, readings, ...data }) => ({
     ...data,
     formatVersion: 7,
     moments: [moment('steady', temperatureC), moment('hot', hotTemperatureC)],
+    leftOut: [],
     readings: (readings as { state: string }[]).map((reading) => ({
       ...reading,
       moment: reading.state === 'hot' ? 'hot' : 'steady',

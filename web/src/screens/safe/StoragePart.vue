@@ -1,31 +1,34 @@
 <script setup lang="ts">
-import { safeScreenWords as say } from '@mellow-probe/core/wording/screens/safe';
-import PageFrame from '../../components/PageFrame.vue';
 import BackupPart from './BackupPart.vue';
 import KeptPart from './KeptPart.vue';
 import RestorePart from './RestorePart.vue';
 
-/** Safe-keeping: everything out as one file, and back in; what is kept, and how safely. */
+/** Everything out as one file, and back in; what is stored, how safely, and for use without the server. */
 </script>
 
 <template>
-  <PageFrame :title="say.safeKeeping" narrow class="safe">
+  <div class="storage">
     <BackupPart />
     <RestorePart />
     <KeptPart />
-  </PageFrame>
+  </div>
 </template>
 
 <style scoped>
-.safe :deep(h2) {
+.storage {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.storage :deep(h2) {
   font-size: 17px;
   margin: 0;
 }
-.safe :deep(p) {
+.storage :deep(p) {
   margin: 0;
   max-width: 75ch;
 }
-.safe :deep(.row) {
+.storage :deep(.row) {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 14px;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { numberPadWords as say } from '@mellow-probe/core/wording/screens/bench';
-import ActButton from '../../components/base/ActButton.vue';
+import ActButton from './base/ActButton.vue';
 import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
 import { computed } from 'vue';
-import { reader } from '../../browser/writing.ts';
+import { reader } from '../browser/writing.ts';
 
 /** Keys for a thumb, with the signs of the trade beside the digits. Types at the end of what stands in the field. */
 const props = defineProps<{
