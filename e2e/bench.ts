@@ -17,6 +17,20 @@ export async function startCheck(page: Page): Promise<void> {
   await expect(page.getByLabel('Title of this check')).toBeVisible();
 }
 
+/** Goes to a station of the order of work: beside the bench at a desk, behind "All steps" on a phone or an upright tablet. */
+export async function toStation(page: Page, id: string): Promise<void> {
+  const all = page.locator('[data-test="all-steps"]');
+  await expect(all.or(page.locator('[data-station]')).first()).toBeVisible();
+  if (await all.isVisible()) await all.click();
+  await page.locator(`[data-station="${id}"]`).click();
+}
+
+/** Opens the sheet for files of checks, on the list of checks. */
+export async function openImport(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).first().click();
+  await page.getByRole('menuitem', { name: 'Import files…' }).click();
+}
+
 /** Opens a check of the demo workshop, as a visitor does: from its ledger. */
 export async function openDemo(page: Page, name: RegExp): Promise<void> {
   await page.goto('/demo/');

@@ -4,7 +4,7 @@ import { type Browser, chromium, type Page } from '@playwright/test';
 import { hostileSource, oddFigure } from '../core/test/hostileJobs.ts';
 import { CHROMIUM, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
-import { field, files, startCheck } from './bench.ts';
+import { field, files, openImport, startCheck } from './bench.ts';
 
 const [count, first] = [Number(process.argv[2] ?? 3000), Number(process.argv[3] ?? 1)];
 const { url, stop } = await servePage(4289);
@@ -50,6 +50,7 @@ try {
       buffer: Buffer.from(JSON.stringify(hostile.job())),
     }));
     what = `files ${first}/${counts.files}`;
+    await openImport(page);
     await files(page, 'Import check files').setInputFiles(batch);
     const note = page.locator('.lines');
     await note.waitFor({ timeout: 120_000 });

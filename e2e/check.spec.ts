@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { field, files, kept, pick, startCheck, verdict } from './bench.ts';
+import { field, files, kept, openImport, pick, startCheck, verdict } from './bench.ts';
 
 test('from four figures to a verdict, kept, exported, deleted, imported', async ({ page }) => {
   await startCheck(page);
@@ -37,6 +37,7 @@ test('from four figures to a verdict, kept, exported, deleted, imported', async 
   await expect(page.locator('[data-test="job"]')).toHaveCount(1);
   await page.getByRole('button', { name: /^More for/ }).click();
   await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await openImport(page);
   await files(page, 'Import check files').setInputFiles(file);
   await page.getByRole('link', { name: 'Tern, jacket water' }).click();
   await expect(verdict(page)).toContainText('resistance in the return');

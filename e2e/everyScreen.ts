@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begun, files, openDemo, still, TOOL_PAGES } from './bench.ts';
+import { begun, files, openDemo, still, TOOL_PAGES, toStation } from './bench.ts';
 
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
@@ -17,19 +17,29 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.getByLabel('Tags, separated by commas').waitFor();
   await look('tags');
   await openDemo(page, /Swimming bath/);
-  await page.locator('[data-station]').first().waitFor();
+  const all = page.locator('[data-test="all-steps"]');
+  await all.or(page.locator('[data-station]')).first().waitFor();
+  const folded = await all.isVisible();
+  if (folded) {
+    await all.click();
+    await page.locator('[data-station]').first().waitFor();
+    await still(page);
+    await look('all steps');
+  }
   const stations = await page
     .locator('[data-station]')
     .evaluateAll((list) => list.map((e) => e.getAttribute('data-station')!));
-  for (const station of stations) {
+  for (const [i, station] of stations.entries()) {
+    if (folded && i > 0) await all.click();
     await page.locator(`[data-station="${station}"]`).evaluate((e) => (e as HTMLElement).click());
+    await page.getByRole('dialog').waitFor({ state: 'hidden' });
     await still(page);
     await look(`station ${station}`);
   }
   const check = page.url();
   // An open check has its verdict, next test and drawer on the screen.
   await openDemo(page, /Pilot boat/);
-  await page.locator('[data-station="where"]').evaluate((e) => (e as HTMLElement).click());
+  await toStation(page, 'where');
   await page.locator('[data-test="where-next"]').waitFor();
   await look('where in the loom');
   await page.locator('[data-test="loom"] button').nth(2).click();
@@ -37,7 +47,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await still(page);
   await look('a stop of the loom');
   await page.keyboard.press('Escape');
-  await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
+  await toStation(page, 'loaded');
   await page.locator('[data-test="next"], .pull').first().waitFor({ state: 'attached' });
   const pull = page.locator('.pull');
   if (await pull.isVisible()) await pull.click();
@@ -50,7 +60,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.keyboard.press('Escape');
   if (await pull.isVisible()) await pull.click();
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
-  await page.locator('[data-station="quick"]').evaluate((e) => (e as HTMLElement).click());
+  await toStation(page, 'quick');
   await page.getByRole('button', { name: 'More…' }).click();
   await page.getByRole('dialog', { name: 'Circuit and kit in detail' }).waitFor();
   await still(page);
@@ -63,7 +73,7 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await look('keys and figures');
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
-  await page.locator('[data-station="loaded"]').evaluate((e) => (e as HTMLElement).click());
+  await toStation(page, 'loaded');
   await page.locator('[data-card]').waitFor();
   // Out of the field, so that the key is no letter of a figure.
   await page.keyboard.press('Escape');
@@ -74,6 +84,13 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.getByText('Type what the meter shows').waitFor();
   await still(page);
   await look('tour of the bench');
+  for (const step of ['what', 'trouble', 'temperature', 'test', 'result', 'decision']) {
+    await page.goto(`${check}/guide?step=${step}`);
+    await page.locator(`[data-step="${step}"]`).waitFor();
+    if (step === 'test') await page.locator('[data-card], [data-test="result"]').first().waitFor();
+    await still(page);
+    await look(`guided: ${step}`);
+  }
   await page.goto(`${check}/report`);
   await page.locator('[data-section="proof"]').waitFor();
   await look('report');
@@ -107,6 +124,11 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await page.goto('/take');
   await page.getByRole('button', { name: 'Scan…' }).waitFor();
   await look('receive');
+  for (const part of ['general', 'workshop', 'instruments', 'about']) {
+    await page.goto(`/demo/settings/${part}`);
+    await page.locator(`[data-part="${part}"]`).waitFor();
+    await look(`settings ${part}`);
+  }
   await page.goto('/demo/safe');
   await page.getByRole('button', { name: 'What takes space' }).click();
   await page.locator('[data-test="sizes"]').waitFor();

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { field, files, kept, startCheck, verdict } from './bench.ts';
+import { field, files, kept, openImport, startCheck, verdict } from './bench.ts';
 
 test('two windows on one check: both sets of figures are kept', async ({ page, context }) => {
   await startCheck(page);
@@ -97,6 +97,7 @@ test('files that cannot be opened say why and change nothing', async ({ page }) 
     [put('big.json', `{"x":"${'y'.repeat(50_000_000)}"}`), /50 MB is too large/],
   ];
   for (const [file, message] of cases) {
+    await openImport(page);
     await files(page, 'Import check files').setInputFiles(file);
     await expect(page.getByRole('status')).toContainText(message);
     await expect(page.locator('[data-test="job"]')).toHaveCount(1);

@@ -122,7 +122,7 @@ test('a newer version is announced, waits in the middle of a check, and is taken
   await page.waitForTimeout(500);
   expect(await page.evaluate('performance.timeOrigin')).toBe(opened);
   await expect(field(page, 'Ohms, sensor')).toHaveValue('2.2k');
-  await page.getByRole('link', { name: '‹ Checks' }).click();
+  await page.getByRole('link', { name: 'Checks' }).click();
   await expect(page.getByText('An update is ready')).toBeVisible();
   const again = page.waitForEvent('load');
   await page.getByRole('button', { name: 'Update now' }).click();

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { axeFinds } from './axe.ts';
-import { kept, PHONE, still, verdict } from './bench.ts';
+import { kept, PHONE, still, toStation, verdict } from './bench.ts';
 import { everyScreen } from './everyScreen.ts';
 
 test.describe.configure({ mode: 'parallel' });
@@ -114,7 +114,7 @@ for (const { width, narrower, dark } of WALKS)
 test('a job on a phone, by touch alone: from the complaint to the closed job', async ({ browser }) => {
   const context = await browser.newContext(PHONE);
   const page = await context.newPage();
-  const station = (id: string): Promise<void> => page.locator(`[data-station="${id}"]`).tap();
+  const station = (id: string): Promise<void> => toStation(page, id);
   const key = (name: string): Promise<void> =>
     page.getByRole('group', { name: 'Number pad' }).getByRole('button', { name, exact: true }).tap();
   const figure = async (id: string, keys: readonly string[]): Promise<void> => {
@@ -132,6 +132,7 @@ test('a job on a phone, by touch alone: from the complaint to the closed job', a
 
   await page.goto('/');
   await page.getByRole('button', { name: 'Start the first check' }).tap();
+  await page.locator('[data-test="quick"]').tap();
   await station('complaint');
   await page.getByText('Fans never come on', { exact: false }).tap();
   await station('live');
@@ -177,7 +178,7 @@ test('keys and rows are large enough for a glove, light and dark', async ({ brow
       .getByRole('link', { name: /Pilot boat/ })
       .first()
       .tap();
-    await page.locator('[data-station="loaded"]').tap();
+    await toStation(page, 'loaded');
     await expect(page.getByRole('group', { name: 'Number pad' })).toBeVisible();
     const low = await page
       .locator('.pad button')

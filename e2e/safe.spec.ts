@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { newJob } from '../core/src/check/job/newJob.ts';
 import { newReading } from '../core/src/check/job/newReading.ts';
 import { saveJob } from '../core/src/check/job/openJob.ts';
-import { field, files, kept, openDemo, startCheck } from './bench.ts';
+import { field, files, kept, openDemo, openImport, startCheck } from './bench.ts';
 
 // Everything out as one file, and back in on another device.
 
@@ -148,6 +148,7 @@ test('a hostile file: an id no address can hold, a photo that is none, OL on a d
   job.readings = [newReading('d', 'displayed', { text: 'OL', value: 'OL' })];
   const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await page.goto('/');
+  await openImport(page);
   await files(page, 'Import check files').setInputFiles([
     file('odd.json', saveJob(job)),
     file('twice.json', saveJob({ ...job, readings: [...job.readings, ...job.readings] })),

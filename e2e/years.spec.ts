@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { choose, field, files, kept, openDemo, startCheck, verdict } from './bench.ts';
+import { choose, field, files, kept, openDemo, openImport, startCheck, verdict } from './bench.ts';
 
 // A workshop's years: machines and their places, trends, what is due, a fault that came back, base rates of one's own.
 
@@ -155,6 +155,7 @@ test('base rates of one’s own: a new check takes them with its first reading, 
 
 test('a file with an unreadable place, or none, takes nothing from the register', async ({ page }) => {
   await page.goto('/');
+  await openImport(page);
   await files(page, 'Import check files').setInputFiles({
     name: 'odd.json',
     mimeType: 'application/json',

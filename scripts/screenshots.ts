@@ -1,7 +1,7 @@
 // Renews docs/screenshots from the demo data: build first (npm run build).
 import { chromium } from '@playwright/test';
 import path from 'node:path';
-import { choose, PHONE } from '../e2e/bench.ts';
+import { choose, PHONE, toStation } from '../e2e/bench.ts';
 import { dragCorners, tablePicture } from '../e2e/tablePictures.ts';
 import { CHROMIUM, servePage } from './builtPage.ts';
 
@@ -136,7 +136,7 @@ await phone
   .getByRole('link', { name: /Pilot boat/ })
   .first()
   .tap();
-await phone.locator('[data-station="loaded"]').tap();
+await toStation(phone, 'loaded');
 await phone.getByRole('button', { name: 'Signal voltage, plugged in', exact: true }).last().tap();
 await phone.getByText('Wiring fault: resistance in the return').first().waitFor();
 await shootPhone('phone-card');

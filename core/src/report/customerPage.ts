@@ -7,44 +7,57 @@ import { countText } from '../wording/ledgerText.ts';
 import type { Assessment } from '../inference/verdict/assessment.ts';
 import type { PageOptions, ReportSection } from './reportSection.ts';
 
-/** What each decision is called to somebody who has never held a meter. */
-const WAS_WRONG: Readonly<Record<FaultGroup, string>> = {
-  sensor: 'The temperature sensor itself gave wrong values.',
+/** What was found, to somebody who has never held a meter. */
+const FOUND: Readonly<Record<FaultGroup, string>> = {
+  sensor: 'The temperature sensor was faulty. It gave wrong values.',
   wiring: 'The wiring between the temperature sensor and the control unit was at fault.',
   reference: 'The steady supply that the control unit gives its sensors was at fault.',
   module: 'The control unit that reads the sensor was at fault.',
-  installation: 'The sensor was sound, but not where it should be or not touching what it measures.',
-  healthy: 'Nothing in the sensor’s circuit was found at fault at the time of the check.',
+  installation: 'The sensor is sound. It was not where it should be, or it did not touch what it measures.',
+  healthy: 'We found nothing wrong in the circuit of this sensor on the day of the check.',
 };
 
-/** Readings told to a customer at most: the ones that stand furthest out are enough. */
+/** Readings told to a customer at most: the ones that are furthest out are enough. */
 const TOLD = 3;
 
 /**
- * The job for whoever pays for it, in plain words: what was wrong, how that is known, what was done, whether it is proved, what is still to
- * watch. Nothing is said that the job does not hold. Sections without content are left out.
+ * The check as a letter to whoever pays for it: what was reported, what was found and how that is known, what was done, what was checked afterwards,
+ * what to watch. Nothing is said that the check does not hold. Sections without content are left out.
  */
 export function customerPage(
   job: Job,
   assessment: Assessment | null,
   proofHealthy: Readonly<Record<string, Interval>> | null,
-  { unit, day }: Pick<PageOptions, 'unit' | 'day'>,
+  { unit, day, technician = '' }: Pick<PageOptions, 'unit' | 'day'> & { technician?: string },
 ): ReportSection[] {
   const section = (id: string, title: string, lines: string[]): ReportSection => ({ id, title, lines });
   return [
-    section('told', 'What you told us', job.complaint.text.trim() === '' ? [] : [job.complaint.text.trim()]),
-    section('wrong', 'What was wrong', wrongLines(job)),
+    section('letter', 'Your order', letterLines(job, technician, day)),
+    section('told', 'What you reported', job.complaint.text.trim() === '' ? [] : [job.complaint.text.trim()]),
+    section('wrong', 'What we found', foundLines(job)),
     section('known', 'How we know', assessment ? knownLines(job, assessment, unit) : []),
-    section('done', 'What was done', doneLines(job, day)),
-    section('proved', 'Is it proved?', proofLines(job, proofHealthy, day)),
-    section('watch', 'To watch', watchLines(job, day)),
+    section('done', 'What we did', doneLines(job, day)),
+    section('proved', 'What we checked afterwards', checkedLines(job, proofHealthy, day)),
+    section('watch', 'What to watch', watchLines(job, day)),
   ].filter((s) => s.lines.length > 0);
 }
 
-function wrongLines({ decision, repair }: Job): string[] {
-  if (!decision) return ['The check is not finished: what is wrong has not been decided yet.'];
+/** Who, what, when and by whom: as far as it is known. */
+function letterLines(job: Job, technician: string, day: (iso: string) => string): string[] {
+  const known: [string, string][] = [
+    ['Customer', job.customer],
+    ['Machine', job.machine],
+    ['Order number', job.orderNumber],
+    ['Date', day(job.closed?.at ?? job.repair.doneAt ?? job.decision?.decidedAt ?? job.createdAt)],
+    ['Technician', technician],
+  ];
+  return known.filter(([, text]) => text.trim() !== '').map(([name, text]) => `${name}: ${text.trim()}`);
+}
+
+function foundLines({ decision, repair }: Job): string[] {
+  if (!decision) return ['We have not finished the check. What is wrong is not decided yet.'];
   const cause = repair.cause.trim();
-  return [WAS_WRONG[decision.group], ...(cause === '' ? [] : [`The cause: ${cause}`])];
+  return [FOUND[decision.group], ...(cause === '' ? [] : [`The cause: ${cause}`])];
 }
 
 function knownLines(job: Job, assessment: Assessment, unit: TemperatureUnit): string[] {
@@ -53,12 +66,13 @@ function knownLines(job: Job, assessment: Assessment, unit: TemperatureUnit): st
   const odd = assessment.readings.flatMap((r, i) =>
     r.verdict === 'inside' ? [] : [{ ...r, value: assessment.values[i] }],
   );
+  const taken = countText(count, 'reading', 'readings');
   const lines = [
-    `We took ${countText(count, 'measurement', 'measurements')}. ${
-      odd.length === 0
-        ? 'All were as in a sound circuit.'
-        : `${odd.length === count ? 'All' : odd.length} of them showed something else than a sound circuit.`
-    }`,
+    odd.length === 0
+      ? `We took ${taken}. All were as in a sound circuit.`
+      : odd.length === count
+        ? `We took ${taken}. None was as in a sound circuit.`
+        : `We took ${taken}. ${odd.length} of them ${odd.length === 1 ? 'was' : 'were'} not as in a sound circuit.`,
     ...odd.slice(0, TOLD).map(({ measurement, value, healthy }) => {
       const { title, quantity } = measurementById(measurement);
       const shown = value === Infinity ? 'no connection at all' : formatQuantity(value, quantity, unit);
@@ -68,7 +82,7 @@ function knownLines(job: Job, assessment: Assessment, unit: TemperatureUnit): st
   const { decision } = job;
   if (decision && decision.group === decision.toolGroup)
     lines.push(
-      `Weighed against every other fault that could show the same, this one has a chance of ${formatProbability(decision.toolProbability).replace('>', 'over ')}.`,
+      `We compared this with every other fault that could show the same. The chance of this one is ${formatProbability(decision.toolProbability).replace('>', 'over ')}.`,
     );
   return lines;
 }
@@ -78,17 +92,17 @@ function doneLines({ repair }: Job, day: (iso: string) => string): string[] {
   const { standIn } = repair;
   return [
     ...(repair.done.trim() === '' ? [] : [repair.done.trim()]),
-    ...(part.length === 0 ? [] : [`Part: ${part.join(', ')}.`]),
-    ...(repair.doneAt ? [`Done on ${day(repair.doneAt)}.`] : []),
+    ...(part.length === 0 ? [] : [`Part fitted: ${part.join(', ')}.`]),
+    ...(repair.doneAt ? [`Repaired on ${day(repair.doneAt)}.`] : []),
     ...(standIn && !standIn.removedAt
       ? [
-          `A temporary replacement is fitted (${standIn.what.trim() || 'not named'}). It is not a repair and has to come out again.`,
+          `A temporary replacement is fitted (${standIn.what.trim() || 'not named'}). It is not a repair and must come out again.`,
         ]
       : []),
   ];
 }
 
-function proofLines(
+function checkedLines(
   { proof, closed, repair }: Job,
   healthy: Readonly<Record<string, Interval>> | null,
   day: (iso: string) => string,
@@ -99,15 +113,20 @@ function proofLines(
   });
   const sound = judged.filter((j) => j === 'inside').length;
   const again =
-    judged.length === 0 ? [] : [`Measured again after the work: ${sound} of ${judged.length} as in a sound circuit.`];
-  if (closed?.how === 'proved')
-    return [...again, `Yes: the repair was proved by measuring and closed on ${day(closed.at)}.`];
-  if (closed) return [...again, `Not proved. Closed on ${day(closed.at)} for this reason: ${closed.reason.trim()}`];
-  return repair.doneAt ? [...again, 'Not yet: the proof after the work is still to be finished.'] : again;
+    judged.length === 0
+      ? []
+      : [`We measured again after the repair. ${sound} of ${judged.length} readings were as in a sound circuit.`];
+  if (closed?.how === 'proved') return [...again, `The repair is confirmed. We closed the order on ${day(closed.at)}.`];
+  if (closed)
+    return [
+      ...again,
+      `The repair is not confirmed. We closed the order on ${day(closed.at)} for this reason: ${closed.reason.trim()}`,
+    ];
+  return repair.doneAt ? [...again, 'We have not finished checking the repair yet.'] : again;
 }
 
 function watchLines(job: Job, day: (iso: string) => string): string[] {
   return job.followUps
     .filter((f) => f.doneAt === null)
-    .map((f) => `${f.text.trim() || 'Look at it again'}, by ${day(f.dueOn)}.`);
+    .map((f) => `${f.text.trim() || 'Have it checked again'}, by ${day(f.dueOn)}.`);
 }

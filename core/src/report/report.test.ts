@@ -45,25 +45,44 @@ describe('the page for the customer', () => {
   test('every decision has its plain words, and no technical word gets in', () => {
     for (const group of FAULT_GROUPS) {
       const { wrong } = page(fresh((j) => (j.decision = decision(group))));
-      expect(wrong[0], group).toMatch(/^(The|Nothing) .+\.$/);
+      expect(wrong[0], group).toMatch(/^(The|We) .+\.$/);
       expect(wrong[0]).not.toMatch(/pull-up|divider|posterior|reference/i);
     }
   });
   test('nothing decided, done or proved is said so or left out', () => {
     const sections = page(fresh(() => undefined));
-    expect(sections).toEqual({ wrong: ['The check is not finished: what is wrong has not been decided yet.'] });
+    expect(sections).toEqual({
+      letter: ['Date: 2026-01-02'],
+      wrong: ['We have not finished the check. What is wrong is not decided yet.'],
+    });
     const done = page(fresh((j) => (j.repair.doneAt = NOW)));
-    expect(done.done).toEqual(['Done on 2026-01-02.']);
-    expect(done.proved).toEqual(['Not yet: the proof after the work is still to be finished.']);
+    expect(done.done).toEqual(['Repaired on 2026-01-02.']);
+    expect(done.proved).toEqual(['We have not finished checking the repair yet.']);
   });
   test('a closed job: what stood out with what is sound, the chance, the work, the proof', () => {
     const job = demo('snow-groomer.json');
     const sections = page(job);
-    expect(sections.known[0]).toMatch(/^We took \d measurements\. \d of them showed something else/);
+    expect(sections.known[0]).toMatch(/^We took \d readings\. \d of them were not as in a sound circuit\.$/);
     expect(sections.known[1]).toMatch(/: .+\. A sound circuit shows .+\.$/);
     const { known } = page({ ...job, decision: { ...decision('reference'), toolGroup: 'sensor' } });
-    expect(known.join()).not.toContain('a chance of');
-    expect(page({ ...job, decision: decision('reference') }).known.join()).toContain('a chance of 93 %');
+    expect(known.join()).not.toContain('The chance of');
+    expect(page({ ...job, decision: decision('reference') }).known.join()).toContain('The chance of this one is 93 %');
+  });
+  test('it begins like a letter: whose machine, which order, when and by whom, as far as that is known', () => {
+    const job = fresh((j) => Object.assign(j, { customer: ' Quay Ferries ', machine: 'Tern', orderNumber: 'A-17' }));
+    job.closed = { at: '2026-03-04T05:06:07.000Z', how: 'unproved', reason: 'sold' };
+    const [letter] = customerPage(job, null, null, { ...options, technician: 'A. Made-up' });
+    expect(letter.lines).toEqual([
+      'Customer: Quay Ferries',
+      'Machine: Tern',
+      'Order number: A-17',
+      'Date: 2026-03-04',
+      'Technician: A. Made-up',
+    ]);
+  });
+  test('before a decision no percentage is named', () => {
+    const { known, wrong } = page({ ...demo('snow-groomer.json'), decision: null });
+    expect([...known, ...wrong].join()).not.toContain('%');
   });
   test('an open circuit is told in words, not as a sign', () => {
     const { known } = page(demo('ferry-generator.json'));
@@ -74,7 +93,7 @@ describe('the page for the customer', () => {
     const standIn = { what: '2.2k', fittedAt: NOW, removedAt: null as string | null };
     const job = fresh((j) => (j.repair.standIn = standIn));
     expect(page(job).done[0]).toBe(
-      'A temporary replacement is fitted (2.2k). It is not a repair and has to come out again.',
+      'A temporary replacement is fitted (2.2k). It is not a repair and must come out again.',
     );
     job.repair.standIn!.removedAt = NOW;
     expect(page(job).done).toBeUndefined();
@@ -90,17 +109,19 @@ describe('the page for the customer', () => {
     });
     const healthy = { 'open-voltage': { low: 4.8, high: 5.2 }, 'loaded-voltage': { low: 2, high: 3 } };
     expect(page(job, healthy).proved).toEqual([
-      'Measured again after the work: 1 of 2 as in a sound circuit.',
-      'Yes: the repair was proved by measuring and closed on 2026-01-02.',
+      'We measured again after the repair. 1 of 2 readings were as in a sound circuit.',
+      'The repair is confirmed. We closed the order on 2026-01-02.',
     ]);
     job.closed = { at: NOW, how: 'unproved', reason: 'sold' };
-    expect(page(job).proved).toEqual(['Not proved. Closed on 2026-01-02 for this reason: sold']);
+    expect(page(job).proved).toEqual([
+      'The repair is not confirmed. We closed the order on 2026-01-02 for this reason: sold',
+    ]);
   });
   test('what is to be watched: only what is not done', () => {
     const followUp = (text: string, doneAt: string | null) => ({ id: text, text, dueOn: '2026-03-01', doneAt });
     expect(
       page(fresh((j) => (j.followUps = [followUp('look', null), followUp('over', NOW), followUp(' ', null)]))).watch,
-    ).toEqual(['look, by 2026-03-01.', 'Look at it again, by 2026-03-01.']);
+    ).toEqual(['look, by 2026-03-01.', 'Have it checked again, by 2026-03-01.']);
   });
 });
 

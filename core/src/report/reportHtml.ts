@@ -31,7 +31,7 @@ export function reportHtml(report: Report, pictures: ReportPictures, colours: Ht
     '<main>',
     `<h1>${escaped(report.title)}</h1>`,
     `<p class="soft">${escaped(report.subtitle)}</p>`,
-    ...(customer.length > 0 ? ['<h2>In plain words</h2>', ...customer.map((s) => sectionHtml(s, 3))] : []),
+    ...(customer.length > 0 ? ['<h2>For you</h2>', ...customer.map((s) => sectionHtml(s, 3))] : []),
     ...(sections.length > 0
       ? ['<h2>The check in detail</h2>', ...sections.map((s) => sectionHtml(s, 3, pictures))]
       : []),

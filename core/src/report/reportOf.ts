@@ -15,7 +15,7 @@ export interface Report {
   subtitle: string;
   /** Who measured: empty strings where it is not told. */
   head: { workshop: string; contact: string };
-  /** The page in plain words; empty where it is not wanted. */
+  /** The letter to the customer; empty where it is not wanted. */
   customer: ReportSection[];
   /** The technical page; empty where it is not wanted. */
   sections: ReportSection[];
@@ -47,7 +47,10 @@ export function reportOf(
       .filter(Boolean)
       .join(' · '),
     head: { workshop: workshop.name.trim(), contact: workshop.contact.trim() },
-    customer: pages === 'technical' ? [] : customerPage(job, assessment, proofHealthy, options),
+    customer:
+      pages === 'technical'
+        ? []
+        : customerPage(job, assessment, proofHealthy, { ...options, technician: workshop.technician }),
     sections: pages === 'customer' ? [] : technicalPage(job, assessment, proofHealthy, options),
     cautions: cautionsOf(job),
     signatures: [['Technician', workshop.technician.trim()].filter(Boolean).join(': '), 'Customer'].map(

@@ -271,16 +271,16 @@ describe('the page for the customer, line by line', () => {
     (j.decision = { group: 'sensor', toolGroup, toolProbability: 0.993, reason: '', decidedAt: NOW });
   test('how it is known: how many stood out, three of them, the chance where the tool agreed', () => {
     const { known } = told(decide('sensor'), verdict);
-    expect(known[0]).toBe('We took 2 measurements. 1 of them showed something else than a sound circuit.');
+    expect(known[0]).toBe('We took 2 readings. 1 of them was not as in a sound circuit.');
     expect(known[1]).toMatch(/: −40 °C\. A sound circuit shows 18 … 22 °C\.$/);
-    expect(known[2]).toMatch(/^Weighed against every other fault .* a chance of (over )?99/);
+    expect(known[2]).toMatch(/^We compared this with every other fault .* The chance of this one is (over )?99/);
     expect(told(decide('wiring'), verdict).known).toHaveLength(2);
     expect(told(() => undefined, verdict).known).toHaveLength(2);
     const all = { ...verdict, readings: verdict.readings.map((r) => ({ ...r, verdict: 'high' })) } as never;
-    expect(told(() => undefined, all).known[0]).toContain('All of them showed');
+    expect(told(() => undefined, all).known[0]).toContain('None was as in a sound circuit');
     expect(told(() => undefined, all).known[2]).toContain('no connection at all');
     const none = { ...verdict, readings: verdict.readings.map((r) => ({ ...r, verdict: 'inside' })) } as never;
-    expect(told(() => undefined, none).known).toEqual(['We took 2 measurements. All were as in a sound circuit.']);
+    expect(told(() => undefined, none).known).toEqual(['We took 2 readings. All were as in a sound circuit.']);
     expect(told(() => undefined, { ...verdict, readings: [] }).known).toBeUndefined();
     const four = {
       ...verdict,
@@ -308,9 +308,9 @@ describe('the page for the customer, line by line', () => {
       ).done,
     ).toEqual([
       'changed',
-      'Part: sensor, 12.',
-      'Done on 2026-02-03.',
-      'A temporary replacement is fitted (not named). It is not a repair and has to come out again.',
+      'Part fitted: sensor, 12.',
+      'Repaired on 2026-02-03.',
+      'A temporary replacement is fitted (not named). It is not a repair and must come out again.',
     ]);
     expect(told((j) => (j.repair.standIn = { what: 'x', fittedAt: NOW, removedAt: LATER })).done).toBeUndefined();
   });
@@ -329,9 +329,12 @@ describe('the page for the customer, line by line', () => {
         null,
         healthy,
       ).proved;
-    const again = 'Measured again after the work: 1 of 2 as in a sound circuit.';
-    expect(proved('proved')).toEqual([again, 'Yes: the repair was proved by measuring and closed on 2026-02-03.']);
-    expect(proved('unproved')).toEqual([again, 'Not proved. Closed on 2026-02-03 for this reason: sold']);
+    const again = 'We measured again after the repair. 1 of 2 readings were as in a sound circuit.';
+    expect(proved('proved')).toEqual([again, 'The repair is confirmed. We closed the order on 2026-02-03.']);
+    expect(proved('unproved')).toEqual([
+      again,
+      'The repair is not confirmed. We closed the order on 2026-02-03 for this reason: sold',
+    ]);
     expect(proved(null)).toEqual([again]);
   });
 });
@@ -408,7 +411,7 @@ describe('the report around its pages', () => {
       logo: picture,
     });
     expect(page).toContain(`<img class="logo" src="${picture}" alt="">`);
-    expect(page).toContain('<h2>In plain words</h2>');
+    expect(page).toContain('<h2>For you</h2>');
     expect(page).toContain('<h2>The check in detail</h2>');
     expect(page.match(/<svg id="d">/g)).toHaveLength(1);
     expect(page.indexOf('<svg id="d">')).toBeGreaterThan(page.indexOf('<h3>Circuit</h3>'));
@@ -427,7 +430,7 @@ describe('the report around its pages', () => {
     expect(bare).not.toContain('<h3>Photos</h3>');
     expect(bare).not.toContain('<img');
     expect(bare).not.toContain('<table');
-    expect(html(report(() => undefined, { pages: 'technical' }))).not.toContain('In plain words');
+    expect(html(report(() => undefined, { pages: 'technical' }))).not.toContain('For you');
     const workshop = { ...noWorkshop(), name: 'A & B' };
     expect(html(report(() => undefined, { workshop }))).toContain('<header><p>A &amp; B</p></header>');
   });

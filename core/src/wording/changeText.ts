@@ -8,6 +8,9 @@ import { isRecord } from '../base/records/plainData.ts';
 const PARTS: Record<string, string> = {
   title: 'title',
   machine: 'machine',
+  customer: 'customer',
+  orderNumber: 'order number',
+  leftOut: 'tests left out',
   field: 'field',
   note: 'note',
   tags: 'tags',

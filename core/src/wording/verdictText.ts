@@ -130,12 +130,16 @@ function askedText(a: Assessment, nameOf: (id: string) => string, unit: Temperat
 /** From so much on the place of the sensor is named beside what leads. */
 const WORTH_A_LOOK = 0.2;
 
-/** Said where the meter and the display agree with each other and only the thermometer does not. */
-function thermometerAloneText(a: Assessment): string {
+/** Do the meter and the display agree with each other, and only the thermometer does not? */
+export function suspectsThermometer(a: Assessment): boolean {
   const alone = a.doubt.kind === 'contradiction' && a.doubt.readings[0] === THERMOMETER;
   const placed = (a.groups.find((g) => g.group === 'installation')?.probability ?? 0) >= WORTH_A_LOOK;
   const kinds = new Set(a.readings.map((r) => measurementById(r.measurement).quantity));
-  if (!(alone || placed) || kinds.size < 2 || a.thermometerSlip !== null) return '';
+  return (alone || placed) && kinds.size >= 2 && a.thermometerSlip === null;
+}
+
+function thermometerAloneText(a: Assessment): string {
+  if (!suspectsThermometer(a)) return '';
   return 'The readings agree with each other, only the thermometer does not. Suspect the thermometer and the place of the sensor first. Read the temperature again by a better method. With the system cold, check the level.';
 }
 

@@ -27,8 +27,8 @@ const props = defineProps<{
   large?: boolean;
   pad?: boolean;
 }>();
-/** The field is left: what was in it when it was come into. */
-const emit = defineEmits<{ settle: [before: Entry]; enter: [] }>();
+/** The field is left. */
+const emit = defineEmits<{ settle: []; enter: [] }>();
 const preferences = usePreferences();
 const put = (text: string): void => {
   entry.value = entryOf(text, props.quantity, preferences.temperatureUnit);
@@ -62,6 +62,6 @@ const readAs = computed(() => toldText(entry.value, props.quantity, preferences.
     :pad="pad"
     @choose="put"
     @enter="emit('enter')"
-    @settle="emit('settle', entryOf($event, quantity, preferences.temperatureUnit))"
+    @settle="emit('settle')"
   />
 </template>

@@ -2,7 +2,8 @@ import type { JobReading } from '@mellow-probe/core/check/job/jobSchema';
 import { joinMoments, keepApart, type Moment, momentOf, ownTemperature } from '@mellow-probe/core/check/job/moments';
 import type { Entry } from '@mellow-probe/core/base/units/entry';
 import { usualMoment } from '@mellow-probe/core/inference/model/problem';
-import { computed, type ComputedRef, ref } from 'vue';
+import { plainCopy } from '@mellow-probe/core/base/records/plainData';
+import { computed, type ComputedRef, ref, toRaw } from 'vue';
 import { newId, nowIso } from '../browser/newId.ts';
 import { useSession } from './jobSession.ts';
 
@@ -44,9 +45,13 @@ export function useCardMoment(reading: ComputedRef<JobReading | undefined>) {
 export function useGeneralMoment() {
   const { job } = useSession();
   const parted = ref<Parted | null>(null);
-  function settled(before: Entry): void {
+  /** As it was when it was last looked at: keys on the page type into it without its ever being left. */
+  let before = plainCopy(toRaw(job.moments[0].temperatureC));
+  /** The figure is typed to its end. */
+  function settled(): void {
     const apart = keepApart(job, before, newId, nowIso());
     if (apart) parted.value = { from: apart, into: job.moments[0].id };
+    before = plainCopy(toRaw(job.moments[0].temperatureC));
   }
   return { settled, question: questionOf(parted, true) };
 }

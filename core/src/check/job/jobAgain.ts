@@ -3,7 +3,7 @@ import type { Job } from './jobSchema.ts';
 import { newMoments } from './moments.ts';
 import { emptyRecord } from './newJob.ts';
 
-/** A new job like another one: machine, circuit, kit, tags and way of working; nothing of the case itself. */
+/** A new job like another one: machine, customer, circuit, kit, tags and way of working; nothing of the case itself. */
 export function templateOf(job: Job, id: string, now: string): Job {
   const like = structuredClone(job);
   delete like.recurrenceOf;
@@ -15,6 +15,7 @@ export function templateOf(job: Job, id: string, now: string): Job {
     createdAt: now,
     updatedAt: now,
     note: '',
+    orderNumber: '',
     moments: newMoments(),
   };
 }

@@ -15,7 +15,17 @@ const ABOUT = 240;
 export function jobLine(job: Job): JobLine {
   const { complaint, repair } = job;
   const about = complaint.text || job.note;
-  const words = [job.title, job.machine, job.circuit.name, job.note, complaint.text, repair.part, repair.partNumber];
+  const words = [
+    job.title,
+    job.machine,
+    job.customer,
+    job.orderNumber,
+    job.circuit.name,
+    job.note,
+    complaint.text,
+    repair.part,
+    repair.partNumber,
+  ];
   return {
     id: job.id,
     createdAt: job.createdAt,

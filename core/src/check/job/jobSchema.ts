@@ -20,6 +20,9 @@ export const jobSchema = z.strictObject({
   updatedAt: timestamp,
   title: line,
   machine: line,
+  /** Whose machine it is, and the workshop's own number of the order. */
+  customer: line,
+  orderNumber: line,
   field: z.enum(FIELDS),
   note: paragraph,
   /** Words of the workshop's own, by which its checks are found together. */

@@ -49,6 +49,8 @@ export function newJob(
     updatedAt: now,
     title: '',
     machine: '',
+    customer: '',
+    orderNumber: '',
     field: circuit.field,
     note: '',
     tags: [],

@@ -53,6 +53,8 @@ export const complaintFormWords = {
   whatIsWrongInTheWords: 'What is wrong, in the customer’s words, and the codes the machine shows.',
   machine: 'Machine',
   whichMachineWhere: 'Which machine, where',
+  customer: 'Customer',
+  orderNumber: 'Order number',
   field: 'Field',
   tags: 'Tags',
   apartByCommasToFindItBy: 'separated by commas',

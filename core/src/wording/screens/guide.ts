@@ -73,6 +73,7 @@ export const resultStepWords = {
   wrongCosts: (cost: Shown): string => `Then you lose the part and the time of this repair: ${cost}.`,
   nothingMoreToTest: 'No test left would tell much more.',
   measureMore: 'Measure more',
+  temperatureAgain: 'Measure the temperature again',
   leftOut: 'Left out:',
   putBack: (name: Shown): string => `Put back: ${name}`,
   report: 'Report',

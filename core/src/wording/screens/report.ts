@@ -2,7 +2,7 @@ import type { Shown } from './shown.ts';
 
 export const paperWords = {
   report: 'Report',
-  inPlainWords: 'In plain words',
+  inPlainWords: 'For you',
   theCheckInDetail: 'The check in detail',
   photos: 'Photos',
   cautions: 'Cautions',
@@ -14,6 +14,7 @@ export const reportSheetWords = {
   pages: 'Pages',
   paper: 'Paper',
   making: 'Creating…',
+  share: 'Share…',
   pdf: 'PDF',
   html: 'HTML',
   print: 'Print',

@@ -4,7 +4,7 @@ import { cardEntryWords, quickCardWords as names } from '@mellow-probe/core/word
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { entryOf } from '@mellow-probe/core/base/units/entry';
 import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import AskSheet from '../../components/base/AskSheet.vue';
@@ -77,6 +77,7 @@ function type(text: string): void {
     temperature.value.temperatureC = entryOf(text, 'told-celsius', preferences.temperatureUnit);
   else if (active.value) readings.typeInto(active.value, text);
 }
+watch(active, (_, before) => before === THERMOMETER && settled());
 const root = ref<HTMLElement>();
 const inputOf = (id: string | null): HTMLInputElement | null =>
   root.value?.querySelector<HTMLInputElement>(`[data-field="${id}"] input`) ?? null;

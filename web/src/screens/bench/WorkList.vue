@@ -169,10 +169,10 @@ button:hover {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-/* As wide with the unit as without: a row that grew as its field was left would move the button under a finger that is pressing it. */
-.test .last:not(:empty) {
-  width: 84px;
-  text-align: right;
+/* A line of its own, with the unit or without: a row that grew as its field was left would move the button under a finger that is pressing it. */
+.test .last {
+  grid-column: 2;
+  max-width: none;
 }
 .sign {
   color: var(--soft);

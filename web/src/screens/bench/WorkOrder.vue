@@ -29,13 +29,13 @@ useInSight(() => work.station, order, order);
   <nav ref="order" class="order" :aria-label="say.orderOfWork">
     <template v-if="upright">
       <div class="step">
-        <ActButton kind="quiet" :aria-label="say.previousStep" @click="work.step(-1)">‹</ActButton>
+        <ActButton kind="quiet" class="beside" :aria-label="say.previousStep" @click="work.step(-1)">‹</ActButton>
         <span class="now">{{ work.current?.name }}</span>
-        <ActButton kind="quiet" :aria-label="say.nextStep" @click="work.step(1)">›</ActButton>
+        <ActButton kind="quiet" class="beside" :aria-label="say.nextStep" @click="work.step(1)">›</ActButton>
         <ActButton v-if="guided" :to="`/check/${job.id}/guide`" @click="preferences.opens = 'guided'">{{
           guideWords.guidedCheck
         }}</ActButton>
-        <ActButton icon="unorderedList" data-test="all-steps" @click="all = true"
+        <ActButton data-test="all-steps" @click="all = true"
           >{{ guideWords.allSteps }} {{ say.doneOf(done, work.stations.length) }}</ActButton
         >
       </div>
@@ -77,6 +77,15 @@ useInSight(() => work.station, order, order);
   flex: 1;
   font-weight: 600;
   text-align: center;
+}
+@media (max-width: 620px) {
+  .beside {
+    display: none;
+  }
+  .now {
+    text-align: left;
+    padding-left: 6px;
+  }
 }
 @media (max-width: 1080px) {
   .order {

@@ -36,10 +36,13 @@ useExperience();
 const step = computed(() => stepNamed(route.query.step));
 const form = computed(() => (isFinishing(step.value) ? FORMS[step.value] : null));
 const all = ref(false);
-const root = ref<HTMLElement>();
+const temperature = ref<InstanceType<typeof TemperatureStep>>();
 const number = computed(() => ASKED.findIndex((s) => s === step.value) + 1);
 // Each question begins at its top.
-watch(step, () => root.value?.scrollIntoView({ block: 'start' }));
+watch(
+  () => route.fullPath,
+  () => window.scrollTo(0, 0),
+);
 
 function go(to: GuideStep): void {
   void router.push({ path: route.path, query: { step: to } });
@@ -52,6 +55,7 @@ function back(): void {
 }
 /** On to the next question; after the last one, to the report. */
 function next(): void {
+  if (temperature.value?.leave() === false) return;
   const to = stepBeside(step.value, 1);
   if (to) go(to);
   else void router.push(`/check/${job.id}/report`);
@@ -91,17 +95,21 @@ async function exportJson(): Promise<void> {
     </TopBar>
     <EarlierHere />
     <main>
-      <div ref="root" class="ask" :data-step="step">
+      <div class="ask" :data-step="step">
         <div class="head">
-          <span v-if="number > 0" class="small-head">{{ say.stepOf(number, ASKED.length) }}</span>
+          <span class="small-head">{{
+            [number > 0 ? say.stepOf(number, ASKED.length) : '', step === 'test' ? say.questions.test : '']
+              .filter(Boolean)
+              .join(' · ')
+          }}</span>
           <ActButton kind="quiet" class="all" @click="all = true">{{ say.allSteps }}</ActButton>
         </div>
-        <h2>{{ say.questions[step] }}</h2>
+        <h2 :class="{ 'visually-hidden': step === 'test' }">{{ say.questions[step] }}</h2>
         <WhatStep v-if="step === 'what'" @next="next" />
         <TroubleStep v-else-if="step === 'trouble'" />
-        <TemperatureStep v-else-if="step === 'temperature'" @next="next" />
+        <TemperatureStep v-else-if="step === 'temperature'" ref="temperature" @next="next" />
         <TestStep v-else-if="step === 'test'" @result="go('result')" @back="back" />
-        <ResultStep v-else-if="step === 'result'" @step="go" @test="toTest" />
+        <ResultStep v-else-if="step === 'result'" @step="go" @test="toTest" @temperature="go('temperature')" />
         <component :is="form" v-else-if="form" class="form" />
         <div v-if="step !== 'test' && step !== 'result'" class="ways">
           <ActButton v-if="step !== 'what'" @click="back">‹ {{ say.back }}</ActButton>
@@ -135,10 +143,10 @@ async function exportJson(): Promise<void> {
   width: 100%;
   max-width: 620px;
   margin: 0 auto;
-  padding: 14px 16px 110px;
+  padding: 2px 16px 110px;
   display: flex;
   flex-direction: column;
-  gap: 12px;
+  gap: 10px;
   min-width: 0;
 }
 .head {

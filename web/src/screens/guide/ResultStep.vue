@@ -5,6 +5,7 @@ import { hasPrices } from '@mellow-probe/core/advice/plan/worthSchema';
 import { asksWhere } from '@mellow-probe/core/advice/place/placeAdvice';
 import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { costText, remainingText } from '@mellow-probe/core/wording/planText';
+import { suspectsThermometer } from '@mellow-probe/core/wording/verdictText';
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -13,7 +14,7 @@ import { useVerdictWords } from '../../session/verdictWords.ts';
 import type { FinishingStep } from './guideSteps.ts';
 
 /** What is wrong, how sure that is, what to do, and what it costs to be wrong; and the ways on from here. */
-const emit = defineEmits<{ step: [step: FinishingStep]; test: [] }>();
+const emit = defineEmits<{ step: [step: FinishingStep]; test: []; temperature: [] }>();
 const { job, verdict } = useSession();
 const words = useVerdictWords();
 const leading = computed(() => verdict.advice?.leading ?? null);
@@ -26,6 +27,10 @@ const wrong = computed(() => {
   return `${say.wrongOf(inHundred)} ${say.wrongCosts(cost)}`;
 });
 const remaining = computed(() => remainingText(verdict.advice?.remaining ?? [], hasPrices(job.worth)));
+const thermometer = computed(() => {
+  const assessment = verdict.result?.assessment;
+  return assessment !== undefined && suspectsThermometer(assessment);
+});
 const more = computed(() => (verdict.advice?.proposals.length ?? 0) > 0);
 const locates = computed(() => verdict.advice !== null && asksWhere(verdict.advice.where));
 /** What follows, the most useful first. */
@@ -65,6 +70,7 @@ const finishing = computed<FinishingStep[]>(() => [
       @click="emit('step', s)"
       >{{ guideWords.questions[s] }}</ActButton
     >
+    <ActButton v-if="thermometer" data-test="again" @click="emit('temperature')">{{ say.temperatureAgain }}</ActButton>
     <ActButton v-if="more" :kind="decided ? 'plain' : 'main'" data-test="more" @click="emit('test')">{{
       say.measureMore
     }}</ActButton>

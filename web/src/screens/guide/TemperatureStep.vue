@@ -29,7 +29,16 @@ const own = computed(() => moment.value.thermometer ?? job.kit.thermometer);
 const put = (text: string): void => {
   moment.value.temperatureC = entryOf(text, 'told-celsius', preferences.temperatureUnit);
 };
+/** May the step be left? Not before what the new temperature asks is seen. */
+function leave(): boolean {
+  settled();
+  return question.value === null;
+}
+const goOn = (): unknown => leave() && emit('next');
+defineExpose({ leave });
 function measuredWith(kind: ThermometerKind): void {
+  settled();
+
   moment.value.thermometer = kind === job.kit.thermometer ? null : kind;
 }
 </script>
@@ -44,7 +53,7 @@ function measuredWith(kind: ThermometerKind): void {
     :issue="verdict.issues.get('moments.steady.temperatureC')"
     hint="20, 18…24, <50"
     @settle="settled"
-    @enter="emit('next')"
+    @enter="goOn"
   />
   <MomentNotice v-if="question" :question="question" />
   <NumberPad
@@ -53,7 +62,7 @@ function measuredWith(kind: ThermometerKind): void {
     quantity="told-celsius"
     :next="guideWords.next"
     @type="put"
-    @next="emit('next')"
+    @next="goOn"
     @letters="letters = true"
   />
   <h3>{{ say.measuredWith }}</h3>

@@ -49,7 +49,9 @@ function take(passed: string | null): void {
   if (!next || words.value?.state === 'firm') return emit('result');
   work.goTest(next.measurement, next.conditions, next.state);
   before.value = words.value?.title ?? '';
-  void router.push({ path: route.path, query: { step: 'test', test: next.measurement } });
+  // The address without a test is no card to come back to.
+  const to = { path: route.path, query: { step: 'test', test: next.measurement } };
+  void (route.query.test === undefined ? router.replace(to) : router.push(to));
 }
 const passed = ref<string | null>(null);
 /** The next card, as soon as its advice is of these figures. */
@@ -114,8 +116,14 @@ onMounted(() => {
 .card {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: 5px;
   min-width: 0;
+}
+.card :deep(.pad) {
+  gap: 5px;
+}
+.card :deep(.pad button) {
+  min-height: 48px;
 }
 h3 {
   font-size: 1.2rem;
@@ -126,7 +134,7 @@ ol {
   padding-left: 22px;
 }
 figure {
-  height: 190px;
+  height: 150px;
   margin: 0;
   display: grid;
 }

@@ -83,9 +83,9 @@ const GROUPS = [
   align-items: center;
 }
 .search {
-  flex: 1 1 180px;
+  flex: 1 1 130px;
 }
 .list {
-  flex: 0 1 150px;
+  flex: 0 1 126px;
 }
 </style>

@@ -34,15 +34,20 @@ function cycleDone(text: string, id: string | null): void {
   if (props.job) emit('cycle', text, id);
   told.value = props.job ? say.itStandsInTheChecksNote : say.openACheckAndComeHere;
 }
-const actions = computed(() => [
-  ...(props.job ? [{ name: say.toTheBench, to: `/check/${props.job.id}` }] : []),
-  { name: say.logs, to: props.job ? `/logs?check=${props.job.id}` : '/logs' },
-]);
+/** With a check in hand its own ways come first; without one the places of every screen are enough. */
+const actions = computed(() =>
+  props.job
+    ? [
+        { name: say.toTheBench, to: `/check/${props.job.id}` },
+        { name: say.logs, to: `/logs?check=${props.job.id}` },
+      ]
+    : [],
+);
 </script>
 
 <template>
   <div class="live">
-    <TopBar back folds :actions="actions"
+    <TopBar back :folds="job !== null" :actions="actions"
       ><h1 class="title">{{ job?.title ? say.live(job.title) : say.liveValues }}</h1></TopBar
     >
     <main>

@@ -110,10 +110,15 @@ async function remove(id: string): Promise<void> {
   <div class="logs">
     <TopBar
       back
-      :actions="[
-        { name: say.liveValues, to: checkId ? `/check/${checkId}/live` : '/live' },
-        ...(checkId ? [{ name: say.toTheBench, to: `/check/${checkId}` }] : []),
-      ]"
+      :folds="Boolean(checkId)"
+      :actions="
+        checkId
+          ? [
+              { name: say.liveValues, to: `/check/${checkId}/live` },
+              { name: say.toTheBench, to: `/check/${checkId}` },
+            ]
+          : []
+      "
       ><h1 class="title">{{ say.logLaboratory }}</h1></TopBar
     >
     <main>

@@ -6,13 +6,15 @@ import { palette } from '../../components/base/tokens.ts';
 import { type Report, reportOf, type ReportPages } from '@mellow-probe/core/report/reportOf';
 import type { ReportPictures } from '@mellow-probe/core/report/reportSection';
 import { reportHtml } from '@mellow-probe/core/report/reportHtml';
+import { reportName } from '@mellow-probe/core/report/reportName';
 import { dayText, momentText } from '@mellow-probe/core/base/units/writing';
 import { unreadablePhotosText } from '@mellow-probe/core/wording/noticeText';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
 import { inlinedSvg } from '../../browser/inlinedSvg.ts';
-import { fileName, saveBlob, saveFile } from '../../browser/saveFile.ts';
+import { canShareFiles, shareFile } from '../../browser/shareFile.ts';
+import { saveBlob, saveFile } from '../../browser/saveFile.ts';
 import { isPicture } from '../../browser/isPicture.ts';
 import { getPhoto } from '../../data/storage/photoStorage.ts';
 import { useOwnWorkshop } from '../../session/ownWorkshop.ts';
@@ -110,16 +112,20 @@ async function make(how: (report: Report, pictures: ReportPictures) => void | Pr
   }
   making.value = false;
 }
-const makePdf = () =>
+const sharing = canShareFiles();
+/** The PDF as a file, or handed to another program of the device: mail, messages, a printer. */
+const makePdf = (how: 'save' | 'share') =>
   make(async (now, pictures) => {
     const { reportPdf } = await import('./reportPdf.ts');
-    saveBlob(fileName(job.title, 'pdf'), await reportPdf(now, pictures, paper.value));
+    const [name, pdf] = [`${reportName(job)}.pdf`, await reportPdf(now, pictures, paper.value)];
+    if (how === 'share') await shareFile(name, pdf);
+    else saveBlob(name, pdf);
   });
 const makeHtml = () =>
   make((now, pictures) => {
     const { ink, soft, line, spruce } = palette(false);
     saveFile(
-      fileName(job.title, 'html'),
+      `${reportName(job)}.html`,
       'text/html;charset=utf-8',
       reportHtml(now, pictures, { ink, soft, line, accent: spruce }),
     );
@@ -135,7 +141,10 @@ const print = (): void => window.print();
     <section class="tools no-print" :aria-label="say.theReportAsAFile">
       <PickList v-model="pages" class="pages" :label="say.pages" hide-label :options="PAGES" />
       <PickList v-model="paper" class="paper-size" :label="say.paper" hide-label :options="PAPERS" />
-      <ActButton :disabled="waiting || making" @click="makePdf">
+      <ActButton v-if="sharing" icon="shareAlt" :disabled="waiting || making" @click="makePdf('share')">{{
+        say.share
+      }}</ActButton>
+      <ActButton :disabled="waiting || making" @click="makePdf('save')">
         {{ making ? say.making : say.pdf }}
       </ActButton>
       <ActButton icon="export" :disabled="waiting || making" @click="makeHtml">{{ say.html }}</ActButton>

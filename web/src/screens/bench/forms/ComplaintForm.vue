@@ -59,6 +59,8 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
   <FormSheet :title="say.complaint" :purpose="say.whatIsWrongInTheWords">
     <div class="two">
       <TextField v-model="job.machine" :label="say.machine" :maxlength="400" :placeholder="say.whichMachineWhere" />
+      <TextField v-model="job.customer" :label="say.customer" :maxlength="400" />
+      <TextField v-model="job.orderNumber" :label="say.orderNumber" :maxlength="400" />
       <PickList v-model="job.field" :label="say.field" :options="FIELD_OPTIONS" />
       <TextField v-model="tags" lazy :label="say.tags" :maxlength="400" :placeholder="say.apartByCommasToFindItBy" />
     </div>
