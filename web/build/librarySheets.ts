@@ -23,8 +23,14 @@ async function librarySheet(dark: boolean, touch: boolean): Promise<string> {
   const value = themeAround(theme, defaultConfig, styles.createTheme);
   const themed = () => h(DesignTokenProvider, { value }, () => h(ConfigProvider, { theme }, parts));
   await renderToString(createSSRApp({ render: () => h(styles.StyleProvider, { cache }, themed) }));
-  return styles.extractStyle(cache, true);
+  return inRem(styles.extractStyle(cache, true));
 }
+/** Letters, and what holds a line of them, grow with the size of letters that the reader has set. */
+const inRem = (css: string): string =>
+  css.replace(/\b(font-size|height|min-height):(\d+(?:\.\d+)?)px/g, (whole, name: string, px: string) =>
+    name === 'font-size' || (Number(px) >= 30 && Number(px) <= 60) ? `${name}:${Number(px) / 16}rem` : whole,
+  );
+
 /** Those styles as a file for each light and each hand; `light.js` asks for the one that is needed, and without it the page works them out as before. */
 export function librarySheets(): Plugin {
   return {

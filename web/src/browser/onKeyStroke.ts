@@ -1,11 +1,15 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 
+/** Where letters are typed: a radio button, a check box or a file button takes none. */
+const TYPED_INTO =
+  'textarea, select, [contenteditable], [role="dialog"], [role="combobox"], input:not([type="radio"], [type="checkbox"], [type="file"], [type="range"])';
+
 /** Calls back on a single key, unless a person is typing into a field or holds a modifier. */
 export function onKeyStroke(key: string, callback: () => void): void {
   const listener = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
     const target = event.target as HTMLElement | null;
-    if (target?.closest('input, textarea, select, [contenteditable], [role="dialog"]')) return;
+    if (target?.closest(TYPED_INTO)) return;
     if (event.key.toLowerCase() !== key.toLowerCase()) return;
     event.preventDefault();
     callback();

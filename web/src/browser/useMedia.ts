@@ -11,11 +11,11 @@ function useMedia(query: string): Readonly<Ref<boolean>> {
 }
 
 /** A phone held upright: one thing at a time. */
-export const useNarrow = (): Readonly<Ref<boolean>> => useMedia('(max-width: 620px)');
+export const useNarrow = (): Readonly<Ref<boolean>> => useMedia('(max-width: 38.75em)');
 /** A tablet held upright, or less. */
-export const useUpright = (): Readonly<Ref<boolean>> => useMedia('(max-width: 1080px)');
+export const useUpright = (): Readonly<Ref<boolean>> => useMedia('(max-width: 67.5em)');
 /** Too narrow for a table: cards. */
-export const useCards = (): Readonly<Ref<boolean>> => useMedia('(max-width: 700px)');
+export const useCards = (): Readonly<Ref<boolean>> => useMedia('(max-width: 43.75em)');
 /** A finger is the pointer. */
 export const useTouch = (): Readonly<Ref<boolean>> => useMedia('(pointer: coarse)');
 /** Nothing is to move on the screen. */

@@ -153,7 +153,7 @@ label {
   column-gap: 4px;
   max-height: 1lh;
   overflow: hidden;
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
   white-space: nowrap;
 }
@@ -198,18 +198,18 @@ input {
   flex: 1;
   min-width: 0;
   width: 100%;
-  height: 41px;
+  height: 2.5625rem;
   border: 0;
   outline: 0;
   background: transparent;
   font-family: var(--mono);
-  font-size: 19px;
+  font-size: 1.1875rem;
   font-variant-numeric: tabular-nums;
 }
 input::placeholder {
   color: var(--soft);
   opacity: 0.75;
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .unit {
   font-family: var(--mono);
@@ -219,23 +219,23 @@ input::placeholder {
 .under {
   min-height: 17px;
   margin-top: 2px;
-  font-size: 12px;
+  font-size: 0.75rem;
   line-height: 1.3;
   color: var(--soft);
 }
 .large input {
-  height: 58px;
-  font-size: 38px;
+  height: 3.625rem;
+  font-size: 2.375rem;
 }
 .large .unit {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .large .under {
-  font-size: 14px;
+  font-size: 0.875rem;
   min-height: 0;
 }
 .large label {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .range,
 .second {
@@ -244,7 +244,7 @@ input::placeholder {
 }
 .read {
   font-weight: 400;
-  font-size: 12px;
+  font-size: 0.75rem;
   color: var(--soft);
 }
 .large .under {
@@ -275,7 +275,7 @@ input::placeholder {
   font-family: var(--mono);
   cursor: pointer;
 }
-@media (min-width: 701px) and (max-width: 1080px) {
+@media (min-width: 43.8125em) and (max-width: 67.5em) {
   /* The ring, dot or diamond above says that this is the healthy range. */
   .word {
     display: none;

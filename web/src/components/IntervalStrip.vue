@@ -84,7 +84,7 @@ const place = computed(() => {
   position: absolute;
   right: -2px;
   top: -2px;
-  font-size: 11px;
+  font-size: 0.6875rem;
   color: var(--clay);
 }
 </style>

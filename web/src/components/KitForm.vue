@@ -226,7 +226,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
   margin-top: 20px;
 }
 h2 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 0 0 4px;
 }
 .row {

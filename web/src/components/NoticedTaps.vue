@@ -35,7 +35,7 @@ function take(text: string): void {
   padding: 0;
   background: transparent;
   color: inherit;
-  font-size: 12px;
+  font-size: 0.75rem;
   line-height: 1.3;
   text-decoration: underline;
   white-space: nowrap;
@@ -49,6 +49,6 @@ function take(text: string): void {
 }
 .caution {
   margin: 4px 0 0;
-  font-size: 12.5px;
+  font-size: 0.7812rem;
 }
 </style>

@@ -71,7 +71,7 @@ button {
   border: 1px solid var(--line);
   border-radius: 11px;
   background: var(--sheet);
-  font: 600 22px var(--sans);
+  font: 600 1.375rem var(--sans);
   touch-action: manipulation;
 }
 button:active {
@@ -84,7 +84,7 @@ button:active {
   border-color: var(--spruce);
   background: var(--spruce);
   color: var(--on-spruce);
-  font-size: 18px;
+  font-size: 1.125rem;
 }
 .letters {
   grid-column: 1 / -1;
@@ -92,6 +92,6 @@ button:active {
   border-color: transparent;
   background: transparent;
   color: var(--soft);
-  font: 15px var(--sans);
+  font: 0.9375rem var(--sans);
 }
 </style>

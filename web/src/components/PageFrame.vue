@@ -24,7 +24,7 @@ defineProps<{
 
 <style scoped>
 .title {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 main {
   max-width: 1180px;

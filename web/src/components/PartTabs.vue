@@ -35,7 +35,7 @@ nav .on {
   background: var(--spruce-soft);
   font-weight: 600;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   nav a {
     padding: 0 12px;
     min-height: 48px;

@@ -19,7 +19,7 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
   grid-template-columns: var(--label, 128px) 1fr 50px;
   gap: 8px;
   align-items: center;
-  font-size: 14px;
+  font-size: 0.875rem;
   height: 21px;
 }
 .leading {
@@ -56,6 +56,6 @@ defineProps<{ label: string; probability: number; leading?: boolean }>();
 }
 .figure {
   text-align: right;
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 </style>

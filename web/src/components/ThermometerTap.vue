@@ -45,7 +45,7 @@ function choose(value: ThermometerKind): void {
   padding: 0;
   background: transparent;
   color: inherit;
-  font-size: 12px;
+  font-size: 0.75rem;
   line-height: 1.3;
   text-decoration: underline;
   white-space: nowrap;

@@ -94,11 +94,11 @@ const all = computed(() => [
   position: relative;
 }
 .name {
-  font-size: 17px;
+  font-size: 1.0625rem;
   padding: 0 8px;
 }
 .demo {
-  font-size: 13px;
+  font-size: 0.8125rem;
   padding: 3px 10px;
   border: 1px dashed var(--amber);
   border-radius: 8px;
@@ -126,12 +126,12 @@ const all = computed(() => [
   min-width: 44px;
 }
 /* Where the words alone fill the bar, the title needs the room more. */
-@media (max-width: 1439px) {
+@media (max-width: 89.9375em) {
   .right :deep(.icon) {
     display: none;
   }
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .demo {
     padding: 3px 6px;
     overflow: hidden;
@@ -146,10 +146,10 @@ const all = computed(() => [
   }
   .back {
     min-width: 44px;
-    font-size: 20px;
+    font-size: 1.25rem;
   }
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .long {
     display: none;
   }

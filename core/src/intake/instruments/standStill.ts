@@ -14,14 +14,14 @@ export type StandStill =
   | { still: false; why: 'few' | 'moving' | 'noisy'; amount: number };
 
 /** How far values of one quantity may scatter and drift and still be one figure: relative and absolute (V, Ω, K), and drift a minute; `shows`: the share of
- * the scatter by which a drift must have moved it in the window to be told from a display that flickers by a degree. */
+ * the scatter by which a drift must have moved it in the window; `step`: the coarsest step in which an instrument shows it. */
 const BOUNDS: Record<
   Quantity,
-  { relative: number; absolute: number; driftRelative: number; drift: number; shows: number }
+  { relative: number; absolute: number; driftRelative: number; drift: number; shows: number; step: number }
 > = {
-  volts: { relative: 0.004, absolute: 0.006, driftRelative: 0.01, drift: 0.02, shows: 0.33 },
-  ohms: { relative: 0.006, absolute: 0.4, driftRelative: 0.015, drift: 1, shows: 0.33 },
-  celsius: { relative: 0, absolute: 0.8, driftRelative: 0, drift: 1, shows: 0.6 },
+  volts: { relative: 0.004, absolute: 0.006, driftRelative: 0.01, drift: 0.02, shows: 0.33, step: 0.05 },
+  ohms: { relative: 0.006, absolute: 0.4, driftRelative: 0.015, drift: 1, shows: 0.33, step: 10 },
+  celsius: { relative: 0, absolute: 0.8, driftRelative: 0, drift: 1, shows: 0.6, step: 2.5 },
 };
 /** The window it is looked at over, s, and the fewest values in it that must agree: a lone one is never taken. */
 export const STILL_OVER_S = 3;
@@ -48,14 +48,27 @@ export function standStill(samples: readonly Sample[], quantity: Quantity): Stan
   const bounds = BOUNDS[quantity];
   const size = Math.abs(value);
   const slope = 60 * slopeOf(window);
-  const scatter = bounds.relative * size + bounds.absolute;
+  const step = stepOf(values, bounds.step);
+  const scatter = Math.max(bounds.relative * size + bounds.absolute, step / 2);
+  const moved = Math.abs(slope) * (overS / 60);
   if (
     Math.abs(slope) > bounds.driftRelative * size + bounds.drift &&
-    Math.abs(slope) * (overS / 60) > bounds.shows * scatter
+    moved > bounds.shows * scatter &&
+    moved > STEPS_MOVED * step
   )
     return { still: false, why: 'moving', amount: slope };
   if (spread > scatter) return { still: false, why: 'noisy', amount: spread };
   return { still: true, value, spread, overS };
+}
+
+/** A figure that goes from one step of its display to the next may not have moved at all: more than so many steps are a movement. */
+const STEPS_MOVED = 1.5;
+
+/** The step in which these values are shown: the least difference between two of them; 0 where that is coarser than any instrument shows. */
+function stepOf(sorted: readonly number[], coarsest: number): number {
+  const gaps = sorted.slice(1).flatMap((v, i) => (v - sorted[i] > 1e-9 ? [v - sorted[i]] : []));
+  const least = gaps.length > 0 ? Math.min(...gaps) : 0;
+  return least <= coarsest ? least : 0;
 }
 
 /** Slope of the line through the values, per second. */

@@ -2,12 +2,16 @@
 import { Radio } from 'ant-design-vue';
 
 /** One of a few, all in sight. */
+/** Escape leaves the row, so that the keys of the screen work again. */
+const onKeydown = (event: KeyboardEvent): void => {
+  if (event.key === 'Escape') (event.target as HTMLElement).blur();
+};
 const chosen = defineModel<T | undefined>({ required: true });
 defineProps<{ label: string; options: readonly { value: T; label: string }[] }>();
 </script>
 
 <template>
-  <Radio.Group v-model:value="chosen" v-bind="{ role: 'radiogroup' }" :aria-label="label" class="choice">
+  <Radio.Group v-model:value="chosen" v-bind="{ role: 'radiogroup', onKeydown }" :aria-label="label" class="choice">
     <Radio v-for="o in options" :key="o.value" :value="o.value" class="one">{{ o.label }}</Radio>
   </Radio.Group>
 </template>

@@ -95,7 +95,7 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
   background: transparent;
   padding: 4px 10px 4px 0;
   font-family: var(--sans);
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 600;
   color: var(--soft);
 }
@@ -125,18 +125,18 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
 .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td) {
   padding: 4px 10px 4px 0;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .facts :deep(.desk-only) {
     display: none;
   }
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .facts :deep(.wide-only) {
     display: none;
   }
   .facts :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.mono) {
     padding-right: 6px;
-    font-size: 13px;
+    font-size: 0.8125rem;
   }
 }
 </style>

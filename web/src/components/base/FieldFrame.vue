@@ -19,7 +19,7 @@ defineProps<{ label: string; for?: string; hideLabel?: boolean }>();
   min-width: 0;
 }
 label {
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
 }
 </style>

@@ -54,7 +54,7 @@ onBeforeUnmount(release);
   overflow: hidden;
   min-height: 64px;
   min-width: 200px;
-  font-size: 20px;
+  font-size: 1.25rem;
   touch-action: none;
   user-select: none;
 }

@@ -82,7 +82,7 @@ const found: SelectProps['filterOption'] = (typed, option) => {
 }
 .about {
   display: block;
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   color: var(--soft);
   white-space: normal;
 }

@@ -35,6 +35,6 @@ defineProps<{
   gap: 8px;
   align-items: center;
   min-height: 36px;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

@@ -9,7 +9,7 @@ import { Tag } from 'ant-design-vue';
 <style scoped>
 .tag {
   margin: 0 4px 0 0;
-  font-size: 12px;
+  font-size: 0.75rem;
   color: var(--ink);
   background: var(--spruce-soft);
   border-color: transparent;

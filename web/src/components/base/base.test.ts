@@ -58,12 +58,16 @@ describe('one dress for the whole interface', () => {
     const folds = new Set<number>(Object.values(FOLDS).flatMap((w) => [w, w + 1]));
     // The same folds decide in scripts what a style sheet cannot.
     const media = readFileSync(path.join(SOURCE, 'browser/useMedia.ts'), 'utf8');
-    for (const [, width] of media.matchAll(/max-width: (\d+)px/g)) expect(folds.has(Number(width)), width).toBe(true);
+    const widths = [...media.matchAll(/max-width: ([\d.]+)em/g)].map(([, em]) => 16 * Number(em));
+    expect(widths.length).toBeGreaterThan(2);
+    for (const width of widths) expect(folds.has(width), `${width}px`).toBe(true);
     for (const { name, text } of sources(/\.(vue|css)$/)) {
       const styles = name.endsWith('.css') ? text : text.slice(text.search(/<style/) >>> 0);
       expect(styles.match(/!important/g), name).toBeNull();
-      for (const [, width] of styles.matchAll(/@media[^{]*?(?:min|max)-width:\s*(\d+)px/g))
-        expect(folds.has(Number(width)), `${name}: ${width}px`).toBe(true);
+      for (const [, em] of styles.matchAll(/@media[^{]*?(?:min|max)-width:\s*([\d.]+)em/g))
+        expect(folds.has(16 * Number(em)), `${name}: ${em}em`).toBe(true);
+      // Letters and folds follow the size of letters that the reader has set in the browser.
+      expect(styles.match(/font(?:-size)?: (?:\d{3} )?[\d.]+px|@media[^{]*\dpx/g), name).toBeNull();
       const colours = [...styles.matchAll(/#[0-9a-f]{3,8}\b/gi)].map(([c]) => c).filter((c) => c !== '#fff');
       expect(colours, name).toEqual([]);
     }

@@ -4,7 +4,7 @@ import { said } from './said.ts';
 
 /**
  * Mends what the library's list says to a screen reader, in this one place: a closed one points at a list that is not in the page
- * and does not say that it is closed; an open one has no name, and the lines that a finger touches have no role.
+ * and does not say that it is closed, nor what is picked in it; an open one has no name, and the lines that a finger touches have no role.
  *
  * @param id of the input; the library calls its list `${id}_list`
  * @param label what the list is called
@@ -24,6 +24,9 @@ export function useSoundCombobox(
     if (!input) return;
     const list = open.value ? document.getElementById(`${id}_list`) : null;
     said(input, { 'aria-expanded': String(open.value), 'aria-controls': list ? list.id : null, 'aria-owns': null });
+    const picked = (box.value?.$el as Element).querySelector('.ant-select-selection-item');
+    if (picked) picked.id = `${id}_picked`;
+    said(input, { 'aria-describedby': picked ? picked.id : null });
     if (!list) {
       said(input, { 'aria-activedescendant': null });
       return;
@@ -41,6 +44,8 @@ export function useSoundCombobox(
   onMounted(() => {
     const input = (box.value?.$el as Element | undefined)?.querySelector('input');
     if (input) observer.observe(input, { attributes: true });
+    const shown = (box.value?.$el as Element | undefined)?.querySelector('.ant-select-selector');
+    if (shown) observer.observe(shown, { childList: true, subtree: true });
     mend();
   });
   watch(open, async () => {

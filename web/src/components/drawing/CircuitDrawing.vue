@@ -185,10 +185,10 @@ svg {
   height: 100%;
 }
 .upright text {
-  font-size: 16px;
+  font-size: 1rem;
 }
 .upright .suspicion text {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 /* Larger words would run over the wires: their ground is kept free. */
 .upright .words text {
@@ -221,7 +221,7 @@ svg {
   stroke-dasharray: 9 6;
 }
 text {
-  font: 13.5px var(--sans);
+  font: 0.8438rem var(--sans);
   fill: var(--soft);
 }
 .strong {
@@ -240,7 +240,7 @@ text {
   fill: var(--ink);
 }
 .leads text {
-  font-size: 13px;
+  font-size: 0.8125rem;
   paint-order: stroke;
   stroke: var(--sheet);
   stroke-width: 4px;
@@ -250,7 +250,7 @@ text {
 }
 .suspicion text {
   font-weight: 600;
-  font-size: 14px;
+  font-size: 0.875rem;
   fill: var(--amber-ink);
 }
 .suspicion .bang {

@@ -84,15 +84,15 @@ const placed = computed(() => {
   cursor: pointer;
 }
 text {
-  font: 13.5px var(--sans);
+  font: 0.8438rem var(--sans);
   fill: var(--soft);
 }
 .value {
-  font: 600 15px var(--mono);
+  font: 600 0.9375rem var(--mono);
   fill: var(--ink);
 }
 .small {
-  font-size: 13.2px;
+  font-size: 0.825rem;
 }
 .range {
   font-family: var(--mono);

@@ -56,7 +56,7 @@ defineProps<{ plug: PlugView; shift: number; marked: boolean }>();
   stroke-dasharray: 9 6;
 }
 text {
-  font: 600 13px var(--mono);
+  font: 600 0.8125rem var(--mono);
   fill: var(--plum);
   stroke: none;
 }

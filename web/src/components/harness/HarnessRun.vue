@@ -196,7 +196,7 @@ li:last-child .stop {
   font-weight: 600;
 }
 .about {
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--soft);
 }
 .profile {
@@ -215,14 +215,14 @@ li:last-child .stop {
 .mark {
   grid-column: 4;
   padding-left: 8px;
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
 }
 .mark + .mark {
   align-self: end;
 }
 .legend {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   color: var(--soft);
 }
 .key {
@@ -272,7 +272,7 @@ li:last-child .stop {
     background: Highlight;
   }
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   li {
     grid-template-columns: 30px 1fr auto auto 50px;
   }

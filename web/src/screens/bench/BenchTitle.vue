@@ -31,7 +31,7 @@ const heading = useAfterTyping(() => titleText(job.title));
 }
 .title :deep(input) {
   padding-inline: 8px;
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 600;
 }
 </style>

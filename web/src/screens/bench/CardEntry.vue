@@ -206,7 +206,7 @@ const positions = computed(() =>
   top: 3px;
   right: 2px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   /* The conditions first, so that figure and pad lie at the foot. */
   .row {
     order: -1;

@@ -94,7 +94,7 @@ function voidIt(): void {
   border-left: 4px solid var(--line-strong);
   background: var(--paper);
   border-radius: 0 8px 8px 0;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 .box.off {
   border-color: var(--amber);

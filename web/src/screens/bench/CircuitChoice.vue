@@ -181,7 +181,7 @@ function chooseCurve(id: string): void {
   min-height: 42px;
   padding: 0 12px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .choice {
     flex-wrap: wrap;
     row-gap: 0;

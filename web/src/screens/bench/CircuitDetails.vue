@@ -199,7 +199,7 @@ const ratiometric = computed({
 }
 
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .needed {
   color: var(--clay);

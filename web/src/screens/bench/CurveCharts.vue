@@ -37,7 +37,7 @@ const figures = computed(() =>
 .charts p {
   margin: auto;
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .charts {
     height: 240px;
   }

@@ -43,7 +43,7 @@ const MOST = 2;
   gap: 0 14px;
   align-items: center;
   padding: 0 14px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 .head {
   font-weight: 600;
@@ -58,7 +58,7 @@ a {
 .mono {
   font-family: var(--mono);
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   a {
     min-height: 48px;
   }

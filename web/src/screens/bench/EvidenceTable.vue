@@ -77,7 +77,7 @@ const heads = computed<readonly Column<(typeof rows.value)[number]>[]>(() => [
 
 <style scoped>
 :deep(.ant-table-tbody > tr > td) {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   line-height: 1.2;
 }
 .shown {

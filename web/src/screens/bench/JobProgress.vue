@@ -28,7 +28,7 @@ const { job, work } = useSession();
 <style scoped>
 h2 {
   margin: 2px 0 6px;
-  font-size: 21px;
+  font-size: 1.3125rem;
   line-height: 1.2;
 }
 ul {

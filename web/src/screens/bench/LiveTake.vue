@@ -109,10 +109,10 @@ const keyName = computed(() => (preferences.takeKey === ' ' ? say.space : prefer
   flex: 0 1 150px;
 }
 b {
-  font-size: 18px;
+  font-size: 1.125rem;
 }
 .says {
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--soft);
 }
 .still {

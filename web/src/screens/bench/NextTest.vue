@@ -139,10 +139,10 @@ const remaining = computed(() => remainingText(props.advice.remaining, hasPrices
   color: var(--on-spruce);
   border-radius: 12px;
   padding: 8px 14px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 h3 {
-  font-size: 16.5px;
+  font-size: 1.0312rem;
   line-height: 1.25;
   margin: 0;
 }
@@ -182,7 +182,7 @@ kbd {
 }
 .minutes {
   font-weight: 400;
-  font-size: 13px;
+  font-size: 0.8125rem;
   white-space: nowrap;
 }
 p {
@@ -205,7 +205,7 @@ p {
   background: var(--on-spruce);
   color: var(--spruce);
   font-family: var(--sans);
-  font-size: 12px;
+  font-size: 0.75rem;
   text-align: center;
 }
 .outcomes dd {
@@ -213,12 +213,12 @@ p {
   line-height: 1.3;
 }
 .caution {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   border-top: 1px dashed currentColor;
   padding-top: 4px;
   margin-top: 5px;
 }
 .others {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
 }
 </style>

@@ -40,7 +40,7 @@ const bands = computed(() => {
   background: var(--on-spruce);
   color: var(--spruce);
   border: 1px solid var(--spruce);
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 600;
   line-height: 18px;
   text-align: center;

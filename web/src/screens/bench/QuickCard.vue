@@ -95,7 +95,7 @@ const thermometerMeant = computed(() => {
   top: 3px;
   right: 2px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .row {
     grid-template-columns: 1fr 1fr;
   }

@@ -41,7 +41,7 @@ function choose(state?: MachineState): void {
 }
 .caution {
   margin: 0;
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   color: var(--amber-ink);
 }
 </style>

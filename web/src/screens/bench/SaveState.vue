@@ -34,12 +34,12 @@ const { keeping, record } = useSession();
   min-height: 40px;
 }
 .soft {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .fault {
     flex-wrap: wrap;
-    font-size: 13px;
+    font-size: 0.8125rem;
   }
 }
 </style>

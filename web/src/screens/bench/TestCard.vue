@@ -106,7 +106,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
   min-height: 0;
 }
 h2 {
-  font-size: 19px;
+  font-size: 1.1875rem;
   line-height: 1.2;
   margin: 1px 0 6px;
 }
@@ -121,7 +121,7 @@ li {
   margin-top: 7px;
   padding-top: 6px;
   border-top: 1px dashed var(--line-strong);
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   color: var(--amber-ink);
 }
 .entry {
@@ -145,7 +145,7 @@ li {
   border: 1px solid var(--line-strong);
   border-radius: 8px;
   background: var(--sheet);
-  font: 13px var(--mono);
+  font: 0.8125rem var(--mono);
   cursor: pointer;
 }
 .taken span {
@@ -166,7 +166,7 @@ li {
     min-height: 44px;
   }
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .siblings {
     display: flex;
     flex-wrap: wrap;
@@ -177,7 +177,7 @@ li {
     min-height: 44px;
   }
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .card {
     grid-template-columns: minmax(0, 1fr);
     overflow: visible;

@@ -91,15 +91,15 @@ onBeforeUnmount(() => {
   border-radius: 8px;
   background: var(--sheet);
   white-space: nowrap;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 .told:empty {
   display: none;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .undo .act::before {
     content: attr(data-sign) / '';
-    font-size: 20px;
+    font-size: 1.25rem;
   }
   .name {
     position: absolute;

@@ -218,18 +218,18 @@ const failure = computed(() => {
   padding: 0 4px;
 }
 h2 {
-  font-size: 21px;
+  font-size: 1.3125rem;
   line-height: 1.2;
   margin-top: 2px;
 }
 .detail {
   margin-top: 4px;
-  font-size: 14.5px;
+  font-size: 0.9062rem;
 }
 .repair,
 .learned {
   margin-top: 4px;
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--soft);
 }
 .state.firm {
@@ -243,7 +243,7 @@ h2 {
   flex-direction: column;
   gap: 3px;
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .verdict {
     position: fixed;
     left: 0;
@@ -265,7 +265,7 @@ h2 {
     justify-content: space-between;
     flex: none;
     min-height: 60px;
-    font-size: 17px;
+    font-size: 1.0625rem;
     font-weight: 600;
     white-space: normal;
     text-align: left;

@@ -137,7 +137,7 @@ function weigh(fault: string, text: string): void {
 
 <style scoped>
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 12px 0 4px;
 }
 h3:first-child {
@@ -149,7 +149,7 @@ ul {
 }
 
 .soft {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
 }
 .course {
   display: flex;

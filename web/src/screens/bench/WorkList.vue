@@ -139,7 +139,7 @@ button {
 .test {
   min-height: 30px;
   padding-left: 20px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 button:hover {
   background: var(--spruce-soft);
@@ -162,7 +162,7 @@ button:hover {
   line-height: 1.25;
 }
 .last {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   color: var(--soft);
   max-width: 84px;
   overflow: hidden;

@@ -78,7 +78,7 @@ useInSight(() => work.station, order, order);
   font-weight: 600;
   text-align: center;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .beside {
     display: none;
   }
@@ -87,7 +87,7 @@ useInSight(() => work.station, order, order);
     padding-left: 6px;
   }
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .order {
     overflow: visible;
     padding: 0;

@@ -168,7 +168,7 @@ h2 {
 .on {
   flex: 1;
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .guide > main {
     grid-template-columns: minmax(0, 1fr);
   }

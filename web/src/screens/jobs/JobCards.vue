@@ -78,6 +78,6 @@ watch(
   text-align: right;
 }
 .soft {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 </style>

@@ -76,7 +76,7 @@ const COLUMNS: readonly Column<JobLine>[] = [
 .circuit {
   display: none;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .circuit {
     display: block;
   }
@@ -84,7 +84,7 @@ const COLUMNS: readonly Column<JobLine>[] = [
 .soft,
 .ledger :deep(td.soft),
 .ledger :deep(td.mono) {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .ledger :deep(th),
 .ledger :deep(td.mono) {

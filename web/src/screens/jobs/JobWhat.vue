@@ -32,23 +32,23 @@ const due = computed(() => dueOf(props.job, props.today));
   align-items: center;
   min-height: 32px;
   font-weight: 600;
-  font-size: 16px;
+  font-size: 1rem;
   color: var(--spruce);
   text-decoration: none;
 }
 .soft {
-  font-size: 13px;
+  font-size: 0.8125rem;
   max-width: 46ch;
 }
 .due {
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
   color: var(--amber-ink);
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .open {
     min-height: 48px;
-    font-size: 17px;
+    font-size: 1.0625rem;
   }
 }
 </style>

@@ -256,9 +256,9 @@ main {
   padding: 14px 18px;
 }
 .damaged h2 {
-  font-size: 16px;
+  font-size: 1rem;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   main {
     padding: 12px 10px 40px;
   }

@@ -44,7 +44,7 @@ const emit = defineEmits<{ start: [query?: Record<string, string>]; all: [] }>()
   align-items: flex-start;
 }
 h1 {
-  font-size: 26px;
+  font-size: 1.625rem;
 }
 ol {
   margin: 0;
@@ -59,7 +59,7 @@ p {
   gap: 10px;
   align-items: center;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .empty {
     padding: 20px 16px;
   }

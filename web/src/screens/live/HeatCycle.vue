@@ -136,7 +136,7 @@ li b {
 }
 .now-line {
   margin: 0;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 .verdict {
   margin: 0;

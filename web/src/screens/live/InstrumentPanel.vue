@@ -140,7 +140,7 @@ function want(id: InstrumentId, on: boolean): void {
   padding: 12px 14px;
 }
 h2 {
-  font-size: 16px;
+  font-size: 1rem;
 }
 .lines {
   list-style: none;
@@ -161,7 +161,7 @@ h2 {
   margin-left: auto;
 }
 .state {
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--soft);
 }
 .open {
@@ -172,7 +172,7 @@ h2 {
 }
 .odd {
   margin: 0 0 4px;
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--amber-ink);
   overflow-wrap: anywhere;
 }
@@ -181,7 +181,7 @@ h2 {
   padding: 6px 10px;
   border: 1px dashed var(--amber);
   border-radius: 8px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   color: var(--amber-ink);
 }
 .fold {

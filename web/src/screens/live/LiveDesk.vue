@@ -90,7 +90,7 @@ const actions = computed(() =>
   grid-template-rows: auto minmax(0, 1fr);
 }
 .title {
-  font-size: 17px;
+  font-size: 1.0625rem;
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -123,9 +123,9 @@ main {
   padding: 28px;
 }
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .live {
     height: auto;
   }

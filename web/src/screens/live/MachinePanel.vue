@@ -91,11 +91,11 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
   padding: 12px 14px;
 }
 h2 {
-  font-size: 16px;
+  font-size: 1rem;
 }
 .head p {
   margin: 2px 0 0;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 .row,
 .box {
@@ -119,6 +119,6 @@ h2 {
 .says {
   margin: 0;
   min-height: 1.3em;
-  font-size: 12.5px;
+  font-size: 0.7812rem;
 }
 </style>

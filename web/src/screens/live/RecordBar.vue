@@ -157,7 +157,7 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
   gap: 6px 12px;
 }
 .told {
-  font: 14px var(--mono);
+  font: 0.875rem var(--mono);
 }
 .dot {
   display: inline-block;
@@ -191,11 +191,11 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
   flex-wrap: wrap;
   gap: 2px 16px;
   margin: 0;
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .caution {
   margin: 0;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   color: var(--amber-ink);
 }
 @media (pointer: coarse) {

@@ -81,7 +81,7 @@ const strip = computed(() => {
 }
 .value {
   grid-area: value;
-  font-size: 27px;
+  font-size: 1.6875rem;
   line-height: 1.25;
   white-space: nowrap;
 }
@@ -90,7 +90,7 @@ const strip = computed(() => {
 }
 .says {
   grid-area: says;
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--soft);
 }
 .still {
@@ -119,7 +119,7 @@ path {
   position: absolute;
   left: 6px;
   bottom: 0;
-  font: 11.5px var(--mono);
+  font: 0.7188rem var(--mono);
   color: var(--soft);
 }
 .top {
@@ -129,13 +129,13 @@ path {
 .acts {
   grid-area: acts;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .strip {
     grid-template: 'name acts' auto 'value acts' auto 'says says' auto 'course course' auto / minmax(0, 1fr) auto;
     padding: 8px 10px;
   }
   .value {
-    font-size: 24px;
+    font-size: 1.5rem;
   }
   .course {
     height: 40px;

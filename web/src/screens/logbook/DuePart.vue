@@ -62,7 +62,7 @@ async function done(due: Due): Promise<void> {
   padding: 14px 18px;
 }
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
 }
 ul {
   list-style: none;
@@ -77,7 +77,7 @@ li {
   font-weight: 600;
   color: var(--amber-ink);
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   li {
     grid-template-columns: minmax(0, 1fr) auto;
   }

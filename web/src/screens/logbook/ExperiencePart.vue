@@ -116,11 +116,11 @@ const exportCsv = (): void =>
 
 <style scoped>
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
   margin: 0 0 4px;
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
   max-width: 75ch;
 }
 .choices {
@@ -130,7 +130,7 @@ h2 {
   align-items: end;
 }
 .asked {
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
 }
 .field {

@@ -64,7 +64,7 @@ main {
   border-radius: 2mm;
 }
 h1 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 0;
   overflow-wrap: anywhere;
 }
@@ -72,10 +72,10 @@ h1 {
   margin: 2px 0 0;
 }
 .code {
-  font: 600 21px/1.4 var(--mono);
+  font: 600 1.3125rem/1.4 var(--mono);
 }
 .words .soft {
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 .note {
   margin-top: 12px;

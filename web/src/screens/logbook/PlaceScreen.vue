@@ -117,12 +117,12 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
 <style scoped src="./checkLines.css"></style>
 <style scoped>
 h1 {
-  font-size: 20px;
+  font-size: 1.25rem;
   margin: 0;
   overflow-wrap: anywhere;
 }
 .circuit {
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 400;
 }
 main {
@@ -140,16 +140,16 @@ main {
   align-items: center;
 }
 .code {
-  font: 15px/1 var(--mono);
+  font: 0.9375rem/1 var(--mono);
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .part {
   padding: 14px 18px;
 }
 h2 {
-  font-size: 16px;
+  font-size: 1rem;
   margin: 0 0 6px;
 }
 ol {
@@ -162,7 +162,7 @@ li {
   align-items: start;
 }
 .day {
-  font: 14px/1.6 var(--mono);
+  font: 0.875rem/1.6 var(--mono);
 }
 .back {
   font-weight: 600;
@@ -181,7 +181,7 @@ img {
   width: 100%;
   border-radius: 8px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   li {
     grid-template-columns: minmax(0, 1fr);
   }

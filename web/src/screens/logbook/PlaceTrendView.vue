@@ -47,9 +47,9 @@ const figure = computed(
   display: flex;
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .chart {
     height: 260px;
   }

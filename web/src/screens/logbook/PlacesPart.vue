@@ -120,7 +120,7 @@ function find(text: string): void {
   flex: 1 1 200px;
 }
 h2 {
-  font-size: 16px;
+  font-size: 1rem;
   margin: 0;
 }
 .machine {
@@ -159,13 +159,13 @@ li a:hover {
   background: var(--spruce-soft);
 }
 .code {
-  font: 13px/1 var(--mono);
+  font: 0.8125rem/1 var(--mono);
 }
 .last,
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .machine {
     grid-template-columns: minmax(0, 1fr);
   }

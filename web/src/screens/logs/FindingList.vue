@@ -113,12 +113,12 @@ li {
 }
 h3 {
   margin: 0;
-  font-size: 15px;
+  font-size: 0.9375rem;
   line-height: 1.3;
 }
 .tone {
   margin-left: 6px;
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 400;
   color: var(--soft);
   white-space: nowrap;
@@ -128,10 +128,10 @@ h3 {
 }
 p {
   margin: 2px 0 0;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 .puts {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .acts {
   display: flex;
@@ -139,10 +139,10 @@ p {
   gap: 4px;
 }
 .put {
-  font-size: 13px;
+  font-size: 0.8125rem;
   color: var(--moss-ink);
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   li {
     grid-template-columns: minmax(0, 1fr);
   }

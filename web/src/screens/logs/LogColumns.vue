@@ -89,7 +89,7 @@ function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: Ti
 .unread .name {
   color: var(--soft);
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .column {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }

@@ -99,10 +99,10 @@ p a {
   border-radius: 8px;
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
   margin: 0;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .list {
     order: 1;
     overflow: visible;

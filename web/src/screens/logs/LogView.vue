@@ -147,9 +147,9 @@ function toggle(id: string): void {
   forced-color-adjust: none;
 }
 .told {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .channels {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -197,7 +197,7 @@ async function remove(id: string): Promise<void> {
   grid-template-rows: auto minmax(0, 1fr);
 }
 .title {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 main {
   display: grid;
@@ -207,7 +207,7 @@ main {
   min-height: 0;
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
   margin: 0;
 }
 .lab {
@@ -244,11 +244,11 @@ main {
   flex: 1 1 260px;
 }
 .log {
-  font-size: 19px;
+  font-size: 1.1875rem;
   overflow-wrap: anywhere;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .check {
   flex: 0 1 260px;
@@ -256,7 +256,7 @@ h2 {
 .empty {
   padding: 28px;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .logs {
     height: auto;
   }

@@ -78,19 +78,19 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
   background: #fff;
   color: var(--ink);
   border: 1px solid var(--line);
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 h1 {
-  font-size: 24px;
+  font-size: 1.5rem;
 }
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
   margin: 22px 0 0;
   padding-top: 8px;
   border-top: 2px solid var(--spruce);
 }
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 14px 0 3px;
 }
 .head {
@@ -107,7 +107,7 @@ h3 {
   font-weight: 600;
 }
 .plain {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .signatures {
   display: flex;
@@ -118,12 +118,12 @@ h3 {
   flex: 1;
   border-top: 1px solid var(--ink);
   padding-top: 4px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .paper :deep(.ant-table.ant-table-small .ant-table-thead > tr > th.ant-table-cell),
 .paper :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
   padding: 3px 8px 3px 0;
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   vertical-align: top;
   overflow-wrap: anywhere;
 }
@@ -153,7 +153,7 @@ img {
   max-height: 260px;
 }
 .cautions {
-  font-size: 12px;
+  font-size: 0.75rem;
   color: var(--soft);
 }
 @media print {
@@ -167,7 +167,7 @@ img {
     border: 0;
   }
 }
-@media screen and (max-width: 620px) {
+@media screen and (max-width: 38.75em) {
   .paper {
     padding: 16px 14px;
   }

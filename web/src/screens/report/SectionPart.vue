@@ -26,7 +26,7 @@ defineProps<{ section: ReportSection }>();
 
 <style scoped>
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 14px 0 3px;
 }
 section {

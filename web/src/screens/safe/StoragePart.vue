@@ -21,7 +21,7 @@ import RestorePart from './RestorePart.vue';
   gap: 10px;
 }
 .storage :deep(h2) {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin: 0;
 }
 .storage :deep(p) {

@@ -56,7 +56,7 @@ const OPENS = [
   align-items: center;
   padding: 14px 18px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .general {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -101,7 +101,7 @@ async function keep(): Promise<void> {
 
 <style scoped>
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
   margin: 0;
 }
 p {

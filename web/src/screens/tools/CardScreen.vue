@@ -92,28 +92,28 @@ const print = (): void => window.print();
   border: 1px solid var(--line);
 }
 h1 {
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 /* All of it on one page: the lines stand closer than on the screen's other tables. */
 .card :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
   padding: 1px 8px 1px 0;
-  font: 12.5px/1.25 var(--mono);
+  font: 0.7812rem/1.25 var(--mono);
 }
 .foot {
   margin-top: 6px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .pick {
   flex: 0 1 330px;
   margin-left: 10px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .card {
     padding: 18px 10px;
   }
   .card :deep(.ant-table.ant-table-small .ant-table-tbody > tr > td.ant-table-cell) {
     padding-right: 5px;
-    font-size: 11.5px;
+    font-size: 0.7188rem;
     white-space: nowrap;
   }
 }

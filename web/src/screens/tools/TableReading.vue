@@ -120,7 +120,7 @@ function listsOf(column: TableColumn, n: number): List[] {
   padding: 0;
   overflow: hidden;
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -131,6 +131,6 @@ function listsOf(column: TableColumn, n: number): List[] {
   display: flex;
   flex-direction: column;
   margin: 0;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

@@ -52,7 +52,7 @@ function pasted(event: ClipboardEvent): void {
   width: 100%;
   padding: 8px 10px;
   resize: vertical;
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .beside {
   margin: 0 0 8px;

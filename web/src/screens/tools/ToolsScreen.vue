@@ -47,10 +47,10 @@ useInSight(() => current.value.id, useTemplateRef<HTMLElement>('tools'));
 .shelf {
   height: 100%;
   display: grid;
-  grid-template-rows: 52px minmax(0, 1fr);
+  grid-template-rows: minmax(52px, auto) minmax(0, 1fr);
 }
 .title {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 main {
   display: grid;
@@ -90,7 +90,7 @@ nav .on {
   min-height: 0;
 }
 h1 {
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .tool > :deep(*) {
   flex: none;
@@ -128,14 +128,14 @@ h1 {
   background: var(--amber-soft);
 }
 .tool :deep(.caution) {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   color: var(--amber-ink);
 }
 .tool :deep(h2) {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 4px 0;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .shelf {
     height: auto;
   }

@@ -50,13 +50,13 @@ const over = computed(() => ({
   gap: 12px;
 }
 .clock b {
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .over {
   color: var(--clay-ink, var(--clay));
   font-weight: 600;
 }
 .code {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 </style>

@@ -86,7 +86,7 @@ const open = computed(() =>
   padding: 14px 18px;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin: 0 0 2px;
 }
 p {

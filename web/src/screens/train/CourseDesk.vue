@@ -152,7 +152,7 @@ const rows = computed(() => {
   display: flex;
   align-items: center;
   justify-content: center;
-  font: 13px var(--mono);
+  font: 0.8125rem var(--mono);
   flex-basis: 0;
   overflow: hidden;
 }
@@ -165,7 +165,7 @@ const rows = computed(() => {
 .sensor {
   background: var(--spruce-soft);
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .shown {
     grid-template-columns: 112px minmax(0, 1fr);
     gap: 10px;

@@ -77,9 +77,9 @@ a:hover,
   color: var(--moss);
 }
 .count {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   ol {
     columns: 1;
   }

@@ -115,7 +115,7 @@ p {
 .moment {
   font-weight: 600;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .steps li {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;

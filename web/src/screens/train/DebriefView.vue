@@ -145,7 +145,7 @@ async function nextCase(): Promise<void> {
   min-height: 100%;
 }
 .number {
-  font-size: 17px;
+  font-size: 1.0625rem;
   flex: 1;
 }
 main {
@@ -165,7 +165,7 @@ main {
   gap: 24px;
 }
 h2 {
-  font-size: 19px;
+  font-size: 1.1875rem;
   margin: 0 0 6px;
 }
 p {
@@ -190,7 +190,7 @@ p {
 .ideal li {
   padding: 2px 0;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .truth {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;

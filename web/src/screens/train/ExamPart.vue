@@ -163,7 +163,7 @@ const CLASS: readonly Column<ClassLine>[] = [
   padding: 14px 18px;
 }
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
   margin: 0 0 4px;
 }
 p {
@@ -193,7 +193,7 @@ p {
   border-bottom: 1px solid var(--ink);
   margin-right: 24px;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   .fields {
     grid-template-columns: minmax(0, 1fr);
   }

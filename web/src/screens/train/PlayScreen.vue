@@ -60,7 +60,7 @@ onBeforeUnmount(() => {
 
 <style scoped>
 .number {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .said {
   padding: 40px;

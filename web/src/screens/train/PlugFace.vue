@@ -81,12 +81,12 @@ const label = computed(() => {
 }
 .number,
 .name {
-  font: 12px var(--sans);
+  font: 0.75rem var(--sans);
   text-anchor: middle;
   fill: var(--ink);
 }
 .number {
-  font: 600 12px var(--mono);
+  font: 600 0.75rem var(--mono);
 }
 .bloom circle {
   fill: var(--moss);

@@ -60,7 +60,7 @@ onKeyStroke('k', () => work.step(-1));
 <style scoped src="../bench/benchLayout.css"></style>
 <style scoped>
 .number {
-  font-size: 17px;
+  font-size: 1.0625rem;
   flex: 1;
   white-space: nowrap;
 }

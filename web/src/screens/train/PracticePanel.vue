@@ -141,7 +141,7 @@ const careless = computed(() => {
 }
 .caution {
   color: var(--amber-ink);
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 .acts {
   display: flex;
@@ -166,7 +166,7 @@ const careless = computed(() => {
   grid-template-columns: 40px minmax(0, 1fr);
   padding: 3px 0;
 }
-@media (max-width: 1080px) {
+@media (max-width: 67.5em) {
   .practice {
     padding: 0;
     overflow: visible;

@@ -185,7 +185,7 @@ async function probe(): Promise<void> {
   background: var(--bar);
 }
 .figure {
-  font-size: 26px;
+  font-size: 1.625rem;
   min-height: 34px;
 }
 .set {
@@ -201,7 +201,7 @@ async function probe(): Promise<void> {
 }
 .word {
   color: var(--soft);
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 .fields {
   display: flex;
@@ -219,7 +219,7 @@ async function probe(): Promise<void> {
   align-self: flex-start;
   min-width: 140px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .go {
     align-self: stretch;
     min-height: 56px;

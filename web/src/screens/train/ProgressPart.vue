@@ -118,11 +118,11 @@ const exportPlays = (): void =>
   padding: 14px 18px;
 }
 h2 {
-  font-size: 18px;
+  font-size: 1.125rem;
   margin: 0 0 4px;
 }
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin: 10px 0 4px;
 }
 ul {

@@ -83,7 +83,7 @@ const cases = computed(() =>
 
 <style scoped>
 .title {
-  font-size: 17px;
+  font-size: 1.0625rem;
   flex: 1;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -101,13 +101,13 @@ main {
   padding: 14px 20px;
 }
 article p {
-  font-size: 16.5px;
+  font-size: 1.0312rem;
   line-height: 1.55;
   margin: 0 0 12px;
   max-width: 62ch;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin: 0 0 6px;
 }
 main > :nth-child(n + 2):not(:nth-last-child(1)) {
@@ -128,7 +128,7 @@ main > :nth-child(n + 2):not(:nth-last-child(1)) {
 .ways {
   justify-content: space-between;
 }
-@media (max-width: 900px) {
+@media (max-width: 56.25em) {
   main {
     grid-template-columns: minmax(0, 1fr);
   }

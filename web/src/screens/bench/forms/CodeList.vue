@@ -87,7 +87,7 @@ function add(): void {
 .add {
   flex: 0 1 280px;
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .code {
     grid-template-columns: 1fr 1fr;
   }

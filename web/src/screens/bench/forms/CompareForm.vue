@@ -114,7 +114,7 @@ const PHASES = [
 .add {
   align-self: flex-start;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .pair {
     grid-template-columns: 1fr 1fr 44px;
   }

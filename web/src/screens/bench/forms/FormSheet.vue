@@ -23,10 +23,10 @@ defineProps<{ title: string; purpose: string }>();
   gap: 14px;
 }
 h2 {
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .form-sheet :deep(h3) {
-  font-size: 15px;
+  font-size: 0.9375rem;
   margin-bottom: 4px;
 }
 .form-sheet :deep(.two) {
@@ -51,7 +51,7 @@ h2 {
   background: var(--amber-soft);
 }
 .form-sheet :deep(.caution) {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   color: var(--amber-ink);
 }
 </style>

@@ -196,7 +196,7 @@ const acts = (i: number) => [
   flex-wrap: wrap;
   gap: 8px;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .stop {
     grid-template-columns: 24px 1fr 1fr 44px;
   }

@@ -27,6 +27,6 @@ function toggle(id: HintId, on: boolean): void {
 
 <style scoped>
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 </style>

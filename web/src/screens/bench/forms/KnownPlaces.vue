@@ -41,6 +41,6 @@ async function take(id: string): Promise<void> {
   gap: 4px 10px;
   align-items: center;
   margin: 0 0 4px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 </style>

@@ -55,7 +55,7 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
 
 <style scoped>
 .factors {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
   color: var(--soft);
   padding: 0 0 4px 30px;
 }

@@ -142,7 +142,7 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
   padding: 5px 0;
   border-top: 1px solid var(--line);
 }
-@media (max-width: 700px) {
+@media (max-width: 43.75em) {
   .step {
     grid-template-columns: 1fr;
   }

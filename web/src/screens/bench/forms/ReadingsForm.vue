@@ -116,13 +116,13 @@ function voidIt(id: string): void {
 }
 .soft,
 .reason {
-  font-size: 12.5px;
+  font-size: 0.7812rem;
 }
 /* On a phone in place of two columns. */
 .brief {
   display: none;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .brief {
     display: block;
   }

@@ -177,7 +177,7 @@ function removeValue(id: string): void {
 }
 .cell {
   min-width: 44px;
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .cell.moved {
   color: var(--moss);
@@ -188,7 +188,7 @@ function removeValue(id: string): void {
 :deep(.next) {
   font-weight: 600;
 }
-@media (max-width: 620px) {
+@media (max-width: 38.75em) {
   .lists {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -108,6 +108,6 @@ function remove(): void {
   gap: 8px 12px;
 }
 h3 {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 </style>

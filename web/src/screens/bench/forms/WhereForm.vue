@@ -97,7 +97,7 @@ function pick(element: number): void {
   padding: 10px 16px;
 }
 .before h3 {
-  font-size: 16px;
+  font-size: 1rem;
 }
 .look {
   display: flex;
@@ -112,7 +112,7 @@ function pick(element: number): void {
   padding: 12px 16px;
 }
 .next h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 dl {
   display: grid;
@@ -128,7 +128,7 @@ dd {
   margin: 0;
 }
 .small {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .go.go {
   width: 100%;

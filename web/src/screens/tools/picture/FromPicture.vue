@@ -267,6 +267,6 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
 }
 .why {
   color: var(--amber-ink);
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 </style>
