@@ -52,6 +52,10 @@ test('after one visit everything works with the server gone: checks, shelf, pape
     return made;
   })();
   await visit(page);
+  await page.goto(`${url}/settings/storage`);
+  await page.getByRole('button', { name: /Make pictures work offline too/ }).click();
+  await expect(page.locator('[data-test="reader"]')).toContainText('without the server too', { timeout: 60_000 });
+  await page.goto(`${url}/`);
   await end();
   await page.reload();
   await page.getByRole('button', { name: 'Start the first check' }).click();

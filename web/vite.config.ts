@@ -62,7 +62,16 @@ export default defineConfig(({ mode }) => ({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,woff2,woff,ttf,otf,wasm,json}', 'reader/*.gz'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,woff,ttf,otf,wasm,json}'],
+        // The reader of text is kept with its first use, or when it is asked for: it is larger than all the rest.
+        globIgnores: ['assets/tesseract-core*'],
+        runtimeCaching: [
+          {
+            urlPattern: /\/(?:reader\/|assets\/tesseract-core)/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'picture-reader', matchOptions: { ignoreVary: true } },
+          },
+        ],
         maximumFileSizeToCacheInBytes: 30e6,
         clientsClaim: true,
         inlineWorkboxRuntime: true,

@@ -5,16 +5,27 @@ import { Workbox } from 'workbox-window';
  * The program without its server: a service worker keeps every part. Over plain HTTP from another device a browser gives none; then everything works as
  * long as the server answers.
  */
-export type Offline = 'not-here' | 'fetching' | 'ready' | 'failed';
+export type Offline = 'not-here' | 'saving' | 'fetching' | 'ready' | 'failed';
 export const offline = ref<Offline>('not-here');
 /** A newer version lies ready. It is taken when the technician says so, never by itself. */
 export const newVersion = ref(false);
 
 let worker: Workbox | null = null;
 
-/** Has every part fetched and kept. Called once the page rests. False where no worker can do it. */
-export async function goOffline(): Promise<boolean> {
+/** Has the reader asked the browser to spare data? */
+const savesData = (): boolean =>
+  (navigator as Navigator & { connection?: { saveData?: boolean } }).connection?.saveData === true;
+
+/**
+ * Has every part fetched and kept. Called once the page rests. False where no worker can do it. Where data are to be spared nothing is fetched before it
+ * is `asked` for.
+ */
+export async function goOffline(asked = false): Promise<boolean> {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return false;
+  if (savesData() && !asked && !(await navigator.serviceWorker.getRegistration())) {
+    offline.value = 'saving';
+    return true;
+  }
   worker = new Workbox('/offline.js');
   offline.value = 'fetching';
   worker.addEventListener('activated', () => (offline.value = 'ready'));
@@ -54,6 +65,22 @@ function openTaken(): void {
   if (!isTaking()) return;
   sessionStorage.removeItem(TAKING);
   window.location.reload();
+}
+
+/** Are these files kept for use without the server? */
+export async function areKept(files: readonly string[]): Promise<boolean> {
+  if (!('caches' in window)) return false;
+  const found = await Promise.all(files.map((file) => caches.match(file, { ignoreVary: true })));
+  return found.every((f) => f !== undefined);
+}
+
+/** Has files kept by the worker, each by fetching it once. Rejects where one does not come. */
+export async function keep(files: readonly string[]): Promise<void> {
+  for (const file of files) {
+    const response = await fetch(file);
+    if (!response.ok) throw new Error(`${file}: ${response.status}`);
+    await response.arrayBuffer();
+  }
 }
 
 /** Asks the server whether there is a newer version; without it nothing happens. */

@@ -20,17 +20,25 @@ const props = defineProps<{
 const host = ref<HTMLElement>();
 const size = ref({ width: 0, height: 0 });
 let observer: ResizeObserver | null = null;
+let sight: IntersectionObserver | null = null;
 
+/** A chart out of sight is drawn when it comes into sight. */
+let seen = false;
+function drawNow(): void {
+  if (!host.value) return;
+  void Plotly.react(
+    host.value,
+    props.figure.data,
+    { ...props.figure.layout, autosize: true },
+    { displayModeBar: false, responsive: false },
+  );
+}
 function draw(): void {
-  drawSoon(host, () => {
-    if (!host.value) return;
-    void Plotly.react(
-      host.value,
-      props.figure.data,
-      { ...props.figure.layout, autosize: true },
-      { displayModeBar: false, responsive: false },
-    );
-  });
+  if (seen) drawSoon(host, drawNow);
+}
+/** Paper shows what no screen has shown yet. */
+function beforePrint(): void {
+  if (!seen) drawNow();
 }
 
 /** The overlay's line in pixels of the chart. */
@@ -52,10 +60,19 @@ const path = computed(() => {
 onMounted(() => {
   observer = new ResizeObserver(([entry]) => {
     size.value = { width: entry.contentRect.width, height: entry.contentRect.height };
-    drawSoon(size, () => host.value && Plotly.Plots.resize(host.value));
+    if (seen) drawSoon(size, () => host.value && Plotly.Plots.resize(host.value));
   });
-  draw();
+  sight = new IntersectionObserver(
+    ([entry]) => {
+      const comes = entry.isIntersecting && !seen;
+      seen = entry.isIntersecting;
+      if (comes) draw();
+    },
+    { rootMargin: '200px' },
+  );
+  sight.observe(host.value!);
   observer.observe(host.value!);
+  window.addEventListener('beforeprint', beforePrint);
 });
 async function save(format: 'png' | 'svg'): Promise<void> {
   if (!host.value) return;
@@ -76,6 +93,8 @@ async function save(format: 'png' | 'svg'): Promise<void> {
 watch(() => props.figure, draw);
 onBeforeUnmount(() => {
   observer?.disconnect();
+  sight?.disconnect();
+  window.removeEventListener('beforeprint', beforePrint);
   if (host.value) Plotly.purge(host.value);
 });
 </script>

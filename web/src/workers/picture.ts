@@ -7,7 +7,7 @@ import {
   type TableRead,
 } from '@mellow-probe/core/intake/picture/readTable';
 import type { Corners, Spot } from '@mellow-probe/core/intake/picture/straighten';
-import corePath from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url';
+import { READER_CORE, READER_DATA_FOLDER } from './readerFiles.ts';
 import workerPath from 'tesseract.js/dist/worker.min.js?url';
 import * as Comlink from 'comlink';
 import { createWorker, OEM } from 'tesseract.js';
@@ -66,6 +66,6 @@ async function grayImage(image: Blob): Promise<GrayPicture> {
 
 /** The reader of text, from files that ship with the page: no address but our own is asked. `vite.config.ts` puts its data under /reader. */
 async function textReader(): ReturnType<typeof lineReader> {
-  const paths = { workerPath, corePath, langPath: '/reader' };
+  const paths = { workerPath, corePath: READER_CORE, langPath: READER_DATA_FOLDER };
   return lineReader(await createWorker('eng', OEM.LSTM_ONLY, { ...paths, workerBlobURL: false, cacheMethod: 'none' }));
 }

@@ -39,6 +39,13 @@ export const keptPartWords = {
     'Does not work without the server over plain HTTP. Camera, wake lock and serial ports need HTTPS too. See docs/keeping.md for HTTPS.',
   beingFetchedForUseWithoutTheServer: 'Downloading for use without the server …',
   worksWithoutTheServerEveryPart: 'Works without the server: every part is on this device.',
+  notFetchedToSaveData: 'Not downloaded for use without the server, because this browser saves data.',
+  fetchItNow: 'Download it now',
+  picturesAreReadOffline: 'Pictures of tables are read without the server too.',
+  picturesAreReadOfflineAfterFirstUse: 'Pictures of tables are read without the server after the first one.',
+  fetchingTheReader: 'Downloading the reader of pictures …',
+  theReaderDidNotCome: 'The reader of pictures could not be stored. Check the connection to the server.',
+  makePicturesWorkOfflineToo: 'Make pictures work offline too (4 MB)',
   couldNotBeKeptForUse: 'Could not be stored for use without the server.',
 };
 

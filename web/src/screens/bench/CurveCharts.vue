@@ -42,4 +42,11 @@ const figures = computed(() =>
     height: 240px;
   }
 }
+/* One under the other on a phone: beside each other their menus would cover their titles. */
+@media (max-width: 38.75em) {
+  .charts {
+    flex-direction: column;
+    height: 440px;
+  }
+}
 </style>

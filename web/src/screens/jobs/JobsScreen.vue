@@ -244,11 +244,6 @@ main {
   color: inherit;
   border-color: currentColor;
 }
-@media (pointer: coarse) {
-  .tools .main kbd {
-    display: none;
-  }
-}
 .lines {
   white-space: pre-line;
 }

@@ -2,11 +2,20 @@
 import { keptPartWords as say } from '@mellow-probe/core/wording/screens/safe';
 import { bytesText, KIND_NAMES } from '@mellow-probe/core/wording/safeText';
 import { onMounted, ref } from 'vue';
-import { askForNewVersion, newVersion, offline, takeNewVersion } from '../../browser/offline.ts';
+import {
+  areKept,
+  askForNewVersion,
+  goOffline,
+  keep,
+  newVersion,
+  offline,
+  takeNewVersion,
+} from '../../browser/offline.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import ProgressBar from '../../components/base/ProgressBar.vue';
 import { itemOf, placesOf } from '../../data/backup/items.ts';
 import { type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
+import { READER_FILES } from '../../workers/readerFiles.ts';
 import { useWork } from './useWork.ts';
 
 /** How much room is taken, by what, and whether the browser promises to keep it. */
@@ -21,9 +30,28 @@ const OFFLINE = {
   fetching: say.beingFetchedForUseWithoutTheServer,
   ready: say.worksWithoutTheServerEveryPart,
   failed: say.couldNotBeKeptForUse,
+  saving: say.notFetchedToSaveData,
 } as const;
+const READER = {
+  kept: say.picturesAreReadOffline,
+  away: say.picturesAreReadOfflineAfterFirstUse,
+  fetching: say.fetchingTheReader,
+  failed: say.theReaderDidNotCome,
+} as const;
+/** The reader of tables in pictures, for use without the server. */
+const reader = ref<'kept' | 'away' | 'fetching' | 'failed'>('away');
+async function keepReader(): Promise<void> {
+  reader.value = 'fetching';
+  try {
+    await keep(READER_FILES);
+    reader.value = (await areKept(READER_FILES)) ? 'kept' : 'failed';
+  } catch {
+    reader.value = 'failed';
+  }
+}
 onMounted(async () => {
   void askForNewVersion();
+  if (await areKept(READER_FILES)) reader.value = 'kept';
   if (!('storage' in navigator)) return;
   const estimate = await navigator.storage.estimate().catch(() => null);
   if (estimate?.usage !== undefined && estimate.quota !== undefined)
@@ -69,7 +97,18 @@ async function measure(): Promise<void> {
       <li v-for="s in sizes" :key="s.kind">{{ KIND_NAMES[s.kind] }}: {{ bytesText(s.bytes) }}</li>
     </ul>
     <p v-if="fault" role="status">{{ fault }}</p>
-    <p data-test="offline">{{ OFFLINE[offline] }}</p>
+    <p data-test="offline" class="row">
+      {{ OFFLINE[offline] }}
+      <ActButton v-if="offline === 'saving' || offline === 'failed'" @click="goOffline(true)">{{
+        say.fetchItNow
+      }}</ActButton>
+    </p>
+    <p v-if="offline === 'ready'" data-test="reader" class="row">
+      {{ READER[reader] }}
+      <ActButton v-if="reader === 'away' || reader === 'failed'" @click="keepReader">{{
+        say.makePicturesWorkOfflineToo
+      }}</ActButton>
+    </p>
     <p v-if="newVersion" class="row">
       {{ say.aNewerVersionLiesReady }}
       <ActButton kind="main" @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
