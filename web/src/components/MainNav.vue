@@ -44,7 +44,7 @@ a:hover,
 .on {
   font-weight: 600;
 }
-@media (max-width: 56.25em) {
+@media (max-width: 67.5em) {
   .main-nav {
     position: fixed;
     inset: auto 0 0;

@@ -63,9 +63,9 @@ function toTest(id: string): void {
 <template>
   <div>
     <section v-for="p in parts" :key="p.id" :aria-label="partOfWorkNames[p.id]">
-      <h3 class="small-head">
+      <h2 class="small-head">
         {{ partOfWorkNames[p.id] }} <span class="count">{{ say.doneOf(p.done, p.stations.length) }}</span>
-      </h3>
+      </h2>
       <ol>
         <li v-for="s in p.stations" :key="s.id" :class="{ open: s.open }">
           <ActButton
@@ -105,7 +105,7 @@ function toTest(id: string): void {
 </template>
 
 <style scoped>
-h3 {
+h2 {
   display: flex;
   justify-content: space-between;
   margin: 6px 8px 1px;

@@ -20,7 +20,7 @@ const print = (): void => window.print();
 
 <template>
   <div>
-    <TopBar class="no-print" back>
+    <TopBar class="no-print" back folds>
       <ActButton kind="quiet" :to="`/logbook/place/${code}`">{{ say.place }}</ActButton>
       <ActButton icon="printer" kind="main" @click="print">{{ say.print }}</ActButton>
     </TopBar>

@@ -55,7 +55,7 @@ const print = (): void => window.print();
 
 <template>
   <div>
-    <TopBar class="no-print" back>
+    <TopBar class="no-print" back folds>
       <ActButton kind="quiet" to="/shelf/curves">{{ say.shelf }}</ActButton>
       <PickList v-model="circuitId" class="pick" :label="say.inCircuit" hide-label :options="circuits" />
       <ActButton icon="printer" kind="main" @click="print">{{ say.print }}</ActButton>
