@@ -1,3 +1,4 @@
+import { NEWEST_VERSION } from '../core/src/check/job/migrations/list.ts';
 import { expect, test } from '@playwright/test';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -89,7 +90,7 @@ test('files that cannot be opened say why and change nothing', async ({ page }) 
     [put('photo.json', '\u0089PNG\r\n'), /not a JSON file/],
     [put('empty.json', ''), /empty/],
     [put('other.json', '{"a": 1}'), /not from this program/],
-    [put('newer.json', '{"format":"mellow-probe/job","formatVersion":7}'), /newer version/],
+    [put('newer.json', `{"format":"mellow-probe/job","formatVersion":${NEWEST_VERSION + 1}}`), /newer version/],
     [
       put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'),
       /At createdAt/,
