@@ -2,31 +2,37 @@ import { readFileSync } from 'node:fs';
 import { checkJob } from '@mellow-probe/core/check/job/checkJob';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { evidenceOf } from '@mellow-probe/core/check/job/logEvidence';
+import { type LogChoices, logChoicesSchema } from '@mellow-probe/core/intake/logs/logColumns';
 import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
 import { analyseLog } from '@mellow-probe/core/intake/logs/analyseLog';
 import { parseLog } from '@mellow-probe/core/intake/logs/parseLog';
-import { guessedRole, logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
+import { guessedRole, logSettingOf, rangeOf } from '@mellow-probe/core/intake/logs/settingOf';
 import { findingText } from '@mellow-probe/core/wording/findingText';
 import { evidenceText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
 
 export const logCommand: Command = {
   name: 'log',
-  usage: 'log FILE.csv [--job FILE.json] [--json]',
+  usage: 'log FILE.csv [--job FILE.json] [--every SECONDS] [--columns JSON] [--json]',
   summary: 'What a log of values tells: drop-outs, steps, warm-up, wiggling, the divider’s curve.',
   run(args) {
     const { values, positionals } = parse({
       args,
       allowPositionals: true,
-      options: { json: { type: 'boolean' }, job: { type: 'string' } },
+      options: {
+        json: { type: 'boolean' },
+        job: { type: 'string' },
+        every: { type: 'string' },
+        columns: { type: 'string' },
+      },
     });
     if (positionals.length !== 1) throw new UsageError('log takes one file');
-    const read = parseLog(readBytes(positionals[0]));
+    const read = parseLog(readBytes(positionals[0]), choicesIn(values.columns), secondsIn(values.every));
     if (!read.ok) throw new WorldError(`${positionals[0]}: ${logFaultText(read)}`);
     const taken = new Set<ChannelRole>();
     const roles = Object.fromEntries(
       read.log.channels.map((c) => {
-        const role = guessedRole(c, (r) => !taken.has(r));
+        const role = guessedRole({ ...c, range: rangeOf(c.values) }, (r) => !taken.has(r));
         taken.add(role);
         return [c.id, role];
       }),
@@ -47,6 +53,24 @@ export const logCommand: Command = {
     return `${logReadText(read)}\n${lines.length > 0 ? lines.join('\n') : 'Nothing stands out.'}\n`;
   },
 };
+
+/** What the columns hold, by their number from 0, as JSON: `{"1":{"unit":"mV"}}`. */
+function choicesIn(text: string | undefined): LogChoices {
+  if (text === undefined) return {};
+  try {
+    return logChoicesSchema.parse(JSON.parse(text));
+  } catch {
+    throw new UsageError('--columns takes JSON, for example {"1":{"unit":"mV"}}');
+  }
+}
+
+function secondsIn(text: string | undefined): number | null {
+  if (text === undefined) return null;
+  const seconds = Number(text);
+  if (!(seconds > 0 && Number.isFinite(seconds)))
+    throw new UsageError('--every takes seconds from row to row, above 0');
+  return seconds;
+}
 
 /** UTF-8, or as older programs write. */
 function readBytes(file: string): string {

@@ -1,5 +1,6 @@
 import type { EventKind, Finding, Found, LogEvent } from '../intake/logs/finding.ts';
 import type { Log } from '../intake/logs/log.ts';
+import { medianOf } from '../base/numeric/quantiles.ts';
 import { formatOhm, formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
 import type { Quantity } from '../base/units/quantity.ts';
 import { clockText, kelvinText, MARK_NAMES } from './logText.ts';
@@ -34,6 +35,16 @@ interface Told {
   degrees: (c: number) => string;
   kelvin: (k: number) => string;
   unit: TemperatureUnit;
+  /** From sample to sample, s. */
+  everyS: number;
+}
+
+/** Usual time from one sample of a log to the next, s. */
+function usualStepS({ timeS }: Log): number {
+  const steps = [];
+  for (let i = 1; i < Math.min(timeS.length, 1000); i++)
+    if (timeS[i] > timeS[i - 1]) steps.push(timeS[i] - timeS[i - 1]);
+  return steps.length > 0 ? medianOf(steps) : 0;
 }
 
 /** What was found, in words. */
@@ -50,6 +61,7 @@ export function findingText(finding: Finding, log: Log, unit: TemperatureUnit): 
     degrees: (c) => show(Math.round(c), 'celsius'),
     kelvin: (k) => kelvinText(Math.abs(k), unit),
     unit,
+    everyS: usualStepS(log),
   };
   const words = WORDS[finding.kind] as (f: Finding, told: Told) => FindingText;
   return words(finding, told);
@@ -57,7 +69,8 @@ export function findingText(finding: Finding, log: Log, unit: TemperatureUnit): 
 
 /** The words of every kind of finding: a new kind is one line here. */
 const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText } = {
-  events: (f, { name, quantity, show, unit }) => eventsText(f, name(f.channel), quantity(f.channel), show, unit),
+  events: (f, { name, quantity, show, unit, everyS }) =>
+    eventsText(f, name(f.channel), quantity(f.channel), show, unit, everyS),
   wiggle: wiggleText,
   moved: movedText,
   stretch(f, { name, value }) {
@@ -87,6 +100,11 @@ const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText 
       tone: 'told',
     };
   },
+  sag: (f, { name, value }) => ({
+    title: `${name(f.channel)} ${f.toV < f.fromV ? 'sags' : 'climbs'} from ${value(f.channel, f.fromV)} to ${value(f.channel, f.toV)} in ${clockText(f.overS)}`,
+    meaning: 'Every sensor on this supply is read wrong by it. Check the supply, its load and its ground when hot.',
+    tone: 'odd',
+  }),
   loop: loopText,
   drift(f, { name, kelvin }) {
     const runsAway = Math.abs(f.perHourK) > 3 * f.sigma && Math.abs(f.perHourK) > 1;
@@ -186,6 +204,7 @@ function eventsText(
   quantity: Quantity,
   show: (v: number, of: Quantity) => string,
   unit: TemperatureUnit,
+  everyS: number,
 ): FindingText {
   const [first] = f.events;
   const n = f.events.length;
@@ -194,11 +213,13 @@ function eventsText(
     f.event === 'drop-out'
       ? ` to ${ends.size > 1 ? 'both ends' : ends.has('low') ? 'the low end' : 'the high end'}`
       : '';
-  const longest = Math.max(...f.events.map((e) => e.toS - e.fromS));
+  // It may have begun just after the sample before it, and ended just before the one after it.
+  const longest = Math.max(...f.events.map((e) => e.toS - e.fromS + 2 * everyS));
   const at = n === 1 ? `at ${clockText(first.fromS)}` : `the first at ${clockText(first.fromS)}`;
   const warm = f.atC
     ? ` ${f.atC.high - f.atC.low < 3 ? `At ${show(Math.round(f.atC.low), 'celsius')}.` : `Between ${show(Math.round(f.atC.low), 'celsius')} and ${show(Math.round(f.atC.high), 'celsius')}.`}`
     : '';
+  const only = f.onlyAboveC === null ? '' : ` Only when hot: never below ${show(Math.floor(f.onlyAboveC), 'celsius')}.`;
   const under = f.under
     .filter((u) => u.chance < 0.05)
     .map(
@@ -208,7 +229,7 @@ function eventsText(
     .join('');
   return {
     title: `${name}: ${n} ${eventName(f.event, n)}${toEnd}, ${at}${first.kind === 'step' || longest < 0.05 ? '' : `, up to ${clockText(longest)} long`}`,
-    meaning: `${MEANING[f.event](first, show, quantity, unit)}${warm}${under}`,
+    meaning: `${MEANING[f.event](first, show, quantity, unit)}${warm}${only}${under}`,
     tone: f.event === 'spike' && n < 3 ? 'told' : 'odd',
   };
 }

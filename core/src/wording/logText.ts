@@ -25,6 +25,8 @@ export const ROLE_NAMES: Record<ChannelRole, string> = {
   'signal-volts': 'signal to chassis',
   'across-volts': 'across the sensor',
   'return-volts': 'return to chassis',
+  'reference-volts': 'reference supply',
+  'supply-volts': 'battery or supply',
   'sensor-ohms': 'sensor’s ohms',
   thermometer: 'thermometer beside it',
   companion: 'a sensor to compare with',
@@ -79,7 +81,8 @@ export function logFaultText(fault: LogFault): string {
     'no-values':
       'No column holds temperatures, volts or ohms as far as its headings say. Say below what each column holds.',
     'too-long': 'It holds more than four million rows. Cut it in two.',
-    'unit-asked': 'The unit of a column is missing. Choose it below.',
+    'unit-asked': 'The unit of a column is missing, or its figures cannot be in that unit. Choose it below.',
+    'time-asked': 'No column holds the time. Choose it below, or say how often a row was written.',
   }[fault.reason];
 }
 

@@ -343,7 +343,7 @@ describe('a training case', () => {
 
 describe('what was found in a log', () => {
   const log: Log = {
-    timeS: Float64Array.of(0, 1),
+    timeS: Float64Array.from([0, 0.001]),
     channels: [
       { id: 'v', name: 'Signal', quantity: 'volts', values: new Float64Array(2) },
       { id: 't', name: 'Coolant', quantity: 'celsius', values: new Float64Array(2) },
@@ -357,7 +357,16 @@ describe('what was found in a log', () => {
     ...change,
   });
   const events = (list: LogEvent[], change: Partial<Found<'events'>> = {}) =>
-    say({ kind: 'events', event: list[0].kind, channel: 'v', events: list, atC: null, under: [], ...change });
+    say({
+      kind: 'events',
+      event: list[0].kind,
+      channel: 'v',
+      events: list,
+      atC: null,
+      onlyAboveC: null,
+      under: [],
+      ...change,
+    });
   test('drop-outs: how many, to which end, when, how long', () => {
     expect(events([event()])).toEqual({
       title: 'Signal: 1 drop-out to the high end, at 1:10, up to 2.0 s long',
@@ -369,6 +378,20 @@ describe('what was found in a log', () => {
     );
     expect(events([event({ end: 'low' })]).title).toContain('to the low end');
     expect(events([event({ toS: 70.04 })]).title).toBe('Signal: 1 drop-out to the high end, at 1:10');
+    expect(events([event()], { onlyAboveC: 86.4 }).meaning).toContain('Only when hot: never below 86 °C.');
+  });
+  test('a drop-out between two samples may be as long as both steps beside it', () => {
+    const coarse = { ...log, timeS: Float64Array.from({ length: 200 }, (_, i) => i / 2) };
+    const seen = { kind: 'events', event: 'drop-out', channel: 'v', atC: null, onlyAboveC: null, under: [] };
+    const told = findingText({ ...seen, events: [event({ toS: 70.5 })] } as Finding, coarse, 'C');
+    expect(told.title).toContain('up to 1.5 s long');
+  });
+  test('a supply that changes over minutes', () => {
+    expect(say({ kind: 'sag', channel: 'v', fromV: 5, toV: 4.2, overS: 2700 })).toMatchObject({
+      title: 'Signal sags from 5.00 V to 4.20 V in 45:00',
+      tone: 'odd',
+    });
+    expect(say({ kind: 'sag', channel: 'v', fromV: 4.2, toV: 5, overS: 60 }).title).toContain('climbs');
   });
   test('the other breaks, each with its meaning', () => {
     const one = (kind: LogEvent['kind']) => events([event({ kind, end: null })]);

@@ -4,7 +4,7 @@ import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { evidenceOf, type LogEvidence } from '@mellow-probe/core/check/job/logEvidence';
 import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
 import { analyseLog, eventsOfLog, type LogAnalysis } from '@mellow-probe/core/intake/logs/analyseLog';
-import { logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
+import { logSettingOf, rangeOf } from '@mellow-probe/core/intake/logs/settingOf';
 import { decimate } from '@mellow-probe/core/intake/logs/decimate';
 import { indexAt, lengthS, type Log } from '@mellow-probe/core/intake/logs/log';
 import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
@@ -17,7 +17,13 @@ import * as Comlink from 'comlink';
 export interface LogShape {
   rows: number;
   lengthS: number;
-  channels: { id: string; name: string; quantity: Log['channels'][number]['quantity']; values: number }[];
+  channels: {
+    id: string;
+    name: string;
+    quantity: Log['channels'][number]['quantity'];
+    values: number;
+    range?: ReturnType<typeof rangeOf>;
+  }[];
   marks: Log['marks'];
 }
 
@@ -61,7 +67,10 @@ function shapeOf(): LogShape {
   return {
     rows: log.timeS.length,
     lengthS: lengthS(log),
-    channels: log.channels.map(({ id, name, quantity, values }) => ({ id, name, quantity, values: count(values) })),
+    channels: log.channels.map(({ id, name, quantity, values }) => ({
+      ...{ id, name, quantity, values: count(values) },
+      range: rangeOf(values),
+    })),
     marks: log.marks,
   };
 }
@@ -97,9 +106,10 @@ function encodingOf(head: Uint8Array): string {
 async function parsed(
   file: Blob,
   choices: LogChoices,
+  everyS: number | null,
   progress: (share: number) => void,
 ): Promise<({ ok: true } & LogRead) | LogFault> {
-  const reader = logReader(choices);
+  const reader = logReader(choices, everyS);
   let told = 0;
   await readPieces(file, (piece, share) => {
     if (share - told > 0.02) progress((told = share));
@@ -111,8 +121,13 @@ async function parsed(
 /** Everything that is done with a log, off the page's own thread. */
 export const logWork = {
   /** Reads a file, which becomes the log in hand. */
-  async open(file: Blob, choices: LogChoices, progress: (share: number) => void): Promise<FileRead> {
-    const result = await parsed(file, choices, progress);
+  async open(
+    file: Blob,
+    choices: LogChoices,
+    everyS: number | null,
+    progress: (share: number) => void,
+  ): Promise<FileRead> {
+    const result = await parsed(file, choices, everyS, progress);
     if (!result.ok) return result;
     const { log: own, ok, ...read } = result;
     return { ok, read, shape: hold(own, read.began) };
@@ -125,7 +140,7 @@ export const logWork = {
    * A second file beside the log in hand: laid over it by its clock, or so that its course fits best. Where neither is possible, null and the log stays.
    */
   async beside(file: Blob, by: 'clock' | 'course'): Promise<Beside> {
-    const second = await parsed(file, {}, () => undefined);
+    const second = await parsed(file, {}, null, () => undefined);
     if (!second.ok) return second;
     // By the clocks of both, where they have one; else both begin at once.
     let [offsetS, correlation]: [number, number | null] = [offsetByClock(began, second.began) ?? 0, null];
@@ -145,7 +160,7 @@ export const logWork = {
     const ends = JSON.stringify(setting.ends ?? {});
     if (found?.ends !== ends) found = { ends, events: eventsOfLog(log, setting.ends, progress) };
     const analysis = analyseLog(log, setting, found.events);
-    return { ...analysis, evidence: analysis.findings.map((f) => evidenceOf(f, log, roles)) };
+    return { ...analysis, evidence: analysis.findings.map((f) => evidenceOf(f, log, roles, circuit?.supplyV)) };
   },
   /** Each channel over a range of time, so many pixel columns wide; no spike is lost. */
   view(fromS: number, toS: number, columns: number): ChannelView[] {

@@ -43,8 +43,16 @@ const MEASURED: Record<'plugged' | 'unplugged' | 'bridged', Partial<Record<Chann
   bridged: { displayed: 'displayed-bridged' },
 };
 
+/** Supply where no check says it, V, and how far it is charged above its rating. Common practice, no source. */
+const [USUAL_SUPPLY_V, CHARGED] = [24, 1.25];
+
 /** What a finding says to the check, in readings, things seen and places; empty where it says nothing that the engine takes. */
-export function evidenceOf(finding: Finding, log: Log, roles: Readonly<Record<string, ChannelRole>>): LogEvidence[] {
+export function evidenceOf(
+  finding: Finding,
+  log: Log,
+  roles: Readonly<Record<string, ChannelRole>>,
+  supplyV = USUAL_SUPPLY_V,
+): LogEvidence[] {
   const quantityOf = (id: string): Quantity => log.channels.find((c) => c.id === id)!.quantity;
   const reading = (
     channel: string,
@@ -56,6 +64,8 @@ export function evidenceOf(finding: Finding, log: Log, roles: Readonly<Record<st
     const measurement = MEASURED[plug][roles[channel] ?? 'other'];
     if (!measurement) return [];
     const quantity = quantityOf(channel);
+    // More than the battery gives stands on no pin of a sensor: a wrong unit is never put on a check.
+    if (quantity === 'volts' && Math.abs(value) > CHARGED * supplyV) return [];
     return [{ kind: 'reading', measurement, value: value === Infinity ? 'OL' : value, quantity, state, about }];
   };
   switch (finding.kind) {

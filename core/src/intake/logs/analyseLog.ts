@@ -10,6 +10,7 @@ import { ACTS, comesOfAct, endOfLogS, indexAt, lengthS, type Log, type LogChanne
 import { movedAtMarks } from './movedAtMarks.ts';
 import { settlingOf } from './settling.ts';
 import { stretchesOf } from './stretches.ts';
+import { supplySag } from './supplySag.ts';
 import { underMarks, wigglePlaces } from './underMarks.ts';
 import { airDips, warmUp } from './warmUp.ts';
 
@@ -28,6 +29,9 @@ export interface LogAnalysis {
   findings: Finding[];
   events: Record<string, LogEvent[]>;
 }
+
+/** Parts of a channel that feed a sensor or the module. */
+const SUPPLIES: readonly ChannelRole[] = ['reference-volts', 'supply-volts'];
 
 /** Events of each channel, by its id. */
 type ChannelEvents = Readonly<Record<string, LogEvent[]>>;
@@ -69,6 +73,7 @@ export function analyseLog(log: Log, setting: LogSetting, events = eventsOfLog(l
     ...stretchesOf(log, setting.roles, events),
     ...courses(log, temperatures, events),
     ...pairsOf(log, temperatures, setting, events),
+    ...log.channels.flatMap((c) => (SUPPLIES.includes(setting.roles[c.id]) ? (supplySag(log, c) ?? []) : [])),
   ];
   return { findings, events };
 }
@@ -97,10 +102,29 @@ function eventFindings(
       channel: channel.id,
       events: of,
       atC,
+      onlyAboveC: warm && atC ? onlyAbove(log, warm, atC.low, temperatures.length) : null,
       under: underMarks(begins, log.marks, endS),
     });
   }
   return out;
+}
+
+/** So far below the lowest of them the log must have been, K; and so rarely may chance put them all above it. */
+const [WELL_BELOW_K, BY_CHANCE] = [10, 0.01];
+
+/** The temperature above which alone something happened so often, °C, where the time the machine spent below speaks against chance; else null. */
+function onlyAbove({ timeS }: Log, warm: LogChannel, lowestC: number, count: number): number | null {
+  let [all, above, coldest] = [0, 0, Infinity];
+  for (let i = 1; i < timeS.length; i++) {
+    const c = warm.values[i];
+    if (!Number.isFinite(c)) continue;
+    const s = timeS[i] - timeS[i - 1];
+    all += s;
+    if (c >= lowestC - 1) above += s;
+    coldest = Math.min(coldest, c);
+  }
+  if (all === 0 || coldest > lowestC - WELL_BELOW_K) return null;
+  return (above / all) ** count < BY_CHANCE ? lowestC : null;
 }
 
 /** What wiggling told: once a place is named by one channel, those that name none are silent. */

@@ -4,6 +4,8 @@ export const CHANNEL_ROLES = [
   'signal-volts',
   'across-volts',
   'return-volts',
+  'reference-volts',
+  'supply-volts',
   'sensor-ohms',
   'thermometer',
   'companion',

@@ -145,6 +145,9 @@ export function compareOf(
 }
 
 /** At the start of a log, before anything warms: what the sensors of temperature show, and the one that stands apart from the others by more than 4 K. */
+/** Sensors of a machine that stood are so near each other, K, and none of it is warmer than this, °C. Common practice, no source. */
+const [ALIKE_K, COLD_AT_MOST_C] = [6, 45];
+
 export function coldStart(timeS: Float64Array, channels: readonly LogChannel[]): Found<'cold-start'> | null {
   const shown = channels.flatMap((c) => {
     const { t, x } = blocksOf(timeS, c.values, 1);
@@ -156,6 +159,10 @@ export function coldStart(timeS: Float64Array, channels: readonly LogChannel[]):
   if (shown.length < 2) return null;
   const all = shown.map((s) => s.valueC).sort((a, b) => a - b);
   const middle = shown.length === 2 ? NaN : medianOf(all);
+  // A machine that stood is as its surroundings: most of its sensors show that, and none of them shows heat.
+  const near = shown.filter((s) => Math.abs(s.valueC - medianOf(all)) <= ALIKE_K).length;
+  if (medianOf(all) > COLD_AT_MOST_C || (shown.length > 2 ? near <= shown.length / 2 : all[1] > COLD_AT_MOST_C))
+    return null;
   const far = shown.filter((s) => Math.abs(s.valueC - middle) > 4);
   const apartK = all[all.length - 1] - all[0];
   return { kind: 'cold-start', channels: shown, oddOne: far.length === 1 ? far[0].channel : null, apartK };

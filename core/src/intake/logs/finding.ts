@@ -52,6 +52,8 @@ export type Finding =
       channel: string;
       events: LogEvent[];
       atC: { low: number; high: number } | null;
+      /** They come only above this temperature, although the log was long below it, °C; null where that may be chance. */
+      onlyAboveC: number | null;
       under: UnderMark[];
     }
   | {
@@ -94,6 +96,8 @@ export type Finding =
       leftNow: number;
     }
   | { kind: 'loop'; channel: string; against: string; widthK: number; lagS: number; leftK: number; sigmaK: number }
+  /** A supply that changes slowly, V: its middle in the first and in the last tenth of the log. */
+  | { kind: 'sag'; channel: string; fromV: number; toV: number; overS: number }
   | { kind: 'drift'; channel: string; against: string; perHourK: number; sigma: number; meanK: number }
   | {
       kind: 'compare';

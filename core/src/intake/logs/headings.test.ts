@@ -62,3 +62,42 @@ describe('damaged times', () => {
     expect(back.ok && [back.rows, back.skipped, back.setBack]).toEqual([40, 0, 1]);
   });
 });
+
+describe('what cannot be is asked, not believed', () => {
+  test.each([
+    ['Signal [V]', 540],
+    ['Coolant [°C]', 36500],
+    ['Coolant (°C)', -250],
+    ['Sensor [MΩ]', 2200],
+  ])('%s with figures about %d: the unit is asked', (head, about) => {
+    expect(read(`time_s,${head}`, (i) => `${i},${about + (i % 3)}`)).toMatchObject({
+      ok: false,
+      reason: 'unit-asked',
+    });
+  });
+  test.each([
+    ['Battery [V]', 27.9],
+    ['Exhaust [°C]', 905],
+    ['Sensor [MΩ]', 20],
+    ['Signal [V]', -0.004],
+  ])('%s with figures about %d is possible', (head, about) => {
+    expect(read(`time_s,${head}`, (i) => `${i},${about + (i % 3) / 1000}`).ok).toBe(true);
+  });
+  test('what a person said stands; a few wild figures among good ones ask nothing', () => {
+    const text = (value: (i: number) => number): string =>
+      `time_s,Signal [V]\n${Array.from({ length: 40 }, (_, i) => `${i},${value(i)}`).join('\n')}\n`;
+    const said = parseLog(
+      text((i) => 540 + i),
+      { '1': { unit: 'mV' } },
+    );
+    expect(said.ok && said.log.channels[0].values[0]).toBeCloseTo(0.54, 9);
+    expect(parseLog(text((i) => (i % 5 === 0 ? 999 : 2.5))).ok).toBe(true);
+  });
+  test('a log without a time is asked for it; the sparest answer is so many seconds a row', () => {
+    const text = `Coolant [°C]\tVolts [V]\n${Array.from({ length: 20 }, (_, i) => `${20 + i}\t2.5`).join('\n')}\n`;
+    expect(parseLog(text)).toMatchObject({ ok: false, reason: 'time-asked' });
+    const every = parseLog(text, {}, 0.2);
+    expect(every.ok && [every.log.timeS[1], every.log.timeS[19]]).toEqual([0.2, expect.closeTo(3.8, 9)]);
+    expect(every.ok && every.began).toBeNull();
+  });
+});

@@ -89,15 +89,36 @@ export function logColumns(
     const time = timeKindOf(head, cells, comma);
     const use =
       chosen?.use ?? (MARK_HEAD.test(head) ? 'mark' : time ? 'time' : mostlyFigures(cells, comma) ? 'values' : 'other');
-    const unit = use === 'values' ? (chosen?.unit ?? unitOf(head, cells)) : null;
+    const read = use === 'values' ? unitOf(head, cells) : null;
+    const unit = use === 'values' ? (chosen?.unit ?? (read && canBe(read, cells, comma) ? read : null)) : null;
     return { head, use, unit, time: use === 'time' ? (chosen?.time ?? time ?? 'seconds') : null };
   });
   oneTime(columns, choices, cellsOf);
   // A column of figures with no unit that nobody asked for is something else: engine speed, a count.
   for (const [k, c] of columns.entries())
-    if (c.use === 'values' && c.unit === null && choices[k]?.use !== 'values' && !soundsLikeOurs(c.head))
+    if (
+      c.use === 'values' &&
+      c.unit === null &&
+      choices[k]?.use !== 'values' &&
+      !soundsLikeOurs(c.head) &&
+      !unitOf(c.head, cellsOf(k))
+    )
       c.use = 'other';
   return columns;
+}
+
+/** What no sensor, meter or supply of a machine shows, inside °C, V and Ω. A supply of 24 V is charged at up to 30 V. Common practice, no source. */
+const POSSIBLE: Readonly<Record<Quantity, { low: number; high: number }>> = {
+  celsius: { low: -90, high: 1200 },
+  volts: { low: -15, high: 60 },
+  ohms: { low: -1, high: 200e6 },
+};
+
+/** Can a column be in this unit? Where most of its figures would be impossible, the unit was misread and is asked. */
+export function canBe(unit: LogUnit, cells: readonly string[], comma: boolean): boolean {
+  const { low, high } = POSSIBLE[quantityOf(unit)];
+  const figures = cells.map((c) => insideOf(unit, figureOf(c, comma))).filter(Number.isFinite);
+  return figures.filter((v) => v < low || v > high).length <= 0.5 * figures.length;
 }
 
 /** At most one column is the clock of the log: the one that says most; a date beside a clock is left to it. */

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA_CELL } from '../../base/records/formulaCell.ts';
 import type { Quantity } from '../../base/units/quantity.ts';
 import { indexAt, type Log } from './log.ts';
 import { MARKS_APART, markToText } from './markText.ts';
@@ -23,7 +24,7 @@ export function logToCsv({ timeS, channels, marks }: Log): string {
     const cells = channels.map(({ values }) => figure(values[i]));
     rows.push([figure(timeS[i]), ...cells, (told.get(i) ?? []).join(MARKS_APART)]);
   }
-  return `${Papa.unparse(rows, { newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: FORMULA_CELL })}\r\n`;
 }
 
 /** Shortest figure that reads back within a millionth. */

@@ -9,6 +9,8 @@ export interface LogLayout {
   /** Lines above the first row. */
   above: number;
   timeAt: number;
+  /** Where no column holds the time: seconds from row to row, as a person said; null while that is not known. */
+  everyS: number | null;
 }
 
 /** Lines that are looked at to find it out. */
@@ -27,7 +29,7 @@ export function split(text: string, delimiter: string): string[][] {
 const DELIMITERS = ['\t', ';', '|', ',', ' '] as const;
 
 /** How a file is written, from its first lines; null where there are no figures in it. */
-export function layoutOf(text: string, choices: LogChoices): LogLayout | null {
+export function layoutOf(text: string, choices: LogChoices, everyS: number | null = null): LogLayout | null {
   const lines = text
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/)
@@ -68,7 +70,7 @@ export function layoutOf(text: string, choices: LogChoices): LogLayout | null {
     cells.filter((c) => /^[+-]?\d+,\d+$/.test(c.trim())).length >
       cells.filter((c) => /^[+-]?\d+\.\d+$/.test(c.trim())).length;
   const columns = logColumns(heads, data.slice(0, 100), choices, comma);
-  return { delimiter, comma, columns, above: first, timeAt: columns.findIndex((c) => c.use === 'time') };
+  return { delimiter, comma, columns, above: first, timeAt: columns.findIndex((c) => c.use === 'time'), everyS };
 }
 
 /** A row of a log: a figure or a time in most of its cells. */

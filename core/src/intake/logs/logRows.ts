@@ -47,8 +47,8 @@ function growing(): { push(v: number): void; done(n: number): Float64Array } {
 /** A time is far off where it lies so many usual steps, and so many seconds, behind the one before; after so many rows the step is known. */
 const [FAR_STEPS, FAR_S, ENOUGH_ROWS] = [200, 600, 5];
 
-export function rowStore({ columns, comma, delimiter, timeAt }: LogLayout): Rows {
-  const readTime = timeReader(timeAt < 0 ? 'rows' : columns[timeAt].time!, comma);
+export function rowStore({ columns, comma, delimiter, timeAt, everyS }: LogLayout): Rows {
+  const readTime = timeReader(timeAt < 0 ? 'rows' : columns[timeAt].time!, comma, everyS ?? 1);
   const used = columns.flatMap((c, k) =>
     c.use === 'values' && c.unit !== null ? [{ k, unit: c.unit, store: growing() }] : [],
   );

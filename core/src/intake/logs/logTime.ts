@@ -5,7 +5,7 @@ const DAY_S = 86_400;
 const PAST_MIDNIGHT_S = DAY_S / 2;
 
 /** Reads the times of a log one after the other: s from any origin, not yet running from 0; NaN where a cell holds no time. */
-export function timeReader(kind: TimeKind, comma: boolean): (cell: string) => number {
+export function timeReader(kind: TimeKind, comma: boolean, everyS = 1): (cell: string) => number {
   const figure = (cell: string): number => (cell === '' ? NaN : comma ? +cell.replace(',', '.') : +cell);
   switch (kind) {
     case 'seconds':
@@ -24,7 +24,7 @@ export function timeReader(kind: TimeKind, comma: boolean): (cell: string) => nu
       return dateReader();
     case 'rows': {
       let row = 0;
-      return () => row++;
+      return () => everyS * row++;
     }
   }
 }

@@ -9,6 +9,7 @@ interface Case {
   name: string;
   text: string;
   choices?: LogChoices;
+  everyS?: number;
   timeS: number[];
   /** Channel name and first values, in °C, V, Ω. */
   channels: Record<string, number[]>;
@@ -66,9 +67,10 @@ const CASES: readonly Case[] = [
     channels: { 'Column 2': [21.5, 21.6, 21.4], 'Column 3': [0.0031, 0.00309, 0.00308] },
   },
   {
-    name: 'no time: a row a second',
+    name: 'no time: as often as was said',
     text: 'coolant [°C],volts [V]\n20,3.1\n21,3.0\n20,3.1\n',
-    timeS: [0, 1, 2],
+    everyS: 0.5,
+    timeS: [0, 0.5, 1],
     channels: { coolant: [20, 21, 20], volts: [3.1, 3, 3.1] },
   },
   {
@@ -80,8 +82,8 @@ const CASES: readonly Case[] = [
 ];
 
 describe('tables of meters, scan tools and loggers', () => {
-  test.each(CASES)('$name', ({ text, choices, timeS, channels }) => {
-    const read = parseLog(text, choices);
+  test.each(CASES)('$name', ({ text, choices, everyS, timeS, channels }) => {
+    const read = parseLog(text, choices, everyS);
     expect(read.ok).toBe(true);
     if (!read.ok) return;
     read.log.timeS.forEach((t, i) => expect(t).toBeCloseTo(timeS[i], 3));

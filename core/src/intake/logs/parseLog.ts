@@ -5,7 +5,7 @@ import { type LogRead, rowStore, type Rows } from './logRows.ts';
 /** Why a text is no log. */
 export interface LogFault {
   ok: false;
-  reason: 'empty' | 'no-figures' | 'no-values' | 'too-long' | 'unit-asked';
+  reason: 'empty' | 'no-figures' | 'no-values' | 'too-long' | 'unit-asked' | 'time-asked';
   /** How its columns were understood, for a person to say more. */
   columns: LogColumn[];
 }
@@ -22,8 +22,12 @@ export interface LogReader {
   finish(): ({ ok: true } & LogRead) | LogFault;
 }
 
-/** What a person said of the columns stands; all else is found out from the first lines. */
-export function logReader(choices: LogChoices = {}): LogReader {
+/**
+ * What a person said of the columns holds; all else is found out from the first lines.
+ *
+ * @param everyS seconds from row to row, where a file has no column of time; null: it is asked
+ */
+export function logReader(choices: LogChoices = {}, everyS: number | null = null): LogReader {
   let held = '';
   let layout: LogLayout | null = null;
   let rows: Rows | null = null;
@@ -31,7 +35,7 @@ export function logReader(choices: LogChoices = {}): LogReader {
 
   function take(text: string): boolean {
     if (!layout) {
-      layout = layoutOf(text, choices);
+      layout = layoutOf(text, choices, everyS);
       if (!layout) return false;
       rows = rowStore(layout);
     }
@@ -65,14 +69,19 @@ export function logReader(choices: LogChoices = {}): LogReader {
       const asked = columns.some((c) => c.use === 'values' && c.unit === null);
       if (!columns.some((c) => c.use === 'values' && c.unit !== null))
         return { ok: false, reason: asked ? 'unit-asked' : 'no-values', columns };
+      if (layout.timeAt < 0 && everyS === null) return { ok: false, reason: 'time-asked', columns };
       return { ok: true, ...rows.finish() };
     },
   };
 }
 
 /** A whole text as a log. */
-export function parseLog(text: string, choices: LogChoices = {}): ({ ok: true } & LogRead) | LogFault {
-  const reader = logReader(choices);
+export function parseLog(
+  text: string,
+  choices: LogChoices = {},
+  everyS: number | null = null,
+): ({ ok: true } & LogRead) | LogFault {
+  const reader = logReader(choices, everyS);
   // In pieces, so that the rows as text never stand all at once.
   for (let at = 0; at < text.length; at += 1_000_000) if (!reader.push(text.slice(at, at + 1_000_000))) break;
   return reader.finish();

@@ -24,14 +24,48 @@ export function logSettingOf(roles: Readonly<Record<string, ChannelRole>>, circu
   };
 }
 
+/** Names that a battery or a supply, and a reference, have in logs. */
+const SUPPLY_NAME =
+  /batt|\bu?bat\b|vbat|\bub\b|supply|\bkl\.?\s?(?:15|30)\b|system\s?volt|control module volt|alternator/i;
+const REFERENCE_NAME = /v\s?ref|reference|\b5\s?v\b|sensor supply|geberversorgung/i;
+/** No reference of a sensor is above this, V: a channel that is feeds the machine. Common practice, no source. */
+const REFERENCE_AT_MOST_V = 6;
+/** A reference holds its value: within this share of it, at one of the usual values. */
+const [REFERENCE_HOLDS, REFERENCES_V] = [0.006, [5, 3.3]] as const;
+
+const isReference = ({ low, middle, high }: { low: number; middle: number; high: number }): boolean =>
+  high - low < REFERENCE_HOLDS * middle && REFERENCES_V.some((v) => Math.abs(middle - v) < 0.02 * v);
+
+/** What a guess goes by: the name, and where most of its values lie. */
+interface GuessedOf {
+  id: string;
+  name: string;
+  quantity: 'volts' | 'ohms' | 'celsius';
+  /** The 5th, 50th and 95th percentile of its values; absent where there are too few. */
+  range?: { low: number; middle: number; high: number } | undefined;
+}
+
+/** Where most values of a channel lie, of at most so many that are looked at; undefined where there are fewer than five. */
+export function rangeOf(values: Float64Array): GuessedOf['range'] {
+  const step = Math.max(1, Math.floor(values.length / 2000));
+  const some: number[] = [];
+  for (let i = 0; i < values.length; i += step) if (Number.isFinite(values[i])) some.push(values[i]);
+  if (some.length < 5) return undefined;
+  some.sort((a, b) => a - b);
+  const at = (share: number): number => some[Math.round(share * (some.length - 1))];
+  return { low: at(0.05), middle: at(0.5), high: at(0.95) };
+}
+
 /** The part that a channel probably has, by its id, name and quantity; the person changes it. `first`: no channel before it has the part. */
 export function guessedRole(
-  { id, name, quantity }: { id: string; name: string; quantity: 'volts' | 'ohms' | 'celsius' },
+  { id, name, quantity, range }: GuessedOf,
   first: (role: ChannelRole) => boolean,
 ): ChannelRole {
   if (quantity === 'ohms') return first('sensor-ohms') ? 'sensor-ohms' : 'other';
   if (quantity === 'volts') {
-    if (/ret|gnd|ground|masse/i.test(name)) return 'return-volts';
+    if (SUPPLY_NAME.test(name) || (range && range.middle > REFERENCE_AT_MOST_V)) return 'supply-volts';
+    if (/\bret(?:urn)?\b|gnd|ground|masse/i.test(name)) return 'return-volts';
+    if (REFERENCE_NAME.test(name) || (range && isReference(range))) return 'reference-volts';
     return first('signal-volts') ? 'signal-volts' : 'other';
   }
   if (/therm|probe|refer|^ref|fühler|logger/i.test(name) || id.startsWith('thermometer'))

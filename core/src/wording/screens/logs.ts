@@ -17,11 +17,18 @@ export const logColumnsWords = {
   unitOfColumn: (number: Shown): string => `Unit of column ${number}`,
   unit: 'unit?',
   timeOfColumnIn: (number: Shown): string => `Time of column ${number} in`,
+  noColumnHoldsTheTime: 'No column holds the time.',
+  aRowEverySeconds: 'A row every, s',
   readItSo: 'Use these settings',
   notRead: 'not read',
   time: 'time',
   values: 'values',
   marks: 'marks',
+};
+
+export const logAskedWords = {
+  unitAsked: (heads: Shown): string => `${heads}: unit missing. Choose it, then the values are read too.`,
+  readAs: (columns: Shown): string => `Read as: ${columns}`,
 };
 
 export const logListWords = {

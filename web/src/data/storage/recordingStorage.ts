@@ -71,12 +71,27 @@ export async function listRecordings(): Promise<RecordingHead[]> {
   const all = await withStore('recordings', (s) => s.keys());
   const keys = [...all.filter((k) => k.startsWith('head/')), ...(await restoreHeads(all))];
   const heads = await Promise.all(keys.map((k) => withStore('recordings', (s) => s.getItem(k))));
-  return heads
-    .flatMap((h) => {
-      const read = headSchema.safeParse(h);
-      return read.success ? [read.data] : [];
-    })
-    .sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1));
+  const known = heads.flatMap((h) => {
+    const read = headSchema.safeParse(h);
+    return read.success ? [read.data] : [];
+  });
+  return (await Promise.all(known.map((head) => (head.endedAt === null ? counted(head, all) : head)))).sort((a, b) =>
+    a.startedAt < b.startedAt ? 1 : -1,
+  );
+}
+
+/** A recording that was never ended, with what its chunks hold: its head stood behind them when the window was lost. */
+async function counted(head: RecordingHead, keys: readonly string[]): Promise<RecordingHead> {
+  let [samples, lengthS] = [0, 0];
+  for (const key of keys.filter((k) => k.startsWith(`data/${head.id}/`))) {
+    const chunks = await withStore('recordings', (s) => s.getItem<SampleChunk[]>(key));
+    for (const { t } of Array.isArray(chunks) ? chunks : []) {
+      if (!(t instanceof Float64Array) || t.length === 0) continue;
+      samples += t.length;
+      lengthS = Math.max(lengthS, t[t.length - 1]);
+    }
+  }
+  return samples > 0 ? { ...head, samples, lengthS } : head;
 }
 
 async function readHead(id: string): Promise<RecordingHead | null> {

@@ -11,13 +11,15 @@ import {
   type TimeKind,
 } from '@mellow-probe/core/intake/logs/logColumns';
 import { TIME_NAMES } from '@mellow-probe/core/wording/logText';
-import { ref } from 'vue';
+import { blank, type Entry } from '@mellow-probe/core/base/units/entry';
+import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import PickList from '../../components/base/PickList.vue';
+import EntryField from '../../components/EntryField.vue';
 
 /** How the columns of a file were understood, each changeable; the file is read anew with what is said. */
 const props = defineProps<{ columns: readonly LogColumn[]; asked: boolean }>();
-const emit = defineEmits<{ read: [choices: LogChoices] }>();
+const emit = defineEmits<{ read: [choices: LogChoices, everyS: number | null] }>();
 const said = ref<Record<string, { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }>>({});
 const USE_NAMES: Record<LogColumnUse, string> = {
   time: say.time,
@@ -29,6 +31,10 @@ const USES = LOG_COLUMN_USES.map((value) => ({ value, label: USE_NAMES[value] })
 const UNITS = LOG_UNITS.map((value) => ({ value, label: value }));
 const TIMES = TIME_KINDS.map((value) => ({ value, label: TIME_NAMES[value] }));
 const useOf = (k: number): LogColumnUse => said.value[k]?.use ?? props.columns[k].use;
+/** Without a column of time: how often a row was written, s. */
+const every = ref<Entry>(blank());
+const timed = computed(() => props.columns.some((_, k) => useOf(k) === 'time'));
+const everyS = computed(() => (timed.value || !((every.value.value ?? 0) > 0) ? null : every.value.value));
 function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: TimeKind }): void {
   said.value = { ...said.value, [k]: { ...said.value[k], ...what } };
 }
@@ -64,7 +70,16 @@ function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: Ti
         @update:model-value="choose(k, { time: $event })"
       />
     </div>
-    <ActButton :kind="asked ? 'main' : 'plain'" @click="emit('read', said)">{{ say.readItSo }}</ActButton>
+    <div v-if="!timed" class="column">
+      <span>{{ say.noColumnHoldsTheTime }}</span>
+      <EntryField v-model="every" :label="say.aRowEverySeconds" quantity="number" />
+    </div>
+    <ActButton
+      :kind="asked ? 'main' : 'plain'"
+      :disabled="!timed && everyS === null"
+      @click="emit('read', said, everyS)"
+      >{{ say.readItSo }}</ActButton
+    >
   </section>
 </template>
 

@@ -1,17 +1,34 @@
 <script setup lang="ts">
-import { logMoreWords as say } from '@mellow-probe/core/wording/screens/logs';
+import { logAskedWords as asked, logMoreWords as say } from '@mellow-probe/core/wording/screens/logs';
 import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
+import { TIME_NAMES } from '@mellow-probe/core/wording/logText';
+import { computed } from 'vue';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import FilePick from '../../components/base/FilePick.vue';
 import FoldOut from '../../components/base/FoldOut.vue';
+import NoticeBar from '../../components/base/NoticeBar.vue';
 import LogColumns from './LogColumns.vue';
 import type { useLogRoom } from './useLogRoom.ts';
 
 /** What is asked for now and then: how the file was read, a second log laid over it, the log as CSV. */
 const { lab } = defineProps<{ lab: ReturnType<typeof useLogRoom> }>();
-const emit = defineEmits<{ read: [choices: LogChoices]; told: [text: string] }>();
+const emit = defineEmits<{ read: [choices: LogChoices, everyS: number | null]; told: [text: string] }>();
 
+/** Columns that wait for their unit, by name; empty where none does. */
+const waiting = computed(() =>
+  (lab.fileRead.value?.columns ?? [])
+    .filter((c) => c.use === 'values' && c.unit === null)
+    .map((c) => c.head)
+    .join(', '),
+);
+/** What was understood of each column that is read. */
+const readAs = computed(() =>
+  (lab.fileRead.value?.columns ?? [])
+    .filter((c) => c.use === 'values' || c.use === 'time')
+    .map((c) => `${c.head || '?'} (${c.use === 'time' ? TIME_NAMES[c.time!] : c.unit})`)
+    .join(' · '),
+);
 async function beside(files: readonly File[], by: 'clock' | 'course'): Promise<void> {
   if (files[0]) emit('told', await lab.beside(files[0], by));
 }
@@ -22,9 +39,18 @@ async function save(): Promise<void> {
 
 <template>
   <div>
-    <FoldOut v-if="lab.fileRead.value" :title="say.howTheFileWasRead">
-      <LogColumns :columns="lab.fileRead.value.columns" :asked="false" @read="emit('read', $event)" />
-    </FoldOut>
+    <template v-if="lab.fileRead.value">
+      <template v-if="waiting">
+        <NoticeBar>{{ asked.unitAsked(waiting) }}</NoticeBar>
+        <LogColumns :columns="lab.fileRead.value.columns" asked @read="(...said) => emit('read', ...said)" />
+      </template>
+      <template v-else>
+        <p class="soft small" data-test="read-as">{{ asked.readAs(readAs) }}</p>
+        <FoldOut :title="say.howTheFileWasRead">
+          <LogColumns :columns="lab.fileRead.value.columns" :asked="false" @read="(...said) => emit('read', ...said)" />
+        </FoldOut>
+      </template>
+    </template>
     <FoldOut :title="say.layASecondLogOverIt">
       <div class="row">
         <FilePick

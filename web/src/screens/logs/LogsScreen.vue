@@ -75,9 +75,9 @@ watch(
 watch(lab.analysis, () => (put.value = new Set()));
 
 const checks = computed(() => [{ value: '', label: say.noCheck }, ...openChecks(jobs.lines)]);
-function open(files: readonly File[], choices: LogChoices = {}): void {
+function open(files: readonly File[], choices: LogChoices = {}, everyS: number | null = null): void {
   told.value = '';
-  if (files[0]) void lab.openFile(files[0], choices);
+  if (files[0]) void lab.openFile(files[0], choices, everyS);
 }
 async function use(index: number): Promise<void> {
   const { evidence } = lab.analysis.value!;
@@ -136,7 +136,7 @@ async function remove(id: string): Promise<void> {
             v-if="lab.state.value.result.columns.length > 0"
             :columns="lab.state.value.result.columns"
             asked
-            @read="open([lab.file.value!], $event)"
+            @read="(...said) => open([lab.file.value!], ...said)"
           />
         </section>
         <template v-if="lab.shape.value">
@@ -160,7 +160,7 @@ async function remove(id: string): Promise<void> {
             }}</NoticeBar>
             <NoticeBar v-if="lab.lost.value > 0">{{ say.piecesOfItCouldNotBe(lab.lost.value) }}</NoticeBar>
             <LogView :lab="lab" />
-            <LogMore :lab="lab" @read="open([lab.file.value!], $event)" @told="told = $event" />
+            <LogMore :lab="lab" @read="(...said) => open([lab.file.value!], ...said)" @told="told = $event" />
           </section>
           <section v-if="lab.analysis.value" class="sheet part" :aria-label="say.whatWasFound">
             <h2>{{ lab.analysis.value.findings.length === 0 ? say.nothingStandsOut : say.whatItTells }}</h2>

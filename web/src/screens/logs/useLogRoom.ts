@@ -57,7 +57,7 @@ export function useLogRoom(job: () => Job | null) {
   }
 
   /** Opens a file; what a person says of its columns stands. The log is kept in the browser, so that it is here the next time. */
-  async function openFile(own: File, choices: LogChoices = {}): Promise<void> {
+  async function openFile(own: File, choices: LogChoices = {}, everyS: number | null = null): Promise<void> {
     const mine = ++asked;
     const at = fresh();
     [file.value, head.value] = [own, null];
@@ -66,7 +66,7 @@ export function useLogRoom(job: () => Job | null) {
       const told = Comlink.proxy((share: number) => {
         if (mine === asked && state.value.at === 'reading') state.value = { at: 'reading', share };
       });
-      const result = await at.ask<FileRead>(async (r) => await r.open(own, plainCopy(choices), told));
+      const result = await at.ask<FileRead>(async (r) => await r.open(own, plainCopy(choices), everyS, told));
       if (mine !== asked) return;
       if (!result.ok) {
         state.value = { at: 'asked', file: own, result };
