@@ -19,7 +19,7 @@ const CORE_WINGS: Record<string, readonly string[]> = {
   base: ['numeric', 'records', 'units'],
   circuit: ['curves', 'network', 'faults', 'measurements', 'harness'],
   catalogue: ['parts', 'kit'],
-  inference: ['model', 'posterior', 'verdict'],
+  inference: ['model', 'posterior', 'verdict', 'machine'],
   advice: ['nextTest', 'place', 'plan', 'workOrder'],
   intake: ['pointTable', 'picture', 'instruments', 'logs'],
   tools: ['baths', 'divider', 'comparing', 'judging', 'identify'],

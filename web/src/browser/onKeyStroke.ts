@@ -2,7 +2,7 @@ import { onBeforeUnmount, onMounted } from 'vue';
 
 /** Where letters are typed: a radio button, a check box or a file button takes none. */
 const TYPED_INTO =
-  'textarea, select, [contenteditable], [role="dialog"], [role="combobox"], input:not([type="radio"], [type="checkbox"], [type="file"], [type="range"])';
+  '[contenteditable], [role="dialog"], [role="combobox"], textarea, select, input:not([type="radio"], [type="checkbox"], [type="file"], [type="range"])';
 
 /** Calls back on a single key, unless a person is typing into a field or holds a modifier. */
 export function onKeyStroke(key: string, callback: () => void): void {

@@ -2,6 +2,7 @@ import { linearFit } from '../../base/numeric/linearFit.ts';
 import { correlationFactor } from '../../base/numeric/exponentialFit.ts';
 import { medianOf } from '../../base/numeric/quantiles.ts';
 import { type Blocks, blocksOf, valueAt } from './blocks.ts';
+import { machineVerdict } from '../../inference/machine/machineSensors.ts';
 import type { Found, LogEvent } from './finding.ts';
 import type { LogChannel } from './log.ts';
 
@@ -158,12 +159,16 @@ export function coldStart(timeS: Float64Array, channels: readonly LogChannel[]):
   });
   if (shown.length < 2) return null;
   const all = shown.map((s) => s.valueC).sort((a, b) => a - b);
-  const middle = shown.length === 2 ? NaN : medianOf(all);
   // A machine that stood is as its surroundings: most of its sensors show that, and none of them shows heat.
   const near = shown.filter((s) => Math.abs(s.valueC - medianOf(all)) <= ALIKE_K).length;
   if (medianOf(all) > COLD_AT_MOST_C || (shown.length > 2 ? near <= shown.length / 2 : all[1] > COLD_AT_MOST_C))
     return null;
-  const far = shown.filter((s) => Math.abs(s.valueC - middle) > 4);
+  // The same weighing as for all sensors of a machine that are compared by hand.
+  const { kind, named } = machineVerdict(
+    shown.map((s) => ({ id: s.channel, valuesC: [s.valueC], shares: [] })),
+    [{ rested: true, airC: null }],
+  );
   const apartK = all[all.length - 1] - all[0];
-  return { kind: 'cold-start', channels: shown, oddOne: far.length === 1 ? far[0].channel : null, apartK };
+  const oddOne = kind === 'off' && named.length === 1 ? named[0] : null;
+  return { kind: 'cold-start', channels: shown, oddOne, apartK };
 }

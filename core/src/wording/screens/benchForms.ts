@@ -27,6 +27,7 @@ export const codeListWords = {
 };
 
 export const compareFormWords = {
+  allSensorsOfThisMachine: 'All sensors of this machine',
   compare: 'Compare',
   oldAgainstNewOrNeighbourAt:
     'Compare the old sensor with a new one or a neighbour at the same temperature. Heat and cool it: the value must move smoothly and come back.',

@@ -1,6 +1,7 @@
 import type { Shown } from './shown.ts';
 
 export const findingListWords = {
+  compareAllSensors: 'Compare all sensors',
   standsOnTheCheck: (list: Shown): string => `On the check: ${list}`,
   show: 'Show',
   onTheCheck: 'on the check',

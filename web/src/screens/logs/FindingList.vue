@@ -25,7 +25,8 @@ const emit = defineEmits<{ show: [fromS: number, toS: number]; use: [index: numb
 const preferences = usePreferences();
 /** The words need the names of the channels, not their values. */
 const named = computed((): Log => ({
-  timeS: new Float64Array(0),
+  // Its usual step is all that the words need of the clock.
+  timeS: Float64Array.of(0, props.shape.lengthS / Math.max(1, props.shape.rows - 1)),
   channels: props.shape.channels.map((c) => ({ ...c, values: new Float64Array(0) })),
   marks: props.shape.marks,
 }));
@@ -35,12 +36,22 @@ const rows = computed(() =>
       index,
       ...findingText(f, named.value, preferences.temperatureUnit),
       span: spanOf(f),
+      sensors: f.kind === 'cold-start' ? sensorsOf(f.channels) : null,
       evidence: (props.evidence[index] ?? []).map((e) => evidenceText(e, preferences.temperatureUnit)),
     }))
     .sort((a, b) => WEIGHT[a.tone] - WEIGHT[b.tone] || a.index - b.index),
 );
 const WEIGHT = { odd: 0, told: 1, good: 2 } as const;
 const TONES = { odd: say.lookAtThis, told: say.told, good: say.asItShouldBe } as const;
+
+/** Names and values of a cold start, as the tool for all sensors takes them. */
+const sensorsOf = (channels: readonly { channel: string; valueC: number }[]): string =>
+  channels
+    .map(({ channel, valueC }) => {
+      const name = props.shape.channels.find((c) => c.id === channel)?.name ?? channel;
+      return `${name}: ${valueC.toFixed(1)} °C`;
+    })
+    .join('\n');
 
 /** Where on the chart it is; null where it is the whole log. */
 function spanOf(f: Finding): [number, number] | null {
@@ -79,6 +90,9 @@ function show([from, to]: [number, number]): void {
         </p>
       </div>
       <div class="acts">
+        <ActButton v-if="r.sensors" kind="quiet" :to="{ path: '/shelf/machine', query: { values: r.sensors } }">{{
+          say.compareAllSensors
+        }}</ActButton>
         <ActButton v-if="r.span" kind="quiet" @click="show(r.span!)">{{ say.show }}</ActButton>
         <template v-if="r.evidence.length > 0 && toCheck">
           <span v-if="put.has(r.index)" class="put" role="status">{{ say.onTheCheck }}</span>

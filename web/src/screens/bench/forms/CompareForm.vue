@@ -61,6 +61,9 @@ const PHASES = [
     <p class="caution">
       {{ say.hotWaterBurnsEyeProtectionNo }}
     </p>
+    <ActButton icon="tool" :to="{ path: '/shelf/machine', query: { machine: job.machine } }">{{
+      say.allSensorsOfThisMachine
+    }}</ActButton>
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
       <EntryField
         :label="say.waterAt(i + 1)"
