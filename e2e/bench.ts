@@ -35,8 +35,8 @@ export async function openImport(page: Page): Promise<void> {
 export async function openDemo(page: Page, name: RegExp): Promise<void> {
   await page.goto('/demo/');
   await page.getByRole('link', { name }).first().click();
-  // The ledger has links of the same names: it is left before anything else is pressed.
-  await page.waitForURL(/\/check\//);
+  // The list of checks has links of the same names: it is left before anything else is pressed.
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
 }
 
 /** Picks from a list by part of a name. */

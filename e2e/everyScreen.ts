@@ -61,6 +61,9 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   if (await pull.isVisible()) await pull.click();
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
   await toStation(page, 'quick');
+  // A phone shows the circuit in a line, and its choice on a tap.
+  const change = page.getByRole('button', { name: 'Change the circuit' });
+  if (await change.isVisible()) await change.click();
   await page.getByRole('button', { name: 'More…' }).click();
   await page.getByRole('dialog', { name: 'Circuit and kit in detail' }).waitFor();
   await still(page);

@@ -6,8 +6,7 @@ import { MEASUREMENTS } from '../core/src/circuit/measurements/list.ts';
 import { SYMPTOMS } from '../core/src/catalogue/parts/symptoms.ts';
 import { FINDINGS } from '../core/src/catalogue/parts/findings.ts';
 import { STATIONS } from '../core/src/advice/workOrder/stations.ts';
-import { proofStepsFor } from '../core/src/check/proof/proofPlan.ts';
-import { FIELDS } from '../core/src/base/units/vocabulary.ts';
+import { PROOF_STEPS } from '../core/src/check/proof/proofPlan.ts';
 
 export interface Sentence {
   /** The list and the name of the sentence in it. */
@@ -40,7 +39,7 @@ export async function everySentence(): Promise<Sentence[]> {
   for (const f of FAULTS) add(`fault ${f.id}`, f.name, f.repair);
   for (const s of SYMPTOMS) add(`symptom ${s.id}`, s.name);
   for (const f of FINDINGS) add(`finding ${f.id}`, f.name);
-  for (const field of FIELDS) for (const s of proofStepsFor(field)) add(`verification ${s.id}`, s.name);
+  for (const s of PROOF_STEPS) add(`verification ${s.id}`, s.name);
   return found;
 }
 

@@ -24,7 +24,7 @@ const CORE_WINGS: Record<string, readonly string[]> = {
   intake: ['pointTable', 'picture', 'instruments', 'logs'],
   tools: ['baths', 'divider', 'comparing', 'judging', 'identify'],
   check: ['job', 'rightSensor', 'proof', 'sharing'],
-  history: ['register', 'experience', 'trend'],
+  history: ['register', 'experience', 'trend', 'learn'],
   training: ['simulation', 'cases'],
   wording: [],
   report: [],

@@ -1,12 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import type { Job } from '../check/job/jobSchema.ts';
 import { type ProofState, proofStepsFor } from '../check/proof/proofPlan.ts';
+import { newJob } from '../check/job/newJob.ts';
 import { lacksText, progressText } from './progressText.ts';
 
 const PROVED: ProofState = { missing: [], failed: [], outside: [], inside: 2, standInFitted: false, proved: true };
+/** The steps of a check of engine coolant without codes. */
+const STEPS = proofStepsFor(newJob('p', '2026-01-01T00:00:00.000Z'));
 const job = (change: object): Job =>
   ({
     field: 'engine',
+    circuit: { name: 'Engine coolant' },
+    complaint: { codes: [] },
     closed: null,
     repair: { doneAt: null, standIn: null },
     proof: { steps: {} },
@@ -17,10 +22,10 @@ const repaired = { repair: { doneAt: '2026-03-01T10:00:00Z', standIn: null } };
 describe('where a job stands after its repair', () => {
   test('before the repair the verdict speaks', () => expect(progressText(job({}), PROVED)).toBeNull());
   test('what is proved and what is not', () => {
-    const [first] = proofStepsFor('engine');
+    const [first] = STEPS;
     const steps = { [first.id]: { state: 'passed' }, other: { state: 'failed' } };
     const state: ProofState = {
-      missing: [proofStepsFor('engine')[1].id],
+      missing: [STEPS[1].id],
       failed: [],
       outside: ['displayed'],
       inside: 1,
@@ -32,7 +37,7 @@ describe('where a job stands after its repair', () => {
       proved: ['1 value repeated, within range', first.name],
       lacking: [
         'outside the range: displayed value',
-        `still to do: ${proofStepsFor('engine')[1].name.toLowerCase()}`,
+        `still to do: ${STEPS[1].name.toLowerCase()}`,
         'a temporary replacement is still fitted',
       ],
     });
@@ -51,7 +56,7 @@ describe('where a job stands after its repair', () => {
     });
   });
   test('a step that failed is named', () => {
-    const [first] = proofStepsFor('boiler');
+    const [first] = STEPS;
     expect(lacksText({ ...PROVED, failed: [first.id] })).toEqual([`failed: ${first.name.toLowerCase()}`]);
   });
 });

@@ -29,7 +29,7 @@ export interface ProgressText {
 /** Where a job stands after its repair: what is proved, what is still to do. Null before the repair, when the verdict speaks. */
 export function progressText(job: Job, proof: ProofState): ProgressText | null {
   if (!job.closed && !job.repair.doneAt) return null;
-  const passed = proofStepsFor(job.field).filter((s) => job.proof.steps[s.id]?.state === 'passed');
+  const passed = proofStepsFor(job).filter((s) => job.proof.steps[s.id]?.state === 'passed');
   const proved = [
     ...(proof.inside > 0 ? [`${proof.inside} ${proof.inside === 1 ? 'value' : 'values'} repeated, within range`] : []),
     ...passed.map((s) => s.name),

@@ -1,3 +1,4 @@
+import { CATALOGUE_CIRCUITS } from '../../catalogue/parts/circuits.ts';
 import { describe, expect, test } from 'vitest';
 import { readdirSync, readFileSync } from 'node:fs';
 import { comparisonView } from '../../tools/comparing/comparisonView.ts';
@@ -193,7 +194,7 @@ describe('proof', () => {
     const healthy = proofRanges(problem!, { readC: 14, sigmaK: 1.5 });
     expect(Object.keys(healthy)).toContain('loaded-voltage');
     const steps = Object.fromEntries(
-      proofStepsFor('engine').map((s) => [s.id, { state: 'passed' as const, note: '', at: NOW }]),
+      proofStepsFor(job).map((s) => [s.id, { state: 'passed' as const, note: '', at: NOW }]),
     );
     const middle = (healthy['loaded-voltage'].low + healthy['loaded-voltage'].high) / 2;
     job.proof = {
@@ -216,9 +217,19 @@ describe('proof', () => {
     expect(spoil((j) => (j.proof.steps['road-test'].state = 'failed'))).toMatchObject({ failed: ['road-test'] });
     expect(spoil((j) => (j.repair.standIn = { what: '', fittedAt: NOW, removedAt: null })).proved).toBe(false);
   });
-  test('every field has its steps', () => {
-    for (const field of ['engine', 'climate', 'boiler'] as const)
-      expect(proofStepsFor(field).length).toBeGreaterThan(3);
+  test('every machine and sensor has its steps', () => {
+    const ids = (name: string): string[] => {
+      const circuit = CATALOGUE_CIRCUITS.find((c) => c.name.startsWith(name))!;
+      return proofStepsFor(newJob('a', NOW, circuit)).map((s) => s.id);
+    };
+    expect(ids('Engine coolant')).toEqual(['codes-read-again', 'cold-plausible', 'warm-plausible', 'road-test']);
+    expect(ids('Engine intake air')).not.toContain('warm-plausible');
+    expect(ids('Climate outdoor air')).toContain('waited');
+    expect(ids('Evaporator')).not.toContain('waited');
+    expect(ids('Boiler flow')).toContain('heating-cycle');
+    const withCode = newJob('a', NOW);
+    withCode.complaint.codes = [{ id: 'c', code: 'P0118', state: 'present' }];
+    expect(proofStepsFor(withCode).map((s) => s.id)).toContain('codes-cleared');
     expect(new Set(PROOF_STEPS.map((s) => s.id)).size).toBe(PROOF_STEPS.length);
   });
 });

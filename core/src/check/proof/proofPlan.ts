@@ -9,6 +9,10 @@ export interface ProofStep {
   how: string;
   caution: string | null;
   fields: readonly MachineField[];
+  /** Sensors that it is for, by the name of their circuit; absent: every sensor. */
+  sensors?: RegExp;
+  /** Is it for checks with trouble codes alone? */
+  withCodes?: true;
 }
 
 const FANS = 'Engine running: hands, sleeves and leads clear of fans and belts.';
@@ -20,6 +24,7 @@ export const PROOF_STEPS: readonly ProofStep[] = [
     how: 'Clear the codes, cycle the key or the supply.',
     caution: null,
     fields: FIELDS,
+    withCodes: true,
   },
   {
     id: 'codes-read-again',
@@ -38,14 +43,15 @@ export const PROOF_STEPS: readonly ProofStep[] = [
   {
     id: 'warm-plausible',
     name: 'Plausible warm',
-    how: 'It rises smoothly and settles where the thermostat holds it (about 85 … 95 °C on most engines); the fan comes and goes.',
+    how: 'It rises smoothly and settles. Coolant settles where the thermostat holds it, about 85 … 95 °C on most engines.',
     caution: FANS,
     fields: ['engine'],
+    sensors: /coolant|oil|water|exhaust|sender|unknown|not known|not listed/i,
   },
   {
     id: 'road-test',
-    name: 'Road test and second scan',
-    how: 'Drive a mile or two, then scan again: some codes come back only then.',
+    name: 'Test run and second scan',
+    how: 'Run it under load for some minutes, then scan again. Some codes come back only then.',
     caution: null,
     fields: ['engine'],
   },
@@ -65,18 +71,31 @@ export const PROOF_STEPS: readonly ProofStep[] = [
   },
   {
     id: 'waited',
-    name: 'Damped display waited for',
-    how: 'Outside-air and learned displays need half an hour of idling or a drive before they believe a new sensor.',
+    name: 'Slow display has followed',
+    how: 'Displays of outside air follow a new sensor only after half an hour of idling or a drive. Wait for that.',
     caution: null,
     fields: ['engine', 'climate'],
+    sensors: /outdoor|outside|ambient/i,
   },
 ];
 
 /** Tests whose healthy values prove a repair, in the order in which they are taken. */
 export const PROOF_TESTS = ['displayed', 'loaded-voltage', 'return-drop', 'open-voltage', 'sensor-ohms'] as const;
 
-export function proofStepsFor(field: MachineField): readonly ProofStep[] {
-  return PROOF_STEPS.filter((s) => s.fields.includes(field));
+/** What a check says of its machine and its sensor, as far as the steps depend on it. */
+type Proved = Pick<Job, 'field'> & {
+  circuit: Pick<Job['circuit'], 'name'>;
+  complaint: Pick<Job['complaint'], 'codes'>;
+};
+
+/** The steps that fit this machine and this sensor. */
+export function proofStepsFor({ field, circuit, complaint }: Proved): readonly ProofStep[] {
+  return PROOF_STEPS.filter(
+    (s) =>
+      s.fields.includes(field) &&
+      (s.sensors?.test(circuit.name) ?? true) &&
+      (!s.withCodes || complaint.codes.length > 0),
+  );
 }
 
 /** How far a job is proved. */
@@ -94,7 +113,7 @@ export interface ProofState {
 
 /** Judges the proof of a job; `healthy`: what sound readings are at the temperature of the proof, by measurement. */
 export function proofStateOf(job: Job, healthy: Readonly<Record<string, Interval>>): ProofState {
-  const steps = proofStepsFor(job.field);
+  const steps = proofStepsFor(job);
   const missing = steps.filter((s) => !job.proof.steps[s.id]).map((s) => s.id);
   const failed = steps.filter((s) => job.proof.steps[s.id]?.state === 'failed').map((s) => s.id);
   const judged = job.proof.readings.flatMap(({ measurement, value }) => {

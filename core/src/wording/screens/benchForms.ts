@@ -144,6 +144,7 @@ export const proofFormWords = {
   thermometerNow: 'Thermometer now',
   besideTheSensor: 'beside the sensor',
   steps: 'Steps',
+  allPassed: 'All passed',
   noteOn: (name: Shown): string => `Note on ${name}`,
   note: 'note',
   toDo: 'to do',

@@ -26,6 +26,7 @@ export const TOOLS: readonly ShelfTool[] = [
   tool('substitutes', say.substitutes, say.whichResistorsOfTheDrawerShow, () => import('./SubstitutesTool.vue')),
   tool('baths', say.referenceTemperatures, say.iceBoilingWaterAtAltitudeThermometers, () => import('./BathsTool.vue')),
   tool('judge', say.judgeOneResistance, say.insideItsToleranceOrNotHow, () => import('./JudgeTool.vue')),
+  tool('learn', say.learnACurve, say.fromYourOwnReadings, () => import('./LearnTool.vue')),
   tool('machine', say.allSensorsOfAMachine, say.whichOneIsOutOfLine, () => import('./MachineTool.vue')),
   tool('codes', say.ownCodes, say.whatTheCodesOfYourBoilers, () => import('./CodesTool.vue')),
 ];

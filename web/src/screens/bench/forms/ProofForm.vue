@@ -14,6 +14,7 @@ import { nowIso } from '../../../browser/newId.ts';
 import { useReadings } from '../../../session/readings.ts';
 import { useSession } from '../../../session/jobSession.ts';
 import { usePreferences } from '../../../data/stores/preferences.ts';
+import ActButton from '../../../components/base/ActButton.vue';
 import CloseJob from './CloseJob.vue';
 import IntervalStrip from '../../../components/IntervalStrip.vue';
 import FormSheet from './FormSheet.vue';
@@ -25,7 +26,7 @@ const { read } = useReadings();
 const proof = computed(() => job.proof);
 const healthy = computed(() => verdict.result?.proofHealthy ?? {});
 const state = computed(() => proofStateOf(job, healthy.value));
-const steps = computed(() => proofStepsFor(job.field));
+const steps = computed(() => proofStepsFor(job));
 const tests = computed(() =>
   PROOF_TESTS.filter((id) => measurementById(id).layouts.includes(job.circuit.layout)).map((id) => {
     const { name, quantity } = measurementById(id);
@@ -65,6 +66,11 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
   else next[id] = { state: value, note: next[id]?.note ?? '', at: nowIso() };
   proof.value.steps = next;
 }
+/** Every step that has no result yet has passed. */
+function allPassed(): void {
+  const open = state.value.missing.map((id) => [id, { state: 'passed' as const, note: '', at: nowIso() }]);
+  proof.value.steps = { ...proof.value.steps, ...Object.fromEntries(open) };
+}
 </script>
 
 <template>
@@ -101,7 +107,12 @@ function setStep(id: string, value: (typeof STEP_STATES)[number]['value']): void
       </div>
     </div>
     <div>
-      <h3>{{ say.steps }}</h3>
+      <div class="row">
+        <h3>{{ say.steps }}</h3>
+        <ActButton v-if="state.missing.length > 0" data-test="all-passed" @click="allPassed">{{
+          say.allPassed
+        }}</ActButton>
+      </div>
       <div v-for="s in steps" :key="s.id" class="step" data-test="proof-step">
         <div>
           <b>{{ s.name }}</b> <span class="soft">{{ s.how }}</span>
