@@ -79,11 +79,11 @@ function taken(model: CurveModel, count: number, fromC: number, toC: number, uni
   });
 }
 
-test('sixty made-up sensors: the true curve lies in the band at 95 of 100 temperatures, and the band is little wider than need be', () => {
+test('two hundred made-up sensors: the true curve lies in the band at 95 of 100 temperatures, and the band is little wider than need be', () => {
   const uniform = seededUniform(33);
-  const known = CATALOGUE_CURVES.filter((c) => curveModel(c.curve).slope === 'ntc').slice(0, 6);
+  const known = CATALOGUE_CURVES.filter((c) => curveModel(c.curve).slope === 'ntc' && !c.id.includes('-with-'));
   let [inside, places, wide, wideOf] = [0, 0, 0, 0];
-  for (let k = 0; k < 60; k++) {
+  for (let k = 0; k < 200; k++) {
     const model = curveModel(known[k % known.length].curve);
     const count = 5 + Math.floor(36 * uniform());
     const span = 25 + 50 * uniform();

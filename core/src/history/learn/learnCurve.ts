@@ -59,8 +59,8 @@ export function learnCurve(pairs: readonly LearnedPair[]): LearnedCurve {
   for (;;) {
     const span = spanOf(used);
     if (span.toC - span.fromC < LEAST_SPAN_K) return { ok: false, reason: 'too-near' };
-    // A form whose coefficients make no sensor is none.
-    const fits = fitsOf(used).filter((fit) => curveOf(fit, span) !== null);
+    // A form whose coefficients make no sensor, or another one than was fitted, is none.
+    const fits = fitsOf(used).filter((fit) => isOwn(fit, span, used));
     if (fits.length === 0) return { ok: false, reason: used.length < 4 ? 'too-few' : 'contradictory' };
     const best = fits.reduce((a, b) => (b.cost < a.cost ? b : a));
     const z = used.map((p) => Math.abs(best.residualK(p)) / best.sigmaOf(p));
@@ -216,6 +216,17 @@ function curveOf({ form, coefficients }: Fit, { fromC, toC }: { fromC: number; t
   return ohms.every((r, i) => Number.isFinite(r) && r > 0 && (i === 0 || r > ohms[i - 1] === rises))
     ? parsed.data
     : null;
+}
+
+/** Does the curve that is made of these coefficients say at the pairs what was fitted to them? */
+function isOwn(fit: Fit, span: { fromC: number; toC: number }, pairs: readonly LearnedPair[]): boolean {
+  const curve = curveOf(fit, span);
+  if (!curve) return false;
+  const model = curveModel(curve);
+  return pairs.every((p) => {
+    const said = p.temperatureC - model.temperatureC(p.resistanceOhm);
+    return Math.abs(said - fit.residualK(p)) < 1 + 0.1 * Math.abs(said);
+  });
 }
 
 /** What the thermometers have wrong in all their pairs alike, 1σ in K: by the share of each in the whole. */
