@@ -19,6 +19,7 @@ defineProps<{ label: string; base: string; parts: readonly { id: string; name: s
 <style scoped>
 nav {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
   margin-bottom: 8px;
 }

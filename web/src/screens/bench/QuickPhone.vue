@@ -4,6 +4,7 @@ import { cardEntryWords, quickCardWords as names } from '@mellow-probe/core/word
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { entryOf } from '@mellow-probe/core/base/units/entry';
 import type { FieldQuantity } from '@mellow-probe/core/base/units/quantity';
+import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -109,7 +110,7 @@ const open = computed({ get: () => shown.value !== null, set: (is) => (shown.val
   <section ref="root" class="sheet phone" :aria-label="names.quickCheck">
     <div class="circuit">
       <span
-        ><span class="soft">{{ say.circuit }}:</span> {{ job.circuit.name }}</span
+        ><span class="soft">{{ say.circuit }}:</span> {{ unbroken(job.circuit.name) }}</span
       >
       <ActButton kind="quiet" :aria-expanded="changing" :aria-label="say.change" @click="changing = !changing">{{
         changing ? say.done : '✎'

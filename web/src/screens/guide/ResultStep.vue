@@ -24,7 +24,7 @@ const wrong = computed(() => {
   if (!leading.value || !decided.value || leading.value.group === 'healthy') return '';
   const inHundred = Math.max(1, Math.round(100 * (1 - leading.value.probability)));
   const cost = costText({ ...leading.value, total: 0 }, hasPrices(job.worth));
-  return `${say.wrongOf(inHundred)} ${say.wrongCosts(cost)}`;
+  return unbroken(`${say.wrongOf(inHundred)} ${say.wrongCosts(cost)}`);
 });
 const remaining = computed(() => remainingText(verdict.advice?.remaining ?? [], hasPrices(job.worth)));
 const thermometer = computed(() => {
