@@ -179,6 +179,28 @@ test('divider desk: sliders move the curves without blocking; a pull-up is learn
   await expect(page.getByLabel('Pull-up')).toHaveValue('8132');
 });
 
+test('a curve is learned from the pairs of own checks, and another sensor is left out', async ({ page }) => {
+  await page.goto('/demo/');
+  await page.locator('[data-test="job"]').first().waitFor();
+  await page.goto('/demo/shelf/learn');
+  const wished = page.getByLabel('Part number, machine or circuit');
+  const learned = page.locator('[data-test="learned"]');
+  await wished.fill('nothing of this name');
+  await expect(page.getByText('No check matches.')).toBeVisible();
+  await wished.fill('Beet');
+  await expect(learned).toHaveText(/^There are too few pairs/);
+  await wished.fill('10 k');
+  await expect(learned).toHaveText(/^Learned from 8 pairs of 4 checks\..* from 0 °C to 60 °C, within ± /);
+  await expect(page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox')).toHaveCount(5);
+  await page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox').first().uncheck();
+  await expect(learned).not.toHaveText(/of 4 checks/);
+  await page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox').first().check();
+  await page.getByLabel('Name', { exact: true }).fill('Learned here');
+  await page.getByRole('button', { name: 'Save the curve' }).click();
+  await pickCurve(page, 'Learned here');
+  await expect(page.locator('[data-test="curve-table"]')).toContainText(/25\s°C/);
+});
+
 test('substitutes from the drawer; the test lands on a check with its caution', async ({ page }) => {
   await page.goto('/shelf/substitutes');
   await choose(page.getByLabel('My resistors'), 'what I own');

@@ -258,6 +258,8 @@ export const learnToolWords = {
   enterWhat: 'Enter a part number, a machine or a circuit. Its checks give the pairs of temperature and ohms.',
   noCheckMatches: 'No check matches.',
   checks: 'Checks to learn from',
+  onlyTheFirst: (shown: number, of: number): string =>
+    `Only the first ${shown} of ${of} checks are read. Enter more of the name.`,
   tooFew: 'There are too few pairs. Three at different temperatures are needed.',
   tooNear: 'All pairs are at nearly the same temperature. Read the sensor at least 8 K warmer or colder.',
   contradictory: 'The pairs contradict each other. Leave out the checks of another sensor.',

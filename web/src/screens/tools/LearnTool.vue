@@ -11,6 +11,7 @@ import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import { kelvinText } from '@mellow-probe/core/wording/logText';
 import { countText, titleText } from '@mellow-probe/core/wording/ledgerText';
 import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
+import { dayText } from '@mellow-probe/core/base/units/writing';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
@@ -39,19 +40,21 @@ const schema = z.strictObject({ wished: z.string().max(400), name: z.string().ma
 const { draft } = useDraft('learn', schema, () => ({ wished: '', name: '', without: [] as string[] }));
 /** More checks than this are not read at once. */
 const MOST = 60;
-const lines = computed(() => {
+const matching = computed(() => {
   const wished = plainName(draft.value.wished);
   if (wished === '') return [];
-  return jobs.lines
-    .filter((l) => [l.partNumber, l.machine, l.circuit].some((text) => plainName(text).includes(wished)))
-    .slice(0, MOST);
+  return jobs.lines.filter((l) =>
+    [l.partNumber, l.machine, l.circuit].some((text) => plainName(text).includes(wished)),
+  );
 });
+const lines = computed(() => matching.value.slice(0, MOST));
 const read = shallowRef<readonly Job[]>([]);
 watch(
   () => lines.value.map((l) => l.id).join(),
   async (ids) => {
     const found = await Promise.all(ids === '' ? [] : ids.split(',').map((id) => jobs.read(id)));
-    read.value = found.filter((job) => job !== null);
+    // While they were read the words may have been changed: only the checks asked for last are shown.
+    if (ids === lines.value.map((l) => l.id).join()) read.value = found.filter((job) => job !== null);
   },
   { immediate: true },
 );
@@ -160,9 +163,10 @@ function choose(id: string, on: boolean): void {
       :key="job.id"
       :model-value="!draft.without.includes(job.id)"
       @update:model-value="choose(job.id, $event)"
-      >{{ titleOf(job.id) }}</CheckBox
+      >{{ titleOf(job.id) }} <span class="soft">{{ dayText(job.createdAt) }}</span></CheckBox
     >
   </div>
+  <p v-if="matching.length > MOST" class="soft">{{ say.onlyTheFirst(MOST, matching.length) }}</p>
   <p v-if="told && lines.length > 0" :class="['told', { odd: !learned.ok }]" data-test="learned" role="status">
     {{ told }}
   </p>

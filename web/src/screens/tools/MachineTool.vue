@@ -149,7 +149,7 @@ const chart = computed(() => {
   const spread = unit === 'F' ? 4.5 : 2.5;
   const banded = at.filter((m) => of(m).length > 0);
   const middle = (m: number): number => of(m).reduce((a, b) => a + b, 0) / of(m).length;
-  return lineFigure(
+  const figure = lineFigure(
     say.chartTitle(unit),
     [
       { name: 'low', x: banded, y: banded.map((m) => middle(m) - spread), kind: 'band-low' as const },
@@ -163,6 +163,9 @@ const chart = computed(() => {
     ],
     preferences.dark,
   );
+  // Moments are counted: no half of one stands at the axis.
+  figure.layout.xaxis = { ...figure.layout.xaxis, tick0: 1, dtick: 1 };
+  return figure;
 });
 
 /** A check of the sensor that is out of line, with what is known of it. */
