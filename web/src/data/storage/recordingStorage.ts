@@ -75,8 +75,8 @@ export async function listRecordings(): Promise<RecordingHead[]> {
     const read = headSchema.safeParse(h);
     return read.success ? [read.data] : [];
   });
-  return (await Promise.all(known.map((head) => (head.endedAt === null ? counted(head, all) : head)))).sort((a, b) =>
-    a.startedAt < b.startedAt ? 1 : -1,
+  return (await Promise.all(known.map(async (head) => (head.endedAt === null ? await counted(head, all) : head)))).sort(
+    (a, b) => (a.startedAt < b.startedAt ? 1 : -1),
   );
 }
 
