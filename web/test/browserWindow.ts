@@ -71,6 +71,15 @@ localforage.createInstance = (options) => {
 const made = new Set<LocalForage>();
 const broken = (ready: () => Promise<never>): LocalForage => ({ ready }) as unknown as LocalForage;
 
+// Channels of Node reach into every thread: without a name of its own, a test file would hear the windows of the files beside it.
+const thisBrowser = crypto.randomUUID();
+const Channel = BroadcastChannel;
+globalThis.BroadcastChannel = class extends Channel {
+  constructor(name: string) {
+    super(`${thisBrowser} ${name}`);
+  }
+};
+
 /** An empty browser: no stores, no windows. */
 export async function emptyBrowser(): Promise<void> {
   Object.assign(browser, { delay: () => Promise.resolve(), refuse: null, refuseIn: null, opening: null });
