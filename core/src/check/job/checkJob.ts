@@ -14,12 +14,12 @@ import { sensorCodes } from '../../catalogue/parts/troubleCodes.ts';
 import type { MachineState } from '../../base/units/vocabulary.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
-import { blank, type Entry } from '../../base/units/entry.ts';
+import type { Entry } from '../../base/units/entry.ts';
 import { stopsOf } from '../../circuit/harness/harnessSchema.ts';
 import { kitIssues } from './kitIssues.ts';
 import { harnessWeights } from '../../circuit/harness/harnessWeights.ts';
 import type { Job, JobReading } from './jobSchema.ts';
-import { type Moment, momentOf } from './moments.ts';
+import { kitAt, type Moment, momentOf } from './moments.ts';
 import { pooled } from '../../inference/model/priorFactor.ts';
 import { ofOneKind } from './ofOneKind.ts';
 import { priorFactors } from './priorFactors.ts';
@@ -64,7 +64,8 @@ export function checkJob(job: Job): CheckedJob {
   const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
   const substituteC = optional('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
   const curve = readCurve(circuit.curve, issues);
-  const temperature = ({ id, temperatureC: entry, thermometer }: Moment): Thermometer | undefined => {
+  const temperature = (moment: Moment): Thermometer | undefined => {
+    const { id, temperatureC: entry } = moment;
     if (entry.text.trim() === '') return undefined;
     const path = `moments.${id}.temperatureC`;
     const value = take(path, entry, 'told-celsius', -100, 1200);
@@ -75,7 +76,7 @@ export function checkJob(job: Job): CheckedJob {
       issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
       return undefined;
     }
-    return thermometerTold({ ...entry, value }, kitWith(job.kit, thermometer)) ?? undefined;
+    return thermometerTold({ ...entry, value }, kitAt(job.kit, moment)) ?? undefined;
   };
   const thermometers = Object.fromEntries(job.moments.map((moment) => [moment.id, temperature(moment)]));
   const readings = [
@@ -152,10 +153,6 @@ function ownSpread(entry: Entry): { ownK?: number } {
   const told = toldOf(entry);
   return told && told.kind !== 'figure' ? { ownK: toldSigmaK(told, NaN) } : {};
 }
-
-/** The kit with the thermometer of a moment, whose limit nobody stated, where that is another one than its own. */
-const kitWith = (kit: Kit, thermometer: Moment['thermometer']): Kit =>
-  thermometer === null || thermometer === kit.thermometer ? kit : { ...kit, thermometer, thermometerK: blank() };
 
 /** The moment of a reading, where it is not the usual one of its state. */
 function momentOfProblem(job: Job, reading: JobReading): { moment?: string } {

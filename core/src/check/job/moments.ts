@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { timestamp, identifier } from '../../base/units/bounds.ts';
 import { blank, type Entry, entrySchema } from '../../base/units/entry.ts';
+import type { Kit } from '../../catalogue/kit/kitSchema.ts';
 import { type MachineState, THERMOMETER_KINDS } from '../../base/units/vocabulary.ts';
 import { usualMoment } from '../../inference/model/problem.ts';
 
@@ -44,6 +45,10 @@ export function momentOf(
 
 /** The moment at which the machine was found: its temperature is the general one of the check. */
 export const asFound = ({ moments }: { moments: readonly Moment[] }): Moment => moments[0];
+
+/** The kit with the thermometer of a moment, whose limit nobody stated, where that is another one than its own. */
+export const kitAt = (kit: Kit, { thermometer }: Pick<Moment, 'thermometer'>): Kit =>
+  thermometer === null || thermometer === kit.thermometer ? kit : { ...kit, thermometer, thermometerK: blank() };
 
 /** The part of a job that moments are about. */
 interface Momentary {

@@ -8,6 +8,7 @@ import { newReading } from '../../check/job/newReading.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import { learnCurve, type LearnedPair } from './learnCurve.ts';
+import { jobLine } from '../../check/job/jobLine.ts';
 import { isOf, pairsOfChecks } from './pairsOfChecks.ts';
 
 const NTC = CATALOGUE_CURVES.find((c) => c.id === 'ntc-2k8')!;
@@ -164,11 +165,11 @@ describe('pairs that checks hold', () => {
     job.repair.partNumber = 'AB 12-34';
     job.machine = 'Tern';
     expect([
-      isOf(job, 'ab 12-34'),
-      isOf(job, 'tern'),
-      isOf(job, 'coolant'),
-      isOf(job, ''),
-      isOf(job, 'plover'),
+      isOf(jobLine(job), 'ab 12-34'),
+      isOf(jobLine(job), 'tern'),
+      isOf(jobLine(job), 'coolant'),
+      isOf(jobLine(job), ''),
+      isOf(jobLine(job), 'plover'),
     ]).toEqual([true, true, true, true, false]);
   });
 });

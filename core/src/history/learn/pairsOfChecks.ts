@@ -4,18 +4,22 @@ import { measurementById } from '../../circuit/measurements/list.ts';
 import { toldSigmaK, toldTemperature } from '../../base/units/toldTemperature.ts';
 import { thermometerTold } from '../../check/job/checkJob.ts';
 import type { Job } from '../../check/job/jobSchema.ts';
-import { momentOf } from '../../check/job/moments.ts';
+import type { JobLine } from '../../check/job/jobList.ts';
+import { kitAt, type Moment, momentOf } from '../../check/job/moments.ts';
 import { readPair } from '../../check/job/readFigure.ts';
 import type { LearnedPair } from './learnCurve.ts';
 
 /** Accuracy of a meter's ohms, and of a divider whose pull-up is known, relative 1σ. Common practice, no source. */
 const [OHMS_SIGMA, DIVIDER_SIGMA] = [0.006, 0.015];
 
+/** What a line of the list of checks says of its sensor. */
+type Named = Pick<JobLine, 'partNumber' | 'machine' | 'circuit'>;
+
 /** Is this check of that part number, or of that machine? Compared without case and spaces; an empty wish takes every check. */
-export function isOf({ repair, machine, circuit }: Job, wished: string): boolean {
+export function isOf({ partNumber, machine, circuit }: Named, wished: string): boolean {
   const words = plainName(wished);
   if (words === '') return true;
-  return [repair.partNumber, machine, circuit.name].some((text) => plainName(text).includes(words));
+  return [partNumber, machine, circuit].some((text) => plainName(text).includes(words));
 }
 
 /**
@@ -77,9 +81,8 @@ function toldAt(text: string, ownK: number): Told | null {
   return told.ok ? { temperatureC: told.told.middleC, sigmaK: toldSigmaK(told.told, ownK) } : null;
 }
 
-function besideOf(job: Job, { temperatureC, thermometer }: ReturnType<typeof momentOf>): Told | null {
-  const kit = thermometer === null ? job.kit : { ...job.kit, thermometer };
-  const told = thermometerTold(temperatureC, kit);
+function besideOf(job: Job, moment: Moment): Told | null {
+  const told = thermometerTold(moment.temperatureC, kitAt(job.kit, moment));
   // A range from which one knows next to nothing teaches nothing.
   return told && (told.halfWidthK ?? 0) <= 3
     ? { temperatureC: told.readC, sigmaK: Math.hypot(told.sigmaK, told.halfWidthK ?? 0) }

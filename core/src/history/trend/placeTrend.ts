@@ -1,7 +1,7 @@
 import { circuitCurve } from '../../check/job/circuitCurve.ts';
 import { thermometerTold } from '../../check/job/checkJob.ts';
 import type { Job } from '../../check/job/jobSchema.ts';
-import { asFound, momentOf } from '../../check/job/moments.ts';
+import { asFound, kitAt, momentOf } from '../../check/job/moments.ts';
 import { instrumentsOf } from '../../catalogue/kit/instrumentsOf.ts';
 import type { Instruments } from '../../catalogue/kit/instruments.ts';
 import type { Kit } from '../../catalogue/kit/kitSchema.ts';
@@ -115,7 +115,8 @@ function readPoints(job: Job, model: CurveModel, sensor: number): TrendPoint[] {
   return job.readings.flatMap((r): TrendPoint[] => {
     if (r.voided || typeof r.value !== 'number' || r.state === 'wiggling') return [];
     const own = r.conditions.bathC ?? r.conditions.airC;
-    const there = own ? toldAt(own.text, instruments.bathK) : knownOf(momentOf(job, r).temperatureC, job.kit);
+    const moment = momentOf(job, r);
+    const there = own ? toldAt(own.text, instruments.bathK) : knownOf(moment.temperatureC, kitAt(job.kit, moment));
     const point = there && pointOf(job, model, instruments, r.measurement, r.value, there);
     const counts = measurementById(r.measurement).onSensor === true;
     const at = r.takenAt ?? job.createdAt;

@@ -31,9 +31,9 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
   const u = new Float64Array(latent.dimension);
   const weights = new Float64Array(DRAWS).fill(1);
   const moments = tests.map((t) => t.moment ?? usualMoment(t.state));
-  const groups = [...new Set(moments)].flatMap((moment) =>
-    [...new Set(tests.map((t) => t.state))].map((state) => ({ moment, state })),
-  );
+  const groups = tests
+    .map(({ state }, t) => ({ state, moment: moments[t] }))
+    .filter((g, t, all) => all.findIndex((o) => o.state === g.state && o.moment === g.moment) === t);
   const values = tests.map(() => new Float64Array(DRAWS));
   for (let i = 0; i < DRAWS; i++) {
     quasiRandomPoint(steps, i, point);

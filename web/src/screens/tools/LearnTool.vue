@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { learnToolWords as say } from '@mellow-probe/core/wording/screens/tools';
-import { plainName } from '@mellow-probe/core/history/register/placeKey';
 import { learnCurve, type LearnedPair } from '@mellow-probe/core/history/learn/learnCurve';
-import { pairsOfChecks } from '@mellow-probe/core/history/learn/pairsOfChecks';
+import { isOf, pairsOfChecks } from '@mellow-probe/core/history/learn/pairsOfChecks';
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/base/units/format';
@@ -41,11 +40,8 @@ const { draft } = useDraft('learn', schema, () => ({ wished: '', name: '', witho
 /** More checks than this are not read at once. */
 const MOST = 60;
 const matching = computed(() => {
-  const wished = plainName(draft.value.wished);
-  if (wished === '') return [];
-  return jobs.lines.filter((l) =>
-    [l.partNumber, l.machine, l.circuit].some((text) => plainName(text).includes(wished)),
-  );
+  const { wished } = draft.value;
+  return wished.trim() === '' ? [] : jobs.lines.filter((line) => isOf(line, wished));
 });
 const lines = computed(() => matching.value.slice(0, MOST));
 const read = shallowRef<readonly Job[]>([]);
