@@ -145,10 +145,10 @@ export function compareOf(
   return { kind: 'compare', channel: y.id, against: x.id, bins, worstK: worst.differenceK, worstAtC: worst.atC };
 }
 
-/** At the start of a log, before anything warms: what the sensors of temperature show, and the one that stands apart from the others by more than 4 K. */
 /** Sensors of a machine that stood are so near each other, K, and none of it is warmer than this, °C. Common practice, no source. */
 const [ALIKE_K, COLD_AT_MOST_C] = [6, 45];
 
+/** At the start of a log, before anything warms: what the temperature sensors show, and the one that is out of line with the others. */
 export function coldStart(timeS: Float64Array, channels: readonly LogChannel[]): Found<'cold-start'> | null {
   const shown = channels.flatMap((c) => {
     const { t, x } = blocksOf(timeS, c.values, 1);

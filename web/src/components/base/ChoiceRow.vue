@@ -1,11 +1,11 @@
 <script setup lang="ts" generic="T extends string | number">
 import { Radio } from 'ant-design-vue';
 
-/** One of a few, all in sight. */
 /** Escape leaves the row, so that the keys of the screen work again. */
 const onKeydown = (event: KeyboardEvent): void => {
   if (event.key === 'Escape') (event.target as HTMLElement).blur();
 };
+/** One of a few, all in sight. */
 const chosen = defineModel<T | undefined>({ required: true });
 defineProps<{ label: string; options: readonly { value: T; label: string }[] }>();
 </script>

@@ -24,13 +24,12 @@ import { useCardMoment } from '../../session/moments.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useReadingView } from '../../session/readingView.ts';
 
-/** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed. */
 const USUAL_WAYS = [
   { value: 'steady', label: say.asFound },
   { value: 'hot', label: say.hotAfterHeat },
   { value: 'wiggling', label: say.wiggling },
 ];
-/** Enter, or the key of the pad: on to the next test. */
+/** The large field of a card with the conditions of its reading. A reading comes into being with the first figure typed; `next`: Enter, or the key of the pad. */
 const emit = defineEmits<{ next: [] }>();
 const { job, verdict, work } = useSession();
 const readings = useReadings();

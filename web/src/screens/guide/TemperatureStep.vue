@@ -38,7 +38,6 @@ const goOn = (): unknown => leave() && emit('next');
 defineExpose({ leave });
 function measuredWith(kind: ThermometerKind): void {
   settled();
-
   moment.value.thermometer = kind === job.kit.thermometer ? null : kind;
 }
 </script>
