@@ -112,6 +112,10 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   await first.press('Tab');
   const confirm = figures(page).getByRole('button', { name: /matches the picture/ });
   while ((await confirm.count()) > 0) await confirm.first().click();
+  // Every figure is sure now, and still nothing is used before heading and unit of both columns are confirmed.
+  await expect(use).toBeDisabled();
+  const unit = page.getByRole('button', { name: /is the unit of column/ });
+  while ((await unit.count()) > 0) await unit.first().click();
   await expect(use).toBeEnabled();
   expect(await axeFinds(page)).toEqual([]);
   await use.click();

@@ -5,7 +5,7 @@ import { FORM_NAMES, missText } from '@mellow-probe/core/wording/fitText';
 import { unitOf } from '@mellow-probe/core/intake/pointTable/cellFigure';
 import { COLUMN_ROLES } from '@mellow-probe/core/intake/pointTable/headings';
 import type { ColumnChoices } from '@mellow-probe/core/intake/pointTable/columns';
-import { askedText } from '@mellow-probe/core/wording/tableText';
+import { askedText, middlesText } from '@mellow-probe/core/wording/tableText';
 import { pointFaultText } from '@mellow-probe/core/wording/pointText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
 
@@ -48,7 +48,7 @@ export const fitCommand: Command = {
     const form = values.form === undefined ? undefined : FIT_FORMS.find((f) => f === values.form);
     if (values.form !== undefined && !form) throw new UsageError(`--form takes ${FIT_FORMS.join(', ')}`);
     const [file] = positionals;
-    const { rows, faults, columns, asked } = readPoints(readText(file), choicesOf(values.column));
+    const { rows, faults, columns, asked, middles } = readPoints(readText(file), choicesOf(values.column));
     const questions = askedText(columns);
     if (asked)
       throw new WorldError(
@@ -56,6 +56,8 @@ export const fitCommand: Command = {
       );
     if (faults.length > 0)
       throw new WorldError(faults.map((f) => `${file}, line ${f.line}: ${pointFaultText(f)}`).join('\nmellow-probe: '));
+    const taken = middlesText(middles);
+    if (taken) process.stderr.write(`mellow-probe: ${file}: ${taken}\n`);
     const fit = chooseFit(rows, form);
     for (const m of fit.mistyped) {
       process.stderr.write(

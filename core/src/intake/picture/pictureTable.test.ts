@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { curveModel } from '../../circuit/curves/curve.ts';
-import { headingOf, pictureTable } from './pictureTable.ts';
+import { headingOf, isPlainHeading, pictureTable } from './pictureTable.ts';
 import type { TableRead } from './readTable.ts';
 
 const model = curveModel({ kind: 'beta', r25Ohm: 2252, betaK: 3930 });
@@ -82,5 +82,51 @@ describe('doubtful figures of a picture', () => {
     const t = table(at(6, 0, '46'));
     const looked = pictureTable(t, (r) => r >= 5 && r <= 7);
     expect(looked.doubts.flat().filter(Boolean)).toEqual([]);
+  });
+});
+
+describe('headings are confirmed before a table is used', () => {
+  const headed = (...heads: string[]): TableRead => ({ ...table(), heads });
+  const headings = (t: TableRead, units = {}) =>
+    pictureTable(t, () => true, units).headings.map((h) => [h.column, h.unit, h.confirmed]);
+
+  test('only words of the trade are plain', () => {
+    for (const words of [
+      '°C',
+      'Temperature (°C)',
+      'R / kΩ',
+      'R kΩ',
+      'Temp. °F',
+      'Resistance in ohms',
+      'min. kΩ',
+      'T [K]',
+    ])
+      expect(isPlainHeading(words), words).toBe(true);
+    for (const words of ['RkQ', 'R kQ', 'Q', '*C', 'max0', 'Part', '', ' ', 'R kΩ2'])
+      expect(isPlainHeading(words), words).toBe(false);
+  });
+  test('a plain heading proposes its unit, any other proposes none, and neither is confirmed', () => {
+    expect(headings(headed('°C', 'R kΩ'))).toEqual([
+      [0, '°C', false],
+      [1, 'kΩ', false],
+    ]);
+    expect(headings(headed('Temperature', 'RkQ'))).toEqual([
+      [0, null, false],
+      [1, null, false],
+    ]);
+    const [warm, ohms] = pictureTable(headed('', '')).headings;
+    expect(warm.units).toEqual(['°C', '°F', 'K']);
+    expect(ohms.units).toEqual(['Ω', 'kΩ', 'MΩ']);
+  });
+  test('the confirmed unit goes before what the heading seemed to say, and keeps its limit', () => {
+    const read = pictureTable(headed('°C', 'RkQ'), () => true, { 0: '°C', 1: 'Ω' });
+    expect(read.text.split('\n')[0]).toBe('°C\tΩ');
+    expect(read.headings.map((h) => h.confirmed)).toEqual([true, true]);
+    const limits = pictureTable(
+      table((r) => r, 10, true),
+      () => true,
+      { 1: 'kΩ', 2: 'kΩ', 3: 'kΩ' },
+    );
+    expect(limits.text.split('\n')[0]).toBe('°C\tmin kΩ\tnom kΩ\tmax kΩ');
   });
 });

@@ -2,6 +2,8 @@ import { KELVIN } from '../../circuit/curves/curveModel.ts';
 import { findMistyped } from '../../circuit/curves/findMistyped.ts';
 import type { PointRow } from '../../circuit/curves/chooseFit.ts';
 import { middleOf } from '../../base/numeric/middleOf.ts';
+import { COLUMN_UNITS, type ColumnUnit } from '../pointTable/cellFigure.ts';
+import { BY_RESISTANCE } from '../pointTable/columns.ts';
 import { type PointsRead, readPoints } from '../pointTable/readPoints.ts';
 import type { TableRead } from './readTable.ts';
 
@@ -12,7 +14,25 @@ export interface PictureTable {
   read: PointsRead;
   /** For each row and column: why it is doubtful, null where it is not. */
   doubts: (PictureDoubt | null)[][];
+  /** The headings of the columns that are used, each with its unit: none may be used before someone has confirmed it. */
+  headings: PictureHeading[];
 }
+
+/** How the heading of one column was read. */
+export interface PictureHeading {
+  /** Place of the column, from 0. */
+  column: number;
+  /** As the reader of text made it out. */
+  words: string;
+  /** The unit said by a person, or by a heading of plain words; null where neither says one. */
+  unit: ColumnUnit | null;
+  /** The units that may be meant. */
+  units: readonly ColumnUnit[];
+  confirmed: boolean;
+}
+
+/** Units a person has confirmed, by the place of their columns. */
+export type ConfirmedUnits = Readonly<Record<string, ColumnUnit>>;
 
 export type PictureDoubt = 'unclear' | 'no-figure' | 'out-of-step' | 'off-the-curve';
 
@@ -23,6 +43,16 @@ export function headingOf(words: string): string {
   const unit = UNITS.find(([pattern]) => pattern.test(rest))?.[1] ?? '';
   return `${role === 'typ' ? 'nom' : role} ${unit}`.trim();
 }
+
+/** The words of headings that a reader of text is believed to have read right: anything else may be a unit with a letter lost. */
+const PLAIN_WORDS =
+  /^(?:t|temp|temperature?|température|temperatura|r|resistance|résistance|widerstand|resistenza|resistencia|(?:k|kilo?|meg|m)?ohms?|[kM]?Ω|min(?:imum)?|max(?:imum)?|nom(?:inal)?|typ(?:ical)?|celsius|fahrenheit|kelvin|°?[cfk]|°|in|of|at|sensor|value)$/i;
+
+/** Does a heading hold only words of the trade? */
+export const isPlainHeading = (words: string): boolean => {
+  const parts = words.split(/[\s,;:()[\]/_.=-]+/).filter((part) => part !== '');
+  return parts.length > 0 && parts.every((part) => PLAIN_WORDS.test(part));
+};
 
 const UNITS: readonly (readonly [RegExp, string])[] = [
   [/(?:[°*º'"o]\s*|^\s*)F\b|fahrenheit/i, '°F'],
@@ -37,12 +67,14 @@ const UNITS: readonly (readonly [RegExp, string])[] = [
  * steps fall out of step; and where a row leaves the curve of the others.
  *
  * @param looked cells that someone has looked at, by row and column: they are doubtful no more
+ * @param confirmed units that someone has confirmed
  */
 export function pictureTable(
   table: TableRead,
   looked: (row: number, column: number) => boolean = () => false,
+  confirmed: ConfirmedUnits = {},
 ): PictureTable {
-  const heads = table.heads.map(headingOf);
+  const heads = table.heads.map((words, c) => headingWith(words, confirmed[c]));
   const lines = [heads, ...table.rows.map((row) => row.map((c) => c.text))].map((cells) => cells.join('\t'));
   const text = lines.join('\n');
   const read = readPoints(text);
@@ -70,7 +102,27 @@ export function pictureTable(
     });
     for (const line of offTheCurve(points)) mark(line - 2, [role, 'temperature'], 'off-the-curve');
   }
-  return { text, read, doubts: doubts.map((row, r) => row.map((why, c) => (looked(r, c) ? null : why))) };
+  const headings = read.columns.flatMap((column, c) =>
+    column.role === 'other' ? [] : [pictureHeading(c, table.heads[c] ?? '', column.role, confirmed)],
+  );
+  return { text, read, headings, doubts: doubts.map((row, r) => row.map((why, c) => (looked(r, c) ? null : why))) };
+}
+
+const headingWith = (words: string, unit: ColumnUnit | undefined): string =>
+  unit === undefined ? headingOf(words) : `${/^(?:min|max|nom)\b/.exec(headingOf(words))?.[0] ?? ''} ${unit}`.trim();
+
+function pictureHeading(
+  column: number,
+  words: string,
+  role: PointsRead['columns'][number]['role'],
+  confirmed: ConfirmedUnits,
+): PictureHeading {
+  const units = COLUMN_UNITS.filter((unit) =>
+    BY_RESISTANCE.includes(role) ? /Ω/.test(unit) : /[°K]/.test(unit) && !/Ω/.test(unit),
+  );
+  const said = confirmed[column] ?? (isPlainHeading(words) ? headingOf(words).split(' ').at(-1) : undefined);
+  const unit = units.find((u) => u === said) ?? null;
+  return { column, words, unit, units, confirmed: confirmed[column] !== undefined };
 }
 
 /** Rows whose temperature does not continue the even steps that most rows keep. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { cellFigure, celsiusOf, eitherFigure, isEmptyCell, isSteady, ohmsIn, unitOf } from './cellFigure.ts';
+import { askedText, middlesText } from '../../wording/tableText.ts';
 import { type PointsRead, readPoints } from './readPoints.ts';
 
 describe('one cell', () => {
@@ -28,6 +29,18 @@ describe('one cell', () => {
     ['4.3 V', '.', 4.3, 'V'],
     ['500 mV', '.', 0.5, 'V'],
     ["'7'", '.', 7, null],
+    ['100²', '.', 100, null],
+    ['5.79¹', '.', 5.79, null],
+    ['5,79 ¹)', ',', 5.79, null],
+    ['2.5 kΩ¹', '.', 2.5, 'kΩ'],
+    ['20 °C²', '.', 20, '°C'],
+    ['5.79*', '.', 5.79, null],
+    ['5.79 †', '.', 5.79, null],
+    ['2.5 × 10³ Ω', '.', 2500, 'Ω'],
+    ['2.5x10⁻¹', '.', 0.25, null],
+    ['approx. 2.5', '.', 2.5, null],
+    ['ca. 2.5 kΩ', '.', 2.5, 'kΩ'],
+    ['~20', '.', 20, null],
   ] as const)('%s with %s is %d %s', (cell, decimal, value, unit) => {
     const read = cellFigure(cell, decimal);
     expect(read?.value).toBeCloseTo(value, 9);
@@ -51,6 +64,12 @@ describe('one cell', () => {
     ['0 … 10', '.'],
     ['5 ± 0 %', '.'],
     ['5 ± 100 %', '.'],
+    ['10³', '.'],
+    ['33.6 / 32.6 / 31.7', '.'],
+    ['31.7 / 31.7 / 33.6', '.'],
+    ['0.2 ± 0.3 kΩ', '.'],
+    ['20 °C ± 1 kΩ', '.'],
+    ['2.5 ± kΩ', '.'],
   ] as const)('%s with %s is none', (cell, decimal) => expect(cellFigure(cell, decimal)).toBeNull());
   test('a whole range in a cell: its ends, and the geometric middle', () => {
     expect(cellFigure('2 … 8 kΩ', '.')).toMatchObject({ value: 4, low: 2, high: 8, unit: 'kΩ' });
@@ -63,6 +82,22 @@ describe('one cell', () => {
     expect(around.low).toBeCloseTo(9.4 * 0.98, 12);
     expect(around.high).toBeCloseTo(9.4 * 1.02, 12);
     expect(cellFigure('9.4 kΩ +/- 5%', '.')).toMatchObject({ unit: 'kΩ', value: 9.4 });
+  });
+  test('a deviation in the unit of its figure or in one of its own', () => {
+    for (const cell of ['2.45 ± 0.24 kΩ', '2.45 kΩ ± 240 Ω', '2.45 kΩ +/- 0.24 kΩ', '2.45kΩ +-0.24']) {
+      const read = cellFigure(cell, '.')!;
+      expect([read.value, read.unit], cell).toEqual([2.45, 'kΩ']);
+      expect(read.low, cell).toBeCloseTo(2.21, 9);
+      expect(read.high, cell).toBeCloseTo(2.69, 9);
+      expect(read.middle, cell).toBeUndefined();
+    }
+    expect(cellFigure('2,45 ± 0,24', ',')).toMatchObject({ value: 2.45, unit: null });
+  });
+  test('three figures in a cell: lowest, nominal, highest; two: the middle is marked as such', () => {
+    for (const cell of ['31.7 / 32.6 / 33.6', '31.7/32.6/33.6', '31.7 - 32.6 - 33.6'])
+      expect(cellFigure(cell, '.'), cell).toEqual({ value: 32.6, unit: null, low: 31.7, high: 33.6 });
+    expect(cellFigure('31,7 / 32,6 / 33,6 kΩ', ',')).toEqual({ value: 32.6, unit: 'kΩ', low: 31.7, high: 33.6 });
+    expect(cellFigure('2.21 ~ 2.69', '.')).toMatchObject({ low: 2.21, high: 2.69, middle: true });
   });
   test('either mark: a point where it can be, else a comma', () => {
     expect(eitherFigure('9,42')?.value).toBe(9.42);
@@ -164,6 +199,52 @@ describe('a row and its limits', () => {
   });
   test('twelve digits are kept: 2.288 kΩ is 2288 Ω', () => {
     expect(read('0;2.288\n20;1.1\n40;0.6', '°C;R (kΩ)').rows[0].resistanceOhm).toBe(2288);
+  });
+});
+
+describe('what a table leaves open', () => {
+  test('resistance at a temperature, in one cell', () => {
+    for (const join of [' at ', ' @ ', '@', ' bei ']) {
+      const { rows, asked } = readPoints(`2.5 kΩ${join}20 °C\n1.2 kΩ${join}40 °C\n0.32 kΩ${join}80 °C`);
+      expect(asked, join).toBe(false);
+      expect(
+        rows.map((r) => [r.temperatureC, r.resistanceOhm]),
+        join,
+      ).toEqual([
+        [20, 2500],
+        [40, 1200],
+        [80, 320],
+      ]);
+    }
+    expect(readPoints('2500 ohms @ 20C\n1200 ohms @ 40C').rows.map((r) => r.resistanceOhm)).toEqual([2500, 1200]);
+  });
+  test('lines that give only a range are named, with what was taken', () => {
+    const read = readPoints('°C;kΩ\n0;5.2 ~ 6.1\n20;2.21 ~ 2.69\n80;0.32 ± 0.02');
+    expect(read.middles).toEqual([2, 3]);
+    expect(read.rows[1].resistanceOhm).toBeCloseTo(Math.sqrt(2210 * 2690), 6);
+    expect(middlesText(read.middles)).toBe(
+      '2 lines give only the lowest and the highest value. The geometric mean of the two is used as the nominal value.',
+    );
+    expect(readPoints('°C;min (Ω);max (Ω)\n0;5200;6100\n20;2210;2690').middles).toEqual([2, 3]);
+    expect(readPoints('°C;Ω\n0;5600\n20;2450').middles).toEqual([]);
+    expect(middlesText([])).toBeNull();
+    expect(middlesText([7])).toContain('Line 7 gives');
+  });
+  test('a curve a thousand times off every known sensor is asked about, whatever its heading says', () => {
+    const asks = (text: string, unit?: 'Ω' | 'kΩ'): boolean => readPoints(text, unit && { 1: { unit } }).asked;
+    // An NTC of 2.5 kΩ at 20 °C with kΩ read as Ω, one of 10 kΩ, and a platinum sensor with Ω read as kΩ.
+    expect(asks('°C;R (Ω)\n0;5.62\n20;2.45\n80;0.32')).toBe(true);
+    expect(asks('°C;R (Ω)\n0;32.65\n25;10\n60;2.488\n100;0.68')).toBe(true);
+    expect(asks('°C;R (kΩ)\n0;100\n25;109.7\n60;123.2\n100;138.5')).toBe(true);
+    // The same in the right unit, an NTC of 100 kΩ, a copper coil of 10 Ω; and what a person has said.
+    expect(asks('°C;R (kΩ)\n0;5.62\n20;2.45\n80;0.32')).toBe(false);
+    expect(asks('°C;R (Ω)\n0;100\n25;109.7\n60;123.2\n100;138.5')).toBe(false);
+    expect(asks('°C;R (Ω)\n0;327000\n25;100000\n60;24900')).toBe(false);
+    expect(asks('°C;R (Ω)\n0;10\n25;10.9\n60;12.3\n100;13.85')).toBe(false);
+    expect(asks('°C;R (Ω)\n0;5.62\n20;2.45\n80;0.32', 'Ω')).toBe(false);
+    expect(askedText(readPoints('°C;R (Ω)\n0;5.62\n20;2.45\n80;0.32').columns)).toEqual([
+      'Column 2: no known sensor has such resistances. Which unit is right, Ω or kΩ or MΩ?',
+    ]);
   });
 });
 

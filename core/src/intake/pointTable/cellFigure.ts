@@ -13,6 +13,8 @@ export interface CellFigure {
   /** Where the cell holds a whole range (`9.2 … 9.8`, `9.4 ± 2 %`). */
   low?: number;
   high?: number;
+  /** The cell gives only the ends of its range: \`value\` is their geometric mean. */
+  middle?: true;
 }
 
 /** Ω in one unit of a column of resistances, where K stands for thousands; NaN where it is no resistance. */
@@ -33,13 +35,30 @@ export const isEmptyCell = (cell: string): boolean => /^\s*(?:[-–—−.*]+|n\
 /** `2.5E-01`, as sheets write it: its minus is no dash between two figures. */
 const POWER_OF_TEN = /^[+-]?[\d.,]+e-\d+/i;
 
+/** Digits set high, in the order of their values. */
+const HIGH_DIGITS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+/** `× 10³`: the one place where digits set high are a power and no footnote. */
+const POWER_SET_HIGH = /\s*[×x·*]\s*10(⁻?)([⁰¹²³⁴-⁹]+)/gi;
+/** Marks of a footnote, behind a figure or its unit. */
+const FOOTNOTES = /(?<=[\dΩa-z%°)])\s*[⁰¹²³⁴-⁹†‡§*]+\)?(?=[\s/~]|$)/gi;
+/** Words before a figure that is not exact. */
+const ABOUT =
+  /^(?:[~≈∼]|(?:approx(?:imately)?|appr|circa|ca|env|about|around|environ|etwa|typ(?:ical(?:ly)?)?)\b\.?:?)\s*(?=[-+\d.,])/i;
+
 const tidy = (cell: string): string =>
   cell
     .replace(/[º˚]/g, '°')
-    .normalize('NFKC')
-    .replace(/[−–—]/g, '-')
+    .replace(POWER_SET_HIGH, (_, minus: string, high: string) => {
+      const digits = [...high].map((c) => HIGH_DIGITS.indexOf(c)).join('');
+      return `e${minus === '' ? '' : '-'}${digits}`;
+    })
     .replace(/^["']|["']$/g, '')
-    .trim();
+    // `100²` is a hundred with a footnote, not 1002: high digits must go before they are made plain.
+    .replace(FOOTNOTES, '')
+    .normalize('NFKC')
+    .replace(/[−–—\u2010\u2011]/g, '-')
+    .trim()
+    .replace(ABOUT, '');
 
 /**
  * Reads one cell, with the decimal mark of its column; null where it is no figure. The other mark only ever groups thousands.
@@ -47,17 +66,12 @@ const tidy = (cell: string): string =>
  * @example cellFigure('1.459,5 Ω', ',') // { value: 1459.5, unit: 'Ω' }
  */
 export function cellFigure(cell: string, decimal: DecimalMark): CellFigure | null {
+  // A power of ten, or ten with a footnote: nobody can tell.
+  if (/^\s*10[⁰¹²³⁴-⁹]\s*$/.test(cell)) return null;
   const clean = tidy(cell);
-  const percent = /^(.*\d.*?)\s*(?:±|\+\/?-)\s*([\d.,]+)\s*%$/.exec(clean);
-  if (percent) return around(plainFigure(percent[1], decimal), plainNumber(percent[2], decimal) / 100);
-  const range =
-    !POWER_OF_TEN.test(clean) &&
-    /^([\d.,' ]+?)\s*([a-zΩ]*)\s*(?:…|\.{2,3}|-|to|bis|à)\s*(\d[\d.,' ]*)\s*([a-zΩ]*)$/i.exec(clean);
-  if (range) {
-    const unit = range[4] || range[2];
-    const [low, high] = [plainFigure(range[1] + (range[2] || unit), decimal), plainFigure(range[3] + unit, decimal)];
-    if (!low || !high || !(low.value > 0) || !(high.value > low.value) || low.unit !== high.unit) return null;
-    return { value: Math.sqrt(low.value * high.value), unit: high.unit, low: low.value, high: high.value };
+  for (const form of [plusMinus, wholeRange]) {
+    const read = form(clean, decimal);
+    if (read !== undefined) return read;
   }
   return plainFigure(clean, decimal);
 }
@@ -71,9 +85,41 @@ export function isSteady(values: readonly number[]): boolean {
   return steps.every((s) => s !== 0 && s === steps[0]);
 }
 
-function around(middle: CellFigure | null, share: number): CellFigure | null {
-  if (!middle || !(share > 0) || !(share < 1)) return null;
+/** `9.4 kΩ ± 5 %`, `2.45 ± 0.24 kΩ`; undefined where the cell holds no such mark. */
+function plusMinus(clean: string, decimal: DecimalMark): CellFigure | null | undefined {
+  const parts = /^(.*\d.*?)\s*(?:±|\+\s?\/?\s?-)\s*([\d.,]+)\s*(.*)$/.exec(clean);
+  if (!parts) return undefined;
+  const [, before, by, unit] = parts;
+  const middle = plainFigure(unit === '%' || /[a-zΩ°]$/i.test(before) ? before : `${before} ${unit}`, decimal);
+  const spread = plainFigure(unit === '%' ? by : `${by} ${unit}`, decimal);
+  if (!middle || !spread || !(middle.value > 0)) return null;
+  // Without a unit of its own it is in that of the figure.
+  const units =
+    spread.unit === null || spread.unit === middle.unit ? 1 : ohmsIn(spread.unit) / ohmsIn(middle.unit ?? 'Ω');
+  const share = unit === '%' ? spread.value / 100 : (spread.value * units) / middle.value;
+  if (!(share > 0) || !(share < 1)) return null;
   return { ...middle, low: middle.value * (1 - share), high: middle.value * (1 + share) };
+}
+
+const BETWEEN_TWO = /^([\d.,' ]+?)\s*([a-zΩ]*)\s*(?:…|\.{2,3}|-|~|to|bis|à)\s*(\d[\d.,' ]*)\s*([a-zΩ]*)$/i;
+const BETWEEN_THREE = /^([\d.,' ]+?)\s*[/~-]\s*([\d.,' ]+?)\s*[/~-]\s*([\d.,' ]+?)\s*([a-zΩ]*)$/i;
+
+/** `9.2 … 9.8`, `2.21 ~ 2.69 kΩ`, `31.7 / 32.6 / 33.6`; undefined where the cell holds no range. */
+function wholeRange(clean: string, decimal: DecimalMark): CellFigure | null | undefined {
+  if (POWER_OF_TEN.test(clean)) return undefined;
+  const three = BETWEEN_THREE.exec(clean);
+  if (three) {
+    const read = three.slice(1, 4).map((figure) => plainFigure(figure + three[4], decimal));
+    const [low, middle, high] = read.map((figure) => figure?.value ?? NaN);
+    if (!(low > 0) || !(middle > low) || !(high > middle)) return null;
+    return { value: middle, unit: read[1]!.unit, low, high };
+  }
+  const two = BETWEEN_TWO.exec(clean);
+  if (!two) return undefined;
+  const unit = two[4] || two[2];
+  const [low, high] = [plainFigure(two[1] + (two[2] || unit), decimal), plainFigure(two[3] + unit, decimal)];
+  if (!low || !high || !(low.value > 0) || !(high.value > low.value) || low.unit !== high.unit) return null;
+  return { value: Math.sqrt(low.value * high.value), unit: high.unit, low: low.value, high: high.value, middle: true };
 }
 
 function plainFigure(text: string, decimal: DecimalMark): CellFigure | null {

@@ -67,8 +67,10 @@ function splitter(lines: readonly string[]): (line: string) => string[] {
     (l) => l.trim().split(/\s{2,}/),
     (l) => l.split(/,(?=\s)/),
     by(','),
+    // `2.5 kΩ at 20 °C`
+    (l) => l.trim().split(/\s*(?:[@＠]|\s(?:at|bei|à)\s)\s*/i),
     (l) => l.trim().split(/\s*[:=→]\s*/),
-    (l) => l.trim().split(/\s+(?=[-−–+]?[\d.,])/),
+    (l) => l.trim().split(/\s+(?=(?:[~≈]\s*|(?:approx|ca|about)\b\.?\s*)?[-−–+]?[\d.,])/i),
     (l) => l.trim().split(/\s+/),
   ];
   const trimmed = (cells: string[]): string[] =>

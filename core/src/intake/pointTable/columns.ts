@@ -21,6 +21,8 @@ export interface TableColumn {
   decimal: DecimalMark;
   /** What cannot be told from the text and must be said by a person, with the ways there are. */
   asked: Partial<Record<ColumnAspect, readonly string[]>>;
+  /** No known sensor has such resistances, but one has a thousand times as much or as little. */
+  thousandOff?: true;
 }
 
 /** What a person said of the columns, by their place from 0. */

@@ -1,7 +1,8 @@
 import type { PointRow } from '../../circuit/curves/chooseFit.ts';
 import { cellFigure, celsiusOf, eitherFigure, isEmptyCell, ohmsIn } from './cellFigure.ts';
 import { cellTable, type CellLine } from './cells.ts';
-import type { ColumnChoices, TableColumn } from './columns.ts';
+import { BY_RESISTANCE, type ColumnChoices, type TableColumn } from './columns.ts';
+import { isThousandOff } from './farFromSensors.ts';
 import { layoutOf } from './layout.ts';
 
 export type PointReason =
@@ -29,6 +30,8 @@ export interface PointsRead {
   columns: TableColumn[];
   /** Something must be said before the rows may be used. */
   asked: boolean;
+  /** Lines that give only the ends of a range: their nominal value is the geometric mean of the two. */
+  middles: number[];
 }
 
 /** Most rows of a table of points. */
@@ -46,6 +49,7 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
     faults: [{ line, reason, text: said }],
     columns: [],
     asked: false,
+    middles: [],
   });
   const table = cellTable(text);
   if (table.lines.length === 0) return none('no-rows');
@@ -55,6 +59,7 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
   const columns = layoutOf(table.head, lines, choices);
   const faults: PointFault[] = [];
   const rows: PointRow[] = [];
+  const middles: number[] = [];
   const place = placesOf(columns);
   if (columns.length < 2) return none('one-column', lines[0].line, lines[0].raw.trim().slice(0, 80));
   if (place.nominal < 0 && (place.min < 0 || place.max < 0)) {
@@ -64,7 +69,8 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
   for (const { line, raw, cells } of lines) {
     const read = readRow(cells, columns, place);
     if (typeof read === 'string') faults.push({ line, reason: read, text: raw.trim().slice(0, 80) });
-    else rows.push({ line, ...read });
+    else rows.push({ line, ...read.row });
+    if (typeof read !== 'string' && read.middle) middles.push(line);
   }
   rows.sort((a, b) => a.temperatureC - b.temperatureC || a.line - b.line);
   for (let i = rows.length - 1; i > 0; i--) {
@@ -77,8 +83,18 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
     rows.splice(i, 1);
   }
   faults.sort((a, b) => a.line - b.line);
+  // The decimal mark is asked first: it may be what puts the figures off.
+  if (!columns.some((c) => c.asked.decimal) && isThousandOff(rows)) askUnits(columns, choices);
   const asked = columns.some((c) => c.asked.role ?? (c.role !== 'other' && Object.keys(c.asked).length > 0));
-  return { rows, faults: faults.slice(0, SHOWN_FAULTS), columns, asked };
+  return { rows, faults: faults.slice(0, SHOWN_FAULTS), columns, asked, middles };
+}
+
+/** The units of resistance are asked, of every column where nobody has said it. */
+function askUnits(columns: readonly TableColumn[], choices: ColumnChoices): void {
+  columns.forEach((column, k) => {
+    if (!BY_RESISTANCE.includes(column.role) || choices[k]?.unit) return;
+    Object.assign(column, { thousandOff: true, asked: { ...column.asked, unit: ['Ω', 'kΩ', 'MΩ'] } });
+  });
 }
 
 type Places = Record<'temperature' | 'nominal' | 'min' | 'max', number>;
@@ -115,7 +131,11 @@ function unstacked(lines: readonly CellLine[]): readonly CellLine[] {
     .filter(({ cells }) => !cells.every(isEmptyCell));
 }
 
-type Row = Omit<PointRow, 'line'>;
+interface Row {
+  row: Omit<PointRow, 'line'>;
+  /** The value is the middle of its limits. */
+  middle: boolean;
+}
 
 function readRow(cells: readonly string[], columns: readonly TableColumn[], place: Places): Row | PointReason {
   if (cells.length < 2) return 'one-column';
@@ -131,7 +151,8 @@ function readRow(cells: readonly string[], columns: readonly TableColumn[], plac
   const resistanceOhm = nominal?.ohm ?? (low !== null && high !== null ? Math.sqrt(low * high) : NaN);
   if (!(resistanceOhm > 0)) return 'not-a-resistance';
   if ((low !== null && low > resistanceOhm) || (high !== null && high < resistanceOhm)) return 'limits-swapped';
-  return { temperatureC, resistanceOhm, minOhm: low, maxOhm: high };
+  const middle = nominal === undefined || nominal.middle === true;
+  return { row: { temperatureC, resistanceOhm, minOhm: low, maxOhm: high }, middle };
 }
 
 function temperatureIn(cell: string, column: TableColumn): number {
@@ -143,6 +164,7 @@ interface Ohms {
   ohm: number;
   low?: number;
   high?: number;
+  middle?: true;
 }
 
 /** A resistance in Ω; null where it is none. The unit in the cell goes before that of its column. */
@@ -153,6 +175,7 @@ function ohmsOf(cell: string, column: TableColumn): Ohms | null {
   if (!(figure.value * scale > 0)) return null;
   // Twelve digits: 2.288 kΩ is 2288 Ω, not 2287.9999999999995.
   const ohm = (x: number): number => Number((x * scale).toPrecision(12));
-  const { low, high } = figure;
-  return { ohm: ohm(figure.value), ...(low !== undefined && high !== undefined && { low: ohm(low), high: ohm(high) }) };
+  const { low, high, middle } = figure;
+  const limits = low !== undefined && high !== undefined && { low: ohm(low), high: ohm(high), middle };
+  return { ohm: ohm(figure.value), ...limits };
 }

@@ -7,7 +7,7 @@ import { COLUMN_ROLES } from '@mellow-probe/core/intake/pointTable/headings';
 import type { ColumnAspect, ColumnChoices, TableColumn } from '@mellow-probe/core/intake/pointTable/columns';
 import type { PointsRead } from '@mellow-probe/core/intake/pointTable/readPoints';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
-import { askedText, MARK_NAMES, ROLE_NAMES } from '@mellow-probe/core/wording/tableText';
+import { askedText, MARK_NAMES, middlesText, ROLE_NAMES } from '@mellow-probe/core/wording/tableText';
 import { computed } from 'vue';
 import { usePreferences } from '../../data/stores/preferences.ts';
 
@@ -36,6 +36,7 @@ function rowText({ temperatureC, resistanceOhm, minOhm, maxOhm }: PointsRead['ro
   return say.rowAllowed(at, ohms, minOhm === null ? '' : formatOhm(minOhm), maxOhm === null ? '' : formatOhm(maxOhm));
 }
 const questions = computed(() => askedText(props.read.columns));
+const middles = computed(() => middlesText(props.read.middles));
 const first = computed(() =>
   [...props.read.rows]
     .sort((a, b) => a.line - b.line)
@@ -87,6 +88,7 @@ function listsOf(column: TableColumn, n: number): List[] {
         />
       </fieldset>
     </div>
+    <p v-if="middles" class="soft" data-test="table-middles">{{ middles }}</p>
     <p v-if="first.length > 0" class="soft mono rows">
       <span v-for="row in first" :key="row.line">{{ say.line(row.line, row.text) }}</span>
       <span v-if="read.rows.length > first.length">{{ say.rowsInAll(read.rows.length) }}</span>

@@ -4,6 +4,8 @@ import ProgressBar from '../../../components/base/ProgressBar.vue';
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
+import PickList from '../../../components/base/PickList.vue';
+import { COLUMN_UNITS, type ColumnUnit } from '@mellow-probe/core/intake/pointTable/cellFigure';
 import { pictureTable } from '@mellow-probe/core/intake/picture/pictureTable';
 import type { Box, GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
 import { type Corners, goRound, wholePicture } from '@mellow-probe/core/intake/picture/straighten';
@@ -35,9 +37,11 @@ const schema = z.strictObject({
     .max(400),
   /** Cells that were looked at, as row:column. */
   looked: z.array(z.string().max(12)).max(8000),
+  /** Units that were confirmed, by the place of their columns. */
+  units: z.record(z.string().regex(/^\d{1,2}$/), z.enum(COLUMN_UNITS)).optional(),
 });
 type Reading = z.infer<typeof schema>;
-const nothing = (): Reading => ({ corners: null, heads: [], rows: [], looked: [] });
+const nothing = (): Reading => ({ corners: null, heads: [], rows: [], looked: [], units: {} });
 const { draft, fault: draftFault } = useDraft('picture', schema, nothing);
 
 const picture = computed(() => props.kept.picture.value);
@@ -79,7 +83,7 @@ async function read(): Promise<void> {
       ),
     async ({ table, page: gray }) => {
       await showPage(gray);
-      draft.value = { ...draft.value, heads: table.heads, rows: table.rows, looked: [] };
+      draft.value = { ...draft.value, heads: table.heads, rows: table.rows, looked: [], units: {} };
       if (table.rows.length === 0) note.value = say.noTableFoundBetweenTheCorners;
     },
   );
@@ -110,7 +114,13 @@ function moveCorner(id: string, x: number, y: number): void {
 }
 
 const looked = computed(() => new Set(draft.value.looked));
-const put = computed(() => pictureTable(draft.value, (row, column) => looked.value.has(`${row}:${column}`)));
+const put = computed(() =>
+  pictureTable(draft.value, (row, column) => looked.value.has(`${row}:${column}`), draft.value.units),
+);
+const confirmed = computed(() => put.value.headings.every((heading) => heading.confirmed));
+function confirmUnit(column: number, unit: ColumnUnit): void {
+  draft.value = { ...draft.value, units: { ...draft.value.units, [column]: unit } };
+}
 const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== null).length);
 function correct(row: number, column: number, text: string): void {
   const rows = draft.value.rows.map((cells, r) =>
@@ -184,6 +194,31 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
         <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
           {{ unsureFiguresText(unsure, draft.rows.length) }}
         </p>
+        <fieldset class="headings" data-test="picture-headings">
+          <legend>{{ say.headings }}</legend>
+          <p v-if="!confirmed" class="told odd">{{ say.confirmHeadings }}</p>
+          <div v-for="h in put.headings" :key="h.column" class="line" :class="{ unsure: !h.confirmed }">
+            <span class="words">{{
+              h.words.trim() === '' ? say.headingMissing(h.column + 1) : say.headingRead(h.column + 1, h.words)
+            }}</span>
+            <PickList
+              :model-value="h.unit ?? undefined"
+              :label="say.unitOf(h.column + 1)"
+              hide-label
+              :asked="h.unit === null"
+              :prompt="say.pickUnit"
+              :options="h.units.map((value) => ({ value, label: value }))"
+              @update:model-value="confirmUnit(h.column, $event as ColumnUnit)"
+            />
+            <ActButton
+              v-if="h.unit !== null && !h.confirmed"
+              :aria-label="say.unitIsRight(h.unit, h.column + 1)"
+              @click="confirmUnit(h.column, h.unit)"
+            >
+              ✓
+            </ActButton>
+          </div>
+        </fieldset>
         <div class="scroll" tabindex="0" role="region" :aria-label="say.rowsOfTheTable">
           <FactTable :label="say.rowsOfTheTable" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
             <template v-for="(_, c) in heads" :key="c" #[String(c)]="{ row: cells, index: r }">
@@ -216,7 +251,7 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
             </template>
           </FactTable>
         </div>
-        <ActButton kind="main" :disabled="unsure > 0" @click="emit('use', put.text)">
+        <ActButton kind="main" :disabled="unsure > 0 || !confirmed" @click="emit('use', put.text)">
           {{ say.useTheseFigures }}
         </ActButton>
       </section>
@@ -247,6 +282,32 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
   max-height: 62vh;
 }
 
+.headings {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  width: 100%;
+  min-width: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+.headings legend {
+  padding: 0;
+  font-weight: 600;
+}
+.headings p {
+  margin: 0;
+}
+.headings .line {
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 4px 6px;
+}
+.words {
+  flex: 1 1 180px;
+  overflow-wrap: anywhere;
+}
 .unsure {
   background: var(--amber-soft);
 }
