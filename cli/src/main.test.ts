@@ -144,7 +144,7 @@ describe('convert, fit, simulate, study', () => {
       score: { regret: { total: number }; healed: boolean };
     };
     expect([number, score.regret.total, score.healed]).toEqual(['2-VTP2ME-K', 0, true]);
-  }, 30_000);
+  });
   test('trend puts the checks of one place together', () => {
     const { code, out } = call(['trend', example, example]);
     expect(code).toBe(0);

@@ -61,4 +61,4 @@ function ends(env: Record<string, string>): Promise<{ code: number | null; said:
 test('a wrong setting ends it at once with 2', async () => {
   const { code, said } = await ends({ PORT: '' });
   expect([code, said.trim()]).toEqual([2, 'PORT must be a number from 0 to 65535, not "".']);
-}, 30_000);
+});

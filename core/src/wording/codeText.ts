@@ -21,8 +21,7 @@ export function codeText(
 function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): string {
   const what = known.what.charAt(0).toUpperCase() + known.what.slice(1);
   if (known.kind === 'not-temperature') return `${what}: not a temperature circuit.`;
-  if (known.kind === 'high-voltage')
-    return 'High-voltage system: for qualified persons only, by the maker’s procedure. Do not probe this circuit.';
+  if (known.kind === 'high-voltage') return HIGH_VOLTAGE;
   if (known.kind === 'condition') return `${what}: this describes the machine, not a fault of the circuit.`;
   if (known.kind === 'reference')
     return `${what} ${known.says === 'open' ? 'open' : known.says}: what several circuits share.`;
@@ -53,6 +52,10 @@ function meaningText(known: TroubleCode, layout: Layout, slope: 'ntc' | 'ptc'): 
       return `${what}: the circuit, kind not given.`;
   }
 }
+
+/** What stands in place of a suggested test while a code of a high-voltage system is on the check. */
+export const HIGH_VOLTAGE =
+  'High-voltage system: for qualified persons only, by the maker’s procedure. Do not probe this circuit.';
 
 /** What is wrong with a line of a file of own codes. */
 export function ownCodeFaultText({ line, reason, text }: OwnCodesRead['faults'][number]): string {

@@ -94,7 +94,7 @@ describe('a training case on the bench', () => {
     await training.load();
     expect(training.ended.map((e) => [e.play.id, e.result.right, e.result.healed])).toEqual([[id, true, true]]);
     await practice.close();
-  }, 30_000);
+  });
   test('what is begun is gone on with; what has ended begins anew; plays of a file come once', async () => {
     const id = await begin();
     expect(await begin()).toBe(id);

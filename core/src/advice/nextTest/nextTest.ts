@@ -186,6 +186,7 @@ export function candidateTests(problem: Problem, access: Access, state: MachineS
   for (const measurement of MEASUREMENTS) {
     if (!measurement.layouts.includes(circuit.layout)) continue;
     if (access.leftOut?.includes(measurement.id)) continue;
+    if (problem.displayOnly && !(measurement.setup === 'scan' && measurement.quantity === 'celsius')) continue;
     if (!measurement.tools.every((tool) => access.tools.includes(tool))) continue;
     if (measurement.sharing && !measurement.sharing.includes(circuit.shares ?? 'unknown')) continue;
     for (const conditions of conditionsFor(measurement.needs, problem)) {

@@ -1,7 +1,15 @@
 import { describe, expect, test } from 'vitest';
 import { reference } from '../../../test/reference.ts';
 import { codeText } from '../../wording/codeText.ts';
-import { codesIn, decodeCode, knownCodes, pointAtShared, sensorCodes, speaksOfAnother } from './troubleCodes.ts';
+import {
+  codesIn,
+  decodeCode,
+  meantCode,
+  knownCodes,
+  pointAtShared,
+  sensorCodes,
+  speaksOfAnother,
+} from './troubleCodes.ts';
 
 /** What the reference's wording (SAE J2012 / ISO 15031-6, from memory) says, as the program's own category. */
 function meaningIn(definition: string): string {
@@ -42,6 +50,12 @@ describe('trouble codes', () => {
     ['P011500', 'circuit'],
     ['SPN 110 FMI 3', 'high'],
     ['110/4', 'low'],
+    ['p118', 'high'],
+    ['0118', 'high'],
+    ['P0118*', 'high'],
+    ['16502/P0118', 'high'],
+    ['DTC P0118', 'high'],
+    ['P0118 - Engine Coolant Temperature Circuit High (stored)', 'high'],
     ['175-2', 'intermittent'],
     ['P 0118', 'high'],
     ['P0118 pending', 'high'],
@@ -76,6 +90,19 @@ describe('trouble codes', () => {
       { code: 'U1000 active', state: 'present' },
     ]);
     expect(codesIn(' , \n')).toEqual([]);
+  });
+  test('a maker’s number beside its code, the word DTC, and codes parted by a stroke', () => {
+    const codes = (text: string): string[] => codesIn(text).map((c) => c.code);
+    expect(codes('16502/P0118')).toEqual(['P0118']);
+    expect(codes('DTC P0118')).toEqual(['P0118']);
+    expect(codes('DTCs: P0118, P0113')).toEqual(['P0118', 'P0113']);
+    expect(codes('P0118/P0113')).toEqual(['P0118', 'P0113']);
+    expect(codes('p118')).toEqual(['P0118']);
+  });
+  test('a letter in place of a digit is asked about, never read', () => {
+    expect(decodeCode('PO118')).toBeNull();
+    expect([meantCode('PO118'), meantCode('p0ll8'), meantCode('P01I8')]).toEqual(['P0118', 'P0118', 'P0118']);
+    expect([meantCode('P0118'), meantCode('PO999'), meantCode('O'), meantCode('')]).toEqual([null, null, null, null]);
   });
   test('low and high are the voltage: what reads cold hangs on layout and curve', () => {
     expect(codeText({ code: 'P0118' }, 'pull-up', 'ntc')).toContain('reads cold, like an open');

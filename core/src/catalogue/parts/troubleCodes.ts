@@ -167,11 +167,13 @@ export function decodeCode(text: string): TroubleCode | null {
     .replace(/\(\s*(?:x\s*)?\d+\s*(?:x|times)?\s*\)|\bx\s?\d+$/i, ' ')
     .replace(/\(\s*\)|\*+\s*$/g, ' ')
     .replace(/^\s*DTC\b[\s:#.]*/i, '')
+    // A maker's own number beside the code it stands for: "16502/P0118".
+    .replace(/^\s*\d{4,6}\s*\/\s*(?=P)/i, '')
     .replace(/^[\s,;:.-]+|[\s,;:.-]+$/g, '')
     .toUpperCase();
   // What a report says behind the code is no part of it; four digits alone are a code without its letter.
   const bare = /^(P\s?[0-3][0-9A-F]{3})\s*[-–:]?\s+[A-Z][A-Z /]{3,}.*$/.exec(clean)?.[1] ?? clean;
-  const text4 = /^[0-3][0-9A-F]{3}$/.test(bare) ? `P${bare}` : bare;
+  const text4 = withLetterAndZero(bare);
   const highVoltage = /^P\s*(0A[0-9A-F]{2})(?![0-9A-F])/.exec(text4);
   if (highVoltage)
     return { code: `P${highVoltage[1]}`, what: 'high-voltage system', says: 'other', kind: 'high-voltage' };
@@ -193,6 +195,23 @@ export function decodeCode(text: string): TroubleCode | null {
     : { ...known, code: `${known.code}-${byte}` };
 }
 
+/** Four digits without their letter, or the letter with the first zero left out, as some testers print them. */
+function withLetterAndZero(code: string): string {
+  if (/^[0-3][0-9A-F]{3}$/.test(code)) return `P${code}`;
+  return /^P\s?[0-9A-F]{3}$/.test(code) ? code.replace(/^P\s?/, 'P0') : code;
+}
+
+/**
+ * The known code that is probably meant where letters stand for digits (O for 0, I or L for 1); null where there is none. It is asked, not used.
+ *
+ * @example meantCode('PO118') // 'P0118'
+ */
+export function meantCode(text: string): string | null {
+  if (decodeCode(text) !== null) return null;
+  const figures = text.trim().slice(1).replace(/o/gi, '0').replace(/[il]/gi, '1');
+  return decodeCode(`${text.trim().charAt(0)}${figures}`)?.code ?? null;
+}
+
 /**
  * Takes a list of codes apart, as typed or pasted: by lines, commas, semicolons, or blanks before the next code. `state` is what the words behind a
  * code say of it; null where they say nothing. `own`: the user's own codes, which go before those of the standards.
@@ -205,7 +224,8 @@ export function codesIn(
 ): { code: string; state: CodeState | null; typed: string; own?: OwnCode }[] {
   return text
     .replace(/(SPN[\s:=]*\d+)[\s,;]*FMI/gi, '$1 FMI')
-    .split(/[,;\n\r\t]+|\s*\/\s*(?=P\s?[0-9A-F]{4}\b)|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
+    .replace(/\bDTCs?\b[\s:#.]*/gi, '')
+    .split(/[,;\n\r\t]+|(?<!\b\d{4,6}\s*)\s*\/\s*(?=P\s?[0-9A-F]{4}\b)|\s+(?=P\s?[0-9A-F]{4}\b|SPN\b)/i)
     .map((part) => part.trim())
     .filter(Boolean)
     .flatMap((part) => {
@@ -265,6 +285,10 @@ export function pointAtShared(codes: readonly ReadCode[]): boolean {
   const circuits = new Set(known.filter((c) => c.kind === 'sensor').map((c) => c.what));
   return circuits.size > 1 || known.some((c) => c.kind === 'reference');
 }
+
+/** Is a code of a high-voltage system among them? Then no test with a probe is suggested. */
+export const namesHighVoltage = (codes: readonly Pick<ReadCode, 'code' | 'own'>[]): boolean =>
+  codes.some((code) => meaningOf(code)?.kind === 'high-voltage');
 
 /** Words by which a circuit's name and a code's subject tell which sensor they mean. */
 const SUBJECTS: readonly RegExp[] = [

@@ -532,6 +532,13 @@ describe('what is told', () => {
       ),
     ).toEqual([]);
   });
+  test('a code of a high-voltage system keeps probes away, and the place is not searched for', () => {
+    const touching = (...codes: string[]) => {
+      const job = fresh((j) => (j.complaint.codes = codes.map((c) => code(c))));
+      return checkJob(job).problem!.displayOnly ?? false;
+    };
+    expect([touching('P0118'), touching('P0118', 'P0A1F'), touching()]).toEqual([false, true, false]);
+  });
   test('the temperature told is where the code was read', () => {
     const at = (text: string) => {
       const job = fresh((j) => {

@@ -10,7 +10,7 @@ import { toldSigmaK } from '../../base/units/toldTemperature.ts';
 import type { FieldQuantity } from '../../base/units/quantity.ts';
 import { SUBSTITUTES, workingRange } from '../../catalogue/parts/circuits.ts';
 import { comesAndGoes } from '../../catalogue/parts/symptoms.ts';
-import { sensorCodes } from '../../catalogue/parts/troubleCodes.ts';
+import { namesHighVoltage, sensorCodes } from '../../catalogue/parts/troubleCodes.ts';
 import type { MachineState } from '../../base/units/vocabulary.ts';
 import { readCurve } from './circuitCurve.ts';
 import type { FieldIssue, Issue } from './fieldIssue.ts';
@@ -129,6 +129,7 @@ export function checkJob(job: Job): CheckedJob {
     instruments: instrumentsOf(job.kit),
     factors: pooled(priorFactors(job, sensorCircuit)),
     ...(states.length > 0 && { comesAndGoes: states }),
+    ...(namesHighVoltage(job.complaint.codes) && { displayOnly: true }),
   };
   return { issues, problem };
 }

@@ -40,6 +40,8 @@ export interface Problem {
   factors: Readonly<Record<string, number>>;
   /** States of the machine in which alone the complaint shows, where it comes and goes. */
   comesAndGoes?: readonly MachineState[];
+  /** A code of a high-voltage system was read: nothing is proposed but reading the display. */
+  displayOnly?: true;
   /** Ids of the faults that are weighed; absent: all that are listed. */
   faults?: readonly string[];
 }

@@ -44,6 +44,16 @@ describe('a module that shows a substitute value nobody knows', () => {
     expect(detail).toContain('does not react to the plug');
     expect(share(stuck(Infinity), 'module')).toBeLessThan(0.05);
   });
+  test('a code of a high-voltage system: nothing is proposed that touches a pin', () => {
+    const problem = problemWith([['displayed', -40]], at(20, { displayOnly: true }));
+    const ids = (p: Problem): string[] =>
+      proposeTests(p, posteriorOf(p), EVERYTHING_AT_HAND, 40).map((t) => t.measurement);
+    for (const id of ids(problem)) {
+      const { setup, quantity } = measurementById(id);
+      expect([setup, quantity], id).toEqual(['scan', 'celsius']);
+    }
+    expect(ids({ ...problem, displayOnly: undefined }).length).toBeGreaterThan(4);
+  });
   test('its display is not proposed again', () => {
     const problem = stuck(2400);
     const ids = proposeTests(problem, posteriorOf(problem), EVERYTHING_AT_HAND, 20).map((p) => p.measurement);

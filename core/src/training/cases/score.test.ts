@@ -179,7 +179,7 @@ test('each way of working plays the same case the same way in every version', as
     (one) => `${one.made.number} ${policyName(one.policy)}: ${told(playBy(one.made, one.policy))}`,
   );
   await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('../../../test/data/trainingPlays.txt');
-}, 120_000);
+});
 
 test('the rule of thumb behind a school, tried on eighty cases of the same kind', () => {
   const key = { theme: 'any', field: 'engine', difficulty: 2, seed: 1 } as const;

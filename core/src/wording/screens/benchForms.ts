@@ -22,6 +22,8 @@ export const codeListWords = {
   clearedCameBack: 'cleared, came back',
   fromThePast: 'from the past',
   notACodeKnownHereA: 'This code is not known. Is it a maker’s own code? Add it under Tools, Own codes.',
+  didYouMean: (code: Shown): string => `Did you mean ${code}?`,
+  useCode: (code: Shown): string => `Use ${code}`,
   present: 'present',
   sporadic: 'sporadic',
 };

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { nextTestWords as say } from '@mellow-probe/core/wording/screens/benchVerdict';
 import ActButton from '../../components/base/ActButton.vue';
+import { namesHighVoltage } from '@mellow-probe/core/catalogue/parts/troubleCodes';
+import { HIGH_VOLTAGE } from '@mellow-probe/core/wording/codeText';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { formatMinutes } from '@mellow-probe/core/base/units/format';
 import { conditionsText } from '@mellow-probe/core/wording/conditionsText';
@@ -75,6 +77,7 @@ const pair = computed(() => {
   return say.notToldApartYet(first.names.join(' and '), how);
 });
 
+const highVoltage = computed(() => namesHighVoltage(job.complaint.codes));
 /** What changes next to nothing is not proposed. */
 const enough = computed(() => !where.value && props.advice.proposals.length === 0);
 /** What is left open where nothing at hand tells more. */
@@ -83,12 +86,14 @@ const remaining = computed(() => remainingText(props.advice.remaining, hasPrices
 
 <template>
   <section v-if="enough && !schoolNext" :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
-    <h3 class="enough">{{ remaining ? say.nothingSeparatesThem : say.enoughMeasured }}</h3>
-    <p>
+    <p v-if="highVoltage" class="caution" data-test="high-voltage">▲ {{ HIGH_VOLTAGE }}</p>
+    <h3 v-else class="enough">{{ remaining ? say.nothingSeparatesThem : say.enoughMeasured }}</h3>
+    <p v-if="!highVoltage">
       {{ remaining || say.noTestLeftWouldTellMuch }}
     </p>
   </section>
   <section v-else :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
+    <p v-if="highVoltage" class="caution" data-test="high-voltage">▲ {{ HIGH_VOLTAGE }}</p>
     <h3>
       <ActButton kind="bare" @click="$emit('go')">
         <span>{{ say.next(schoolNext || tests[0].name) }}</span>

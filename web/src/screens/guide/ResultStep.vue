@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { guideWords, resultStepWords as say } from '@mellow-probe/core/wording/screens/guide';
+import { namesHighVoltage } from '@mellow-probe/core/catalogue/parts/troubleCodes';
+import { HIGH_VOLTAGE } from '@mellow-probe/core/wording/codeText';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { hasPrices } from '@mellow-probe/core/advice/plan/worthSchema';
 import { asksWhere } from '@mellow-probe/core/advice/place/placeAdvice';
@@ -31,6 +33,7 @@ const thermometer = computed(() => {
   const assessment = verdict.result?.assessment;
   return assessment !== undefined && suspectsThermometer(assessment);
 });
+const highVoltage = computed(() => namesHighVoltage(job.complaint.codes));
 const more = computed(() => (verdict.advice?.proposals.length ?? 0) > 0);
 const locates = computed(() => verdict.advice !== null && asksWhere(verdict.advice.where));
 /** What follows, the most useful first. */
@@ -59,7 +62,8 @@ const finishing = computed<FinishingStep[]>(() => [
         <dd>{{ wrong }}</dd>
       </template>
     </dl>
-    <p v-if="remaining">{{ remaining }}</p>
+    <p v-if="highVoltage" class="caution" data-test="high-voltage">▲ {{ HIGH_VOLTAGE }}</p>
+    <p v-else-if="remaining">{{ remaining }}</p>
     <p v-else-if="!more" class="soft">{{ say.nothingMoreToTest }}</p>
   </section>
   <div class="ways">
@@ -93,6 +97,9 @@ const finishing = computed<FinishingStep[]>(() => [
   display: flex;
   flex-direction: column;
   gap: 8px;
+}
+.caution {
+  color: var(--amber-ink);
 }
 h3 {
   font-size: 1.35rem;

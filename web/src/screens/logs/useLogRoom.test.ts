@@ -113,7 +113,7 @@ describe('a file', () => {
     const large = mounted().lab;
     await large.openFile(file(SINE(300_001)));
     expect([large.notKept.value, await listRecordings()]).toEqual(['too-large', []]);
-  }, 60_000);
+  });
   test('a worker that fails is said with its reason; another file is read after it', async () => {
     const { lab } = mounted();
     worker.fails = 'out of memory';

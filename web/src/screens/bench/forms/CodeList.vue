@@ -3,7 +3,7 @@ import { codeListWords as say } from '@mellow-probe/core/wording/screens/benchFo
 import PickList from '../../../components/base/PickList.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { codesIn } from '@mellow-probe/core/catalogue/parts/troubleCodes';
+import { codesIn, meantCode } from '@mellow-probe/core/catalogue/parts/troubleCodes';
 import { CODE_STATES } from '@mellow-probe/core/base/units/vocabulary';
 import { MOST } from '@mellow-probe/core/check/job/most';
 import { codeText } from '@mellow-probe/core/wording/codeText';
@@ -30,6 +30,9 @@ const states = CODE_STATES.map((value) => ({ value, label: STATES[value] }));
 const meaning = (code: Job['complaint']['codes'][number]): string =>
   codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ?? say.notACodeKnownHereA;
 
+/** The code that was probably meant where a letter stands for a digit, beside the one that is kept. */
+const meant = computed(() => new Map(codes.value.map((c) => [c.id, c.own ? null : meantCode(c.code)])));
+
 const full = computed(() => codes.value.length >= MOST.codes);
 function add(): void {
   const room = MOST.codes - codes.value.length;
@@ -53,7 +56,11 @@ function add(): void {
     <h3>{{ say.codes }}</h3>
     <div v-for="c in codes" :key="c.id" class="code" data-test="code">
       <span class="mono">{{ c.code }}</span>
-      <span class="soft">{{ meaning(c) }}</span>
+      <span v-if="meant.get(c.id)" class="meant">
+        {{ say.didYouMean(meant.get(c.id)!) }}
+        <ActButton @click="c.code = meant.get(c.id)!">{{ say.useCode(meant.get(c.id)!) }}</ActButton>
+      </span>
+      <span v-else class="soft">{{ meaning(c) }}</span>
       <PickList v-model="c.state" :label="say.stateOf(c.code)" hide-label :options="states" />
       <ActButton kind="quiet" @click="job.complaint.codes = codes.filter((x) => x.id !== c.id)">
         {{ say.remove }}
@@ -83,6 +90,12 @@ function add(): void {
   align-items: center;
   padding: 4px 0;
   border-top: 1px solid var(--line);
+}
+.meant {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
 }
 .add {
   flex: 0 1 280px;
