@@ -33,7 +33,8 @@ onErrorCaptured((error) => {
 
 <template>
   <DesignTokenProvider :value="around">
-    <ConfigProvider :theme="antTheme">
+    <!-- The ring that spreads from what was pressed says nothing and costs a phone every press. -->
+    <ConfigProvider :theme="antTheme" :wave="{ disabled: true }">
       <div v-if="failure" class="failure" role="alert">
         <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>
         <ActButton @click="failure = ''">{{ say.close }}</ActButton>

@@ -17,7 +17,7 @@ function take(text: string): void {
 
 <template>
   <TapAside v-model:open="open" :title="say.noticedAlready">
-    <ActButton kind="bare" class="none" data-test="noticed" :aria-label="say.noneAtHandWhatWasNoticed">{{
+    <ActButton kind="bare" class="tap-text" data-test="noticed" :aria-label="say.noneAtHandWhatWasNoticed">{{
       say.none
     }}</ActButton>
     <template #content>
@@ -30,17 +30,6 @@ function take(text: string): void {
 </template>
 
 <style scoped>
-.none {
-  border: 0;
-  padding: 0;
-  background: transparent;
-  color: inherit;
-  font-size: 0.75rem;
-  line-height: 1.3;
-  text-decoration: underline;
-  white-space: nowrap;
-  cursor: pointer;
-}
 .taps {
   display: flex;
   flex-direction: column;

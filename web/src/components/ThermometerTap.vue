@@ -22,7 +22,7 @@ function choose(value: ThermometerKind): void {
 
 <template>
   <TapAside v-model:open="open" :title="say.whatDidYouMeasureItWith">
-    <ActButton kind="bare" class="within" data-test="thermometer" :aria-label="say.change(THERMOMETER_NAMES[own])">{{
+    <ActButton kind="bare" class="tap-text" data-test="thermometer" :aria-label="say.change(THERMOMETER_NAMES[own])">{{
       within
     }}</ActButton>
     <template #content>
@@ -40,17 +40,6 @@ function choose(value: ThermometerKind): void {
 </template>
 
 <style scoped>
-.within {
-  border: 0;
-  padding: 0;
-  background: transparent;
-  color: inherit;
-  font-size: 0.75rem;
-  line-height: 1.3;
-  text-decoration: underline;
-  white-space: nowrap;
-  cursor: pointer;
-}
 .kinds {
   display: flex;
   flex-direction: column;

@@ -7,5 +7,5 @@ const theme = libraryTheme(false, false, true);
 </script>
 
 <template>
-  <ConfigProvider :theme="theme"><slot /></ConfigProvider>
+  <ConfigProvider :theme="theme" :wave="{ disabled: true }"><slot /></ConfigProvider>
 </template>
