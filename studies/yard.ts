@@ -1,5 +1,5 @@
 // The yard: cases drawn wider than the model, judged with what a technician would enter. Part of `npm run accuracy`; writes its part of
-// docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 200]`
+// docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 300]`
 import { judge, logLoss, type Score } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
 import { saysTwo, twoFaultsOf } from '../core/src/advice/nextTest/twoFaults.ts';
@@ -13,7 +13,7 @@ import { explain, groupProbabilities } from '../core/src/inference/verdict/asses
 import { testsAtRandom } from './cases.ts';
 import { table, writeSection } from './sections.ts';
 
-const [cases, sound, pairs] = [500, 2000, 200].map((n, i) => Number(process.argv[2 + i] ?? n));
+const [cases, sound, pairs] = [500, 2000, 300].map((n, i) => Number(process.argv[2 + i] ?? n));
 const say = (text: string): void => console.error(text);
 const STAGES = [9, 18] as const;
 

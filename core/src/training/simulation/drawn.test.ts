@@ -89,6 +89,66 @@ describe('the yard’s cases', () => {
     // −40 °C are −40 °F, and nothing is a thousandth of nothing.
     expect(slipped).toBeGreaterThan(30);
   });
+  test('a module that shows something instead of the end of its scale: in two of three cases, and nobody was told', () => {
+    const unplugged = (seed: number, row: YardRow): number | undefined =>
+      yardCase(seed, row, 9).problem.readings.find((r) => r.measurement === 'displayed-unplugged')?.value;
+    const instead: boolean[] = [];
+    for (const seed of SEEDS) {
+      const { substituteC, substitutes, minC, maxC } = yardCase(seed, 'substitute unknown', 1).problem.circuit.display;
+      expect([substituteC, substitutes! > 0]).toEqual([null, true]);
+      // The same case where the module shows the end itself.
+      const plain = unplugged(seed, 'curve not known');
+      if (plain === undefined || ![minC, maxC].includes(plain)) continue;
+      const shown = unplugged(seed, 'substitute unknown')!;
+      instead.push(shown !== plain);
+      if (shown !== plain) expect([0, 20, 25, 40, 60, 80]).toContain(Math.round(shown / 5) * 5);
+    }
+    expect(instead.length).toBeGreaterThan(60);
+    expect(share(instead, (is) => is)).toBeGreaterThan(0.5);
+    expect(share(instead, (is) => is)).toBeLessThan(0.82);
+  });
+  test('a thermometer on a pipe or aimed at bare metal reads towards the surroundings, and is told as what it is', () => {
+    const shown = (row: YardRow) => SEEDS.map((seed) => yardCase(seed, row, 1).problem.thermometers.hot!);
+    const real = SEEDS.map((seed) => yardCase(seed, 'reference', 1).problem.thermometers.hot!.readC);
+    const low = (row: YardRow): number[] => shown(row).map(({ readC }, i) => real[i] - readC);
+    // Hot metal: always too low but for a kelvin or three, and on bare metal by tens of kelvin.
+    expect(Math.min(...low('bad contact'))).toBeGreaterThan(-6);
+    expect(Math.max(...low('bad contact'))).toBeGreaterThan(12);
+    expect(Math.max(...low('bad contact'))).toBeLessThan(30);
+    expect(Math.max(...low('infra-red on metal'))).toBeGreaterThan(40);
+    for (const row of ['bad contact', 'infra-red on metal'] as const)
+      for (const { readC, upK, downK } of shown(row)) if (readC > 30) expect(upK!).toBeGreaterThan(downK!);
+  });
+  test('a pull-up from a list: the module’s own is another, but it knows it, so a sound display stays right', () => {
+    const off = (row: YardRow): number[] =>
+      SEEDS.flatMap((seed) => {
+        const { problem, fault } = yardCase(seed, row, 3);
+        const { circuit, readings } = problem;
+        if (fault.id !== 'healthy' || circuit.layout !== 'pull-up') return [];
+        const [shown] = readings;
+        return shown.measurement === 'displayed' ? [Math.abs(shown.value - problem.thermometers.steady!.readC)] : [];
+      });
+    expect(mean(off('typical pull-up'))).toBeLessThan(mean(off('reference')) + 0.7);
+    const volts = (row: YardRow): number[] =>
+      SEEDS.flatMap((seed) => {
+        const { problem, fault } = yardCase(seed, row, 4);
+        const loaded = problem.readings.find((r) => r.measurement === 'loaded-voltage')?.value;
+        return fault.id === 'healthy' && loaded ? [loaded] : [];
+      });
+    const apart = volts('typical pull-up').map((v, i) => v / volts('module input')[i] - 1);
+    expect(mean(apart.map(Math.abs))).toBeGreaterThan(0.003);
+  });
+  test('what comes with heat is not there cold, and the last readings are hot', () => {
+    for (const seed of SEEDS.slice(0, 60)) {
+      const { problem, fault } = yardCase(seed, 'intermittent', 9);
+      expect(['healthy', 'placement', 'sensor-wrong-type', 'sensor-low']).not.toContain(fault.id);
+      expect(problem.comesAndGoes).toEqual(['hot']);
+      const hot = problem.readings.filter((r) => r.state === 'hot').map((r) => r.measurement);
+      expect(hot).toEqual(['displayed', 'loaded-voltage', 'sensor-ohms'].slice(-hot.length));
+      const cold = problem.readings.find((r) => r.measurement === 'sensor-ohms' && r.state === 'steady');
+      if (fault.id === 'sensor-open' && cold) expect(cold.value).toBeLessThan(1e7);
+    }
+  });
   test('a temperature that is told is a range of six to sixteen degrees in seven of ten, and holds the truth', () => {
     const told = SEEDS.map((seed) => yardCase(seed, 'told temperature', 1).problem.thermometers.steady!);
     expect(share(told, (t) => t.halfWidthK !== undefined)).toBeCloseTo(0.7, 1);

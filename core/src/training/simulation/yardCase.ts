@@ -1,11 +1,14 @@
 import { catalogueCircuit } from '../../catalogue/parts/catalogueCircuit.ts';
-import type { CodeMeaning } from '../../base/units/vocabulary.ts';
+import type { CodeMeaning, ThermometerKind } from '../../base/units/vocabulary.ts';
+import { PULL_UP_SPREAD } from '../../circuit/network/spread.ts';
 import { type CircuitState, nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import { toleranceAt } from '../../circuit/curves/curveModel.ts';
 import { type Fault, positionOf } from '../../circuit/faults/fault.ts';
 import { GENERIC_INSTRUMENTS, THERMOMETER_SIGMA_K } from '../../catalogue/kit/instruments.ts';
+import { thermometerAt } from '../../catalogue/kit/instrumentsOf.ts';
+import { genericKit } from '../../catalogue/kit/kitSchema.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import { DRAWN_CIRCUITS, DRAWN_FINDINGS } from './drawnFrom.ts';
 import type { Measurement } from '../../circuit/measurements/measurement.ts';
@@ -29,6 +32,12 @@ export const YARD_ROWS = [
   'curve not known',
   'slips',
   'all together',
+  'substitute unknown',
+  'bad contact',
+  'infra-red on metal',
+  'typical pull-up',
+  'two effects',
+  'intermittent',
 ] as const;
 export type YardRow = (typeof YARD_ROWS)[number];
 
@@ -75,37 +84,76 @@ const SOUND = {
 /** The same where a row is not about them: as exact as the model of §1 to §4 takes them, 1σ. */
 const EXACT = { reference: 0.01, part: 0.01, thermometerK: 1, meter: 0.005, inputOhm: 1e6 } as const;
 
+/** What a module shows while its pin is at an end, where it does not show the end itself, °C. Common practice, no source. */
+const SHOWN_INSTEAD = [0, 20, 25, 40, 60, 80] as const;
+/** How often it does, in the row that is about it. */
+const SHOWS_INSTEAD = 0.67;
+/** A thermometer on the outside of a pipe, and one that reads the radiation of bare metal: at most this share of what they show is the surroundings. */
+const [OUTSIDE, REFLECTED] = [0.25, 0.75];
+/** Surroundings, °C: an outdoor wall in winter to a boiler room; for radiation from a cold sky on. */
+const [AIR_C, SKY_C] = [
+  [5, 30],
+  [-20, 30],
+] as const;
+/** What can come and go with heat: contacts, cracks, leaks and supplies, not a part of the wrong kind or one that drifted. Common practice, no source. */
+const NEVER_COMES_AND_GOES = [
+  'healthy',
+  'placement',
+  'sensor-wrong-type',
+  'sensor-low',
+  'sensor-high',
+  'input-conversion',
+  'pull-up-drift',
+] as const;
+/** In which readings what only fails when hot is there to be seen: the last ones. */
+const LAST_HOT = ['displayed', 'loaded-voltage', 'sensor-ohms'];
+
 /**
  * One case of a row with `count` readings (1 to 19). What is told is nominal, what is read comes from the real figures by one meter with its own
  * error; one reading in a hundred is a blunder. Same seed, same case.
  */
 export function yardCase(seed: number, row: YardRow, count: number): YardCase {
   const uniform = seededUniform(seed * 6007 + 5);
+  // Draws of their own for the later rows, so that the cases of the first ones stay what they are.
+  const apart = seededUniform(seed * 7573 + 29);
   const is = (...rows: YardRow[]): boolean => row === 'all together' || rows.includes(row);
   const known = DRAWN_CIRCUITS.filter((c) => c.pullUpOhm !== null);
   const circuit = catalogueCircuit(pick(known, uniform).id);
-  const fault = drawFault(plainProblem(circuit), uniform);
+  const drawn = drawFault(plainProblem(circuit), uniform);
+  const fault = row === 'intermittent' ? drawIntermittent(plainProblem(circuit), apart) : drawn;
   const real = realState(circuit, uniform, {
-    reference: is('reference'),
-    input: is('module input'),
+    reference: is('reference', 'two effects'),
+    input: is('module input', 'two effects'),
     ends: is('scale ends'),
-    parts: row === 'all together',
+    parts: is('two effects'),
   });
+  if (row === 'typical pull-up') {
+    // The module knows its own pull-up; the list the technician took it from does not.
+    const off = Math.exp(PULL_UP_SPREAD.usual * normalQuantile(apart()));
+    real.pullUpOhm *= off;
+    real.nominalPullUpOhm *= off;
+  }
+  if (row === 'substitute unknown' && happens(SHOWS_INSTEAD, apart))
+    real.display = { ...real.display, substituteC: pick(SHOWN_INSTEAD, apart) };
   const spread = row === 'all together' ? SOUND.meter : EXACT.meter * Math.sqrt(3);
   const gain = 1 + (2 * uniform() - 1) * spread;
   const branch = drawBranch(fault, circuit, uniform);
   const position = positionOf(branch, uniform());
-  const at = (temperatureC: number): SolvedCircuit => {
+  const comesWithHeat = row === 'intermittent';
+  const at = (temperatureC: number, hot = false): SolvedCircuit => {
     const state = { ...real, temperatureC };
-    branch.apply(state, position);
+    if (hot || !comesWithHeat) branch.apply(state, position);
     return new SolvedCircuit().set(state);
   };
   const [coldC, hotC] = [2 + 28 * uniform(), 60 + 35 * uniform()];
-  const thermometer = (t: number): Thermometer => toldBy(t, is('thermometer'), is('told temperature'), uniform);
+  const thermometer = (t: number): Thermometer =>
+    row === 'bad contact' || row === 'infra-red on metal'
+      ? shownBy(row === 'bad contact' ? 'pipe-clamp' : 'infra-red-shiny', t, apart)
+      : toldBy(t, is('thermometer', 'two effects'), is('told temperature'), uniform);
   const thermometers = { steady: thermometer(coldC), hot: thermometer(hotC) };
-  const chosen = chooseReadings(circuit, count);
+  const chosen = chooseReadings(circuit, count, row === 'intermittent' ? LAST_HOT : []);
   const readings = chosen.map(({ measurement, hot }, i): ReadingInput => {
-    const ideal = measurement.predict(at(hot ? hotC : coldC), {});
+    const ideal = measurement.predict(at(hot ? hotC : coldC, hot), {});
     const value = taken(measurement, ideal, gain, uniform, circuit);
     const state = hot ? 'hot' : 'steady';
     return { id: `r${i}`, measurement: measurement.id, value, conditions: {}, state };
@@ -113,7 +161,25 @@ export function yardCase(seed: number, row: YardRow, count: number): YardCase {
   if (is('slips') && happens(row === 'slips' ? 1 : 0.3, uniform)) slip(readings, uniform);
   const told = toldCircuit(circuit, row, uniform);
   const factors = is('codes and findings') ? toldFactors(circuit, at(coldC), fault, coldC, uniform) : {};
-  return { fault, problem: { circuit: told, thermometers, readings, instruments: GENERIC_INSTRUMENTS, factors } };
+  const comesAndGoes = row === 'intermittent' ? { comesAndGoes: ['hot' as const] } : {};
+  return {
+    fault,
+    problem: { circuit: told, thermometers, readings, instruments: GENERIC_INSTRUMENTS, factors, ...comesAndGoes },
+  };
+}
+
+/** A fault by its weight, of those that can come and go. */
+function drawIntermittent(problem: Problem, uniform: Uniform): Fault {
+  const fault = drawFault(problem, uniform);
+  return NEVER_COMES_AND_GOES.some((id) => id === fault.id) ? drawIntermittent(problem, uniform) : fault;
+}
+
+/** A temperature as a thermometer shows it that takes part of what it shows from the surroundings. */
+function shownBy(kind: ThermometerKind, realC: number, uniform: Uniform): Thermometer {
+  const [most, [low, high]] = kind === 'pipe-clamp' ? [OUTSIDE, AIR_C] : [REFLECTED, SKY_C];
+  const share = most * uniform();
+  const shown = (1 - share) * realC + share * (low + (high - low) * uniform()) + normalQuantile(uniform());
+  return thermometerAt({ ...genericKit(), thermometer: kind }, Math.round(2 * shown) / 2);
 }
 
 /** A sound circuit with a pull-up, everything anywhere within what nobody calls a fault, with `count` of the usual readings. */
@@ -188,10 +254,16 @@ function toldBy(realC: number, off: boolean, asRange: boolean, uniform: Uniform)
   return { readC: Math.round(2 * (realC + error)) / 2, sigmaK: THERMOMETER_SIGMA_K };
 }
 
-function chooseReadings(circuit: SensorCircuit, count: number): { measurement: Measurement; hot: boolean }[] {
+function chooseReadings(
+  circuit: SensorCircuit,
+  count: number,
+  lastHot: readonly string[],
+): { measurement: Measurement; hot: boolean }[] {
   const fits = (id: string): boolean => measurementById(id).layouts.includes(circuit.layout);
   const cold = [...FIRST_NINE, ...THEN].filter(fits).map((id) => ({ measurement: measurementById(id), hot: false }));
-  const hot = WHEN_HOT.map((id) => ({ measurement: measurementById(id), hot: true }));
+  const toHot = (id: string) => ({ measurement: measurementById(id), hot: true });
+  const hot = (lastHot.length > 0 ? lastHot : WHEN_HOT).filter(fits).map(toHot);
+  if (lastHot.length > 0) return [...cold.slice(0, count - hot.length), ...hot];
   return count <= FIRST_NINE.length ? cold.slice(0, count) : [...cold.slice(0, count - hot.length), ...hot];
 }
 
