@@ -3,10 +3,10 @@ import { checkJob } from '@mellow-probe/core/check/job/checkJob';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { evidenceOf } from '@mellow-probe/core/check/job/logEvidence';
 import { type LogChoices, logChoicesSchema } from '@mellow-probe/core/intake/logs/logColumns';
-import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
 import { analyseLog } from '@mellow-probe/core/intake/logs/analyseLog';
 import { parseLog } from '@mellow-probe/core/intake/logs/parseLog';
-import { guessedRole, logSettingOf, rangeOf } from '@mellow-probe/core/intake/logs/settingOf';
+import { rangeOf } from '@mellow-probe/core/intake/logs/rangeOf';
+import { guessedRoles, logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
 import { findingText } from '@mellow-probe/core/wording/findingText';
 import { evidenceText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
@@ -29,14 +29,7 @@ export const logCommand: Command = {
     if (positionals.length !== 1) throw new UsageError('log takes one file');
     const read = parseLog(readBytes(positionals[0]), choicesIn(values.columns), secondsIn(values.every));
     if (!read.ok) throw new WorldError(`${positionals[0]}: ${logFaultText(read)}`);
-    const taken = new Set<ChannelRole>();
-    const roles = Object.fromEntries(
-      read.log.channels.map((c) => {
-        const role = guessedRole({ ...c, range: rangeOf(c.values) }, (r) => !taken.has(r));
-        taken.add(role);
-        return [c.id, role];
-      }),
-    );
+    const roles = guessedRoles(read.log.channels.map((c) => ({ ...c, range: rangeOf(c.values) })));
     const analysis = analyseLog(read.log, logSettingOf(roles, values.job ? circuitOf(values.job) : null));
     const told = analysis.findings.map((finding) => ({
       ...findingText(finding, read.log, 'C'),

@@ -8,6 +8,7 @@ import { findEvents } from './events/findEvents.ts';
 import { EVENT_KINDS, type Finding, type Found, type LogEvent } from './finding.ts';
 import { ACTS, comesOfAct, endOfLogS, indexAt, lengthS, type Log, type LogChannel } from './log.ts';
 import { movedAtMarks } from './movedAtMarks.ts';
+import { rangeOf } from './rangeOf.ts';
 import { settlingOf } from './settling.ts';
 import { stretchesOf } from './stretches.ts';
 import { supplySag } from './supplySag.ts';
@@ -57,9 +58,12 @@ export function eventsOfLog(
 /**
  * Everything that a log tells. Works on any log; with roles it tells more.
  *
- * @param events where they are known already
+ * @param all events where they are known already
  */
-export function analyseLog(log: Log, setting: LogSetting, events = eventsOfLog(log, setting.ends)): LogAnalysis {
+export function analyseLog(log: Log, setting: LogSetting, all = eventsOfLog(log, setting.ends)): LogAnalysis {
+  const events = Object.fromEntries(
+    log.channels.map((c) => [c.id, outOfOrder(c, setting.roles[c.id], all[c.id])] as const),
+  );
   const endS = endOfLogS(log);
   const temperatures = log.channels.filter((c) => c.quantity === 'celsius');
   const warm =
@@ -76,6 +80,23 @@ export function analyseLog(log: Log, setting: LogSetting, events = eventsOfLog(l
     ...log.channels.flatMap((c) => (SUPPLIES.includes(setting.roles[c.id]) ? (supplySag(log, c) ?? []) : [])),
   ];
   return { findings, events };
+}
+
+/** Warmer than this for a while, °C: exhaust gas, which changes as fast as the load does. Common practice, no source. */
+const EXHAUST_C = 160;
+const isExhaust = ({ quantity, values }: LogChannel): boolean =>
+  quantity === 'celsius' && (rangeOf(values)?.high ?? 0) > EXHAUST_C;
+
+/** What a supply does in order, as shares of its usual value: cranking pulls it down for a moment, charging lifts it. Common practice, no source. */
+const SUPPLY_HOLDS = { low: 0.45, high: 1.3 } as const;
+
+/** The events of a channel that are out of order for what it is. */
+function outOfOrder(channel: LogChannel, role: ChannelRole | undefined, events: readonly LogEvent[]): LogEvent[] {
+  if (isExhaust(channel)) return events.filter((e) => e.kind !== 'rate');
+  if (role !== 'supply-volts') return [...events];
+  const usual = rangeOf(channel.values)?.middle ?? NaN;
+  const holds = (v: number): boolean => v > SUPPLY_HOLDS.low * usual && v < SUPPLY_HOLDS.high * usual;
+  return events.filter((e) => !(holds(e.level) && (e.kind === 'step' || e.kind === 'spike')));
 }
 
 function eventFindings(
@@ -170,7 +191,7 @@ function courses(log: Log, temperatures: readonly LogChannel[], events: ChannelE
   for (const c of temperatures) {
     const warm = warmUp(log.timeS, c, events[c.id]);
     if (warm) out.push(warm);
-    const air = airDips(log.timeS, c, events[c.id]);
+    const air = isExhaust(c) ? null : airDips(log.timeS, c, events[c.id]);
     if (air) out.push(air);
     const steps = events[c.id].filter((e) => e.kind === 'step' || e.kind === 'drop-out').map((e) => e.toS + 1);
     const settling = warm ? null : settlingOf(log.timeS, c, Math.max(last, ...steps, 0));

@@ -96,6 +96,17 @@ export function loopOf(
   };
 }
 
+/** So often must the course turn round, and so much of the time must each way take, that it counts as cycling. */
+const [TURNS, EACH_WAY] = [6, 0.2] as const;
+
+function cycles(way: readonly number[]): boolean {
+  const moving = way.filter((w) => w !== 0);
+  const turns = moving.filter((w, i) => i > 0 && w !== moving[i - 1]).length;
+  const up = moving.filter((w) => w > 0).length / way.length;
+  const down = moving.filter((w) => w < 0).length / way.length;
+  return turns >= TURNS && Math.min(up, down) >= EACH_WAY;
+}
+
 /** How y runs away from x over time: K an hour, 1σ with the correlation of neighbours. Null where the log is shorter than ten minutes. */
 export function driftOf(
   timeS: Float64Array,
@@ -108,7 +119,9 @@ export function driftOf(
   if (n < 24 || pairs.t[n - 1] - pairs.t[0] < 600) return null;
   // On the move a lag looks like a difference: only where both stand.
   const way = directions(pairs);
-  const still = pairs.t.map((_, i) => i).filter((i) => way[i] === 0);
+  const every = pairs.t.map((_, i) => i);
+  // A burner that cycles never lets it stand, but what lags on the way up lags back on the way down.
+  const still = cycles(way) ? every : every.filter((i) => way[i] === 0);
   if (still.length < 24) return null;
   const hours = still.map((i) => (pairs.t[i] - pairs.t[0]) / 3600);
   if (hours[hours.length - 1] - hours[0] < 1 / 6) return null;

@@ -14,7 +14,7 @@ import { logToCsv } from './logCsv.ts';
 import { markFromText, markToText } from './markText.ts';
 import { middleIn } from './middleIn.ts';
 import { movedAtMarks } from './movedAtMarks.ts';
-import { guessedRole, logSettingOf } from './settingOf.ts';
+import { guessedRoles, logSettingOf } from './settingOf.ts';
 import { settlingOf } from './settling.ts';
 import { stretchesOf } from './stretches.ts';
 import { underMarks } from './underMarks.ts';
@@ -193,8 +193,6 @@ describe('a log and its parts', () => {
 });
 
 describe('what a channel is taken for', () => {
-  const free = () => true;
-  const taken = () => false;
   test.each([
     ['meter', 'Signal', 'volts', 'signal-volts', 'other'],
     ['meter', 'GND', 'volts', 'return-volts', 'return-volts'],
@@ -202,10 +200,20 @@ describe('what a channel is taken for', () => {
     ['adapter 05', 'Coolant', 'celsius', 'displayed', 'companion'],
     ['thermometer 1', 'T', 'celsius', 'thermometer', 'companion'],
     ['x', 'Reference probe', 'celsius', 'thermometer', 'companion'],
-    ['x', 'Oil', 'celsius', 'other', 'other'],
+    ['x', 'Oil', 'celsius', 'displayed', 'other'],
   ] as const)('%s, %s in %s: %s, and %s where there is one', (id, name, quantity, first, second) => {
-    expect(guessedRole({ id, name, quantity }, free)).toBe(first);
-    expect(guessedRole({ id, name, quantity }, taken)).toBe(second);
+    const roles = guessedRoles([
+      { id, name, quantity },
+      { id: `${id} again`, name, quantity },
+    ]);
+    expect([roles[id], roles[`${id} again`]]).toEqual([first, second]);
+  });
+  test('a temperature that a name gives goes before the first one; a thermometer never becomes the display', () => {
+    const of = (...names: string[]): string[] =>
+      Object.values(guessedRoles(names.map((name) => ({ id: name, name, quantity: 'celsius' as const }))));
+    expect(of('Oil', 'Coolant')).toEqual(['other', 'displayed']);
+    expect(of('Probe', 'Flow', 'Room')).toEqual(['thermometer', 'displayed', 'other']);
+    expect(of('Probe')).toEqual(['thermometer']);
   });
   test('what a circuit tells beforehand', () => {
     const circuit = coolantCircuit();

@@ -4,7 +4,8 @@ import { analyseLog } from './analyseLog.ts';
 import { coldStart } from './compareChannels.ts';
 import type { Log, LogChannel } from './log.ts';
 import { logToCsv } from './logCsv.ts';
-import { guessedRole, rangeOf } from './settingOf.ts';
+import { rangeOf } from './rangeOf.ts';
+import { guessedRoles } from './settingOf.ts';
 
 const N = 1200;
 const timeS = Float64Array.from({ length: N }, (_, i) => i * 2);
@@ -20,7 +21,7 @@ const logOf = (...channels: LogChannel[]): Log => ({ timeS, channels, marks: [] 
 
 describe('what a channel of volts is', () => {
   const role = (name: string, at: (i: number) => number) =>
-    guessedRole({ id: name, name, quantity: 'volts', range: rangeOf(channel(name, 'volts', at).values) }, () => true);
+    guessedRoles([{ id: name, name, quantity: 'volts', range: rangeOf(channel(name, 'volts', at).values) }])[name];
   test.each([
     ['Battery', () => 2.5, 'supply-volts'],
     ['Channel 1', (i: number) => 13.8 + 0.1 * noise(i), 'supply-volts'],

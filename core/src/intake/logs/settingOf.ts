@@ -1,6 +1,7 @@
 import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import type { LogSetting } from './analyseLog.ts';
+import type { ValueRange } from './rangeOf.ts';
 
 /** How near to an end of its scale a value counts as at it: K, and share of the reference. */
 const NEAR = { kelvin: 4, low: 0.03, high: 0.95 } as const;
@@ -41,26 +42,30 @@ interface GuessedOf {
   id: string;
   name: string;
   quantity: 'volts' | 'ohms' | 'celsius';
-  /** The 5th, 50th and 95th percentile of its values; absent where there are too few. */
-  range?: { low: number; middle: number; high: number } | undefined;
+  /** Absent where there are too few values. */
+  range?: ValueRange | undefined;
 }
 
-/** Where most values of a channel lie, of at most so many that are looked at; undefined where there are fewer than five. */
-export function rangeOf(values: Float64Array): GuessedOf['range'] {
-  const step = Math.max(1, Math.floor(values.length / 2000));
-  const some: number[] = [];
-  for (let i = 0; i < values.length; i += step) if (Number.isFinite(values[i])) some.push(values[i]);
-  if (some.length < 5) return undefined;
-  some.sort((a, b) => a - b);
-  const at = (share: number): number => some[Math.round(share * (some.length - 1))];
-  return { low: at(0.05), middle: at(0.5), high: at(0.95) };
+/**
+ * The part that each channel probably has, by its id; the person changes it. Where no name says which temperature the circuit's own is, it is the
+ * first that no thermometer took.
+ */
+export function guessedRoles(channels: readonly GuessedOf[]): Record<string, ChannelRole> {
+  const taken = new Set<ChannelRole>();
+  const roles = Object.fromEntries(
+    channels.map((c) => {
+      const role = guessedRole(c, (r) => !taken.has(r));
+      taken.add(role);
+      return [c.id, role] as const;
+    }),
+  );
+  const own = channels.find((c) => c.quantity === 'celsius' && roles[c.id] === 'other');
+  if (own && !taken.has('displayed')) roles[own.id] = 'displayed';
+  return roles;
 }
 
-/** The part that a channel probably has, by its id, name and quantity; the person changes it. `first`: no channel before it has the part. */
-export function guessedRole(
-  { id, name, quantity, range }: GuessedOf,
-  first: (role: ChannelRole) => boolean,
-): ChannelRole {
+/** The part of one channel. `first`: no channel before it has the part. */
+function guessedRole({ id, name, quantity, range }: GuessedOf, first: (role: ChannelRole) => boolean): ChannelRole {
   if (quantity === 'ohms') return first('sensor-ohms') ? 'sensor-ohms' : 'other';
   if (quantity === 'volts') {
     if (SUPPLY_NAME.test(name) || (range && range.middle > REFERENCE_AT_MOST_V)) return 'supply-volts';

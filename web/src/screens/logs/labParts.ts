@@ -1,7 +1,5 @@
 import { useLogRoomWords as say } from '@mellow-probe/core/wording/screens/logs';
 import { fixed } from '@mellow-probe/core/base/units/writing';
-import type { ChannelRole } from '@mellow-probe/core/intake/logs/channelRoles';
-import { guessedRole } from '@mellow-probe/core/intake/logs/settingOf';
 import type { RecordingHead } from '../../data/storage/recordingStorage.ts';
 import type { Beside, LogShape } from '../../workers/logs.ts';
 
@@ -18,18 +16,6 @@ export function rangeWithin(lengthS: number, fromS: number, toS: number): [numbe
   const span = Math.min(lengthS, Math.max(LEAST_SPAN_S, toS - fromS));
   const from = Math.min(Math.max(0, fromS), lengthS - span);
   return [from, from + span];
-}
-
-/** What each channel probably is; each part of the circuit is given once. */
-export function guessedRoles({ channels }: LogShape): Record<string, ChannelRole> {
-  const taken = new Set<ChannelRole>();
-  return Object.fromEntries(
-    channels.map((c) => {
-      const role = guessedRole(c, (r) => !taken.has(r));
-      taken.add(role);
-      return [c.id, role];
-    }),
-  );
 }
 
 /** The head under which a log from a file is stored. */

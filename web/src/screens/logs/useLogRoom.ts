@@ -10,7 +10,8 @@ import { putWholeLog, readRecording, type RecordingHead } from '../../data/stora
 import { toStorageError, type StorageFault } from '../../data/storage/storageError.ts';
 import { type LogRoom, logRoom, LogStopped } from '../../workers/logClient.ts';
 import type { Analysed, Beside, ChannelView, FileRead, LogShape } from '../../workers/logs.ts';
-import { besideText, guessedRoles, headOfFile, isTooLarge, rangeWithin } from './labParts.ts';
+import { guessedRoles } from '@mellow-probe/core/intake/logs/settingOf';
+import { besideText, headOfFile, isTooLarge, rangeWithin } from './labParts.ts';
 
 /** What the laboratory is at. */
 export type LabState =
@@ -122,7 +123,7 @@ export function useLogRoom(job: () => Job | null) {
   async function show(own: LogShape, mine: number): Promise<void> {
     if (mine !== asked) return;
     shape.value = own;
-    roles.value = guessedRoles(own);
+    roles.value = guessedRoles(own.channels);
     range.value = [0, Math.max(own.lengthS, 0.1)];
     await look();
     await analyse();

@@ -32,11 +32,21 @@ export function findBumps(s: Series, ends: ScaleEnds): LogEvent[] {
     for (let i = at; i < at + length && clear; i++) clear = s.taken[i] === 0;
     if (!clear) continue;
     const [from, to] = edges(s, at, at + length);
-    if (!isAbrupt(s, from, to) || !beyondBend(s, from, to)) continue;
+    if (!isClear(s, from, to) || !isAbrupt(s, from, to) || !beyondBend(s, from, to)) continue;
     for (let i = Math.max(0, from - 1); i < Math.min(n, to + 1); i++) s.taken[i] = 1;
     events.push(bump(s, from, to, z, ends));
   }
   return events;
+}
+
+/** What is left of a wider one must stand out by itself, 1σ of its mean: a bend of the course and one far sample are no bump together. */
+const CLEAR_SIGMAS = 4.2;
+
+function isClear({ x, left, sigma, wider, half }: Series, from: number, to: number): boolean {
+  const turn = Math.abs(slopeOf(x, to, to + half) - slopeOf(x, from - half, from));
+  // The running median cuts the corner of a turn by about this much.
+  const cut = (turn * half) / 4;
+  return (Math.abs(mean(left, from, to)) - cut) * Math.sqrt(to - from) > CLEAR_SIGMAS * sigma * wider[from];
 }
 
 /** From and to of a bump: as far as it stays beyond half of its height. */

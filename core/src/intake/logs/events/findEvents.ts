@@ -7,7 +7,7 @@ import { type ScaleEnds, USUAL_ENDS } from './ends.ts';
 import { joinSteps } from './joinSteps.ts';
 import { findNoise } from './noisyStretches.ts';
 import { findRates } from './rates.ts';
-import { scaleOf, seriesOf, widerOf } from './series.ts';
+import { scaleOf, type Series, seriesOf, slopeOf, widerOf } from './series.ts';
 import { findSteps, withoutTurns } from './steps.ts';
 import { findStuck } from './stuck.ts';
 
@@ -41,7 +41,32 @@ export function findEvents(
   const steps = withoutTurns(findSteps(series));
   const joined = joinSteps(series, steps, ends, [...stuck, ...rates, ...gone]);
   const all = [...gone, ...bumps, ...stuck, ...joined, ...noise, ...rates].sort((a, b) => a.fromS - b.fromS);
-  return withoutTwins(all, series.half * series.stepS);
+  return withoutTwins(withoutGaps(series, all), series.half * series.stepS);
+}
+
+/** A pause of the logger: so many times the usual time between two samples. */
+const PAUSE = 4;
+/** What the course does in a pause is known from both sides to within so much. */
+const SLACK = { times: 2, sigmas: 6 } as const;
+
+/** Without steps and spikes that a pause explains: while nothing was written, the value went on as it does before and after. */
+function withoutGaps({ t, x, half, stepS, sigma }: Series, events: readonly LogEvent[]): LogEvent[] {
+  const pauses: { fromS: number; toS: number; goesOn: number }[] = [];
+  for (let i = 1; i < t.length; i++) {
+    const lasts = t[i] - t[i - 1];
+    if (lasts < PAUSE * stepS) continue;
+    const slope = Math.max(Math.abs(slopeOf(x, i - half, i)), Math.abs(slopeOf(x, i, i + half))) / stepS;
+    pauses.push({ fromS: t[i - 1], toS: t[i], goesOn: SLACK.times * slope * lasts + SLACK.sigmas * sigma });
+  }
+  if (pauses.length === 0) return [...events];
+  const beside = half * stepS;
+  return events.filter(
+    (e) =>
+      (e.kind !== 'step' && e.kind !== 'spike' && e.kind !== 'rate') ||
+      !pauses.some(
+        (p) => e.fromS <= p.toS + beside && e.toS >= p.fromS - beside && Math.abs(e.level - e.before) <= p.goesOn,
+      ),
+  );
 }
 
 /** An event that lies inside another of more weight is the same one. */

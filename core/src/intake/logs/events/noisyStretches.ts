@@ -6,8 +6,8 @@ import { LONG_LOG, type Series, span } from './series.ts';
 /** Stretches in which neighbours scatter several times as much as elsewhere. */
 const NOISE_TIMES = 3.3;
 const BLOCK = 12;
-/** Blocks on either side whose noise is what is usual there. */
-const NOISE_AROUND = 40;
+/** Blocks on either side whose noise is what is usual there, and how long they are at least, s: longer than a noisy stretch itself. */
+const NOISE_AROUND = { blocks: 40, seconds: 400 } as const;
 
 export function findNoise(s: Series): LogEvent[] {
   const n = s.x.length;
@@ -25,10 +25,11 @@ export function findNoise(s: Series): LogEvent[] {
   }
   const least = Math.max(quantileOf(rough, 0.5), s.quantum * 0.5);
   // Against what is usual about it: a meter's noise grows with its reading.
+  const side = Math.max(NOISE_AROUND.blocks, Math.ceil(NOISE_AROUND.seconds / (BLOCK * s.stepS)));
   const around =
     n > LONG_LOG
-      ? runningMedian(rough, NOISE_AROUND)
-      : rough.map((_, b) => medianOf(rough, Math.max(0, b - NOISE_AROUND), Math.min(blocks, b + NOISE_AROUND + 1)));
+      ? runningMedian(rough, side)
+      : rough.map((_, b) => medianOf(rough, Math.max(0, b - side), Math.min(blocks, b + side + 1)));
   const usual = around.map((v) => Math.max(least, v));
   const events: LogEvent[] = [];
   const loud = (k: number): boolean => k < blocks && rough[k] >= NOISE_TIMES * usual[k];

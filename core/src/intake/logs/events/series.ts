@@ -5,7 +5,7 @@ import type { LogEvent } from '../finding.ts';
 /** How far the course is looked at on either side of a value, s, and within which numbers of samples. */
 const AROUND = { seconds: 12, least: 10, most: 20 } as const;
 /** Chance of one false alarm in a whole clean series, of each kind. */
-export const FALSE_ALARM = 0.001;
+export const FALSE_ALARM = 0.0002;
 /** What stands out by less than so many steps of the display is none. */
 export const LEAST_STEPS = 1.6;
 /** Beyond so many 1σ a value says nothing of the noise. */
