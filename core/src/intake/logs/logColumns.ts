@@ -61,7 +61,7 @@ export const quantityOf = (unit: LogUnit): Quantity => INSIDE[unit].quantity;
 export const insideOf = (unit: LogUnit, value: number): number => INSIDE[unit].to(value);
 
 const TIME_HEAD =
-  /^\s*(?:time|t|elapsed|sec|seconds?|ms|millis|msec|milliseconds?|zeit|uhrzeit|heure|temps|hora|tid|tijd|timestamp|epoch|unix(?:\s?time)?|date|datum|clock)\b|\btime\b|\[\s*(?:s|ms|sec|min)\s*\]$/i;
+  /^\s*(?:time|t|elapsed|sec|seconds?|ms|millis|msec|milliseconds?|zeit|uhrzeit|heure|temps|hora|tid|tijd|timestamp|epoch|unix(?:\s?time)?|min|minutes?|date|datum|clock)\b|\btime\b|\[\s*(?:s|ms|sec|min)\s*\]$/i;
 /** Sensors by the letters that scan tools give them; their unit is not in the name. */
 const SENSOR_LETTERS = /\b(?:ect|clt|mat|iat|cht|egt|eot|oat|aat|act)\b/i;
 

@@ -309,9 +309,16 @@ describe('values that stand', () => {
     expect(hot(80, 0, [], false)).toEqual([[169, 199]]);
     expect(hot(64, 0, [], false)).toEqual([]);
     expect(hot(80, 82, [mark('unplugged', 140, 158)])).toEqual([[169, 199]]);
-    expect(hot(80, 82, [mark('unplugged', 140, 160)])).toEqual([]);
-    expect(hot(80, 82, [mark('unplugged', 140, null)])).toEqual([]);
+    // Too near the act at the end: what a log that begins hot shows at its start is the hot reading then.
+    expect(hot(80, 82, [mark('unplugged', 140, 160)])).toEqual([[0, 30]]);
+    expect(hot(80, 82, [mark('unplugged', 140, null)])).toEqual([[0, 30]]);
+    expect(hot(80, 82, [mark('unplugged', 5, null)])).toEqual([]);
     expect(hot(80, 82, [mark('unplugged', 20, 158.5), mark('bridged', 60, 70)])).toEqual([[169, 199]]);
+  });
+  test('a log that begins on a hot machine has no cold reading', () => {
+    const about = (c: number): string[] =>
+      stretchesOf(made(200, { v: ['celsius', () => c] }), { v: 'displayed' }, { v: [] }).map((s) => s.about);
+    expect([about(20), about(64), about(66)]).toEqual([['cold'], ['cold'], ['hot']]);
   });
   test('1σ of the mean: scatter over the root of what counts as independent', () => {
     const [cold] = stretchesOf(

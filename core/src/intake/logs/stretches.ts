@@ -29,15 +29,18 @@ export function stretchesOf(
   };
   const acts = log.marks.filter((m) => ACTS.includes(m.kind));
   const firstAct = Math.min(endS, ...acts.map((m) => m.fromS));
-  if (firstAct > STEADY_S) tell('cold', 0, Math.min(30, firstAct - 1));
+  const warm = used.find((c) => roles[c.id] === 'thermometer') ?? used.find((c) => c.quantity === 'celsius');
+  // A log may begin on a machine that runs: then what it shows at the start is a hot reading.
+  const beginsHot = warm !== undefined && middleIn(log, warm, 0, 30) > HOT_C;
+  if (firstAct > STEADY_S && !beginsHot) tell('cold', 0, Math.min(30, firstAct - 1));
   for (const m of acts) {
     const toS = Math.min(m.toS ?? endS, endS);
     if ((m.kind === 'unplugged' || m.kind === 'bridged') && toS - m.fromS > 4) tell(m.kind, m.fromS + 2, toS - 0.5);
   }
   const last = acts.reduce((at, m) => Math.max(at, m.toS ?? endS), 0);
-  const hot = used.find((c) => roles[c.id] === 'thermometer') ?? used.find((c) => c.quantity === 'celsius');
-  if (hot && endS - last > 40 && middleIn(log, hot, endS - 30, endS) > HOT_C)
+  if (warm && endS - last > 40 && middleIn(log, warm, endS - 30, endS) > HOT_C)
     tell('hot', Math.max(last + 10, endS - 30), endS);
+  else if (beginsHot && firstAct > STEADY_S) tell('hot', 0, Math.min(30, firstAct - 1));
   return out;
 }
 
