@@ -107,7 +107,7 @@ test('a sealed backup opens only with its passphrase; what is newer here stays; 
   await page.getByRole('button', { name: 'Cancel' }).click();
   // One that is no backup says so.
   await files(page, 'a backup').setInputFiles('docs/screenshots/bench.png');
-  await expect(page.getByText('This is no backup')).toBeVisible();
+  await expect(page.getByText('This is not a backup')).toBeVisible();
 });
 
 test('to a folder that was chosen once; the reminder goes when it is written', async ({ page }) => {

@@ -16,5 +16,6 @@ process.exit(
     tsx('studies/shelf.ts') ||
     tsx('studies/laterSpeed.ts') ||
     tsx('studies/page.ts') ||
+    tsx('studies/saving.ts') ||
     tsx('studies/logPage.ts'),
 );

@@ -7,6 +7,7 @@ if (run('npm', ['run', '--silent', 'build']) !== 0) process.exit(1);
 // Each on its own: one that fails does not hide the others.
 const codes = [
   run('npx', ['--no-install', 'tsx', 'e2e/campaign.ts', ...process.argv.slice(2)]),
+  run('npx', ['--no-install', 'tsx', 'e2e/campaignKills.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignBackup.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignHostile.ts']),
   run('npx', ['--no-install', 'tsx', 'studies/hostile.ts']),

@@ -3,6 +3,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { createApp } from './app.ts';
 
@@ -107,4 +108,22 @@ test('under a name that is not its own it does not answer', async () => {
 
 test('a folder without a built page is refused at once', () => {
   expect(() => createApp(path.join(folder, 'nothing'))).toThrow('createApp');
+});
+
+test('a new build under a running server: packed or not, what is there now is served', async () => {
+  const page = path.join(folder, 'page');
+  const get = async (target: string): Promise<[string, string | null]> => {
+    const response = await fetch(`${base}${target}`, { headers: { 'accept-encoding': 'gzip' } });
+    return [await response.text(), response.headers.get('content-encoding')];
+  };
+  writeFileSync(path.join(page, 'offline.js'), 'first');
+  writeFileSync(path.join(page, 'offline.js.gz'), gzipSync('first'));
+  expect(await get('/offline.js')).toEqual(['first', 'gzip']);
+  // The next build packs nothing, and the one after it packs what did not exist before.
+  rmSync(path.join(page, 'offline.js.gz'));
+  writeFileSync(path.join(page, 'offline.js'), 'second');
+  expect(await get('/offline.js')).toEqual(['second', null]);
+  writeFileSync(path.join(page, 'assets/b.js'), 'third');
+  writeFileSync(path.join(page, 'assets/b.js.gz'), gzipSync('third'));
+  expect(await get('/assets/b.js')).toEqual(['third', 'gzip']);
 });

@@ -1,7 +1,7 @@
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import packedStatic from 'express-static-gzip';
 import helmet from 'helmet';
-import { existsSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { isOurHost, type Settings } from './settings.ts';
 
@@ -56,12 +56,16 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   app.use('/api', (_request, response) => {
     response.status(404).json({ ok: false, reason: 'not-found' });
   });
+  const built = (): string =>
+    [folder, path.join(folder, 'assets'), path.join(folder, 'index.html')].map(stampOf).join();
   app.use(
     '/assets',
-    packedStatic(path.join(folder, 'assets'), {
-      ...PACKED,
-      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
-    }),
+    asBuilt(built, () =>
+      packedStatic(path.join(folder, 'assets'), {
+        ...PACKED,
+        serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+      }),
+    ),
   );
   app.get('/robots.txt', (_request, response) => {
     response.type('text').send('User-agent: *\nDisallow: /\n');
@@ -71,7 +75,7 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
     response.sendFile('icon.svg', { root: folder, headers: { 'Cache-Control': 'max-age=86400' } });
   });
   // What runs offline is asked for at each start: a newer one must be seen.
-  app.use(packedStatic(folder, { ...PACKED, serveStatic: { dotfiles: 'ignore', maxAge: 0 } }));
+  app.use(asBuilt(built, () => packedStatic(folder, { ...PACKED, serveStatic: { dotfiles: 'ignore', maxAge: 0 } })));
   // Every other address is a screen of the page.
   app.get('/{*splat}', (_request, response) => {
     response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } });
@@ -81,6 +85,19 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   });
   app.use(plainly);
   return app;
+}
+
+/** When a file or folder was last changed; '' while it is not there. */
+const stampOf = (file: string): string => String(statSync(file, { throwIfNoEntry: false })?.mtimeMs ?? '');
+
+/** The library lists the packed files once, when it is made: it is made again where a new build lies under a running server. */
+function asBuilt(built: () => string, make: () => RequestHandler): RequestHandler {
+  let [of, handler] = [built(), make()];
+  return (request, response, next) => {
+    const now = built();
+    if (now !== of) [of, handler] = [now, make()];
+    return handler(request, response, next);
+  };
 }
 
 /** What goes wrong is told by its number: no path, no stack. */

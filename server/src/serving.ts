@@ -4,7 +4,7 @@ import { createServer as createPlain, type Server } from 'node:http';
 import { createServer as createSecure } from 'node:https';
 import type { Settings } from './settings.ts';
 
-/** A server for the app, secured where certificate and key are told. Throws where they cannot be read or do not belong together. */
+/** A server for the app, secured where certificate and key are given. Throws where they cannot be read or do not belong together. */
 export function serverFor(app: Express, tls: Settings['tls']): Server {
   return tls ? createSecure({ cert: readFileSync(tls.cert), key: readFileSync(tls.key) }, app) : createPlain(app);
 }

@@ -1,4 +1,7 @@
 import { spawn } from 'node:child_process';
+import { generateKeyPairSync } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { isOurHost, readSettings } from './settings.ts';
@@ -8,6 +11,7 @@ const settings = (env: Record<string, string>) => {
   if (!read.ok) throw new Error(read.why);
   return read.settings;
 };
+const pem = (name: string): string => path.resolve(import.meta.dirname, '../test', name);
 const why = (env: Record<string, string>): string => {
   const read = readSettings(env);
   return read.ok ? '' : read.why;
@@ -36,7 +40,22 @@ describe('what the environment says', () => {
     expect(why({ TLS_CERT: '/nowhere.pem', TLS_KEY: import.meta.filename })).toBe(
       'TLS_CERT names a file that is not there: /nowhere.pem',
     );
-    expect(settings({ TLS_CERT: import.meta.filename, TLS_KEY: import.meta.filename }).tls).not.toBeNull();
+    expect(settings({ TLS_CERT: pem('cert.pem'), TLS_KEY: pem('key.pem') }).tls).not.toBeNull();
+  });
+  test('certificate and key that cannot be used together are said in one sentence', () => {
+    expect(why({ TLS_CERT: pem('key.pem'), TLS_KEY: pem('cert.pem') })).toBe(
+      'TLS_CERT names the key and TLS_KEY the certificate: swap them.',
+    );
+    expect(why({ TLS_CERT: import.meta.filename, TLS_KEY: pem('key.pem') })).toMatch(/^TLS_CERT holds no certificate/);
+    expect(why({ TLS_CERT: pem('cert.pem'), TLS_KEY: import.meta.filename })).toMatch(/^TLS_KEY holds no private key/);
+    expect(why({ TLS_CERT: import.meta.dirname, TLS_KEY: pem('key.pem') })).toMatch(/^TLS_CERT cannot be read/);
+    expect(why({ TLS_CERT: pem('cert.pem'), TLS_KEY: import.meta.dirname })).toMatch(/^TLS_KEY cannot be read/);
+    // Another pair's key.
+    const { privateKey } = generateKeyPairSync('rsa', { modulusLength: 2048 });
+    const other = path.join(mkdtempSync(path.join(tmpdir(), 'mellow-probe-key-')), 'key.pem');
+    writeFileSync(other, privateKey.export({ type: 'pkcs8', format: 'pem' }));
+    expect(why({ TLS_CERT: pem('cert.pem'), TLS_KEY: other })).toMatch(/^TLS_CERT and TLS_KEY cannot be used together/);
+    rmSync(path.dirname(other), { recursive: true });
   });
 });
 
@@ -61,4 +80,9 @@ function ends(env: Record<string, string>): Promise<{ code: number | null; said:
 test('a wrong setting ends it at once with 2', async () => {
   const { code, said } = await ends({ PORT: '' });
   expect([code, said.trim()]).toEqual([2, 'PORT must be a number from 0 to 65535, not "".']);
+});
+
+test('swapped certificate and key end it with one sentence, no stack', async () => {
+  const { code, said } = await ends({ TLS_CERT: pem('key.pem'), TLS_KEY: pem('cert.pem') });
+  expect([code, said.trim()]).toEqual([2, 'TLS_CERT names the key and TLS_KEY the certificate: swap them.']);
 });

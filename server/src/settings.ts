@@ -1,4 +1,5 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
+import { createPrivateKey, X509Certificate } from 'node:crypto';
 
 /** What the environment says of how the page is served. */
 export interface Settings {
@@ -31,12 +32,40 @@ export function readSettings(env: Environment): { ok: true; settings: Settings }
   if ((cert === '') !== (key === '')) return wrong('TLS_CERT and TLS_KEY go together: one of them is missing.');
   for (const [name, file] of Object.entries({ TLS_CERT: cert, TLS_KEY: key }))
     if (file !== '' && !existsSync(file)) return wrong(`${name} names a file that is not there: ${file}`);
+  const pair = cert === '' ? null : pairFault(cert, key);
+  if (pair !== null) return wrong(pair);
   const own = EVERYWHERE.includes(host) ? [] : [host.includes(':') && !host.startsWith('[') ? `[${host}]` : host];
   const names = [...new Set([...LOOPBACK, ...own, ...told].map((name) => name.toLowerCase()))];
   return {
     ok: true,
     settings: { host, port, hosts: names, tls: cert === '' ? null : { cert, key } },
   };
+}
+
+/** Why certificate and key cannot be used together, in a sentence; null where they can. */
+function pairFault(certFile: string, keyFile: string): string | null {
+  const [cert, key] = [certFile, keyFile].map((file) => readText(file));
+  if (cert === null) return `TLS_CERT cannot be read: ${certFile}`;
+  if (key === null) return `TLS_KEY cannot be read: ${keyFile}`;
+  const [certIsKey, keyIsCert] = [/-----BEGIN [A-Z ]*PRIVATE KEY/.test(cert), /-----BEGIN CERTIFICATE/.test(key)];
+  if (certIsKey && keyIsCert && !/-----BEGIN CERTIFICATE/.test(cert))
+    return 'TLS_CERT names the key and TLS_KEY the certificate: swap them.';
+  if (!/-----BEGIN CERTIFICATE/.test(cert)) return `TLS_CERT holds no certificate in PEM: ${certFile}`;
+  if (!/-----BEGIN [A-Z ]*PRIVATE KEY/.test(key)) return `TLS_KEY holds no private key in PEM: ${keyFile}`;
+  try {
+    if (new X509Certificate(cert).checkPrivateKey(createPrivateKey(key))) return null;
+    return 'TLS_CERT and TLS_KEY cannot be used together: the key is not the key of this certificate.';
+  } catch (error) {
+    return `TLS_CERT and TLS_KEY cannot be used together: ${error instanceof Error ? error.message : String(error)}.`;
+  }
+}
+
+function readText(file: string): string | null {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch {
+    return null;
+  }
 }
 
 /** Is a request meant for this server? Its Host header must name it: else a page elsewhere could reach it under a name of its own. */

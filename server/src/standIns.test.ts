@@ -89,3 +89,33 @@ test('an instrument has one plug; another bench has its own', async () => {
   nowMs += 100;
   expect(await message(again)).toContain('STAND-IN METER');
 });
+
+test('a line whose other end has left the network frees its place', async () => {
+  const own = createServer();
+  const quick = attachStandIns(own, null, () => nowMs, 40);
+  await new Promise<void>((done) => own.listen(0, '127.0.0.1', done));
+  const at = (own.address() as AddressInfo).port;
+  const line = (autoPong: boolean): WebSocket =>
+    new WebSocket(`ws://127.0.0.1:${at}${standInAddress('meter', choice)}`, { autoPong });
+  const gone = line(false);
+  expect(await outcome(gone)).toBe('open');
+  expect(await closed(gone)).toBe(1006);
+  const next = line(true);
+  expect(await outcome(next)).toBe('open');
+  // One that answers is left alone: it is asked several times over.
+  let pings = 0;
+  await new Promise<void>((done) => next.on('ping', () => ++pings === 4 && done()));
+  expect(next.readyState).toBe(WebSocket.OPEN);
+  quick.close();
+  await new Promise((done) => own.close(done));
+});
+
+test('a flood of messages closes its own line, and a second line answers as before', async () => {
+  const flood = open('meter');
+  const other = open('machine', undefined, { ...choice, bench: 'b2' });
+  await Promise.all([outcome(flood), outcome(other)]);
+  for (let i = 0; i < 5000; i++) flood.send('VAL1?\n');
+  expect(await closed(flood)).toBe(4429);
+  other.send('key on\n');
+  expect(await message(other)).toBe('DONE key on\n');
+});

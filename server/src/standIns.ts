@@ -19,14 +19,29 @@ const KEPT_MS = 60_000;
 /** Most machines at a time, and longest message. */
 const MOST_BENCHES = 20;
 const MOST_BYTES = 4096;
+/** Most messages of a line between two looks: a technician's program asks a few times a second, a flood would hold up everybody. */
+const MOST_AT_ONCE = 200;
+/** A line that takes no more is given up when so much waits for it, bytes. */
+const MOST_WAITING = 1_000_000;
+/** How often a line is asked whether it still lives, ms: one that does not answer until the next time has left, and its place is free. */
+const PING_MS = 10_000;
 /** Said on closing a line. */
-const CLOSE = { busy: 4409, full: 4503 } as const;
+const CLOSE = { busy: 4409, flood: 4429, full: 4503 } as const;
+
+/** A line, and what is known of whoever is at its other end. */
+interface Line {
+  socket: WebSocket;
+  /** Messages since the last look. */
+  messages: number;
+  /** Has it answered since it was last asked? */
+  alive: boolean;
+}
 
 interface Running {
   bench: StandInBench;
   startMs: number;
   speed: number;
-  lines: Map<StandInId, WebSocket>;
+  lines: Map<StandInId, Line>;
   emptySinceMs: number;
 }
 
@@ -38,6 +53,7 @@ export function attachStandIns(
   server: Server,
   hosts: Settings['hosts'] = null,
   nowMs: () => number = () => performance.now(),
+  pingMs: number = PING_MS,
 ): { close(): void } {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES });
   const running = new Map<string, Running>();
@@ -68,8 +84,11 @@ export function attachStandIns(
     const at = own;
     // An instrument has one plug: two that talk to it at once would take each other's answers.
     if (at.lines.has(device)) return line.close(CLOSE.busy, 'in use');
-    at.lines.set(device, line);
+    const theirs: Line = { socket: line, messages: 0, alive: true };
+    at.lines.set(device, theirs);
+    line.on('pong', () => (theirs.alive = true));
     line.on('message', (data, binary) => {
+      if (++theirs.messages > MOST_AT_ONCE) return line.close(CLOSE.flood, 'too many messages at once');
       if (!binary) at.bench.devices[device].receive((data as Buffer).toString('utf8'), timeS(at));
     });
     line.on('close', () => {
@@ -88,16 +107,29 @@ export function attachStandIns(
       const now = timeS(own);
       own.bench.machine.advanceTo(now);
       for (const [device, line] of own.lines) {
+        line.messages = 0;
         const text = own.bench.devices[device].take(now);
-        if (text !== '' && line.readyState === line.OPEN) line.send(text);
+        const { socket } = line;
+        if (socket.bufferedAmount > MOST_WAITING) socket.terminate();
+        else if (text !== '' && socket.readyState === socket.OPEN) socket.send(text);
       }
     }
   }, LOOK_MS);
   timer.unref();
+  const pings = setInterval(() => {
+    for (const { lines } of running.values())
+      for (const line of lines.values()) {
+        if (!line.alive) line.socket.terminate();
+        line.alive = false;
+        line.socket.ping();
+      }
+  }, pingMs);
+  pings.unref();
 
   return {
     close() {
       clearInterval(timer);
+      clearInterval(pings);
       for (const line of sockets.clients) line.terminate();
       sockets.close();
     },

@@ -39,8 +39,12 @@ test('one and several', () => {
     '2 figures to check: correct it, or tap ✓ if it matches the picture.',
     '9 rows, each figure beside its place in the picture.',
   ]);
-  expect(damagedRecordsText(['a'])).toBe('1 record is not as the manifest says and is left out: a');
-  expect(damagedRecordsText(['a', 'b', 'c'])).toBe('3 records are not as the manifest says and are left out: a, b, c');
+  expect(damagedRecordsText(['a'])).toBe(
+    '1 record is damaged or not a record of this program, and will not be restored: a',
+  );
+  expect(damagedRecordsText(['a', 'b', 'c'])).toBe(
+    '3 records are damaged or not records of this program, and will not be restored: a, b, c',
+  );
   expect(damagedRecordsText(['a', 'b', 'c', 'd'])).toMatch(/^4 records .* a, b, c …$/);
   expect([1, 2].map((n) => lineFaultsText(n, 'no answer'))).toEqual([
     '1 fault; last: no answer. No figure was taken from it.',

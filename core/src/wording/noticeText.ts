@@ -14,7 +14,7 @@ export const unreadablePhotosText = (count: number): string =>
 
 /** Records of a backup that were changed since it was written; a few are named. */
 export const damagedRecordsText = (paths: readonly string[]): string =>
-  `${countText(paths.length, 'record is', 'records are')} not as the manifest says and ${paths.length === 1 ? 'is' : 'are'} left out: ${paths.slice(0, 3).join(', ')}${paths.length > 3 ? ' …' : ''}`;
+  `${countText(paths.length, 'record is', 'records are')} damaged or ${paths.length === 1 ? 'not a record' : 'not records'} of this program, and will not be restored: ${paths.slice(0, 3).join(', ')}${paths.length > 3 ? ' …' : ''}`;
 
 /** Figures of a table in a picture that a person has to look at; 0: none, of so many rows. */
 export const unsureFiguresText = (count: number, rows: number): string =>

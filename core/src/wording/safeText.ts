@@ -21,10 +21,11 @@ export const STANDING_NAMES = {
 } as const;
 
 export const BACKUP_FAULTS = {
-  'not-a-zip': 'This is no backup: it is no ZIP, or it is cut off.',
-  'no-manifest': 'This ZIP is no backup: it has no manifest.',
-  'bad-manifest': 'The manifest of this backup is not as it should be: nothing was taken from it.',
-  'newer-version': 'This backup was written by a newer version: take the newer program first.',
+  'not-a-zip': 'This is not a backup: it is not a ZIP file, or it is cut off.',
+  'no-manifest': 'This ZIP file is not a backup: it has no manifest.',
+  'bad-manifest': 'The manifest of this backup cannot be read. Nothing was restored.',
+  'newer-version': 'This backup was written by a newer version. Update the program first.',
+  'path-outside': 'This backup names a file outside its own archive. Nothing was restored: do not trust its source.',
 } as const;
 
 /** Days without a backup after which it is said. Common practice, no source. */

@@ -7,6 +7,7 @@ const openSocket: OpenSocket = (address) => new WebSocket(address);
 
 const GONE: Readonly<Record<number, string>> = {
   4409: say.anotherWindowIsUsingIt,
+  4429: say.tooManyMessages,
   4503: say.theServerHasTooManyMachinesRunning,
 };
 /** A server that does not answer in this time is not there, ms. */

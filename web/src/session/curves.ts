@@ -1,11 +1,12 @@
 import { CATALOGUE_CURVES } from '@mellow-probe/core/catalogue/parts/curves';
 import { type Curve, curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import type { CurveModel } from '@mellow-probe/core/circuit/curves/curveModel';
-import { type OwnCurve, ownCurveSchema } from '@mellow-probe/core/circuit/curves/ownCurve';
+import { type OwnCurve } from '@mellow-probe/core/circuit/curves/ownCurve';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { getPhoto, putPhoto } from '../data/storage/photoStorage.ts';
+import { type StoredCurves, storedCurvesSchema } from '../data/storage/shelfSchemas.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
@@ -17,24 +18,6 @@ export interface ShelfCurve {
   curve: Curve;
   model: CurveModel;
   own: boolean;
-}
-
-/** The user's curves as they are stored. One that cannot be opened is kept as it is, and does not hide the others. */
-const storedSchema = z.preprocess(
-  (data) => {
-    const list = Array.isArray(data) ? (data as unknown[]) : null;
-    if (!list) return data;
-    const opened = list.map((entry) => ({ entry, curve: ownCurveSchema.safeParse(entry) }));
-    return {
-      curves: opened.flatMap(({ curve }) => (curve.success ? [curve.data] : [])),
-      unread: opened.flatMap(({ curve, entry }) => (curve.success ? [] : [entry])),
-    };
-  },
-  z.strictObject({ curves: z.array(ownCurveSchema), unread: z.array(z.unknown()) }),
-);
-interface StoredCurves {
-  curves: OwnCurve[];
-  unread: unknown[];
 }
 
 const asShelfCurve = (c: OwnCurve): ShelfCurve => ({
@@ -60,7 +43,7 @@ const PICTURE = 'picture';
 /** All curves at hand: the user's own first. */
 export const useCurves = defineStore('curves', () => {
   const record = persistedRecord<StoredCurves>({
-    door: shelfDoor('curves', storedSchema as z.ZodType<StoredCurves>),
+    door: shelfDoor('curves', storedCurvesSchema as z.ZodType<StoredCurves>),
     initial: { curves: [], unread: [] },
   });
   const removed = shallowRef<OwnCurve | null>(null);

@@ -63,6 +63,8 @@ export function followHistory<T extends object>(record: PersistedRecord<T>, door
   function flush(): Promise<void> {
     writing ??= (async () => {
       while (written !== steps.value) {
+        // The record itself goes first.
+        await record.settled();
         written = steps.value;
         await door.write(written).catch(() => undefined);
       }

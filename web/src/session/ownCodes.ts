@@ -1,15 +1,17 @@
-import { findOwnCode, MOST_OWN_CODES, type OwnCode, ownCodeSchema } from '@mellow-probe/core/catalogue/parts/ownCodes';
+import { findOwnCode, MOST_OWN_CODES, type OwnCode } from '@mellow-probe/core/catalogue/parts/ownCodes';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { z } from 'zod';
+import type { z } from 'zod';
+import { storedCodesSchema } from '../data/storage/shelfSchemas.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
-const schema = z.strictObject({ codes: z.array(ownCodeSchema).max(MOST_OWN_CODES) });
-
 /** The user's own codes on the shelf: those of machines that follow no standard. */
 export const useOwnCodes = defineStore('own-codes', () => {
-  const record = persistedRecord<z.infer<typeof schema>>({ door: shelfDoor('codes', schema), initial: { codes: [] } });
+  const record = persistedRecord<z.infer<typeof storedCodesSchema>>({
+    door: shelfDoor('codes', storedCodesSchema),
+    initial: { codes: [] },
+  });
   const removed = shallowRef<OwnCode | null>(null);
   return {
     codes: computed(() => record.value.codes),

@@ -1,23 +1,23 @@
 import {
   asTemplate,
   type KeptHarness,
-  keptHarnessSchema,
   type Harness,
   MOST_HARNESSES,
 } from '@mellow-probe/core/circuit/harness/harnessSchema';
-import { FILE_MARGIN } from '@mellow-probe/core/base/units/bounds';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { newId } from '../browser/newId.ts';
+import { storedHarnessesSchema } from '../data/storage/shelfSchemas.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 
-const schema = z.strictObject({ looms: z.array(keptHarnessSchema).max(FILE_MARGIN * MOST_HARNESSES) });
-
 /** Looms kept on the shelf, by name: the next check of such a machine takes one in a tap. */
 export const useOwnHarnesses = defineStore('own-looms', () => {
-  const record = persistedRecord<z.infer<typeof schema>>({ door: shelfDoor('looms', schema), initial: { looms: [] } });
+  const record = persistedRecord<z.infer<typeof storedHarnessesSchema>>({
+    door: shelfDoor('looms', storedHarnessesSchema),
+    initial: { looms: [] },
+  });
   return {
     looms: computed(() => record.value.looms),
     fault: record.fault,

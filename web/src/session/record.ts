@@ -84,10 +84,11 @@ export function persistedRecord<T extends object>({
       revision++;
       if (origin !== 'elsewhere') lastAt = nowIso();
       if (underWay || !isKept()) appendToJournal();
+      // The store first: the verdict, the steps of undo and all else that follows from the change can wait for it, it cannot wait for them.
+      void keep();
       changes.emit({ origin, revision, patches, before, after });
     }
     dirty.value = false;
-    if (patches.length > 0) void keep();
   }
 
   const isKept = (): boolean => base !== null && differences(base.value, last).length === 0;

@@ -18,6 +18,7 @@ export const serialTransportWords = {
 
 export const socketTransportWords = {
   anotherWindowIsUsingIt: 'another window is using it',
+  tooManyMessages: 'Too many messages at once. Connect again and ask less often.',
   theServerHasTooManyMachinesRunning: 'the server runs as many machines as it can',
   theBrowserOpensNoSuchLine: 'the browser cannot open this connection',
   theServerDoesNotAnswer: 'the server does not answer',

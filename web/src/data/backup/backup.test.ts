@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { genericKit } from '@mellow-probe/core/catalogue/kit/kitSchema';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { seededUniform } from '@mellow-probe/core/base/numeric/random';
@@ -37,6 +38,19 @@ const job = (id: string, change: (j: Job) => void = () => undefined): Job => {
   change(made);
   return made;
 };
+/** A play that was just begun. */
+const PLAY = {
+  format: 'mellow-probe/play',
+  formatVersion: 1,
+  id: 'play',
+  number: '2-VTP2ME-K',
+  mode: 'hidden',
+  partOf: null,
+  startedAt: NOW,
+  endedAt: null,
+  moves: [],
+  result: null,
+};
 async function fill(): Promise<void> {
   for (const id of ['a', 'b/c?d#e', 'ü'])
     await w.jobStorage.jobDoor(id).write(
@@ -45,11 +59,22 @@ async function fill(): Promise<void> {
     );
   await put('photos', 'a/p', JPEG);
   await put('photos', 'a/odd', 'data:image/png;base64,AAAA');
-  await put('shelf', 'kit', { kept: 1, revision: 'k', at: NOW, follows: [], value: { meters: [] } });
+  await put('shelf', 'kit', { kept: 1, revision: 'k', at: NOW, follows: [], value: genericKit() });
   await put('shelf', 'folder-of-another-device', { kept: 1 });
-  await put('recordings', 'head/r', { id: 'r' });
+  await put('recordings', 'head/r', {
+    id: 'r',
+    title: 'A drive',
+    job: null,
+    startedAt: NOW,
+    endedAt: NOW,
+    from: 'recorded',
+    channels: [{ id: 'a', name: 'a', quantity: 'celsius' }],
+    marks: [],
+    samples: 2,
+    lengthS: 0.1,
+  });
   await put('recordings', 'data/r/00000000', [{ channel: 0, t: Float64Array.of(0, 0.1), v: Float64Array.of(NaN, -0) }]);
-  await put('training', 'play', { kept: 1, revision: 't', at: NOW, follows: ['s'], value: { id: 'play' } });
+  await put('training', 'play', { kept: 1, revision: 't', at: NOW, follows: ['s'], value: PLAY });
 }
 async function emptied(): Promise<void> {
   await emptyBrowser();
@@ -65,6 +90,18 @@ async function opened(blob: Blob) {
   const result = await (await modules()).openBackup(blob);
   if (!result.ok) throw new Error(`${result.reason} ${result.detail}`);
   return result.backup;
+}
+/** A ZIP file of these texts. */
+async function zipOf(files: Record<string, string>): Promise<Blob> {
+  const { BlobWriter, TextReader, ZipWriter } = await import('@zip.js/zip.js');
+  const zip = new ZipWriter(new BlobWriter('application/zip'), { useWebWorkers: false });
+  for (const [name, text] of Object.entries(files)) await zip.add(name, new TextReader(text));
+  return zip.close();
+}
+/** Why a file cannot be opened as a backup; "ok" where it can. */
+async function faultOf(blob: Blob): Promise<string> {
+  const result = await (await modules()).openBackup(blob);
+  return result.ok ? 'ok' : result.reason;
 }
 async function restore(blob: Blob) {
   const m = await modules();
@@ -116,17 +153,6 @@ describe('a backup', () => {
     expect(await m.damagedIn(backup)).toEqual([]);
   });
   test('what is no backup is told apart: no ZIP, no manifest, a broken one, a newer one', async () => {
-    const m = await modules();
-    const { BlobWriter, TextReader, ZipWriter } = await import('@zip.js/zip.js');
-    const zipOf = async (files: Record<string, string>): Promise<Blob> => {
-      const zip = new ZipWriter(new BlobWriter('application/zip'), { useWebWorkers: false });
-      for (const [name, text] of Object.entries(files)) await zip.add(name, new TextReader(text));
-      return zip.close();
-    };
-    const faultOf = async (blob: Blob) => {
-      const result = await m.openBackup(blob);
-      return result.ok ? 'ok' : result.reason;
-    };
     expect(await faultOf(new Blob(['no zip at all']))).toBe('not-a-zip');
     expect(await faultOf(await zipOf({ 'a.txt': 'a' }))).toBe('no-manifest');
     const good = { format: 'mellow-probe/backup', formatVersion: 1, createdAt: NOW, entries: [] };
@@ -155,6 +181,50 @@ describe('a backup', () => {
     const { storedOf } = await import('./items.ts');
     expect(storedOf(item)).toBe(JPEG);
     expect(() => storedOf({ ...item, data: Uint8Array.of(0x25, 0x50, 0x44, 0x46) })).toThrow('no JPEG');
+  });
+  test('right sums and the wrong shape: refused by the schema of its kind, listed, and nothing here is changed', async () => {
+    const m = await modules();
+    await fill();
+    const before = await everything();
+    const backup = await opened(await backupOf());
+    const { packed } = await import('./packed.ts');
+    const entryOf = (kind: string, key?: string) =>
+      backup.manifest.entries.find((e) => e.kind === kind && (key === undefined || e.key.startsWith(key)))!;
+    const odd = [entryOf('job'), entryOf('shelf'), entryOf('log', 'head'), entryOf('training')];
+    const shapes: readonly unknown[] = [{ a: 1 }, [], 'text', 7, null];
+    for (const shape of shapes) {
+      const hostile = {
+        ...backup,
+        item: async (entry: (typeof odd)[number]) => {
+          const item = (await backup.item(entry))!;
+          return odd.includes(entry) ? { ...item, data: new TextEncoder().encode(packed(shape)) } : item;
+        },
+      };
+      const refused = await m.damagedIn(hostile);
+      // A draft of a tool may be any record: only the tool knows it.
+      const open = shape !== null && typeof shape === 'object' && !Array.isArray(shape);
+      const told = odd.filter((e) => !(open && e.kind === 'shelf' && e.key.startsWith('draft.')));
+      expect(new Set(refused), JSON.stringify(shape)).toEqual(new Set(told));
+      expect(new Set(await m.stageRestore(hostile, odd))).toEqual(new Set(told));
+    }
+    await m.stageRestore(backup, []);
+    expect(await everything()).toEqual(before);
+  });
+  test('a path that leads out of the archive: the whole backup is refused, in words of its own', async () => {
+    const good = { format: 'mellow-probe/backup', formatVersion: 1, createdAt: NOW };
+    const entry = { kind: 'shelf', key: 'kit', bytes: 2, sha256: 'a'.repeat(64) };
+    const at = async (path: string): Promise<string> =>
+      faultOf(await zipOf({ 'manifest.json': JSON.stringify({ ...good, entries: [{ ...entry, path }] }) }));
+    for (const path of [
+      '../kit.json',
+      'shelf/../../kit.json',
+      '/etc/kit.json',
+      'C:/kit.json',
+      '..\\kit.json',
+      './kit.json',
+    ])
+      expect(await at(path), path).toBe('path-outside');
+    for (const path of ['shelf/kit.json', 'checks/a..b.json', 'photos/...jpg']) expect(await at(path), path).toBe('ok');
   });
 });
 

@@ -2,11 +2,11 @@ import { deeperThan } from '@mellow-probe/core/base/records/deeperThan';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { BlobReader, type FileEntry, Uint8ArrayWriter, ZipReader } from '@zip.js/zip.js';
-import type { Item } from './items.ts';
+import { isStorable, type Item } from './items.ts';
 import { type BackupEntry, MANIFEST, type Manifest, manifestSchema, MOST_BYTES } from './manifest.ts';
 import type { OnProgress } from './writeBackup.ts';
 
-export type BackupFault = 'not-a-zip' | 'no-manifest' | 'bad-manifest' | 'newer-version';
+export type BackupFault = 'not-a-zip' | 'no-manifest' | 'bad-manifest' | 'newer-version' | 'path-outside';
 
 /** An opened backup: its manifest, and the way to each of its records. */
 export interface Backup {
@@ -53,6 +53,8 @@ export async function openBackup(file: Blob): Promise<OpenedBackup> {
     return { ok: false, reason: 'newer-version', detail: `format ${version}` };
   const parsed = manifestSchema.safeParse(manifest);
   if (!parsed.success) return { ok: false, reason: 'bad-manifest', detail: parsed.error.issues[0].message };
+  const outside = parsed.data.entries.find(({ path }) => isOutside(path));
+  if (outside) return { ok: false, reason: 'path-outside', detail: outside.path.slice(0, 200) };
   return {
     ok: true,
     backup: {
@@ -69,9 +71,13 @@ export async function openBackup(file: Blob): Promise<OpenedBackup> {
   };
 }
 
+/** Does a path lead out of its archive? No backup of this program has such a one. */
+const isOutside = (path: string): boolean =>
+  /^(?:[/\\]|[a-z]:)/i.test(path) || path.split(/[/\\]/).some((part) => part === '..' || part === '.');
+
 const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).slice(0, 200);
 
-/** Reads every record of a backup once, and tells which are not as the manifest says. */
+/** Reads every record of a backup once, and tells which are not as the manifest says, or not what a record of their kind must be. */
 export async function damagedIn(
   { manifest, item }: Backup,
   onProgress: OnProgress = () => undefined,
@@ -79,7 +85,8 @@ export async function damagedIn(
   const damaged: BackupEntry[] = [];
   for (const [i, entry] of manifest.entries.entries()) {
     onProgress(i, manifest.entries.length);
-    if (!(await item(entry))) damaged.push(entry);
+    const read = await item(entry);
+    if (!read || !isStorable(read)) damaged.push(entry);
   }
   onProgress(manifest.entries.length, manifest.entries.length);
   return damaged;

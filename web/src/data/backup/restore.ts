@@ -7,7 +7,7 @@ import { type Kept, REMEMBERED, unwrapped, wrapped } from '../storage/kept.ts';
 import { type LedgerEntry, noteInLedger } from '../storage/ledger.ts';
 import { withStore } from '../storage/stores.ts';
 import { oneAtATime, tellOthers } from '../storage/windows.ts';
-import { type Item, storedOf } from './items.ts';
+import { isStorable, type Item, storedOf } from './items.ts';
 import { type BackupEntry, type Kind, KINDS } from './manifest.ts';
 import type { Backup } from './readBackup.ts';
 import type { OnProgress } from './writeBackup.ts';
@@ -74,15 +74,6 @@ export async function stageRestore(
   }
   await withStore('staging', (s) => s.setItem(READY, { count, at: nowIso() }));
   return damaged;
-}
-
-function isStorable(item: Item): boolean {
-  try {
-    storedOf(item);
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 /** Empties the stage: first the mark, so that nothing half is ever taken for ready. */

@@ -37,15 +37,17 @@ export function doorTo<T>(
     if (!result.ok) throw new StorageError('invalid', result.detail);
     return result.value;
   };
-  const readNow = async (): Promise<Kept<T> | null> => {
+  /** `known`: a version this window has seen; what is stored under its revision needs no check again. */
+  const readNow = async (known: Kept<T> | null = null): Promise<Kept<T> | null> => {
     const data: unknown = await withStore(store, (s) => s.getItem(key));
     if (data === null) return null;
     const kept = unwrapped(data);
+    if (known !== null && kept.revision === known.revision) return { ...known, follows: kept.follows };
     if (onUnreadable === 'start-anew' && !check(kept.value).ok) return null;
     return { ...kept, value: checked(kept.value) };
   };
   const writeNow = async (value: T, base: Kept<T> | null, at: string): Promise<Kept<T>> => {
-    const stored = await readNow();
+    const stored = await readNow(base);
     const elsewhere = stored !== null && base !== null && stored.revision !== base.revision;
     const merged = elsewhere ? mergeThreeWay(base.value, value, stored.value) : value;
     const from = stored ?? base;
@@ -61,7 +63,7 @@ export function doorTo<T>(
   };
   return {
     name: `${store}/${key}`,
-    read: readNow,
+    read: () => readNow(),
     write: (value, base, at = nowIso()) => oneAtATime(`${store}/${key}`, () => writeNow(value, base, at)),
     onElsewhere: (callback) => onOthers((n) => n.store === store && n.key === key && callback(n.kind)),
   };

@@ -1,4 +1,5 @@
 import { markSchema, type Log } from '@mellow-probe/core/intake/logs/log';
+import { isRecord } from '@mellow-probe/core/base/records/plainData';
 import { logOfSamples } from '@mellow-probe/core/intake/logs/logOfSamples';
 import { z } from 'zod';
 import { withStore } from './stores.ts';
@@ -31,6 +32,26 @@ export interface SampleChunk {
 const headKey = (id: string): string => `head/${id}`;
 const chunkKey = (id: string, n: number): string => `data/${id}/${String(n).padStart(8, '0')}`;
 const wholeKey = (id: string): string => `whole/${id}`;
+
+/** Is this what stands under such a key: a head, a part of the samples, or a whole log? */
+export function isRecordingPart(key: string, value: unknown): boolean {
+  if (key.startsWith('head/')) return headSchema.safeParse(value).success;
+  if (key.startsWith('data/')) return Array.isArray(value) && value.every(isChunk);
+  if (!key.startsWith('whole/') || !isRecord(value)) return false;
+  const { timeS, channels } = value;
+  return (
+    timeS instanceof Float64Array &&
+    Array.isArray(channels) &&
+    channels.every((c: unknown) => isRecord(c) && c.values instanceof Float64Array && c.values.length === timeS.length)
+  );
+}
+
+const isChunk = (value: unknown): boolean =>
+  isRecord(value) &&
+  typeof value.channel === 'number' &&
+  value.t instanceof Float64Array &&
+  value.v instanceof Float64Array &&
+  value.t.length === value.v.length;
 
 /** Rejects with a `StorageError`. */
 export async function putHead(head: RecordingHead): Promise<void> {
