@@ -3,9 +3,10 @@ import { jobGateWords as say } from '@mellow-probe/core/wording/screens/componen
 import ActButton from './base/ActButton.vue';
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { storageFaultText } from '@mellow-probe/core/wording/storageText';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { screenTitle, titled } from '../browser/titles.ts';
+import { toStorageError } from '../data/storage/storageError.ts';
 import { useBench } from '../session/bench.ts';
 import MessagePage from './MessagePage.vue';
 import ProvideSession from './ProvideSession.ts';
@@ -29,6 +30,14 @@ watch(
   ([title, screen]) => titled(title, screenTitle(screen)),
   { immediate: true },
 );
+/** Why it could not be restored. */
+const refused = ref('');
+async function restore(): Promise<void> {
+  refused.value = '';
+  await bench
+    .restore(props.id)
+    .catch((error: unknown) => (refused.value = storageFaultText(toStorageError(error).fault)));
+}
 const state = computed(() => ('id' in bench.state && bench.state.id === props.id ? bench.state : null));
 </script>
 
@@ -40,6 +49,11 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
       <h1>{{ say.thisCheckIsNotHere }}</h1>
       <p>{{ say.itWasDeletedOrItLives }}</p>
     </template>
+    <div v-else-if="state?.kind === 'deleted'" role="alert" data-test="deleted-check">
+      <h1>{{ say.thisCheckWasDeleted }}</h1>
+      <p>{{ refused || say.itIsStillInTheBin }}</p>
+      <ActButton kind="main" @click="restore">{{ say.restore }}</ActButton>
+    </div>
     <template v-else-if="state?.kind === 'unreadable'">
       <h1>{{ say.thisCheckCannotBeOpened }}</h1>
       <p>{{ say.itIsKeptAsItIs(openFaultText(state.fault)) }}</p>

@@ -154,6 +154,27 @@ describe('the job on the bench', () => {
     await other.jobStorage.restoreJob('a');
     expect((await stored(w, 'a')).note).toBe('more');
   });
+  test('deleted in another window, then reloaded here: it is offered, with what was typed after it was deleted', async () => {
+    await put(w, 'd', (j) => (j.title = 'Pilot boat'));
+    const bench = benchOf(w);
+    await bench.open('d');
+    const session = sessionOf(bench);
+    const other = await openWindow();
+    await other.jobStorage.removeJob('d');
+    await until(() => session.keeping.value.kind === 'removed-elsewhere', 'heard');
+    session.job.note = 'typed afterwards';
+    await session.record.settled();
+    // The window is killed: nothing closes in order.
+    const next = await openWindow();
+    const again = benchOf(next);
+    await again.open('d');
+    expect(again.state).toEqual({ kind: 'deleted', id: 'd' });
+    await again.restore('d');
+    expect(sessionOf(again).job).toMatchObject({ title: 'Pilot boat', note: 'typed afterwards' });
+    await sessionOf(again).record.settled();
+    expect(await stored(next, 'd')).toMatchObject({ title: 'Pilot boat', note: 'typed afterwards' });
+    expect(await next.jobStorage.isInBin('d')).toBe(false);
+  });
   test('a check that the store never took is opened from what is ahead of it, and kept when there is room', async () => {
     const job = { ...newJob('h', NOW), title: 'homeless' };
     w.ahead.writeAhead('jobs/h', null, [{ at: [], after: { format: 'garbage' } }], NOW);

@@ -4,7 +4,15 @@ import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { readAhead } from '../data/storage/ahead.ts';
 import type { Door } from '../data/storage/door.ts';
-import { askToKeep, changeStoredJob, jobAhead, jobDoor, jobFault } from '../data/storage/jobStorage.ts';
+import {
+  askToKeep,
+  changeStoredJob,
+  isInBin,
+  jobAhead,
+  jobDoor,
+  jobFault,
+  restoreJob,
+} from '../data/storage/jobStorage.ts';
 import type { Kept } from '../data/storage/kept.ts';
 import { type StorageFault, toStorageError } from '../data/storage/storageError.ts';
 import { engineLine, type EngineLine } from '../workers/engineClient.ts';
@@ -15,6 +23,8 @@ export type OnBench =
   | { kind: 'loading'; id: string }
   | { kind: 'open'; session: JobSession }
   | { kind: 'missing'; id: string }
+  /** Deleted, here or in another window, and still in the bin. */
+  | { kind: 'deleted'; id: string }
   | { kind: 'unreadable'; id: string; fault: OpenFault }
   | { kind: 'blocked'; id: string; fault: StorageFault };
 
@@ -57,7 +67,13 @@ export const useBench = defineStore('bench', () => {
     } else await changeStoredJob(id, change);
   }
 
-  return { state, line, open, changeJob };
+  /** Brings a deleted job back from the bin, with what was typed into it after it was deleted elsewhere, and opens it. Rejects where the store does not answer. */
+  async function restore(id: string): Promise<void> {
+    await restoreJob(id);
+    await open(id);
+  }
+
+  return { state, line, open, changeJob, restore };
 });
 
 type Found =
@@ -81,5 +97,6 @@ async function find(id: string): Promise<Found> {
     const initial = jobAhead(entry);
     if (initial) return { door, initial, stored: null };
   }
-  return fault ? { kind: 'blocked', id, fault } : { kind: 'missing', id };
+  if (fault) return { kind: 'blocked', id, fault };
+  return { kind: (await isInBin(id)) ? 'deleted' : 'missing', id };
 }

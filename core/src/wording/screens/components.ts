@@ -28,6 +28,10 @@ export const intervalStripWords = {
 export const jobGateWords = {
   thisCheckIsNotHere: 'This check is not here',
   itWasDeletedOrItLives: 'It was deleted, or it is in another browser. Restore a backup, or go to your checks.',
+  thisCheckWasDeleted: 'This check was deleted',
+  itIsStillInTheBin:
+    'It is still in the bin. Restore it with everything that was typed into it, also after it was deleted.',
+  restore: 'Restore',
   thisCheckCannotBeOpened: 'This check cannot be opened',
   itIsKeptAsItIs: (openFault: Shown): string => `${openFault} The file stays as it is.`,
   thisCheckCannotBeReadNow: 'This check cannot be read now',

@@ -130,6 +130,12 @@ export async function removeJob(id: string): Promise<void> {
   });
 }
 
+/** Is a deleted job still in the bin? False where the bin cannot be read. */
+export async function isInBin(id: string): Promise<boolean> {
+  if (inHand.has(id)) return true;
+  return withStore('bin', async (s) => (await s.getItem(id)) !== null).catch(() => false);
+}
+
 /** Puts a job back out of the bin. Where it was kept again meanwhile, in another window, what was typed there stays. */
 export async function restoreJob(id: string): Promise<void> {
   const data: unknown = inHand.get(id) ?? (await withStore('bin', (s) => s.getItem<{ data: unknown }>(id)))?.data;
