@@ -10,6 +10,9 @@ export const offline = ref<Offline>('not-here');
 /** A newer version lies ready. It is taken when the technician says so, never by itself. */
 export const newVersion = ref(false);
 
+/** The newer version could not be fetched whole: the one in use stays, and it can be tried again. */
+export const updateFailed = ref(false);
+
 let worker: Workbox | null = null;
 
 /** Has the reader asked the browser to spare data? */
@@ -37,6 +40,7 @@ export async function goOffline(asked = false): Promise<boolean> {
     // Asked for before this page was opened. Without one waiting it came into charge meanwhile: of which version this page's parts are is not known.
     if (registration?.waiting && isTaking()) worker.messageSkipWaiting();
     else openTaken();
+    if (registration) followUpdates(registration);
     if (registration?.active) offline.value = 'ready';
     else if (!registration) offline.value = 'failed';
     return registration !== undefined;
@@ -83,7 +87,29 @@ export async function keep(files: readonly string[]): Promise<void> {
   }
 }
 
+/** An update that is not complete after so long has failed, ms: some part of it does not come. */
+const UPDATE_MS = 30_000;
+
+/** Says when an update of the offline copy fails, or does not end; the first copy of all says so by itself. */
+export function followUpdates(registration: ServiceWorkerRegistration): void {
+  registration.addEventListener('updatefound', () => {
+    const { installing, active } = registration;
+    if (!installing || !active) return;
+    updateFailed.value = false;
+    const late = setTimeout(() => (updateFailed.value = true), UPDATE_MS);
+    let complete = false;
+    installing.addEventListener('statechange', () => {
+      if (installing.state === 'installing') return;
+      clearTimeout(late);
+      // Thrown away before it was ever complete; one that is complete and later replaced was no failure.
+      updateFailed.value = installing.state === 'redundant' && !complete;
+      complete = true;
+    });
+  });
+}
+
 /** Asks the server whether there is a newer version; without it nothing happens. */
 export async function askForNewVersion(): Promise<void> {
+  updateFailed.value = false;
   await worker?.update().catch(() => undefined);
 }

@@ -98,6 +98,7 @@ export const jobsScreenWords = {
   whatIsDue: 'What is due',
   aNewerVersionLiesReadyThe: 'An update is ready. The page reloads with it. What you entered stays.',
   takeItNow: 'Update now',
+  updateFailed: 'The update could not be fetched. The program works as before.',
   later: 'Later',
   backUp: 'Back up',
   deleteOrExportACheckFirst: 'Delete or export a check first.',

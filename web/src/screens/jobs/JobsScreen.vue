@@ -12,7 +12,7 @@ import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
 import { apart, toBeShown, useTurn } from '../../browser/turns.ts';
-import { newVersion, takeNewVersion } from '../../browser/offline.ts';
+import { askForNewVersion, newVersion, takeNewVersion, updateFailed } from '../../browser/offline.ts';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { saveFile } from '../../browser/saveFile.ts';
 import dayjs from 'dayjs';
@@ -144,6 +144,12 @@ onKeyStroke('c', () => void start());
           <ActButton @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
           <ActButton kind="quiet" @click="newVersion = false">{{ say.later }}</ActButton>
         </template>
+      </NoticeBar>
+      <NoticeBar v-if="updateFailed" kind="told" status>
+        {{ say.updateFailed }}
+        <template #action
+          ><ActButton icon="reload" @click="askForNewVersion">{{ say.tryAgain }}</ActButton></template
+        >
       </NoticeBar>
       <NoticeBar v-if="backupText" status>
         {{ backupText }}
