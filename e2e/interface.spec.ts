@@ -13,7 +13,7 @@ test('a newcomer is shown round the bench once, step by step; from the help agai
   await page.goto('/');
   await page.getByRole('button', { name: 'Start with a tour' }).click();
   await expect(page.getByText('Type what the meter shows')).toBeVisible();
-  for (const title of ['The verdict is there after each figure', 'Where the probes go', 'The whole job, in order']) {
+  for (const title of ['The verdict follows each figure', 'Where the probes go', 'The whole job, in order']) {
     await page.getByRole('button', { name: 'Next', exact: true }).click();
     await expect(page.getByText(title)).toBeVisible();
   }

@@ -73,7 +73,7 @@ test('the years of a pump: its drift in words, chart and figures; three machines
   await expect(page.getByRole('heading', { name: /drain pump 3/ })).toBeVisible();
   // A code of no place here says so.
   await page.goto('/demo/logbook/place/222-2222');
-  await expect(page.getByText('No place here has the code 222-2222')).toBeVisible();
+  await expect(page.getByText('No machine here has the code 222-2222')).toBeVisible();
 });
 
 test('what is due: stand-ins first, a follow-up done, the rest as a calendar file', async ({ page }) => {

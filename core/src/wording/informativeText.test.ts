@@ -7,7 +7,7 @@ test('three words for what a test tells', () => {
     'very informative',
     'informative',
     'informative',
-    'tells little',
-    'tells little',
+    'little information',
+    'little information',
   ]);
 });

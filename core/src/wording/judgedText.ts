@@ -16,7 +16,7 @@ const EFFECT: Record<MachineField, { cold: string; hot: string }> = {
     cold: 'it runs rich, starts badly when hot, fans come late or never',
     hot: 'it runs lean, fans run early, power may be cut',
   },
-  climate: { cold: 'the compressor is let in late or never', hot: 'the coil ices before it is noticed' },
+  climate: { cold: 'the compressor starts late or never', hot: 'the coil ices up before anybody notices' },
   boiler: { cold: 'it heats too much', hot: 'it heats too little or stays off' },
 };
 

@@ -8,7 +8,7 @@ import { fixed } from '../base/units/writing.ts';
 
 const LINE_FAULTS: Record<LineFault, string> = {
   silent: 'no answer in time',
-  garbled: 'an answer that is none',
+  garbled: 'an answer that cannot be read',
   half: 'half an answer',
   unasked: 'an answer to nothing that was asked',
   refused: 'it says that it cannot',

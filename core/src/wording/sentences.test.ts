@@ -316,7 +316,7 @@ describe('a training case', () => {
       ['look', 'Inspected plug and harness'],
       ['warm', 'Warmed the machine'],
       ['believe', 'Recorded an estimate'],
-      ['cannot-tell', 'Said: cannot be told with this kit'],
+      ['cannot-tell', 'Said: this kit cannot decide it'],
       ['give-up', 'Gave up'],
     ])
       expect(text({ kind })).toBe(said);
@@ -609,7 +609,7 @@ describe('what was found in a log', () => {
 describe('live values', () => {
   test('what went wrong on a line; does it stand', () => {
     expect(lineFaultText('silent', '')).toBe('no answer in time');
-    expect(lineFaultText('garbled', 'A?')).toBe('an answer that is none: “A?”');
+    expect(lineFaultText('garbled', 'A?')).toBe('an answer that cannot be read: “A?”');
     const still = { still: true, overS: 12.4, spread: 0.2 } as never;
     expect(standStillText(still, 'celsius', 'C')).toBe('steady: 12 s within ±0.2 K');
     expect(standStillText(still, 'volts', 'C')).toBe('steady: 12 s within ±0.200 V');

@@ -8,29 +8,29 @@ export const BENCH_TOUR: readonly {
     place: 'figures',
     title: 'Type what the meter shows',
     words:
-      'Any figure, in any order, as you would say it: 4k7, 3.28, OL, 64F, 18…24. Leave out what you do not have. A figure that can be read in two ways is asked.',
+      'Enter figures in any order, as you say them: 4k7, 3.28, OL, 64F, 18…24. Leave out what you do not have. If a figure can be read in two ways, you are asked.',
   },
   {
     place: 'verdict',
-    title: 'The verdict is there after each figure',
+    title: 'The verdict follows each figure',
     words:
-      'Sensor, wiring, supply, module, the place it sits in, or nothing wrong: with how surely, and why. Below it stands the next test that tells most a minute, and what each outcome would mean.',
+      'It names what is at fault, how sure it is, and why: sensor, wiring, supply, module, or the place of the sensor. Below it is the suggested next test, with what each outcome would mean.',
   },
   {
     place: 'drawing',
     title: 'Where the probes go',
-    words: 'The circuit with what was measured where, what is sound there (●) and what is off (◆).',
+    words: 'The circuit shows where each figure was measured. ● is within range, ◆ is not.',
   },
   {
     place: 'order',
     title: 'The whole job, in order',
     words:
-      'From the complaint to the proof after the repair. Go where you like: the order is a proposal. Each test says how it is set up, and its caution.',
+      'From the complaint to verifying the repair. You can take the steps in any order. Each test shows its set-up and its cautions.',
   },
   {
     place: 'kept',
-    title: 'Everything is kept',
+    title: 'Everything is saved',
     words:
-      'In this browser, as you type, and nowhere else. Undo goes back step by step; Export gives a file to keep. The tool advises: the maker’s data and local codes decide.',
+      'It is saved in this browser as you type, and nowhere else. Undo goes back step by step. Export makes a file. The tool advises: the maker’s data and local codes decide.',
   },
 ];

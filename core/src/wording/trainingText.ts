@@ -34,7 +34,7 @@ export const MISTAKE_TEXT: Readonly<Record<Mistake, string>> = {
 
 /** What broke, and what that cost. */
 export const DAMAGE_TEXT = {
-  input: 'Live feed on the signal pin: the module’s input is burnt. The module is put right at your cost.',
+  input: 'Live feed on the signal pin: the module’s input is burnt. The module is repaired at your cost.',
   fuse: 'Live feed on the return: a fuse has blown, and the harness smells. A new fuse, and time.',
 } as const;
 
@@ -93,7 +93,7 @@ export function moveText({ move }: Pick<Happened, 'move'>): string {
     case 'act':
       return move.group === 'healthy' ? 'Handed it over: nothing wrong now' : `Repaired: ${groupName(move.group)}`;
     case 'cannot-tell':
-      return 'Said: cannot be told with this kit';
+      return 'Said: this kit cannot decide it';
     case 'give-up':
       return 'Gave up';
   }
@@ -120,7 +120,7 @@ export function truthText({ faults, plug }: TrueState): string {
   if (faults.length === 0) return 'Nothing is wrong with it now.';
   const list = faults.map(({ name, size, onlyIn }) => {
     const told = size ? `, ${trueSizeText(size.value, size.unit)}` : '';
-    const only = onlyIn === 'hot' ? ', only when hot' : onlyIn ? ', only while the loom is moved' : '';
+    const only = onlyIn === 'hot' ? ', only when hot' : onlyIn ? ', only while the harness is moved' : '';
     return `${name}${told}${only}`;
   });
   const [first, ...rest] = list.join('; and ');

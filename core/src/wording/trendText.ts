@@ -24,7 +24,7 @@ export function trendText(trend: PlaceTrend, unit: TemperatureUnit): string {
   const off = SURE_SIGMAS * drift.perYearSigmaK;
   const yearly = (k: number): string => signed(shownDifference(k, unit));
   const rate = `${yearly(drift.perYearK)} ${differenceUnit(unit)} a year (95 %: ${yearly(drift.perYearK - off)} … ${yearly(drift.perYearK + off)})`;
-  if (!drifts(drift)) return `${own} figures${fresh}: no drift to be told, ${rate}.`;
+  if (!drifts(drift)) return `${own} figures${fresh}: no clear drift, ${rate}.`;
   const last = points
     .map((p) => p.at.slice(0, 10))
     .sort()

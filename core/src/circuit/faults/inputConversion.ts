@@ -14,7 +14,8 @@ export const inputConversion: Fault = {
   unit: 'kelvin',
   layouts: LAYOUTS,
   part: 'module',
-  repair: 'Check for a substituted default and for another fault that makes the module show it; then the module.',
+  repair:
+    'Check whether the module shows a substitute value because of another fault. If not, repair or replace the module.',
   branches: () => [
     evenSized(-60, -8, offset, 0.4),
     evenSized(8, 60, offset, 0.4),

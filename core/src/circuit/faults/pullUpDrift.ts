@@ -15,6 +15,6 @@ export const pullUpDrift: Fault = {
   unit: 'factor',
   layouts: LAYOUTS,
   part: 'pullUp',
-  repair: 'Prove it with a known resistor in place of the sensor, then the module is for repair or exchange.',
+  repair: 'Check it with a known resistor in place of the sensor. If that confirms it, repair or replace the module.',
   branches: () => [logSized(fixed(0.3), fixed(0.85), put, 0.4), logSized(fixed(1.18), fixed(5), put, 0.6)],
 };

@@ -9,6 +9,6 @@ export const sensorHigh: Fault = {
   unit: 'factor',
   layouts: LAYOUTS,
   part: 'sensor',
-  repair: 'Replace the sensor. Check it at two temperatures first if the part is dear.',
+  repair: 'Replace the sensor. Check it at two temperatures first if the part is expensive.',
   branches: () => [logSized(fixed(1.12), fixed(30), (c, factor) => (c.sensorFactor *= factor))],
 };

@@ -18,7 +18,7 @@ export const deadWireVoltage: Measurement = {
   steps: [
     'Sensor and module unplugged. Key on, so that neighbours are live.',
     'Meter on volts DC, 20 V range.',
-    'Signal cavity to chassis: a wire that belongs to nothing shows 0 V.',
+    'Signal cavity to chassis: a sound wire shows 0 V.',
   ],
   caution: null,
   predict: ({ state }) => {

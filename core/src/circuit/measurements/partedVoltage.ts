@@ -21,7 +21,7 @@ export const partedVoltage: Measurement = {
   steps: [
     'Key off, part the connector (counted from the module), key on, engine off.',
     'Meter on volts DC, 20 V range.',
-    'Red lead: signal on the half that goes to the module. Black lead: battery negative. What lies beyond is out of the circuit.',
+    'Red lead: signal on the half that goes to the module. Black lead: battery negative. Everything beyond it is disconnected.',
   ],
   caution: 'Key off before a connector is parted or joined. Never part an airbag, high-voltage or limit circuit.',
   predict: ({ state }, { position = 1 }) => partedVolts(state, position),

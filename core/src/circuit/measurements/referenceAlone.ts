@@ -22,7 +22,7 @@ export const referenceAlone: Measurement = {
     'Find in the diagram every sensor fed by the same reference.',
     'Key off. Unplug them one after the other, with the key on to read and off to unplug.',
     'Meter on volts DC, 20 V range. Red lead: the reference wire. Black lead: battery negative.',
-    'Write down the volts with all of them off, or those at which it came back: the one unplugged last drags it down.',
+    'Write down the volts with all of them unplugged. If the voltage came back before, the one unplugged last pulls it down.',
   ],
   caution:
     'Key off to unplug and to plug. Leave airbag, high-voltage and limit circuits alone; the maker’s data goes before this.',

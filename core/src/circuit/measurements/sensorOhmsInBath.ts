@@ -20,7 +20,7 @@ export const sensorOhmsInBath: Measurement = {
   mark: { place: 'sensor', label: 'in the bath' },
   steps: [
     'Sensor off, tip in stirred water with the thermometer beside it.',
-    'Wait until both stand still, two minutes at least.',
+    'Wait until both readings are steady, at least two minutes.',
     'Meter on ohms. Note the temperature with the reading.',
   ],
   caution: CAUTION.hot,

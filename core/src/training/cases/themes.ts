@@ -25,27 +25,27 @@ export const THEMES: readonly Theme[] = [
   {
     id: 'series-resistance',
     name: 'Series resistance',
-    idea: 'Five volts at the plug, and the wire is bad all the same: only a load shows it.',
+    idea: 'Five volts at the plug, and the wire is still bad. Only a load shows it.',
   },
   {
     id: 'two-sensors',
     name: 'Two sensors, which one?',
-    idea: 'Two plugs that look alike: which one does the display look at?',
+    idea: 'Two plugs look alike. Which of them does the display use?',
   },
   {
     id: 'shared-reference',
     name: 'Shared reference',
-    idea: 'Several circuits hang on one supply: what pulls them all is none of the sensors.',
+    idea: 'Several circuits share one supply. Something pulls all of them down.',
   },
-  { id: 'nothing-now', name: 'Nothing wrong now', idea: 'A complaint of yesterday, a code of the past: stop in time.' },
-  { id: 'only-hot', name: 'Only when hot', idea: 'Cold all is well. It has to be warmed to be seen.' },
-  { id: 'wiggle', name: 'Comes and goes', idea: 'It is there only while the loom is moved.' },
+  { id: 'nothing-now', name: 'Nothing wrong now', idea: 'An old complaint and an old code. Know when to stop.' },
+  { id: 'only-hot', name: 'Only when hot', idea: 'Everything is fine when cold. Warm it up to see the fault.' },
+  { id: 'wiggle', name: 'Comes and goes', idea: 'The fault appears only while the harness is moved.' },
   {
     id: 'new-sensor',
     name: 'The new sensor did not help',
-    idea: 'Somebody has changed it already: the odds have moved.',
+    idea: 'The sensor was replaced already. That changes the odds.',
   },
-  { id: 'two-faults', name: 'Two things at once', idea: 'The first repair helps, and does not heal.' },
+  { id: 'two-faults', name: 'Two things at once', idea: 'The first repair helps but does not cure the machine.' },
 ];
 
 /** The theme of that id; throws on an id that is not in the list. */

@@ -44,8 +44,8 @@ export const experiencePartWords = {
 };
 
 export const logbookScreenWords = {
-  logbook: 'Logbook',
-  partsOfTheLogbook: 'Parts of the logbook',
+  logbook: 'Machines',
+  partsOfTheLogbook: 'Parts of this page',
   readingTheChecks: 'Reading the checks …',
   machines: 'Machines',
   due: 'Due',
@@ -53,19 +53,19 @@ export const logbookScreenWords = {
 };
 
 export const placeLabelWords = {
-  place: '‹ Place',
+  place: '‹ Machine',
   print: 'Print',
   label: 'Label',
   qrCode: (address: Shown): string => `QR code: ${address}`,
   sensorChecksLast: (day: Shown): string => `Sensor checks: last ${day}`,
   scanItInTheLogbookOr:
-    'Scan it in the logbook, or type the seven characters. They lead to this place on every device that has its checks. The QR code leads to this address:',
-  noPlaceHereHasTheCode: (code: Shown): string => `No place here has the code ${code}.`,
+    'Scan it under Machines, or type the seven characters. They lead to this machine on every device that has its checks. The QR code leads to this address:',
+  noPlaceHereHasTheCode: (code: Shown): string => `No machine here has the code ${code}.`,
 };
 
 export const placeScreenWords = {
-  logbook: '‹ Logbook',
-  noPlaceHereHasTheCode: (code: Shown): string => `No place here has the code ${code}`,
+  logbook: '‹ Machines',
+  noPlaceHereHasTheCode: (code: Shown): string => `No machine here has the code ${code}`,
   itsChecksWereDeletedRenamedOr:
     'Its checks were deleted, renamed, or are in another browser. Restore their backup to see them here.',
   allMachines: 'All machines',
@@ -106,7 +106,7 @@ export const placesPartWords = {
   circuitWithoutAName: 'circuit without a name',
   showAllMachines: (count: Shown): string => `Show all ${count} machines`,
   scanALabelTitle: 'Scan a label',
-  noPlaceHereHasTheCode: (asked: Shown): string => `No place here has the code ${asked}.`,
+  noPlaceHereHasTheCode: (asked: Shown): string => `No machine here has the code ${asked}.`,
   thatIsNoLabelOfThisProgram: 'This is not a label of this program.',
 };
 

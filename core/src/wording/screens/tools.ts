@@ -58,7 +58,8 @@ export const codesToolWords = {
   learnACurve: 'Learn a curve',
   fromYourOwnReadings: 'From the readings of your own checks, where the maker’s table is missing.',
   allSensorsOfAMachine: 'All sensors of a machine',
-  whichOneIsOutOfLine: 'Compare them after a rest, or in one medium: which one is out, by how much, how surely.',
+  whichOneIsOutOfLine:
+    'Compare them after a rest, or in one medium: which one is out, by how much, and how sure that is.',
   ownCodes: 'Own codes',
   deleteCode: (code: Shown): string => `Delete ${code}`,
   delete: 'Delete',
@@ -220,7 +221,8 @@ export const toolsWords = {
   learnACurve: 'Learn a curve',
   fromYourOwnReadings: 'From the readings of your own checks, where the maker’s table is missing.',
   allSensorsOfAMachine: 'All sensors of a machine',
-  whichOneIsOutOfLine: 'Compare them after a rest, or in one medium: which one is out, by how much, how surely.',
+  whichOneIsOutOfLine:
+    'Compare them after a rest, or in one medium: which one is out, by how much, and how sure that is.',
   ownCodes: 'Own codes',
   whatTheCodesOfYourBoilers: 'What the codes of your boilers and machines mean.',
 };
@@ -240,7 +242,7 @@ export const machineToolWords = {
   valueOf: (n: number, moment: number): string => `Value of sensor ${n} at moment ${moment}`,
   anotherSensor: 'Another sensor',
   anotherMoment: 'Another moment',
-  takeLive: 'Take live values',
+  takeLive: 'Use live values',
   paste: 'Paste names and values',
   pasteExample: 'One sensor a line: Coolant 18.5',
   useThem: 'Use these',
