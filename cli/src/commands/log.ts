@@ -7,7 +7,8 @@ import { analyseLog } from '@mellow-probe/core/intake/logs/analyseLog';
 import { parseLog } from '@mellow-probe/core/intake/logs/parseLog';
 import { rangeOf } from '@mellow-probe/core/intake/logs/rangeOf';
 import { guessedRoles, logSettingOf } from '@mellow-probe/core/intake/logs/settingOf';
-import { findingText } from '@mellow-probe/core/wording/findingText';
+import { strengthOf } from '@mellow-probe/core/intake/logs/strength';
+import { findingText, STRENGTH_NAMES } from '@mellow-probe/core/wording/findingText';
 import { evidenceText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { type Command, parse, readText, toJson, UsageError, WorldError } from '../command.ts';
 
@@ -33,13 +34,14 @@ export const logCommand: Command = {
     const analysis = analyseLog(read.log, logSettingOf(roles, values.job ? circuitOf(values.job) : null));
     const told = analysis.findings.map((finding) => ({
       ...findingText(finding, read.log, 'C'),
+      strength: strengthOf(finding),
       evidence: evidenceOf(finding, read.log, roles).map((e) => evidenceText(e, 'C')),
       finding,
     }));
     if (values.json) return toJson({ rows: read.rows, skipped: read.skipped, roles, findings: told });
     const lines = told.map(
       (t) =>
-        `${t.tone === 'odd' ? '▲' : t.tone === 'good' ? '✓' : '·'} ${t.title}\n    ${t.meaning}${
+        `${t.tone === 'odd' ? '▲' : t.tone === 'good' ? '✓' : '·'} ${t.title}${t.strength && t.tone === 'odd' ? ` (${STRENGTH_NAMES[t.strength]})` : ''}\n    ${t.meaning}${
           t.evidence.length > 0 ? `\n    For a check: ${t.evidence.join(' · ')}` : ''
         }`,
     );

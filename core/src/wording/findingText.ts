@@ -1,5 +1,6 @@
 import type { EventKind, Finding, Found, LogEvent } from '../intake/logs/finding.ts';
 import type { Log } from '../intake/logs/log.ts';
+import type { Strength } from '../intake/logs/strength.ts';
 import { medianOf } from '../base/numeric/quantiles.ts';
 import { formatOhm, formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
 import type { Quantity } from '../base/units/quantity.ts';
@@ -12,6 +13,13 @@ export interface FindingText {
   meaning: string;
   tone: 'odd' | 'told' | 'good';
 }
+
+/** How strong a finding is, beside its title; a finding that claims no fault has no such word. */
+export const STRENGTH_NAMES: Readonly<Record<Strength, string>> = {
+  clear: 'clear',
+  probable: 'probable',
+  weak: 'weak: may be chance',
+};
 
 const EVENT_NAMES: Record<EventKind, [string, string]> = {
   'drop-out': ['drop-out', 'drop-outs'],
@@ -239,7 +247,7 @@ const MEANING: Record<
   (e: LogEvent, show: (v: number, of: Quantity) => string, of: Quantity, unit: TemperatureUnit) => string
 > = {
   'drop-out': (e, show, of) =>
-    `From ${show(e.before, of)} to ${show(e.level, of)}: a contact that opens or a wire that touches, no temperature.`,
+    `From ${show(e.before, of)} to ${show(e.level, of)}: a contact that opens or a wire that touches, not a temperature.`,
   step: (e, show, of) =>
     `From ${show(e.before, of)} to ${show(e.level, of)} between two samples, and it stays: something gave way or came back.`,
   spike: (e, show, of) =>

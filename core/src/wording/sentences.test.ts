@@ -370,7 +370,7 @@ describe('what was found in a log', () => {
   test('drop-outs: how many, to which end, when, how long', () => {
     expect(events([event()])).toEqual({
       title: 'Signal: 1 drop-out to the high end, at 1:10, up to 2.0 s long',
-      meaning: 'From 2.50 V to 5.00 V: a contact that opens or a wire that touches, no temperature.',
+      meaning: 'From 2.50 V to 5.00 V: a contact that opens or a wire that touches, not a temperature.',
       tone: 'odd',
     });
     expect(events([event({ end: 'low' }), event({ toS: 75 })]).title).toBe(

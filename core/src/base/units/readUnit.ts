@@ -44,6 +44,13 @@ const VOLTS: readonly [RegExp, number, string][] = [
 ];
 const DEGREES = '(?:°|deg|degs|degrees?|grad)';
 
+/** Prefixes and units in Cyrillic letters, as they are written in Latin ones: `кОм`, `МОм`, `мВ`. */
+const PREFIXES: Readonly<Record<string, string>> = { '': '', к: 'k', К: 'k', М: 'M', м: 'm' };
+const inLatin = (text: string): string => {
+  const [, prefix, unit] = /^([кКмМ]?)\s*(ом|Ом|ОМ|в|В)$/.exec(text) ?? [];
+  return unit === undefined ? text : `${PREFIXES[prefix]}${/в/i.test(unit) ? 'V' : 'Ω'}`;
+};
+
 /**
  * Every unit that the text behind a figure can stand for; none where it is no unit. A bare temperature is in `bare`. Small `m` before ohms is
  * asked: who types 2.2m on a sensor means megohms as often as not, and only `mΩ` says milli in so many words.
@@ -51,7 +58,7 @@ const DEGREES = '(?:°|deg|degs|degrees?|grad)';
  * @example readUnit('meg', 'ohms', 'C')[0].power // 6
  */
 export function readUnit(written: string, quantity: FigureQuantity, bare: 'C' | 'F'): UnitRead[] {
-  const text = written.replace(/[\s.]+$/, '');
+  const text = inLatin(written.replace(/[\s.]+$/, ''));
   if (text === '') {
     if (quantity === 'volts') return [{ ...scaled('V', 0, ''), text: '' }];
     if (quantity === 'ohms') return [scaled('Ω', 0, '')];

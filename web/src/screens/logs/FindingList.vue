@@ -4,7 +4,8 @@ import { findingListWords as say } from '@mellow-probe/core/wording/screens/logs
 import type { Finding } from '@mellow-probe/core/intake/logs/finding';
 import type { LogEvidence } from '@mellow-probe/core/check/job/logEvidence';
 import type { Log } from '@mellow-probe/core/intake/logs/log';
-import { findingText } from '@mellow-probe/core/wording/findingText';
+import { strengthOf } from '@mellow-probe/core/intake/logs/strength';
+import { findingText, STRENGTH_NAMES } from '@mellow-probe/core/wording/findingText';
 import { evidenceText } from '@mellow-probe/core/wording/logText';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
@@ -35,6 +36,7 @@ const rows = computed(() =>
     .map((f, index) => ({
       index,
       ...findingText(f, named.value, preferences.temperatureUnit),
+      strength: strengthOf(f),
       span: spanOf(f),
       sensors: f.kind === 'cold-start' ? sensorsOf(f.channels) : null,
       evidence: (props.evidence[index] ?? []).map((e) => evidenceText(e, preferences.temperatureUnit)),
@@ -53,8 +55,8 @@ const sensorsOf = (channels: readonly { channel: string; valueC: number }[]): st
     })
     .join('\n');
 
-/** Where on the chart it is; null where it is the whole log. */
-function spanOf(f: Finding): [number, number] | null {
+/** Where on the chart it is: the whole log where it is of no one place. */
+function spanOf(f: Finding): [number, number] {
   switch (f.kind) {
     case 'events':
       return [f.events[0].fromS, f.events[0].toS];
@@ -67,8 +69,10 @@ function spanOf(f: Finding): [number, number] | null {
       return [f.fromS, f.toS];
     case 'air':
       return [f.dips[0].fromS, f.dips[0].toS];
+    case 'cold-start':
+      return [0, Math.min(15, props.shape.lengthS)];
     default:
-      return null;
+      return [0, props.shape.lengthS];
   }
 }
 function show([from, to]: [number, number]): void {
@@ -82,7 +86,11 @@ function show([from, to]: [number, number]): void {
     <li v-for="r in rows" :key="r.index" :class="r.tone">
       <div class="words">
         <h3>
-          {{ unbroken(r.title) }} <span class="tone">{{ TONES[r.tone] }}</span>
+          {{ unbroken(r.title) }}
+          <span class="tone"
+            >{{ TONES[r.tone]
+            }}<template v-if="r.strength && r.tone === 'odd'"> · {{ STRENGTH_NAMES[r.strength] }}</template></span
+          >
         </h3>
         <p>{{ unbroken(r.meaning) }}</p>
         <p v-if="r.evidence.length > 0" class="soft puts">
@@ -93,7 +101,7 @@ function show([from, to]: [number, number]): void {
         <ActButton v-if="r.sensors" kind="quiet" :to="{ path: '/shelf/machine', query: { values: r.sensors } }">{{
           say.compareAllSensors
         }}</ActButton>
-        <ActButton v-if="r.span" kind="quiet" @click="show(r.span!)">{{ say.show }}</ActButton>
+        <ActButton kind="quiet" @click="show(r.span)">{{ say.show }}</ActButton>
         <template v-if="r.evidence.length > 0 && toCheck">
           <span v-if="put.has(r.index)" class="put" role="status">{{ say.onTheCheck }}</span>
           <ActButton v-else @click="emit('use', r.index)">{{ say.putOnTheCheck }}</ActButton>
