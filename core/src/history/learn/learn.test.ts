@@ -1,6 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { seededUniform, type Uniform } from '../../base/numeric/random.ts';
-import { normalQuantile } from '../../base/numeric/normal.ts';
+import { seededUniform } from '../../base/numeric/random.ts';
 import { figure } from '../../base/units/entry.ts';
 import { CATALOGUE_CURVES } from '../../catalogue/parts/curves.ts';
 import { newJob } from '../../check/job/newJob.ts';
@@ -10,6 +9,7 @@ import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import { learnCurve, type LearnedPair } from './learnCurve.ts';
 import { jobLine } from '../../check/job/jobLine.ts';
 import { isOf, pairsOfChecks } from './pairsOfChecks.ts';
+import { scoreLearned } from './simulatePairs.ts';
 
 const NTC = CATALOGUE_CURVES.find((c) => c.id === 'ntc-2k8')!;
 const ntc = curveModel(NTC.curve);
@@ -68,45 +68,14 @@ describe('a curve from pairs', () => {
   });
 });
 
-/** Pairs as a workshop takes them: 1.5 K of thermometer, half of it in all alike, and 1 % of meter. */
-function taken(model: CurveModel, count: number, fromC: number, toC: number, uniform: Uniform): LearnedPair[] {
-  const normal = (): number => normalQuantile(Math.min(1 - 1e-9, Math.max(1e-9, uniform())));
-  const own = Math.sqrt(0.5) * 1.5;
-  const calibration = own * normal();
-  return Array.from({ length: count }, (_, i) => {
-    const t = fromC + (toC - fromC) * (i === 0 ? 0 : i === 1 ? 1 : uniform());
-    const shown = t + calibration + own * normal();
-    return pair(model, shown, { id: `p${i}`, resistanceOhm: model.resistanceOhm(t) * Math.exp(0.01 * normal()) });
-  });
-}
-
 test('two hundred made-up sensors: the true curve lies in the band at 95 of 100 temperatures, and the band is little wider than need be', () => {
   const uniform = seededUniform(33);
-  const known = CATALOGUE_CURVES.filter((c) => curveModel(c.curve).slope === 'ntc' && !c.id.includes('-with-'));
-  let [inside, places, wide, wideOf] = [0, 0, 0, 0];
-  for (let k = 0; k < 200; k++) {
-    const model = curveModel(known[k % known.length].curve);
-    const count = 5 + Math.floor(36 * uniform());
-    const span = 25 + 50 * uniform();
-    const pairs = taken(model, count, 10, 10 + span, uniform);
-    const learned = learnCurve(pairs);
-    if (!learned.ok) throw new Error(learned.reason);
-    const own = curveModel(learned.curve);
-    for (let i = 0; i <= 10; i++) {
-      const t = learned.fromC + ((learned.toC - learned.fromC) * i) / 10;
-      places++;
-      inside += Number(Math.abs(own.temperatureC(model.resistanceOhm(t)) - t) <= learned.bandK(t));
-    }
-    if (count < 12 || span < 40) continue;
-    wideOf++;
-    // With the form known, only its coefficients and the calibration are open.
-    const middle = (learned.fromC + learned.toC) / 2;
-    const least = 2 * Math.hypot(1.06, Math.hypot(1.06, 0.01 * 25) / Math.sqrt(count / 2));
-    wide += Number(learned.bandK(middle) > 1.3 * least);
-  }
-  expect(inside / places).toBeGreaterThanOrEqual(0.95);
-  expect(wideOf).toBeGreaterThan(15);
-  expect(wide).toBe(0);
+  const scores = Array.from({ length: 200 }, (_, k) => scoreLearned(k, uniform));
+  const sum = (of: (s: (typeof scores)[number]) => number): number => scores.reduce((all, s) => all + of(s), 0);
+  expect(sum((s) => s.inside) / sum((s) => s.places)).toBeGreaterThanOrEqual(0.95);
+  const widths = scores.flatMap((s) => s.width ?? []);
+  expect(widths.length).toBeGreaterThan(15);
+  expect(widths.filter((w) => w > 1.3)).toEqual([]);
 });
 
 describe('pairs that checks hold', () => {

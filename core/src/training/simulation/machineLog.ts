@@ -224,79 +224,86 @@ function batteryAt(t: number, startS: number, machine: LogMachine): number {
   return startS >= 0 && t < startS + 1.5 ? 0.8 * rest : rest * 1.13;
 }
 
+const rounded = (v: number, to: number): number => Number((Math.round(v / to) * to).toFixed(4));
+
 function build(made: Made, fault: LogFaultKind | null, ranges: (typeof RANGES)[LogSet]): MachineLog {
-  const { set, machine, course, timeS, noise, uniform } = made;
+  const { machine, timeS, noise, uniform } = made;
   const n = timeS.length;
-  const hot = fault === 'drop-out when hot';
   const where = placeOf(made, fault);
+  const sagV = between(ranges.sagV, () => 0.5);
   const referenceV = timeS.map((_, i) =>
-    fault === 'sag'
-      ? 5 - between(ranges.sagV, () => 0.5) * clamp01((i - where.from) / Math.max(1, where.to - where.from))
-      : 5.01,
+    fault === 'sag' ? 5 - sagV * clamp01((i - where.from) / Math.max(1, where.to - where.from)) : 5.01,
   );
   const signal = made.real.map((c, i) => dividerVolts(c, referenceV[i]) + 0.004 * normalQuantile(uniform()));
-  const shown = made.real.map((c) => c + noise * normalQuantile(uniform()));
-  if (fault === 'drift') for (let i = 0; i < n; i++) shown[i] += between(ranges.driftK, () => 0.5) * (timeS[i] / 3600);
+  const driftK = fault === 'drift' ? between(ranges.driftK, () => 0.5) : 0;
+  const shown = made.real.map((c, i) => c + noise * normalQuantile(uniform()) + (driftK * timeS[i]) / 3600);
   const quantum = noise > 0.25 ? 0.5 : 0.1;
   const size = between(ranges.size, uniform) * Math.max(noise, quantum) * (happens(0.5, uniform) ? 1 : -1);
   for (const [from, to] of where.stretches) {
     const held = shown[from];
-    for (let i = from; i < to; i++) {
-      if (fault === 'drop-out' || hot) {
-        shown[i] = -40;
-        signal[i] = referenceV[i] - 0.02;
-      } else if (fault === 'spike' || fault === 'step') shown[i] += size;
-      else if (fault === 'stuck') shown[i] = held;
-      else if (fault === 'noise') shown[i] += Math.abs(size) * 0.5 * normalQuantile(uniform());
+    for (let i = from; i < to; i++) [shown[i], signal[i]] = broken(fault, { shown: shown[i], signal: signal[i] }, i);
+    /** What display and signal show while the fault is there. */
+    function broken(kind: LogFaultKind | null, was: { shown: number; signal: number }, i: number): [number, number] {
+      switch (kind) {
+        case 'drop-out':
+        case 'drop-out when hot':
+          return [-40, referenceV[i] - 0.02];
+        case 'spike':
+        case 'step':
+          return [was.shown + size, was.signal];
+        case 'stuck':
+          return [held, was.signal];
+        case 'noise':
+          return [was.shown + Math.abs(size) * 0.5 * normalQuantile(uniform()), was.signal];
+        default:
+          return [was.shown, was.signal];
+      }
     }
   }
-  const rounded = (v: number, to: number): number => Number((Math.round(v / to) * to).toFixed(4));
-  const channels: MadeChannel[] = [
-    {
-      role: 'displayed',
-      name: course.name[set === 'tune' ? 0 : 1],
-      unit: '°C',
-      values: shown.map((v) => rounded(v, quantum)),
-    },
-  ];
-  if (
-    course.volts &&
-    fault !== 'spike' &&
-    fault !== 'step' &&
-    fault !== 'stuck' &&
-    fault !== 'noise' &&
-    fault !== 'drift'
-  )
-    channels.push({
-      role: 'signal-volts',
-      name: set === 'tune' ? 'Signal' : 'Sensor voltage',
-      unit: 'V',
-      values: signal.map((v) => rounded(v, 0.001)),
-    });
-  channels.push({
-    role: 'supply-volts',
-    name: set === 'tune' ? 'Battery' : 'Supply',
-    unit: 'V',
-    values: made.battery.map((v) => rounded(v, 0.01)),
-  });
-  if (fault === 'sag' || happens(0.3, uniform))
-    channels.push({
-      role: 'reference-volts',
-      name: set === 'tune' ? 'Vref' : 'Reference',
-      unit: 'V',
-      values: referenceV.map((v) => rounded(v + 0.002 * normalQuantile(uniform()), 0.001)),
-    });
-  if (fault === 'drift' || happens(0.3, uniform))
-    channels.push({
-      role: 'thermometer',
-      name: set === 'tune' ? 'Probe' : 'Thermometer',
-      unit: '°C',
-      values: made.real.map((c) => rounded(c + 0.4 + 0.08 * normalQuantile(uniform()), 0.1)),
-    });
+  const channels = channelsOf(made, fault, { shown, signal, referenceV, quantum });
   const channel = fault === 'sag' ? channels.findIndex((c) => c.role === 'reference-volts') : 0;
   const told =
     fault === null ? null : { kind: fault, channel, fromS: timeS[where.from], toS: timeS[Math.min(n - 1, where.to)] };
   return { machine, timeS: [...timeS], channels, fault: told };
+}
+
+/** Faults of the display alone: the signal would not show them, and is left out of such a log. */
+const OF_THE_DISPLAY: readonly (LogFaultKind | null)[] = ['spike', 'step', 'stuck', 'noise', 'drift'];
+
+/** The channels a logger has: always the display and a supply, the others now and then, and where the fault is seen in them. */
+function channelsOf(
+  { set, course, battery, real, uniform }: Made,
+  fault: LogFaultKind | null,
+  made: { shown: readonly number[]; signal: readonly number[]; referenceV: readonly number[]; quantum: number },
+): MadeChannel[] {
+  const named = (tune: string, test: string): string => (set === 'tune' ? tune : test);
+  const { shown, signal, referenceV, quantum } = made;
+  const values = (list: readonly number[], to: number): number[] => list.map((v) => rounded(v, to));
+  const channels: MadeChannel[] = [
+    { role: 'displayed', name: named(...course.name), unit: '°C', values: values(shown, quantum) },
+  ];
+  if (course.volts && !OF_THE_DISPLAY.includes(fault))
+    channels.push({
+      role: 'signal-volts',
+      name: named('Signal', 'Sensor voltage'),
+      unit: 'V',
+      values: values(signal, 0.001),
+    });
+  channels.push({ role: 'supply-volts', name: named('Battery', 'Supply'), unit: 'V', values: values(battery, 0.01) });
+  if (fault === 'sag' || happens(0.3, uniform)) {
+    const read = referenceV.map((v) => v + 0.002 * normalQuantile(uniform()));
+    channels.push({
+      role: 'reference-volts',
+      name: named('Vref', 'Reference'),
+      unit: 'V',
+      values: values(read, 0.001),
+    });
+  }
+  if (fault === 'drift' || happens(0.3, uniform)) {
+    const read = real.map((c) => c + 0.4 + 0.08 * normalQuantile(uniform()));
+    channels.push({ role: 'thermometer', name: named('Probe', 'Thermometer'), unit: '°C', values: values(read, 0.1) });
+  }
+  return channels;
 }
 
 /** Where the fault is: its stretches as samples from … to − 1, and the whole of them. */
