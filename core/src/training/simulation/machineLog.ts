@@ -239,26 +239,26 @@ function build(made: Made, fault: LogFaultKind | null, ranges: (typeof RANGES)[L
   const shown = made.real.map((c, i) => c + noise * normalQuantile(uniform()) + (driftK * timeS[i]) / 3600);
   const quantum = noise > 0.25 ? 0.5 : 0.1;
   const size = between(ranges.size, uniform) * Math.max(noise, quantum) * (happens(0.5, uniform) ? 1 : -1);
+  /** What display and signal show at a sample while the fault is there; `held` is what stood on the display when it came. */
+  const broken = (i: number, held: number): [shown: number, signal: number] => {
+    switch (fault) {
+      case 'drop-out':
+      case 'drop-out when hot':
+        return [-40, referenceV[i] - 0.02];
+      case 'spike':
+      case 'step':
+        return [shown[i] + size, signal[i]];
+      case 'stuck':
+        return [held, signal[i]];
+      case 'noise':
+        return [shown[i] + Math.abs(size) * 0.5 * normalQuantile(uniform()), signal[i]];
+      default:
+        return [shown[i], signal[i]];
+    }
+  };
   for (const [from, to] of where.stretches) {
     const held = shown[from];
-    for (let i = from; i < to; i++) [shown[i], signal[i]] = broken(fault, { shown: shown[i], signal: signal[i] }, i);
-    /** What display and signal show while the fault is there. */
-    function broken(kind: LogFaultKind | null, was: { shown: number; signal: number }, i: number): [number, number] {
-      switch (kind) {
-        case 'drop-out':
-        case 'drop-out when hot':
-          return [-40, referenceV[i] - 0.02];
-        case 'spike':
-        case 'step':
-          return [was.shown + size, was.signal];
-        case 'stuck':
-          return [held, was.signal];
-        case 'noise':
-          return [was.shown + Math.abs(size) * 0.5 * normalQuantile(uniform()), was.signal];
-        default:
-          return [was.shown, was.signal];
-      }
-    }
+    for (let i = from; i < to; i++) [shown[i], signal[i]] = broken(i, held);
   }
   const channels = channelsOf(made, fault, { shown, signal, referenceV, quantum });
   const channel = fault === 'sag' ? channels.findIndex((c) => c.role === 'reference-volts') : 0;
