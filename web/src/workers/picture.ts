@@ -1,5 +1,5 @@
 import { grayOf, type GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
-import { type ColourPicture, followLine } from '@mellow-probe/core/intake/picture/diagram';
+import { type ColourPicture, followLine } from '@mellow-probe/core/intake/picture/followLine';
 import {
   type PreparedTable,
   prepareTable,

@@ -4,7 +4,17 @@ import { curveModel } from '../../circuit/curves/curve.ts';
 import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import { seededUniform } from '../../base/numeric/random.ts';
 import { readPoints } from '../pointTable/readPoints.ts';
-import { type Axis, axisFault, type DiagramPoint, diagramPoints, diagramText, followLine, valueAt } from './diagram.ts';
+import {
+  type Axis,
+  axisFault,
+  type DiagramPoint,
+  diagramPoints,
+  diagramText,
+  straightened,
+  tiltOf,
+  valueAt,
+} from './diagram.ts';
+import { followLine } from './followLine.ts';
 
 const LOG: Axis = {
   scale: 'log',
@@ -156,10 +166,48 @@ describe('a line is followed by its colour', () => {
     expect(points[23].x).toBeGreaterThan(560);
     for (const { x, y } of points) expect(Math.abs(y - 0.5 - line(x - 0.5))).toBeLessThan(1.2);
   });
-  test('paper, and a line in the colour of its grid, are none', () => {
+  test('paper is no line, nor is a speck of ink', () => {
     const { picture } = draw([200, 200, 200]);
     expect(followLine(picture, { x: 450, y: 60 })).toBeNull();
-    const same = draw([180, 30, 30]);
-    expect(followLine(same.picture, { x: 204, y: same.line(204) })).toBeNull();
+    const speck = { width: 200, height: 200, data: new Uint8Array(4 * 200 * 200).fill(255) };
+    for (let k = 0; k < 8; k++) speck.data.fill(20, 4 * (100 * 200 + 90 + k), 4 * (100 * 200 + 90 + k) + 3);
+    expect(followLine(speck, { x: 94, y: 100 })).toBeNull();
+  });
+  test('a line in the colour of its grid is followed over the crossings', () => {
+    const { picture, line } = draw([180, 30, 30]);
+    const points = followLine(picture, { x: 250, y: line(250) })!;
+    expect(points.filter(({ x, y }) => Math.abs(y - 0.5 - line(x - 0.5)) < 2).length).toBeGreaterThan(20);
+  });
+});
+
+describe('a picture that is turned', () => {
+  const turned = (degrees: number) => {
+    const angle = (degrees * Math.PI) / 180;
+    const [c, n] = [Math.cos(angle), Math.sin(angle)];
+    const at = (x: number, y: number) => ({ x: c * x - n * y, y: n * x + c * y });
+    return { angle, at };
+  };
+  test('the crosses on both axes say by how much, and places come back straight', () => {
+    for (const degrees of [-6, -1, 0, 2.5]) {
+      const { angle, at } = turned(degrees);
+      const tilt = tiltOf([at(100, 500), at(800, 500)], [at(100, 500), at(100, 50)]);
+      expect(tilt).toBeCloseTo(angle, 9);
+      const { x, y } = straightened(at(300, 200), tilt);
+      expect([x, y]).toEqual([expect.closeTo(300, 6), expect.closeTo(200, 6)]);
+    }
+  });
+  test('crosses that were set roughly, or a picture on its side, turn nothing', () => {
+    const { at } = turned(2);
+    expect(
+      tiltOf(
+        [at(100, 500), at(800, 500)],
+        [
+          { x: 100, y: 500 },
+          { x: 100, y: 50 },
+        ],
+      ),
+    ).toBe(0);
+    const side = turned(12);
+    expect(tiltOf([side.at(100, 500), side.at(800, 500)], [side.at(100, 500), side.at(100, 50)])).toBe(0);
   });
 });

@@ -90,73 +90,24 @@ export function diagramText(points: readonly DiagramPoint[]): string {
   return ['°C\tΩ\tmin Ω\tmax Ω', ...rows].join('\n');
 }
 
-/** A picture in colour, four bytes a pixel. */
-export interface ColourPicture {
-  width: number;
-  height: number;
-  data: ArrayLike<number>;
-}
-
-/** Two colours this far apart (of 441) are two. */
-const SAME_COLOUR = 90;
-/** Gaps in a dashed line that are bridged, px. */
-const GAP = 4;
-const MOST_POINTS = 24;
+/** A picture that is turned by more than this, or whose axes do not agree within that, is taken for straight, degrees: the crosses were set roughly. */
+const [MOST_TILT, AXES_AGREE] = [8, 1.5];
 
 /**
- * Follows the line that was tapped by its colour: the pixels of that colour that hang together, as places along it. Null where what hangs together
- * is no line: paper, or a line in the colour of its grid.
+ * By how much a picture is turned clockwise, radians, by the two known places on each of its axes (the resistance axis from below); 0 where they do
+ * not agree.
  */
-export function followLine({ width, height, data }: ColourPicture, from: Spot): Spot[] | null {
-  const start = darkestNear({ width, height, data }, from);
-  const colour = [0, 1, 2].map((c) => data[4 * start + c]);
-  const same = (i: number): boolean =>
-    Math.hypot(data[4 * i] - colour[0], data[4 * i + 1] - colour[1], data[4 * i + 2] - colour[2]) < SAME_COLOUR;
-  if (Math.hypot(...colour.map((v) => 255 - v)) < SAME_COLOUR) return null;
-  const seen = new Uint8Array(width * height);
-  const queue = [start];
-  seen[start] = 1;
-  const columns = new Map<number, { sum: number; number: number; top: number; bottom: number }>();
-  for (let head = 0; head < queue.length; head++) {
-    const [x, y] = [queue[head] % width, Math.floor(queue[head] / width)];
-    const c = columns.get(x) ?? { sum: 0, number: 0, top: y, bottom: y };
-    columns.set(x, { sum: c.sum + y, number: c.number + 1, top: Math.min(c.top, y), bottom: Math.max(c.bottom, y) });
-    for (let py = Math.max(0, y - GAP); py <= Math.min(height - 1, y + GAP); py++)
-      for (let px = Math.max(0, x - GAP); px <= Math.min(width - 1, x + GAP); px++) {
-        const next = py * width + px;
-        if (seen[next] === 1) continue;
-        seen[next] = 1;
-        if (same(next)) queue.push(next);
-      }
-  }
-  const line = [...columns].sort(([a], [b]) => a - b);
-  // A line is solid from top to bottom in each column, and there is one of it.
-  const solid = line.filter(([, c]) => c.number >= 0.5 * (c.bottom - c.top + 1)).length;
-  const thick = queue.length / line.length;
-  if (line.length < 40 || solid < 0.8 * line.length || thick > 0.25 * height) return null;
-  // The ends of a broad line are rounded: they lie off it.
-  const inner = line.slice(3, -3).map(([x, c]) => ({ x: x + 0.5, y: c.sum / c.number + 0.5 }));
-  return evenly(inner, MOST_POINTS);
+export function tiltOf(across: readonly [Spot, Spot], up: readonly [Spot, Spot]): number {
+  const by = ([a, b]: readonly [Spot, Spot]): Spot => ({ x: b.x - a.x, y: b.y - a.y });
+  const [along, above] = [by(across), by(up)];
+  const [first, second] = [Math.atan2(along.y, along.x), Math.atan2(above.x, -above.y)];
+  const degrees = (angle: number): number => Math.abs((angle * 180) / Math.PI);
+  if (degrees(first) > MOST_TILT || degrees(second) > MOST_TILT || degrees(first - second) > AXES_AGREE) return 0;
+  return (first + second) / 2;
 }
 
-/** The darkest pixel within three of the tap: a finger does not hit a thin line. */
-function darkestNear({ width, height, data }: ColourPicture, { x, y }: Spot): number {
-  let [best, least] = [0, Infinity];
-  for (let py = Math.max(0, Math.floor(y) - 3); py <= Math.min(height - 1, Math.floor(y) + 3); py++)
-    for (let px = Math.max(0, Math.floor(x) - 3); px <= Math.min(width - 1, Math.floor(x) + 3); px++) {
-      const i = py * width + px;
-      const light = data[4 * i] + data[4 * i + 1] + data[4 * i + 2];
-      if (light < least) [best, least] = [i, light];
-    }
-  return best;
-}
-
-/** Places at even distances along a line, both ends among them. */
-function evenly(line: readonly Spot[], most: number): Spot[] {
-  const along = [0];
-  for (let i = 1; i < line.length; i++)
-    along.push(along[i - 1] + Math.hypot(line[i].x - line[i - 1].x, line[i].y - line[i - 1].y));
-  const total = along[along.length - 1];
-  const number = Math.min(most, line.length);
-  return Array.from({ length: number }, (_, k) => line[along.findIndex((a) => a >= (k * total) / (number - 1) - 1e-9)]);
-}
+/** A place as it would be in the same picture turned straight. */
+export const straightened = ({ x, y }: Spot, tilt: number): Spot => ({
+  x: x * Math.cos(tilt) + y * Math.sin(tilt),
+  y: y * Math.cos(tilt) - x * Math.sin(tilt),
+});

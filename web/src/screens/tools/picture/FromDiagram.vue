@@ -3,7 +3,14 @@ import { fromDiagramWords as say } from '@mellow-probe/core/wording/screens/shel
 import FactTable from '../../../components/base/FactTable.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { type Axis, axisFault, diagramPoints, diagramText } from '@mellow-probe/core/intake/picture/diagram';
+import {
+  type Axis,
+  axisFault,
+  diagramPoints,
+  diagramText,
+  straightened,
+  tiltOf,
+} from '@mellow-probe/core/intake/picture/diagram';
 import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
@@ -58,6 +65,11 @@ const handles = computed<Handle[]>(() => [
   ),
   ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
 ]);
+/** A photo is seldom straight: the crosses on both axes say by how much it is turned. */
+const tilt = computed(() => {
+  const { across, up } = marks.value;
+  return tiltOf([across[0], across[1]], [up[0], up[1]]);
+});
 function axisOf(axis: 'across' | 'up'): Axis | null {
   const [a, b] = marks.value[axis];
   if (a.value.value === null || b.value.value === null) return null;
@@ -65,8 +77,8 @@ function axisOf(axis: 'across' | 'up'): Axis | null {
   return {
     scale: (axis === 'across' ? draft.value.logAcross : draft.value.logUp) ? 'log' : 'linear',
     marks: [
-      { at: a[at], value: a.value.value },
-      { at: b[at], value: b.value.value },
+      { at: straightened(a, tilt.value)[at], value: a.value.value },
+      { at: straightened(b, tilt.value)[at], value: b.value.value },
     ],
   };
 }
@@ -80,7 +92,8 @@ const faults = computed(() =>
 );
 const read = computed(() => {
   const { across, up } = axes.value;
-  return across && up && faults.value.length === 0 ? diagramPoints(across, up, draft.value.points) : [];
+  const points = draft.value.points.map((p) => straightened(p, tilt.value));
+  return across && up && faults.value.length === 0 ? diagramPoints(across, up, points) : [];
 });
 
 function move(id: string, x: number, y: number): void {

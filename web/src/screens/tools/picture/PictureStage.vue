@@ -32,6 +32,14 @@ const outlinePoints = computed(() =>
     .map((h) => `${h.x},${h.y}`)
     .join(' '),
 );
+/** The points in the order of their temperatures, laid over the picture as a line: where it leaves the printed one shows at once. */
+const line = computed(() =>
+  props.handles
+    .filter((h) => h.kind === 'point')
+    .sort((a, b) => a.x - b.x)
+    .map((h) => `${h.x},${h.y}`)
+    .join(' '),
+);
 const watcher = new ResizeObserver(([entry]) => (shownWidth.value = entry.contentRect.width));
 onMounted(() => watcher.observe(svg.value!));
 onBeforeUnmount(() => watcher.disconnect());
@@ -86,6 +94,7 @@ function tapped(event: MouseEvent): void {
         <img :src="picture.url" alt="" />
         <svg ref="svg" :viewBox="`0 0 ${picture.width} ${picture.height}`" preserveAspectRatio="none" @click="tapped">
           <polygon v-if="outline" class="outline" :points="outlinePoints" :stroke-width="2 * scale" />
+          <polyline v-if="line" class="line" :points="line" :stroke-width="1.5 * scale" data-test="followed" />
           <g
             v-for="h in handles"
             :key="h.id"
@@ -144,6 +153,11 @@ function tapped(event: MouseEvent): void {
   overflow: visible;
   width: 100%;
   height: 100%;
+}
+.line {
+  fill: none;
+  stroke: var(--spruce);
+  pointer-events: none;
 }
 .outline {
   fill: none;
