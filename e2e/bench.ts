@@ -53,6 +53,8 @@ export const chosen = (field: Locator): Locator => listOf(field).locator('.ant-s
 /** Opens a list and takes the first entry with these words; a whole name where several begin alike. */
 export async function choose(field: Locator, words: string | RegExp): Promise<void> {
   await listOf(field).click();
+  // A list that is still unfolding can move away from under the click.
+  await still(field.page());
   const open = field.page().locator('.ant-select-dropdown:visible');
   const entries = open.locator('.ant-select-item-option');
   await entries.filter({ hasText: words }).first().click();

@@ -6,7 +6,7 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import type { z } from 'zod';
 import { getPhoto, putPhoto } from '../data/storage/photoStorage.ts';
-import { type StoredCurves, storedCurvesSchema } from '../data/storage/shelfSchemas.ts';
+import { type StoredCurves, storedCurvesSchema } from '../data/storage/storedCurves.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 

@@ -2,7 +2,7 @@ import { findOwnCode, MOST_OWN_CODES, type OwnCode } from '@mellow-probe/core/ca
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import type { z } from 'zod';
-import { storedCodesSchema } from '../data/storage/shelfSchemas.ts';
+import { storedCodesSchema } from '../data/storage/storedCodes.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 

@@ -8,7 +8,7 @@ import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import type { z } from 'zod';
 import { newId } from '../browser/newId.ts';
-import { storedHarnessesSchema } from '../data/storage/shelfSchemas.ts';
+import { storedHarnessesSchema } from '../data/storage/storedHarnesses.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import { persistedRecord } from './record.ts';
 

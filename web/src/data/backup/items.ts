@@ -1,10 +1,6 @@
 import { isRecord } from '@mellow-probe/core/base/records/plainData';
-import { openJobData } from '@mellow-probe/core/check/job/openJob';
-import { playSchema } from '@mellow-probe/core/training/cases/playRecord';
 import { fromBase64, toBase64 } from '../../browser/base64.ts';
 import { unwrapped, wrapped } from '../storage/kept.ts';
-import { isRecordingPart } from '../storage/recordingStorage.ts';
-import { shelfSchemaOf } from '../storage/shelfSchemas.ts';
 import { withStore } from '../storage/stores.ts';
 import { type BackupEntry, type Kind, KINDS } from './manifest.ts';
 import { packed, unpacked } from './packed.ts';
@@ -45,15 +41,6 @@ export async function itemOf(kind: Kind, key: string): Promise<Item | null> {
   return { kind, key, path: path('json'), data: text(value), kept: { revision, at, follows: [...follows] } };
 }
 
-/** Is a value what a record of its kind must be? Right bytes say nothing of it. */
-const SHAPES: Readonly<Record<Kind, (value: unknown, key: string) => boolean>> = {
-  job: (value) => openJobData(value).ok,
-  photo: (value) => typeof value === 'string' && value.startsWith('data:image/'),
-  shelf: (value, key) => shelfSchemaOf(key).safeParse(value).success,
-  log: (value, key) => isRecordingPart(key, value),
-  training: (value) => playSchema.safeParse(value).success,
-};
-
 /** What stands in the store for such an item. Throws where it is none. */
 export function storedOf({ kind, key, path, data, kept }: Item): unknown {
   if (kind === 'shelf' && !SHELF_KEY.test(key)) throw new Error(`not of the shelf: ${key}`);
@@ -63,20 +50,9 @@ export function storedOf({ kind, key, path, data, kept }: Item): unknown {
     return `data:image/jpeg;base64,${toBase64(data)}`;
   }
   const value = unpacked(new TextDecoder('utf-8', { fatal: true }).decode(data));
-  if (!SHAPES[kind](value, key)) throw new Error(`not what it says it is: ${key}`);
   if (!KINDS[kind].envelope) return value;
   if (!kept) throw new Error(`without its envelope: ${key}`);
   if (kind === 'job' && isRecord(value) && 'id' in value && value.id !== key)
     throw new Error(`another check’s: ${key}`);
   return wrapped({ ...kept, value });
-}
-
-/** Could such an item be restored? */
-export function isStorable(item: Item): boolean {
-  try {
-    storedOf(item);
-    return true;
-  } catch {
-    return false;
-  }
 }

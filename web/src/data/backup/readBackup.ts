@@ -2,8 +2,9 @@ import { deeperThan } from '@mellow-probe/core/base/records/deeperThan';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { BlobReader, type FileEntry, Uint8ArrayWriter, ZipReader } from '@zip.js/zip.js';
-import { isStorable, type Item } from './items.ts';
+import type { Item } from './items.ts';
 import { type BackupEntry, MANIFEST, type Manifest, manifestSchema, MOST_BYTES } from './manifest.ts';
+import { isStorable } from './shapes.ts';
 import type { OnProgress } from './writeBackup.ts';
 
 export type BackupFault = 'not-a-zip' | 'no-manifest' | 'bad-manifest' | 'newer-version' | 'path-outside';

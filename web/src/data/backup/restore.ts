@@ -7,7 +7,7 @@ import { type Kept, REMEMBERED, unwrapped, wrapped } from '../storage/kept.ts';
 import { type LedgerEntry, noteInLedger } from '../storage/ledger.ts';
 import { withStore } from '../storage/stores.ts';
 import { oneAtATime, tellOthers } from '../storage/windows.ts';
-import { isStorable, type Item, storedOf } from './items.ts';
+import { type Item, storedOf } from './items.ts';
 import { type BackupEntry, type Kind, KINDS } from './manifest.ts';
 import type { Backup } from './readBackup.ts';
 import type { OnProgress } from './writeBackup.ts';
@@ -62,6 +62,8 @@ export async function stageRestore(
   onProgress: OnProgress = () => undefined,
 ): Promise<BackupEntry[]> {
   const damaged: BackupEntry[] = [];
+  // With every schema in it, which the start of the page does without.
+  const { isStorable } = await import('./shapes.ts');
   // One that was ready and cut off is taken in to its end first: it must not be half.
   await finishRestore();
   await clearStage();
