@@ -39,9 +39,9 @@ test('the plug is pulled, and without typing it is seen which values move; the l
   await expect(value(page, 'adapter 05')).not.toHaveText('−40 °C');
   await page.waitForTimeout(600);
   await endAndLook(page);
-  const moved = finding(page, /^unplugged at/);
+  const moved = finding(page, /^Unplugged at/);
   await expect(moved).toContainText('Coolant');
-  await expect(moved).toContainText(/Stood still:.*Intake air/);
+  await expect(moved).toContainText(/Did not change:.*Intake air/);
   const pulled = finding(page, /^Unplugged:/);
   await pulled.getByRole('button', { name: 'Put on the check' }).click();
   await expect(pulled).toContainText('on the check');

@@ -160,16 +160,17 @@ function wiggleText(f: Found<'wiggle'>, { name }: Told): FindingText {
 }
 
 function movedText(f: Found<'moved'>, { name, value }: Told): FindingText {
-  const at = `${MARK_NAMES[f.mark.kind]} at ${clockText(f.mark.fromS)}`;
+  const done = MARK_NAMES[f.mark.kind];
+  const at = `${done.charAt(0).toUpperCase()}${done.slice(1)} at ${clockText(f.mark.fromS)}`;
   if (f.moved.length === 0)
     return {
-      title: `${at}: nothing moved`,
-      meaning: 'No value here hangs on that plug, or the circuit is dead already.',
+      title: `${at}: nothing changed`,
+      meaning: 'No value here depends on that plug, or the circuit is already dead.',
       tone: 'odd',
     };
   const moved = f.moved.map((m) => `${name(m.channel)} ${value(m.channel, m.from)} → ${value(m.channel, m.to)}`);
-  const still = f.still.length === 0 ? '' : ` Stood still: ${f.still.map(name).join(', ')}.`;
-  return { title: `${at}: ${moved.join(', ')}`, meaning: `What changed belongs to it.${still}`, tone: 'told' };
+  const still = f.still.length === 0 ? '' : ` Did not change: ${f.still.map(name).join(', ')}.`;
+  return { title: `${at}: ${moved.join(', ')}`, meaning: `These values belong to that plug.${still}`, tone: 'told' };
 }
 
 function coldStartText(f: Found<'cold-start'>, { name, degrees, unit }: Told): FindingText {

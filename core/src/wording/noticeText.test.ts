@@ -36,7 +36,7 @@ test('one and several', () => {
   ]);
   expect([unsureFiguresText(1, 9), unsureFiguresText(2, 9), unsureFiguresText(0, 9)]).toEqual([
     '1 figure to check: correct it, or tap ✓ if it matches the picture.',
-    '2 figures to check: correct it, or tap ✓ if it matches the picture.',
+    '2 figures to check: correct them, or tap ✓ if they match the picture.',
     '9 rows, each figure beside its place in the picture.',
   ]);
   expect(damagedRecordsText(['a'])).toBe(

@@ -19,7 +19,7 @@ export const damagedRecordsText = (paths: readonly string[]): string =>
 /** Figures of a table in a picture that a person has to look at; 0: none, of so many rows. */
 export const unsureFiguresText = (count: number, rows: number): string =>
   count > 0
-    ? `${countText(count, 'figure', 'figures')} to check: correct it, or tap ✓ if it matches the picture.`
+    ? `${countText(count, 'figure', 'figures')} to check: correct ${count === 1 ? 'it' : 'them'}, or tap ✓ if ${count === 1 ? 'it matches' : 'they match'} the picture.`
     : `${countText(rows, 'row', 'rows')}, each figure beside its place in the picture.`;
 
 /** Checks that name no machine, in the logbook. */

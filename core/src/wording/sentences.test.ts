@@ -438,12 +438,12 @@ describe('what was found in a log', () => {
     const moved = (list: object[], still: string[]) => say({ kind: 'moved', mark, moved: list, still });
     const one = [{ channel: 'v', from: 2.5, to: 5 }];
     expect(moved(one, ['t'])).toEqual({
-      title: 'unplugged at 40 s: Signal 2.50 V → 5.00 V',
-      meaning: 'What changed belongs to it. Stood still: Coolant.',
+      title: 'Unplugged at 40 s: Signal 2.50 V → 5.00 V',
+      meaning: 'These values belong to that plug. Did not change: Coolant.',
       tone: 'told',
     });
-    expect(moved(one, []).meaning).toBe('What changed belongs to it.');
-    expect(moved([], ['t'])).toMatchObject({ title: 'unplugged at 40 s: nothing moved', tone: 'odd' });
+    expect(moved(one, []).meaning).toBe('These values belong to that plug.');
+    expect(moved([], ['t'])).toMatchObject({ title: 'Unplugged at 40 s: nothing changed', tone: 'odd' });
   });
   test('stretches, cold starts, air, settling', () => {
     const stretches = [

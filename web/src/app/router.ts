@@ -16,6 +16,9 @@ export const isMissingPart = (error: Error): boolean =>
 export function createAppRouter(): Router {
   const router = createRouter({
     history: createWebHistory(workshopBase),
+    // Another screen, and another step of a guided check, begin at their top; back and forward are where they were.
+    scrollBehavior: (to, from, saved) =>
+      saved ?? (to.path !== from.path || to.query.step !== from.query.step ? { top: 0 } : false),
     routes: [
       ...SCREENS.map(({ path, name, component }) => ({ path, name, component })),
       ...OTHER_ADDRESSES.map(({ path, redirect }) => ({
