@@ -136,6 +136,9 @@ test('a job on a phone, by touch alone: from the complaint to the closed job', a
   await page.goto('/');
   await page.getByRole('button', { name: 'Start the first check' }).tap();
   await page.locator('[data-test="quick"]').tap();
+  // The form begins at its top, wherever the guided check was scrolled to.
+  await expect(page.locator('[data-measurement="displayed"]')).toBeVisible();
+  expect(await page.evaluate(() => scrollY)).toBe(0);
   await station('complaint');
   await page.getByText('Fans never come on', { exact: false }).tap();
   await station('live');

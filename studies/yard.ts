@@ -1,5 +1,6 @@
 // The yard: cases drawn wider than the model, judged with what a technician would enter. Part of `npm run accuracy`; writes its part of
-// docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 300]`
+// docs/accuracy.md. `npx tsx studies/yard.ts [cases a row, 500] [sound circuits, 2000] [pairs, 300]
+// [part: yard, worlds, sound or pairs alone]`
 import { judge, logLoss, type Score } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
 import { saysTwo, twoFaultsOf } from '../core/src/advice/nextTest/twoFaults.ts';
@@ -39,9 +40,9 @@ function calibrationError(list: readonly Score[], bands = 10): number {
   return sum;
 }
 
-function yardPart(): string {
+function yardPart(of: readonly YardRow[]): string {
   const pooled: Score[] = [];
-  const rows = YARD_ROWS.flatMap((row) =>
+  const rows = of.flatMap((row) =>
     STAGES.map((readings) => {
       const judged = judgeRow(row, readings);
       pooled.push(...judged);
@@ -117,6 +118,13 @@ ${table(
 )}`;
 }
 
-writeSection('yard', yardPart());
-writeSection('sound', soundPart());
-writeSection('pairs', pairPart());
+/** The rows of the first rounds, and the worlds that came after "all together". */
+const FIRST = YARD_ROWS.indexOf('all together') + 1;
+const PARTS: Readonly<Record<string, () => string>> = {
+  yard: () => yardPart(YARD_ROWS.slice(0, FIRST)),
+  worlds: () => yardPart(YARD_ROWS.slice(FIRST)),
+  sound: soundPart,
+  pairs: pairPart,
+};
+const only = process.argv[5];
+for (const [name, part] of Object.entries(PARTS)) if (only === undefined || only === name) writeSection(name, part());
