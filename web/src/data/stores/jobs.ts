@@ -73,9 +73,9 @@ export const useJobs = defineStore('jobs', () => {
   async function compare(): Promise<void> {
     // A first visit.
     if (entries.value.size === 0 && !(await holdsAny('jobs', 'staging'))) return;
-    const { checkLedger, finishRestore } = await wholeJobs();
-    // A backup that was being taken in when the window was lost is taken in to its end first.
-    await finishRestore();
+    const { checkLedger } = await wholeJobs();
+    // A backup that was being restored when the window was lost is restored to its end first.
+    if (await holdsAny('staging')) await (await import('../backup/restore.ts')).finishRestore();
     const known = entries.value;
     const check = await checkLedger(known);
     damaged.value = check.damaged;

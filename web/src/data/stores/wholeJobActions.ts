@@ -2,7 +2,6 @@ export { recurrenceOf, templateOf } from '@mellow-probe/core/check/job/jobAgain'
 export { jobLine } from '@mellow-probe/core/check/job/jobLine';
 export { newJob } from '@mellow-probe/core/check/job/newJob';
 export { MAX_FILE_BYTES, openJob } from '@mellow-probe/core/check/job/openJob';
-export { finishRestore } from '../backup/restore.ts';
 export {
   changeStoredJob,
   checkLedger,
