@@ -238,7 +238,7 @@ describe('logs', () => {
     expect(code).toBe(0);
     const file = path.join(folder, 'sound.csv');
     writeFileSync(file, out);
-    expect(call(['log', file]).out).toContain('unplugged at 20 s: ');
+    expect(call(['log', file]).out).toContain('Unplugged at 20 s: ');
     expect(call(['record']).out).toContain('loose-plug');
   });
   test('what cannot be used is said', () => {
