@@ -3,6 +3,7 @@ import type { Finding } from '../core/src/intake/logs/finding.ts';
 import { parseLog } from '../core/src/intake/logs/parseLog.ts';
 import { rangeOf } from '../core/src/intake/logs/rangeOf.ts';
 import { guessedRoles, logSettingOf } from '../core/src/intake/logs/settingOf.ts';
+import { runsAway } from '../core/src/intake/logs/strength.ts';
 import { loggerText } from '../core/src/training/simulation/loggerText.ts';
 import { LOG_FAULTS, type LogSet, machineLog, type MachineLog } from '../core/src/training/simulation/machineLog.ts';
 
@@ -24,7 +25,7 @@ const isAlarm = (f: Finding): boolean =>
   f.kind === 'sag' ||
   f.kind === 'air' ||
   (f.kind === 'cold-start' && f.oddOne !== null) ||
-  (f.kind === 'drift' && Math.abs(f.perHourK) > 3 * f.sigma && Math.abs(f.perHourK) > 1);
+  (f.kind === 'drift' && runsAway(f));
 
 /** Slow kinds are right where they overlap the stretch, sudden ones within two updates of the display; the ends of a stretch within 20 s. */
 function isFound(

@@ -5,22 +5,10 @@ import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { scoreLearned } from '../core/src/history/learn/simulatePairs.ts';
 import { machineVerdict } from '../core/src/inference/machine/machineSensors.ts';
 import { simulateMachine } from '../core/src/inference/machine/simulateMachine.ts';
+import { calibrationError } from './calibration.ts';
 import { table, writeSection } from './sections.ts';
 
 const [machines, sensors] = [400, 400].map((n, i) => Number(process.argv[2 + i] ?? n));
-
-/** Mean distance between what was said and how often it was so, in ten bands of equally many. */
-function calibrationError(said: readonly { probability: number; is: boolean }[], bands = 10): number {
-  const sorted = [...said].sort((a, b) => a.probability - b.probability);
-  let sum = 0;
-  for (let b = 0; b < bands; b++) {
-    const band = sorted.slice(Math.floor((b * said.length) / bands), Math.floor(((b + 1) * said.length) / bands));
-    const mean = (of: (s: (typeof band)[number]) => number): number =>
-      band.reduce((all, s) => all + of(s), 0) / band.length;
-    sum += (band.length / said.length) * Math.abs(mean((s) => s.probability) - mean((s) => Number(s.is)));
-  }
-  return sum;
-}
 
 function machinePart(): string {
   const uniform = seededUniform(20_261_202);

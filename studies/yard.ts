@@ -10,6 +10,7 @@ import type { Problem } from '../core/src/inference/model/problem.ts';
 import { simulateCase, withReadings } from '../core/src/training/simulation/simulateCase.ts';
 import { simulatePair } from '../core/src/training/simulation/simulatePair.ts';
 import { soundCircuit, YARD_ROWS, yardCase, type YardRow } from '../core/src/training/simulation/yardCase.ts';
+import { calibrationError } from './calibration.ts';
 import { explain, groupProbabilities } from '../core/src/inference/verdict/assessment.ts';
 import { testsAtRandom } from './cases.ts';
 import { table, writeSection } from './sections.ts';
@@ -28,17 +29,6 @@ function judgeRow(row: YardRow, readings: number): Score[] {
 const mean = (list: readonly Score[], of: (j: Score) => number): number =>
   list.reduce((sum, j) => sum + of(j), 0) / list.length;
 const confidentlyWrong = (list: readonly Score[]): number => mean(list, (j) => Number(!j.right && j.leading > 0.9));
-
-/** Mean distance between what the leading group was given and how often it was right, in bands of equally many cases. */
-function calibrationError(list: readonly Score[], bands = 10): number {
-  const sorted = [...list].sort((a, b) => a.leading - b.leading);
-  let sum = 0;
-  for (let b = 0; b < bands; b++) {
-    const band = sorted.slice(Math.floor((b * list.length) / bands), Math.floor(((b + 1) * list.length) / bands));
-    sum += (band.length / list.length) * Math.abs(mean(band, (j) => j.leading) - mean(band, (j) => Number(j.right)));
-  }
-  return sum;
-}
 
 function yardPart(of: readonly YardRow[]): string {
   const pooled: Score[] = [];
@@ -62,7 +52,7 @@ not at fault.
 
 ${table(['what is wide', 'readings', 'right group', 'log loss (nat)', 'confidently wrong'], rows)}
 
-Calibration error of the leading group over all of them, in ten bands: ${calibrationError(pooled).toFixed(3)}.`;
+Calibration error of the leading group over all of them, in ten bands: ${calibrationError(pooled.map((j) => ({ probability: j.leading, is: j.right }))).toFixed(3)}.`;
 }
 
 function soundPart(): string {

@@ -1,6 +1,6 @@
 import type { EventKind, Finding, Found, LogEvent } from '../intake/logs/finding.ts';
 import type { Log } from '../intake/logs/log.ts';
-import type { Strength } from '../intake/logs/strength.ts';
+import { runsAway, type Strength } from '../intake/logs/strength.ts';
 import { medianOf } from '../base/numeric/quantiles.ts';
 import { formatOhm, formatQuantity, type TemperatureUnit } from '../base/units/format.ts';
 import type { Quantity } from '../base/units/quantity.ts';
@@ -115,13 +115,11 @@ const WORDS: { [K in Finding['kind']]: (f: Found<K>, told: Told) => FindingText 
   }),
   loop: loopText,
   drift(f, { name, kelvin }) {
-    const runsAway = Math.abs(f.perHourK) > 3 * f.sigma && Math.abs(f.perHourK) > 1;
+    const odd = runsAway(f);
     return {
       title: `${name(f.channel)} against ${name(f.against)}: ${f.perHourK >= 0 ? '+' : '−'}${kelvin(f.perHourK)} an hour ± ${kelvin(f.sigma)}`,
-      meaning: runsAway
-        ? 'It runs away: more than its scatter explains.'
-        : 'No drift that its scatter would not explain.',
-      tone: runsAway ? 'odd' : 'good',
+      meaning: odd ? 'It runs away: more than its scatter explains.' : 'No drift that its scatter would not explain.',
+      tone: odd ? 'odd' : 'good',
     };
   },
   compare: (f, { name, degrees, kelvin }) => ({

@@ -99,7 +99,7 @@ describe('trouble codes', () => {
     expect(codes('P0118/P0113')).toEqual(['P0118', 'P0113']);
     expect(codes('p118')).toEqual(['P0118']);
   });
-  test('a letter in place of a digit is asked about, never read', () => {
+  test('a letter in place of a digit brings a question, and is never read', () => {
     expect(decodeCode('PO118')).toBeNull();
     expect([meantCode('PO118'), meantCode('p0ll8'), meantCode('P01I8')]).toEqual(['P0118', 'P0118', 'P0118']);
     expect([meantCode('P0118'), meantCode('PO999'), meantCode('O'), meantCode('')]).toEqual([null, null, null, null]);

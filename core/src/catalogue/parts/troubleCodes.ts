@@ -167,7 +167,7 @@ export function decodeCode(text: string): TroubleCode | null {
     .replace(/\(\s*(?:x\s*)?\d+\s*(?:x|times)?\s*\)|\bx\s?\d+$/i, ' ')
     .replace(/\(\s*\)|\*+\s*$/g, ' ')
     .replace(/^\s*DTC\b[\s:#.]*/i, '')
-    // A maker's own number beside the code it stands for: "16502/P0118".
+    // A maker's own number beside the standard code: "16502/P0118".
     .replace(/^\s*\d{4,6}\s*\/\s*(?=P)/i, '')
     .replace(/^[\s,;:.-]+|[\s,;:.-]+$/g, '')
     .toUpperCase();

@@ -18,6 +18,10 @@ const APART_K: Limits = [8, 5];
 const graded = (figure: number, [clear, probable]: Limits): Strength =>
   figure >= clear ? 'clear' : figure >= probable ? 'probable' : 'weak';
 
+/** Does a sensor drift away from the other by more than its scatter explains, and by more than 1 K an hour? */
+export const runsAway = ({ perHourK, sigma }: Found<'drift'>): boolean =>
+  Math.abs(perHourK) > 3 * sigma && Math.abs(perHourK) > 1;
+
 /** How strong a finding is; null where it only says what was read, and claims no fault. */
 export function strengthOf(finding: Finding): Strength | null {
   switch (finding.kind) {
@@ -26,10 +30,8 @@ export function strengthOf(finding: Finding): Strength | null {
     case 'wiggle':
       // The chance that it has nothing to do with the place.
       return finding.place === null ? 'weak' : graded(-Math.log10(Math.max(1e-9, finding.chance)), [2, 1]);
-    case 'drift': {
-      const runsAway = Math.abs(finding.perHourK) > 3 * finding.sigma && Math.abs(finding.perHourK) > 1;
-      return runsAway ? graded(Math.abs(finding.perHourK) / finding.sigma, OF_ITS_FIGURE) : null;
-    }
+    case 'drift':
+      return runsAway(finding) ? graded(Math.abs(finding.perHourK) / finding.sigma, OF_ITS_FIGURE) : null;
     case 'loop':
       return graded(Math.abs(finding.leftK) / Math.max(1e-9, finding.sigmaK), OF_ITS_FIGURE);
     case 'sag':

@@ -5,12 +5,11 @@ import { isOf, pairsOfChecks } from '@mellow-probe/core/history/learn/pairsOfChe
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/base/units/format';
-import { fixed } from '@mellow-probe/core/base/units/writing';
 import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import { kelvinText } from '@mellow-probe/core/wording/logText';
 import { countText, titleText } from '@mellow-probe/core/wording/ledgerText';
 import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
-import { dayText } from '@mellow-probe/core/base/units/writing';
+import { dayText, fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
@@ -56,6 +55,7 @@ watch(
 );
 const chosen = computed(() => read.value.filter((job) => !draft.value.without.includes(job.id)));
 const pairs = computed(() => pairsOfChecks(chosen.value));
+const checksText = computed(() => countText(new Set(pairs.value.map((p) => p.check)).size, 'check', 'checks'));
 const learned = computed(() => learnCurve(pairs.value));
 const curve = computed(() => (learned.value.ok ? learned.value : null));
 const titleOf = (id: string): string => titleText(read.value.find((job) => job.id === id)?.title ?? '');
@@ -67,9 +67,8 @@ const told = computed(() => {
   if (draft.value.wished.trim() === '') return '';
   if (!learned.value.ok) return REASONS[learned.value.reason];
   const { form, fromC, toC, bandK, nextC } = learned.value;
-  const checks = new Set(pairs.value.map((p) => p.check)).size;
   return [
-    say.learnedFrom(countText(pairs.value.length, 'pair', 'pairs'), countText(checks, 'check', 'checks')),
+    say.learnedFrom(countText(pairs.value.length, 'pair', 'pairs'), checksText.value),
     say.holds(FORM_NAMES[form], shown(fromC), shown(toC), kelvinText(bandK((fromC + toC) / 2), unit.value)),
     say.nextHelps(shown(nextC)),
   ].join(' ');
@@ -132,7 +131,7 @@ async function save(): Promise<void> {
         note: told.value,
       },
       name: draft.value.name.trim() || draft.value.wished.trim(),
-      source: say.source(countText(new Set(pairs.value.map((p) => p.check)).size, 'check', 'checks')),
+      source: say.source(checksText.value),
     },
     null,
   ));
