@@ -3,7 +3,7 @@ import { OTHER_CAUSES } from '../catalogue/parts/otherCauses.ts';
 import { SYMPTOMS } from '../catalogue/parts/symptoms.ts';
 import { comparePairsOf, curveName } from '../check/job/comparePairsOf.ts';
 import { curveSlope } from '../check/job/curveSlope.ts';
-import type { Job } from '../check/job/jobSchema.ts';
+import type { Job, JobReading } from '../check/job/jobSchema.ts';
 import { asFound } from '../check/job/moments.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import { inside, type Interval } from '../base/numeric/interval.ts';
@@ -103,38 +103,32 @@ function circuitSection(job: Job, { unit }: PageOptions): ReportSection {
 }
 
 function readingsSection(job: Job, assessment: Assessment | null, { unit, when }: PageOptions): ReportSection {
+  const first = assessment?.suspects[0];
+  const suspect = first && first.fault !== 'healthy' ? first : null;
   const rows = job.readings.map((r) => {
     const { title, quantity } = measurementById(r.measurement);
     const at = assessment?.readings.findIndex((x) => x.id === r.id) ?? -1;
     const view = at < 0 ? null : assessment!.readings[at];
-    const standing = r.voided
-      ? `excluded: ${r.voided.reason}`
-      : !view
-        ? 'not counted'
-        : view.verdict === 'inside'
-          ? 'as healthy'
-          : view.verdict;
-    const leader = assessment?.suspects[0];
     const value = r.value === null ? r.text : formatQuantity(r.value === 'OL' ? Infinity : r.value, quantity, unit);
     return [
       [title, readingConditionsText(r, unit, job)].filter(Boolean).join(', '),
       value,
       view ? formatInterval(view.healthy, quantity, unit) : '',
-      view && leader && leader.fault !== 'healthy' ? formatInterval(leader.predicts[at], quantity, unit) : '',
-      [standing, r.note, r.history.length > 0 ? `corrected from ${r.history.map((h) => h.text).join(', ')}` : '']
-        .filter(Boolean)
-        .join('; '),
+      view && suspect ? formatInterval(suspect.predicts[at], quantity, unit) : '',
+      remarksOn(r, view),
       r.takenAt ? when(r.takenAt) : '',
     ];
   });
-  const leader = assessment?.suspects[0];
-  const suspect = leader && leader.fault !== 'healthy' ? `if ${leader.name}` : 'suspect';
-  return {
-    id: 'readings',
-    title: 'Measured and expected',
-    lines: [],
-    table: { head: ['Test', 'Measured', 'Healthy', suspect, 'Standing', 'Taken'], rows },
-  };
+  const head = ['Test', 'Measured', 'Healthy', suspect ? `if ${suspect.name}` : 'suspect', 'Standing', 'Taken'];
+  return { id: 'readings', title: 'Measured and expected', lines: [], table: { head, rows } };
+}
+
+/** Whether a reading counts and how it compares, with its note and what it was corrected from. */
+function remarksOn({ voided, note, history }: JobReading, view: Assessment['readings'][number] | null): string {
+  const compared = view ? (view.verdict === 'inside' ? 'as healthy' : view.verdict) : 'not counted';
+  const standing = voided ? `excluded: ${voided.reason}` : compared;
+  const corrected = history.length > 0 ? `corrected from ${history.map((h) => h.text).join(', ')}` : '';
+  return [standing, note, corrected].filter(Boolean).join('; ');
 }
 
 function comparisonSection(job: Job, { unit }: PageOptions): ReportSection {

@@ -68,16 +68,20 @@ export function changeText(job: Job, patches: readonly Patch[]): string {
 function partName(job: Job, { at, before, after }: Patch): string {
   if (at[0] === 'moments' && at[1] === `#${HOT}`) return 'thermometer, hot';
   if (at[0] === 'readings') {
-    const id = at[1]?.slice(1);
-    const thing = [after, before].find((x) => isRecord(x) && typeof x.measurement === 'string') as
-      { measurement: string } | undefined;
-    const measurement = thing?.measurement ?? job.readings.find((r) => r.id === id)?.measurement ?? '';
-    const name = isMeasurementId(measurement) ? measurementById(measurement).name : 'reading';
+    const name = readingName(job, at[1]?.slice(1), [after, before]);
     if (at[2] === 'voided')
       return after === undefined || after === null ? `${name} included again` : `${name} excluded`;
     return at[2] === 'note' ? `note on ${name}` : name;
   }
   return INNER[at.slice(0, 2).join('/')] ?? PARTS[at[0]] ?? 'change';
+}
+
+/** The test of a reading that came, went or changed: it may be in the change itself, else it is looked up by its id. */
+function readingName(job: Job, id: string | undefined, changed: readonly unknown[]): string {
+  const thing = changed.find((x) => isRecord(x) && typeof x.measurement === 'string') as
+    { measurement: string } | undefined;
+  const measurement = thing?.measurement ?? job.readings.find((r) => r.id === id)?.measurement ?? '';
+  return isMeasurementId(measurement) ? measurementById(measurement).name : 'reading';
 }
 
 /** A figure or a word as it was typed; null where it is more than that. */

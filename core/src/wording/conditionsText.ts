@@ -20,21 +20,27 @@ export function conditionsText(conditions: Conditions, unit: TemperatureUnit, lo
 
 /** A reading's conditions and the state of the machine, in words. */
 export function readingConditionsText(
-  { conditions: c, state, moment }: Pick<JobReading, 'conditions' | 'state' | 'moment'>,
+  { conditions, state, moment }: Pick<JobReading, 'conditions' | 'state' | 'moment'>,
   unit: TemperatureUnit,
   { loom, moments = [] }: { loom?: Harness; moments?: readonly Moment[] } = {},
 ): string {
-  const known: Conditions = {};
-  if (typeof c.substituteOhm?.value === 'number') known.substituteOhm = c.substituteOhm.value;
-  if (typeof c.airC?.value === 'number') known.airC = c.airC.value;
-  if (typeof c.bathC?.value === 'number') known.bathC = c.bathC.value;
-  if (c.wire && c.position) Object.assign(known, { wire: c.wire, position: c.position, side: c.side });
-  const words = conditionsText(known, unit, loom);
+  const words = conditionsText(knownConditions(conditions), unit, loom);
   const machine = state === 'hot' ? 'hot or after heat' : state === 'wiggling' ? 'while wiggling' : '';
   // What holds for the whole check is not said of each reading.
   const beside = moment === AS_FOUND ? null : (moments.find((m) => m.id === moment)?.temperatureC.value ?? null);
   const at = beside === null ? '' : `at ${formatTemperature(beside, unit, Number.isInteger(beside) ? 0 : 1)}`;
   return [words, machine, at].filter((w) => w !== '').join(', ');
+}
+
+/** Conditions of which a figure is known. */
+function knownConditions(told: JobReading['conditions']): Conditions {
+  const known: Conditions = {};
+  for (const key of ['substituteOhm', 'airC', 'bathC'] as const) {
+    const value = told[key]?.value;
+    if (typeof value === 'number') known[key] = value;
+  }
+  if (told.wire && told.position) Object.assign(known, { wire: told.wire, position: told.position, side: told.side });
+  return known;
 }
 
 /** Name of a reading of a job by its id, pairs of the comparison included; empty for an id that is not there. */

@@ -178,17 +178,11 @@ const STATE_MINUTES: Readonly<Record<MachineState, number>> = { steady: 0, hot: 
  * read in any state counts as done; in another state only what was read there.
  */
 export function candidateTests(problem: Problem, access: Access, state: MachineState = 'steady'): PlannedTest[] {
-  const { circuit } = problem;
   const read = problem.readings.filter((r) => state === 'steady' || r.state === state);
   const done = new Set(read.map((r) => `${r.measurement} ${JSON.stringify(r.conditions)}`));
   const doneKinds = new Set(read.map((r) => r.measurement));
   const tests: PlannedTest[] = [];
-  for (const measurement of MEASUREMENTS) {
-    if (!measurement.layouts.includes(circuit.layout)) continue;
-    if (access.leftOut?.includes(measurement.id)) continue;
-    if (problem.displayOnly && !(measurement.setup === 'scan' && measurement.quantity === 'celsius')) continue;
-    if (!measurement.tools.every((tool) => access.tools.includes(tool))) continue;
-    if (measurement.sharing && !measurement.sharing.includes(circuit.shares ?? 'unknown')) continue;
+  for (const measurement of MEASUREMENTS.filter((m) => isPossible(m, problem, access))) {
     for (const conditions of conditionsFor(measurement.needs, problem)) {
       const plain = measurement.needs.length === 0;
       if (plain ? doneKinds.has(measurement.id) : done.has(`${measurement.id} ${JSON.stringify(conditions)}`)) continue;
@@ -196,6 +190,14 @@ export function candidateTests(problem: Problem, access: Access, state: MachineS
     }
   }
   return tests;
+}
+
+/** Does the measurement fit the circuit, and can it be taken with the tools and the access at hand? */
+function isPossible(measurement: Measurement, { circuit, displayOnly }: Problem, access: Access): boolean {
+  const { layouts, sharing, setup, quantity, tools } = measurement;
+  if (!layouts.includes(circuit.layout) || (sharing && !sharing.includes(circuit.shares ?? 'unknown'))) return false;
+  if (displayOnly && !(setup === 'scan' && quantity === 'celsius')) return false;
+  return !access.leftOut?.includes(measurement.id) && tools.every((tool) => access.tools.includes(tool));
 }
 
 /** Sensible conditions for tests that need some: a resistor as the sensor would be at 25 and 60 °C, a bath of hot and of iced water. */

@@ -136,9 +136,7 @@ function withKind(
   const wire = strand === 'return' ? 'return' : 'signal';
   const conditionsOf = (position: number, side: Side): Conditions =>
     sides.length > 1 ? { wire, position, side } : { wire, position };
-  const cuts = Array.from({ length: problem.circuit.connectors }, (_, i) => i + 1).flatMap((position) =>
-    sides.map((side) => ({ position, side, point: pointAt(position, side) })),
-  );
+  const cuts = cutsOf(problem.circuit.connectors, sides);
   const borders = [0, ...cuts.map((c) => c.point), end];
   const weigh = (list: readonly number[]): number[] =>
     borders.slice(1).map((to, i) => list.slice(borders[i], to).reduce((a, b) => a + b, 0));
@@ -184,6 +182,12 @@ function withKind(
     },
   };
   return { known: null, next, first: lookFirst(task, best.minutes, shares, weigh, strand, reach), profile };
+}
+
+/** Where a reading on the way can be taken: both sides of every connector, or one, from the module on. */
+function cutsOf(connectors: number, sides: readonly Side[]): { position: number; side: Side; point: number }[] {
+  const positions = Array.from({ length: connectors }, (_, i) => i + 1);
+  return positions.flatMap((position) => sides.map((side) => ({ position, side, point: pointAt(position, side) })));
 }
 
 /** Which stops the readings on the way have laid open, and at which one the last of all readings was taken. */

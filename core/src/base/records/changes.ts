@@ -30,7 +30,7 @@ function collect(before: unknown, after: unknown, at: readonly string[], out: Pa
   if (same(before, after)) return;
   if (isIdList(before) && isIdList(after) && keepsOrder(before, after)) return collectList(before, after, at, out);
   if (!isRecord(before) || !isRecord(after)) {
-    out.push({ at, ...(before === undefined ? {} : { before }), ...(after === undefined ? {} : { after }) });
+    out.push({ at, ...present('before', before), ...present('after', after) });
     return;
   }
   const typed = isTyped(before) && isTyped(after);
@@ -41,6 +41,11 @@ function collect(before: unknown, after: unknown, at: readonly string[], out: Pa
     if (typed && (key === 'text' || key === 'value')) continue;
     collect(before[key], after[key], [...at, key], out);
   }
+}
+
+/** The value under its key, or nothing where it is missing. */
+function present<K extends string>(key: K, value: unknown): { [P in K]?: unknown } {
+  return value === undefined ? {} : ({ [key]: value } as { [P in K]?: unknown });
 }
 
 function collectList(before: WithId[], after: WithId[], at: readonly string[], out: Patch[]): void {
@@ -70,8 +75,8 @@ function keepsOrder(before: readonly WithId[], after: readonly WithId[]): boolea
 export function inverse(patches: readonly Patch[]): Patch[] {
   const back = patches.map(({ at, before, after, index }): Patch => ({
     at,
-    ...(after === undefined ? {} : { before: after }),
-    ...(before === undefined ? {} : { after: before }),
+    ...present('before', after),
+    ...present('after', before),
     ...(index === undefined ? {} : { index }),
   }));
   const goes = (p: Patch): boolean => p.index !== undefined && p.after === undefined;

@@ -16,35 +16,40 @@ export type ThreeDigits = 'decimal' | 'either';
 export function readNumber(text: string, three: ThreeDigits): NumberRead[] {
   const [mantissa, exponent] = text.split(/[eE]/);
   const power = exponent === undefined ? '' : `e${exponent}`;
-  const done = (...digits: string[]): NumberRead[] =>
-    digits.map((d) => ({ value: Number(d + power), text: d + power })).filter((n) => Number.isFinite(n.value));
   const sign = mantissa.startsWith('-') ? '-' : '';
-  const body = mantissa.replace(/^[+-]/, '');
+  return plainDigits(mantissa.replace(/^[+-]/, ''), power === '' ? three : 'decimal')
+    .map((digits) => sign + digits + power)
+    .map((written) => ({ value: Number(written), text: written }))
+    .filter((n) => Number.isFinite(n.value));
+}
+
+/** Digits and separators without sign and exponent, as they are written with a decimal point alone; none where they are no number. */
+function plainDigits(body: string, three: ThreeDigits): string[] {
   const groups = body.split(/[ '’_]/);
   if (groups.length > 1) {
     const wholeGroups = groups.every((g, i) =>
       (i === 0 ? /^\d{1,3}$/ : i < groups.length - 1 ? /^\d{3}$/ : /^\d{3}([.,]\d+)?$/).test(g),
     );
-    return wholeGroups ? done(sign + groups.join('').replace(',', '.')) : [];
+    return wholeGroups ? [groups.join('').replace(',', '.')] : [];
   }
   const points = body.split('.').length - 1;
   const commas = body.split(',').length - 1;
-  if (points + commas === 0) return /^\d+$/.test(body) ? done(sign + body) : [];
-  if (points > 0 && commas > 0) {
-    const decimal = body.lastIndexOf('.') > body.lastIndexOf(',') ? '.' : ',';
-    const [whole, fraction, ...rest] = body.split(decimal);
-    const grouped = decimal === '.' ? /^\d{1,3}(,\d{3})+$/ : /^\d{1,3}(\.\d{3})+$/;
-    if (rest.length > 0 || !grouped.test(whole) || !/^\d*$/.test(fraction)) return [];
-    return done(`${sign}${whole.replace(/[.,]/g, '')}.${fraction || '0'}`);
-  }
+  if (points > 0 && commas > 0) return bothSeparators(body);
   if (points + commas > 1) {
-    return /^\d{1,3}(?:(?:\.\d{3})+|(?:,\d{3})+)$/.test(body) ? done(sign + body.replace(/[.,]/g, '')) : [];
+    return /^\d{1,3}(?:(?:\.\d{3})+|(?:,\d{3})+)$/.test(body) ? [body.replace(/[.,]/g, '')] : [];
   }
   if (!/^(\d+[.,]?\d*|[.,]\d+)$/.test(body)) return [];
-  const asDecimal = sign + body.replace(',', '.');
-  if (three === 'either' && power === '' && /^[1-9]\d{0,2}[.,]\d{3}$/.test(body)) {
-    // One digit more, and the point is a decimal one for good.
-    return done(`${asDecimal}0`, sign + body.replace(/[.,]/, ''));
-  }
-  return done(asDecimal);
+  const asDecimal = body.replace(',', '.');
+  // With one digit more the point can only be a decimal one.
+  if (three === 'either' && /^[1-9]\d{0,2}[.,]\d{3}$/.test(body)) return [`${asDecimal}0`, body.replace(/[.,]/, '')];
+  return [asDecimal];
+}
+
+/** A figure with points and commas: the last is the decimal one, the others group thousands. */
+function bothSeparators(body: string): string[] {
+  const decimal = body.lastIndexOf('.') > body.lastIndexOf(',') ? '.' : ',';
+  const [whole, fraction, ...rest] = body.split(decimal);
+  const grouped = decimal === '.' ? /^\d{1,3}(,\d{3})+$/ : /^\d{1,3}(\.\d{3})+$/;
+  if (rest.length > 0 || !grouped.test(whole) || !/^\d*$/.test(fraction)) return [];
+  return [`${whole.replace(/[.,]/g, '')}.${fraction || '0'}`];
 }

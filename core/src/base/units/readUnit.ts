@@ -59,19 +59,27 @@ const inLatin = (text: string): string => {
  */
 export function readUnit(written: string, quantity: FigureQuantity, bare: 'C' | 'F'): UnitRead[] {
   const text = inLatin(written.replace(/[\s.]+$/, ''));
-  if (text === '') {
-    if (quantity === 'volts') return [{ ...scaled('V', 0, ''), text: '' }];
-    if (quantity === 'ohms') return [scaled('Ω', 0, '')];
-    return [quantity === 'celsius' ? { ...(bare === 'F' ? FAHRENHEIT : CELSIUS), text: '' } : BARE];
-  }
-  if (words(`${DEGREES}?[\\s.]*(?:c|celsius|centigrade)`).test(text)) return [CELSIUS];
-  if (words(`${DEGREES}?[\\s.]*(?:f|fahrenheit)`).test(text)) return [FAHRENHEIT];
-  if (words(DEGREES).test(text)) return [bare === 'F' ? FAHRENHEIT : CELSIUS];
-  if (quantity !== 'ohms' && /^(?:K|kelvins?)$/.test(text)) return [KELVIN];
+  if (text === '') return [unwritten(quantity, bare)];
+  const degrees = temperatureUnit(text, quantity, bare);
+  if (degrees) return [degrees];
   for (const [reads, power, name] of VOLTS) if (reads.test(text)) return [scaled('V', power, name)];
   for (const [reads, power, name] of OHMS) if (reads.test(text)) return [scaled('Ω', power, name)];
   if (text === 'mΩ') return [scaled('Ω', -3, text)];
   const letter = words(`m(?:${OHM})?`).test(text) ? text[0] : '';
   if (letter === 'M') return [scaled('Ω', 6, 'MΩ')];
   return letter === 'm' ? [scaled('Ω', -3, 'mΩ'), scaled('Ω', 6, 'MΩ')] : [];
+}
+
+/** The unit of a bare figure, by what its field measures. */
+function unwritten(quantity: FigureQuantity, bare: 'C' | 'F'): UnitRead {
+  if (quantity === 'volts') return scaled('V', 0, '');
+  if (quantity === 'ohms') return scaled('Ω', 0, '');
+  return quantity === 'celsius' ? { ...(bare === 'F' ? FAHRENHEIT : CELSIUS), text: '' } : BARE;
+}
+
+function temperatureUnit(text: string, quantity: FigureQuantity, bare: 'C' | 'F'): UnitRead | null {
+  if (words(`${DEGREES}?[\\s.]*(?:c|celsius|centigrade)`).test(text)) return CELSIUS;
+  if (words(`${DEGREES}?[\\s.]*(?:f|fahrenheit)`).test(text)) return FAHRENHEIT;
+  if (words(DEGREES).test(text)) return bare === 'F' ? FAHRENHEIT : CELSIUS;
+  return quantity !== 'ohms' && /^(?:K|kelvins?)$/.test(text) ? KELVIN : null;
 }

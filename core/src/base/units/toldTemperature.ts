@@ -80,40 +80,9 @@ const [COLDEST_C, HOTTEST_C] = [-10, 120];
 export function toldTemperature(text: string, unit: TemperatureUnit): Told {
   const clean = text.normalize('NFKC').replace(/[−]/g, '-').replace(/\s+/g, ' ').trim();
   if (clean === '') return { ok: false, reason: 'empty' };
-  const noticed = NOTICED.find((n) => n.reads.test(clean));
-  if (noticed) return range(noticed.lowC, noticed.highC, 'noticed');
-  const overnight = /^(?:stood )?overnight[,:]? (?:air |at )?(.+)$/i.exec(clean);
-  if (overnight) return rough(overnight[1], unit, OVERNIGHT_K);
-  const about = ROUGHLY.exec(clean) ?? /^(.+?)\s?ish$/i.exec(clean);
-  if (about) return rough(about[1], unit, ABOUT_K);
-  const bound = /^(<|>|≤|≥|under|below|up to|over|above|more than|less than)\s*(.+)$/i.exec(clean);
-  if (bound) {
-    const limit = figure(bound[2], unit);
-    if (typeof limit !== 'number') return limit;
-    return /^(<|≤|under|below|up to|less than)$/i.test(bound[1])
-      ? range(Math.min(COLDEST_C, limit - 30), limit, 'range')
-      : range(limit, Math.max(HOTTEST_C, limit + 30), 'range');
-  }
-  const plusMinus = /^(.+?)\s*(?:±|\+\/-)\s*([\d.,]+)\s*(.*)$/.exec(clean);
-  if (plusMinus) {
-    const middle = figure(`${plusMinus[1]} ${plusMinus[3]}`, unit);
-    const width = parseReading(plusMinus[2], 'number');
-    if (typeof middle !== 'number') return middle;
-    if (!width.ok || !(width.value > 0)) return { ok: false, reason: 'not-a-number' };
-    const kelvin = width.value * (isFahrenheit(`${plusMinus[1]}${plusMinus[3]}`, unit) ? 5 / 9 : 1);
-    return range(middle - kelvin, middle + kelvin, 'range');
-  }
-  const between =
-    /^(?:between )?(-?[\d.,]+\s*(?:°?\s*[CFK])?)\s*(?:…|\.{2,3}|-|–|—|to|and)\s*(-?[\d.,]+\s*(°?\s*[CFK])?)$/i.exec(
-      clean,
-    );
-  if (between) {
-    // A unit said once, at the end, goes for both.
-    const own = /[CFK]\s*$/i.test(between[1]) ? '' : ` ${between[3] ?? ''}`;
-    const [low, high] = [figure(`${between[1]}${own}`, unit), figure(between[2], unit)];
-    if (typeof low !== 'number') return low;
-    if (typeof high !== 'number') return high;
-    return high > low ? range(low, high, 'range') : { ok: false, reason: 'upside-down' };
+  for (const reads of [noticed, roughFigure, bound, plusMinus, between]) {
+    const told = reads(clean, unit);
+    if (told) return told;
   }
   const value = figure(clean, unit);
   if (typeof value !== 'number') return value;
@@ -121,6 +90,56 @@ export function toldTemperature(text: string, unit: TemperatureUnit): Told {
 }
 
 type Unread = Extract<Told, { ok: false }>;
+
+/** One way of telling a temperature: null where the text is not told this way. */
+type Reads = (clean: string, unit: TemperatureUnit) => Told | null;
+
+const noticed: Reads = (clean) => {
+  const found = NOTICED.find((n) => n.reads.test(clean));
+  return found ? range(found.lowC, found.highC, 'noticed') : null;
+};
+
+const roughFigure: Reads = (clean, unit) => {
+  const overnight = /^(?:stood )?overnight[,:]? (?:air |at )?(.+)$/i.exec(clean);
+  if (overnight) return rough(overnight[1], unit, OVERNIGHT_K);
+  const about = ROUGHLY.exec(clean) ?? /^(.+?)\s?ish$/i.exec(clean);
+  return about ? rough(about[1], unit, ABOUT_K) : null;
+};
+
+const bound: Reads = (clean, unit) => {
+  const found = /^(<|>|≤|≥|under|below|up to|over|above|more than|less than)\s*(.+)$/i.exec(clean);
+  if (!found) return null;
+  const limit = figure(found[2], unit);
+  if (typeof limit !== 'number') return limit;
+  return /^(<|≤|under|below|up to|less than)$/i.test(found[1])
+    ? range(Math.min(COLDEST_C, limit - 30), limit, 'range')
+    : range(limit, Math.max(HOTTEST_C, limit + 30), 'range');
+};
+
+const plusMinus: Reads = (clean, unit) => {
+  const found = /^(.+?)\s*(?:±|\+\/-)\s*([\d.,]+)\s*(.*)$/.exec(clean);
+  if (!found) return null;
+  const middle = figure(`${found[1]} ${found[3]}`, unit);
+  const width = parseReading(found[2], 'number');
+  if (typeof middle !== 'number') return middle;
+  if (!width.ok || !(width.value > 0)) return { ok: false, reason: 'not-a-number' };
+  const kelvin = width.value * (isFahrenheit(`${found[1]}${found[3]}`, unit) ? 5 / 9 : 1);
+  return range(middle - kelvin, middle + kelvin, 'range');
+};
+
+const FROM_TO =
+  /^(?:between )?(-?[\d.,]+\s*(?:°?\s*[CFK])?)\s*(?:…|\.{2,3}|-|–|—|to|and)\s*(-?[\d.,]+\s*(°?\s*[CFK])?)$/i;
+
+const between: Reads = (clean, unit) => {
+  const found = FROM_TO.exec(clean);
+  if (!found) return null;
+  // A unit said once, at the end, goes for both.
+  const own = /[CFK]\s*$/i.test(found[1]) ? '' : ` ${found[3] ?? ''}`;
+  const [low, high] = [figure(`${found[1]}${own}`, unit), figure(found[2], unit)];
+  if (typeof low !== 'number') return low;
+  if (typeof high !== 'number') return high;
+  return high > low ? range(low, high, 'range') : { ok: false, reason: 'upside-down' };
+};
 
 function figure(text: string, unit: TemperatureUnit): number | Unread {
   const parsed = parseReading(text, 'celsius', { temperatureUnit: unit, overload: false });

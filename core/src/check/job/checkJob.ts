@@ -1,3 +1,4 @@
+import type { CurveModel } from '../../circuit/curves/curveModel.ts';
 import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
 import { PULL_UP_SPREAD, YARD_SPREAD } from '../../circuit/network/spread.ts';
 import { wireOhm } from '../../circuit/network/wireOhm.ts';
@@ -47,7 +48,6 @@ type Take = (path: string, entry: Entry, quantity: FieldQuantity, low: number, h
 /** Turns a job as typed into a problem to compute with, and tells what in it cannot be used and why. */
 export function checkJob(job: Job): CheckedJob {
   const issues: Issue[] = [];
-  const { circuit } = job;
   const take: Take = (path, entry, quantity, low, high) => {
     const result = readFigure(entry, quantity, low, high);
     if (typeof result === 'number') return result;
@@ -55,30 +55,11 @@ export function checkJob(job: Job): CheckedJob {
     return null;
   };
   const optional: Take = (path, entry, ...bounds) => (entry.text.trim() === '' ? null : take(path, entry, ...bounds));
-  const referenceV = take('circuit.referenceV', circuit.referenceV, 'volts', 0.5, 30);
-  const unknown = isUnknown(circuit.pullUpOhm.text);
-  const pullUpOhm = unknown ? null : take('circuit.pullUpOhm', circuit.pullUpOhm, 'ohms', 1, 10e6);
-  const hot = optional('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
-  const supplyV = take('circuit.supplyV', circuit.supplyV, 'volts', 1, 60);
-  const minC = take('circuit.display.minC', circuit.display.minC, 'celsius', -270, 1000);
-  const maxC = take('circuit.display.maxC', circuit.display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
-  const substituteC = optional('circuit.display.substituteC', circuit.display.substituteC, 'celsius', -270, 1500);
-  const curve = readCurve(circuit.curve, issues);
-  const temperature = (moment: Moment): Thermometer | undefined => {
-    const { id, temperatureC: entry } = moment;
-    if (entry.text.trim() === '') return undefined;
-    const path = `moments.${id}.temperatureC`;
-    const value = take(path, entry, 'told-celsius', -100, 1200);
-    if (value === null) return undefined;
-    const { kind, middleC } = toldOf({ ...entry, value })!;
-    // A range may reach beyond the curve; a figure beyond it cannot be used.
-    if (kind === 'figure' && curve && (middleC < curve.minC || middleC > curve.maxC)) {
-      issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
-      return undefined;
-    }
-    return thermometerTold({ ...entry, value }, kitAt(job.kit, moment)) ?? undefined;
-  };
-  const thermometers = Object.fromEntries(job.moments.map((moment) => [moment.id, temperature(moment)]));
+  const figures = circuitFigures(job, take, optional);
+  const curve = readCurve(job.circuit.curve, issues);
+  const thermometers = Object.fromEntries(
+    job.moments.map((moment) => [moment.id, temperatureOf(job, moment, curve, take, issues)]),
+  );
   const readings = [
     ...job.readings.flatMap((reading) => readReading(job, reading, issues)),
     ...comparisonReadings(job, issues),
@@ -87,51 +68,96 @@ export function checkJob(job: Job): CheckedJob {
   const wire = wireRange(job, optional);
   for (const field of WORTH_FIGURES)
     optional(`worth.${field}`, job.worth[field], 'number', 0, field === 'fitMinutes' ? 10_000 : 1e7);
-  if (
-    referenceV === null ||
-    (!unknown && pullUpOhm === null) ||
-    supplyV === null ||
-    minC === null ||
-    maxC === null ||
-    !curve
-  ) {
-    return { issues, problem: null };
-  }
-  const sensorCircuit: SensorCircuit = {
-    layout: circuit.layout,
-    referenceV,
-    pullUpOhm,
-    hotPullUpOhm: hot,
-    switchRatio: hot === null ? 0 : 0.2,
-    curve,
-    display: {
-      minC,
-      maxC,
-      resolutionC: circuit.display.resolutionC,
-      substituteC,
-      substitutes: SUBSTITUTES[job.field],
-      ratiometric: circuit.display.ratiometric,
-    },
-    supplyV,
-    worksC: workingRange(job.field, { minC, maxC }),
-    wireMinOhm: wire.minOhm,
-    wireMaxOhm: wire.maxOhm,
-    connectors: job.loom.stops.length,
-    placeWeights: harnessWeights(job.loom),
-    shares: circuit.shares,
-    spread: { ...YARD_SPREAD, pullUpGiven: PULL_UP_SPREAD[circuit.pullUpSource] },
-  };
+  if (!figures || !curve) return { issues, problem: null };
+  const circuit = sensorCircuitOf(job, figures, curve, wire);
   const states = intermittentStates(job);
   const problem: Problem = {
-    circuit: sensorCircuit,
+    circuit,
     thermometers,
     readings: ofOneKind(readings),
     instruments: instrumentsOf(job.kit),
-    factors: pooled(priorFactors(job, sensorCircuit)),
+    factors: pooled(priorFactors(job, circuit)),
     ...(states.length > 0 && { comesAndGoes: states }),
     ...(namesHighVoltage(job.complaint.codes) && { displayOnly: true }),
   };
   return { issues, problem };
+}
+
+/** The figures of a circuit as they were read: V, Ω and °C. A pull-up of null is unknown, a second one of null is none. */
+interface CircuitFigures {
+  referenceV: number;
+  pullUpOhm: number | null;
+  hotPullUpOhm: number | null;
+  supplyV: number;
+  minC: number;
+  maxC: number;
+  substituteC: number | null;
+}
+
+/** The figures of the circuit; null while one that is needed is missing or cannot be used. */
+function circuitFigures({ circuit }: Job, take: Take, optional: Take): CircuitFigures | null {
+  const { display } = circuit;
+  const referenceV = take('circuit.referenceV', circuit.referenceV, 'volts', 0.5, 30);
+  const unknown = isUnknown(circuit.pullUpOhm.text);
+  const pullUpOhm = unknown ? null : take('circuit.pullUpOhm', circuit.pullUpOhm, 'ohms', 1, 10e6);
+  const hotPullUpOhm = optional('circuit.hotPullUpOhm', circuit.hotPullUpOhm, 'ohms', 1, 10e6);
+  const supplyV = take('circuit.supplyV', circuit.supplyV, 'volts', 1, 60);
+  const minC = take('circuit.display.minC', display.minC, 'celsius', -270, 1000);
+  const maxC = take('circuit.display.maxC', display.maxC, 'celsius', (minC ?? -270) + 10, 1500);
+  const substituteC = optional('circuit.display.substituteC', display.substituteC, 'celsius', -270, 1500);
+  if (referenceV === null || supplyV === null || minC === null || maxC === null) return null;
+  if (pullUpOhm === null && !unknown) return null;
+  return { referenceV, pullUpOhm, hotPullUpOhm, supplyV, minC, maxC, substituteC };
+}
+
+function sensorCircuitOf(
+  job: Job,
+  figures: CircuitFigures,
+  curve: CurveModel,
+  wire: { minOhm: number; maxOhm: number },
+): SensorCircuit {
+  const { circuit, field, loom } = job;
+  const { minC, maxC, substituteC, hotPullUpOhm } = figures;
+  const { resolutionC, ratiometric } = circuit.display;
+  return {
+    layout: circuit.layout,
+    referenceV: figures.referenceV,
+    pullUpOhm: figures.pullUpOhm,
+    hotPullUpOhm,
+    switchRatio: hotPullUpOhm === null ? 0 : 0.2,
+    curve,
+    display: { minC, maxC, resolutionC, substituteC, substitutes: SUBSTITUTES[field], ratiometric },
+    supplyV: figures.supplyV,
+    worksC: workingRange(field, { minC, maxC }),
+    wireMinOhm: wire.minOhm,
+    wireMaxOhm: wire.maxOhm,
+    connectors: loom.stops.length,
+    placeWeights: harnessWeights(loom),
+    shares: circuit.shares,
+    spread: { ...YARD_SPREAD, pullUpGiven: PULL_UP_SPREAD[circuit.pullUpSource] },
+  };
+}
+
+/** The temperature of a moment as it was told; undefined where none can be used. */
+function temperatureOf(
+  { kit }: Job,
+  moment: Moment,
+  curve: CurveModel | null,
+  take: Take,
+  issues: Issue[],
+): Thermometer | undefined {
+  const { id, temperatureC: entry } = moment;
+  if (entry.text.trim() === '') return undefined;
+  const path = `moments.${id}.temperatureC`;
+  const value = take(path, entry, 'told-celsius', -100, 1200);
+  if (value === null) return undefined;
+  const { kind, middleC } = toldOf({ ...entry, value })!;
+  // A range may reach beyond the curve; a figure beyond it cannot be used.
+  if (kind === 'figure' && curve && (middleC < curve.minC || middleC > curve.maxC)) {
+    issues.push({ path, issue: { ok: false, reason: 'outside-curve', minC: curve.minC, maxC: curve.maxC } });
+    return undefined;
+  }
+  return thermometerTold({ ...entry, value }, kitAt(kit, moment)) ?? undefined;
 }
 
 /** States in which alone the complaint shows; a code that comes now and then says neither heat nor shaking. */
@@ -219,48 +245,52 @@ function lastShown(job: Job, { text, value, state }: JobReading): number | Field
 }
 
 function readReading(job: Job, reading: JobReading, issues: Issue[]): ReadingInput[] {
-  if (reading.voided || (reading.text.trim() === '' && reading.value === null)) return [];
+  const { id, state, text } = reading;
+  if (reading.voided || (text.trim() === '' && reading.value === null)) return [];
   const measurement = measurementById(reading.measurement);
-  const path = `readings.${reading.id}`;
-  if (!measurement.layouts.includes(job.circuit.layout)) {
-    issues.push({ path, issue: { ok: false, reason: 'not-on-this-layout' } });
+  const path = `readings.${id}`;
+  const refuse = (issue: FieldIssue, at = path): [] => {
+    issues.push({ path: at, issue });
     return [];
-  }
+  };
+  if (!measurement.layouts.includes(job.circuit.layout)) return refuse({ ok: false, reason: 'not-on-this-layout' });
   const { quantity } = measurement;
   const last = quantity === 'celsius' ? lastShown(job, reading) : null;
-  const value = showable(last ?? valueOf(reading.text, reading.value, quantity, { overload: true }), quantity);
-  if (typeof value !== 'number') {
-    issues.push({ path, issue: value });
-    return [];
-  }
-  const conditions: Conditions = { wire: reading.conditions.wire, position: reading.conditions.position };
-  const aboveOhm = value === Infinity ? boundOf(reading.text) : undefined;
-  if (aboveOhm !== undefined) conditions.aboveOhm = aboveOhm;
-  if (conditions.wire === undefined) delete conditions.wire;
-  if (conditions.position === undefined) delete conditions.position;
-  if (reading.conditions.side !== undefined) conditions.side = reading.conditions.side;
-  for (const [key, quantity, low, high] of [
-    ['substituteOhm', 'ohms', 0.01, 1e8],
-    ['bathC', 'told-celsius', -80, 1000],
-    ['airC', 'told-celsius', -80, 100],
-  ] as const) {
-    if (!measurement.needs.includes(key)) continue;
-    const entry = reading.conditions[key];
-    const result: number | FieldIssue =
-      !entry || entry.text.trim() === ''
-        ? { ok: false, reason: 'needs-condition' }
-        : readFigure(entry, quantity, low, high);
-    if (typeof result !== 'number') {
-      issues.push({ path: `${path}.${key}`, issue: result });
-      return [];
-    }
-    conditions[key] = result;
-    if (quantity === 'told-celsius') Object.assign(conditions, ownSpread(entry!));
-  }
-  if (measurement.needs.includes('position') && (conditions.position ?? 99) > job.loom.stops.length) {
-    issues.push({ path: `${path}.position`, issue: { ok: false, reason: 'needs-condition' } });
-    return [];
-  }
-  const { id, state } = reading;
+  const value = showable(last ?? valueOf(text, reading.value, quantity, { overload: true }), quantity);
+  if (typeof value !== 'number') return refuse(value);
+  const aboveOhm = value === Infinity ? boundOf(text) : undefined;
+  const told = toldConditions(job, reading, measurement.needs);
+  if ('key' in told) return refuse(told.issue, `${path}.${told.key}`);
+  const conditions: Conditions = { ...told, ...(aboveOhm !== undefined && { aboveOhm }) };
   return [{ id, measurement: reading.measurement, value, conditions, state, ...momentOfProblem(job, reading) }];
+}
+
+/** Conditions that are figures, with their bounds. */
+const CONDITION_FIGURES = [
+  ['substituteOhm', 'ohms', 0.01, 1e8],
+  ['bathC', 'told-celsius', -80, 1000],
+  ['airC', 'told-celsius', -80, 100],
+] as const;
+
+/** The conditions of a reading as they were told, or which of them cannot be used and why. */
+function toldConditions(
+  { loom }: Job,
+  { conditions: told }: JobReading,
+  needs: readonly string[],
+): Conditions | { key: string; issue: FieldIssue } {
+  const conditions: Conditions = {};
+  if (told.wire !== undefined) conditions.wire = told.wire;
+  if (told.position !== undefined) conditions.position = told.position;
+  if (told.side !== undefined) conditions.side = told.side;
+  for (const [key, quantity, low, high] of CONDITION_FIGURES.filter(([key]) => needs.includes(key))) {
+    const entry = told[key];
+    if (!entry || entry.text.trim() === '') return { key, issue: { ok: false, reason: 'needs-condition' } };
+    const result = readFigure(entry, quantity, low, high);
+    if (typeof result !== 'number') return { key, issue: result };
+    conditions[key] = result;
+    if (quantity === 'told-celsius') Object.assign(conditions, ownSpread(entry));
+  }
+  if (needs.includes('position') && (conditions.position ?? 99) > loom.stops.length)
+    return { key: 'position', issue: { ok: false, reason: 'needs-condition' } };
+  return conditions;
 }

@@ -21,32 +21,50 @@ export function readCurve(choice: CurveChoice, issues: Issue[]): CurveModel | nu
   return curve ? curveModel(curve) : null;
 }
 
+/** Reads a figure of the curve within bounds; what is wrong with it goes to the issues, and it is null then. */
+type Read = (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number) => number | null;
+
+type Choice<S extends CurveChoice['source']> = Extract<CurveChoice, { source: S }>;
+
 function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | null {
-  if (choice.source === 'given') return choice.curve;
-  if (choice.source === 'catalogue') {
-    const entry = catalogueCurve(choice.id);
-    if (!entry) issues.push({ path, issue: { ok: false, reason: 'unknown-curve' } });
-    return entry?.curve ?? null;
-  }
-  const read = (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number): number | null => {
+  const read: Read = (at, entry, quantity, low, high) => {
     const value = readFigure(entry, quantity, low, high);
     if (typeof value === 'number') return value;
     issues.push({ path: `${path}.${at}`, issue: value });
     return null;
   };
-  if (choice.source === 'typed') {
-    const form = typedForm(choice.kind, choice.form)!;
-    const figures = form.figures.map(
-      (f) => [f.key, read(`figures.${f.key}`, choice.figures[f.key] ?? blank(), f.quantity, f.low, f.high)] as const,
-    );
-    if (figures.some(([, value]) => value === null)) return null;
-    const curve = curveSchema.safeParse({ kind: form.kind, ...form.fixed, ...Object.fromEntries(figures) });
-    if (curve.success && runsOneWay(curveModel(curve.data))) return curve.data;
-    issues.push({ path: `${path}.figures.${form.figures[0].key}`, issue: { ok: false, reason: 'not-monotone' } });
-    return null;
+  switch (choice.source) {
+    case 'given':
+      return choice.curve;
+    case 'catalogue': {
+      const entry = catalogueCurve(choice.id);
+      if (!entry) issues.push({ path, issue: { ok: false, reason: 'unknown-curve' } });
+      return entry?.curve ?? null;
+    }
+    case 'typed':
+      return typedCurve(choice, issues, path, read);
+    case 'unknown':
+      return { kind: 'unknown' };
+    case 'band':
+      return bandOf(choice, issues, path, read);
+    case 'points':
+      return pointsCurve(choice, issues, path, read);
   }
-  if (choice.source === 'unknown') return { kind: 'unknown' };
-  if (choice.source === 'band') return bandOf(choice, issues, path, read);
+}
+
+function typedCurve(choice: Choice<'typed'>, issues: Issue[], path: string, read: Read): Curve | null {
+  const form = typedForm(choice.kind, choice.form)!;
+  const figures = form.figures.map(
+    (f) => [f.key, read(`figures.${f.key}`, choice.figures[f.key] ?? blank(), f.quantity, f.low, f.high)] as const,
+  );
+  if (figures.some(([, value]) => value === null)) return null;
+  const curve = curveSchema.safeParse({ kind: form.kind, ...form.fixed, ...Object.fromEntries(figures) });
+  if (curve.success && runsOneWay(curveModel(curve.data))) return curve.data;
+  issues.push({ path: `${path}.figures.${form.figures[0].key}`, issue: { ok: false, reason: 'not-monotone' } });
+  return null;
+}
+
+function pointsCurve(choice: Choice<'points'>, issues: Issue[], path: string, read: Read): Curve | null {
   const points = choice.points
     .map((p, i) => ({ p, i }))
     .filter(({ p }) => p.temperatureC.text.trim() !== '' || p.resistanceOhm.text.trim() !== '')
@@ -76,12 +94,7 @@ function curveOf(choice: CurveChoice, issues: Issue[], path: string): Curve | nu
 }
 
 /** A specification of a line or two; an empty second line is left out. */
-function bandOf(
-  { slope, bands }: Extract<CurveChoice, { source: 'band' }>,
-  issues: Issue[],
-  path: string,
-  read: (at: string, entry: Entry, quantity: FieldQuantity, low: number, high: number) => number | null,
-): Curve | null {
+function bandOf({ slope, bands }: Choice<'band'>, issues: Issue[], path: string, read: Read): Curve | null {
   const empty = (entry: Entry): boolean => entry.text.trim() === '';
   const lines = bands
     .map((line, row) => ({ ...line, row }))

@@ -53,56 +53,21 @@ export function evidenceOf(
   roles: Readonly<Record<string, ChannelRole>>,
   supplyV = USUAL_SUPPLY_V,
 ): LogEvidence[] {
-  const quantityOf = (id: string): Quantity => log.channels.find((c) => c.id === id)!.quantity;
-  const reading = (
-    channel: string,
-    plug: keyof typeof MEASURED,
-    value: number,
-    state: MachineState,
-    about: string,
-  ): LogEvidence[] => {
+  const reading: ReadingOf = (channel, plug, value, state, about) => {
     const measurement = MEASURED[plug][roles[channel] ?? 'other'];
     if (!measurement) return [];
-    const quantity = quantityOf(channel);
+    const { quantity } = log.channels.find((c) => c.id === channel)!;
     // More than the battery gives stands on no pin of a sensor: a wrong unit is never put on a check.
     if (quantity === 'volts' && Math.abs(value) > CHARGED * supplyV) return [];
     return [{ kind: 'reading', measurement, value: value === Infinity ? 'OL' : value, quantity, state, about }];
   };
   switch (finding.kind) {
-    case 'stretch': {
-      const hot = finding.about === 'hot';
-      const plug = finding.about === 'unplugged' || finding.about === 'bridged' ? finding.about : 'plugged';
-      const beside = finding.stretches.find((s) => roles[s.channel] === 'thermometer');
-      return [
-        ...finding.stretches.flatMap((s) => reading(s.channel, plug, s.value, hot ? 'hot' : 'steady', aboutOf(s))),
-        ...(beside && plug === 'plugged' ? [{ kind: 'thermometer', hot, valueC: beside.value } as const] : []),
-      ];
-    }
-    case 'wiggle': {
-      const named = finding.place;
-      const still = finding.places.filter((p) => p.place !== named && p.count === 0 && p.overS >= 8);
-      return named === null
-        ? []
-        : [
-            { kind: 'finding', id: 'moves-when-wiggled' },
-            { kind: 'hint', place: named, hint: 'wiggle-moves' },
-            ...still.map((p): LogEvidence => ({ kind: 'hint', place: p.place, hint: 'wiggle-still' })),
-            ...reading(finding.channel, 'plugged', finding.level, 'wiggling', `drop-outs while ${named} was wiggled`),
-          ];
-    }
-    case 'events': {
-      const [first] = finding.events;
-      const hot = finding.atC !== null && finding.atC.low > HOT_C;
-      if (finding.event === 'drop-out' && hot)
-        return reading(
-          finding.channel,
-          'plugged',
-          first.level,
-          'hot',
-          `drop-out from ${Math.round(finding.atC!.low)} °C on`,
-        );
-      return finding.event === 'step' && hot ? [{ kind: 'finding', id: 'jumps-when-heated' }] : [];
-    }
+    case 'stretch':
+      return ofStretch(finding, roles, reading);
+    case 'wiggle':
+      return ofWiggle(finding, reading);
+    case 'events':
+      return ofEvents(finding, reading);
     case 'warm-up':
       return finding.setback < 2 && roles[finding.channel] === 'displayed' && finding.holds === 'holds'
         ? [{ kind: 'finding', id: 'falls-when-heated' }]
@@ -110,6 +75,49 @@ export function evidenceOf(
     default:
       return [];
   }
+}
+
+/** A reading of a channel with the plug so; empty where the channel measures nothing that way. */
+type ReadingOf = (
+  channel: string,
+  plug: keyof typeof MEASURED,
+  value: number,
+  state: MachineState,
+  about: string,
+) => LogEvidence[];
+
+type Kind<K extends Finding['kind']> = Extract<Finding, { kind: K }>;
+
+function ofStretch(
+  { about, stretches }: Kind<'stretch'>,
+  roles: Readonly<Record<string, ChannelRole>>,
+  reading: ReadingOf,
+): LogEvidence[] {
+  const hot = about === 'hot';
+  const plug = about === 'unplugged' || about === 'bridged' ? about : 'plugged';
+  const beside = stretches.find((s) => roles[s.channel] === 'thermometer');
+  return [
+    ...stretches.flatMap((s) => reading(s.channel, plug, s.value, hot ? 'hot' : 'steady', aboutOf(s))),
+    ...(beside && plug === 'plugged' ? [{ kind: 'thermometer', hot, valueC: beside.value } as const] : []),
+  ];
+}
+
+function ofWiggle({ place, places, channel, level }: Kind<'wiggle'>, reading: ReadingOf): LogEvidence[] {
+  if (place === null) return [];
+  const still = places.filter((p) => p.place !== place && p.count === 0 && p.overS >= 8);
+  return [
+    { kind: 'finding', id: 'moves-when-wiggled' },
+    { kind: 'hint', place, hint: 'wiggle-moves' },
+    ...still.map((p): LogEvidence => ({ kind: 'hint', place: p.place, hint: 'wiggle-still' })),
+    ...reading(channel, 'plugged', level, 'wiggling', `drop-outs while ${place} was wiggled`),
+  ];
+}
+
+function ofEvents({ event, events, atC, channel }: Kind<'events'>, reading: ReadingOf): LogEvidence[] {
+  if (atC === null || atC.low <= HOT_C) return [];
+  if (event === 'drop-out')
+    return reading(channel, 'plugged', events[0].level, 'hot', `drop-out from ${Math.round(atC.low)} °C on`);
+  return event === 'step' ? [{ kind: 'finding', id: 'jumps-when-heated' }] : [];
 }
 
 /** From here on what is read is read hot, °C. */

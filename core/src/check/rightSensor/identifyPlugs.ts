@@ -18,22 +18,8 @@ export interface PlugMap {
 
 /** Reads the matrix of pulled plugs and moved values. */
 export function identifyPlugs({ plugs, values, trials, wantedValueId, measuredPlugId }: RightSensor): PlugMap {
-  const movedBy = new Map<string, Set<string>>();
-  for (const { plugId, movedId } of trials) {
-    if (!movedBy.has(plugId)) movedBy.set(plugId, new Set());
-    if (movedId !== null) movedBy.get(plugId)!.add(movedId);
-  }
-  const conflicts: PlugMap['conflicts'] = [];
-  const pairs: PlugMap['pairs'] = [];
-  for (const { id } of plugs) {
-    const moved = [...(movedBy.get(id) ?? [])];
-    if (moved.length > 1) conflicts.push({ kind: 'two-values', plugIds: [id], valueIds: moved });
-    if (moved.length === 1) pairs.push({ plugId: id, valueId: moved[0], how: 'seen' });
-  }
-  for (const { id } of values) {
-    const by = pairs.filter((p) => p.valueId === id).map((p) => p.plugId);
-    if (by.length > 1) conflicts.push({ kind: 'two-plugs', plugIds: by, valueIds: [id] });
-  }
+  const movedBy = movedValues(trials);
+  const { pairs, conflicts } = seenPairs(plugs, values, movedBy);
   const dead = plugs.filter((p) => movedBy.has(p.id) && movedBy.get(p.id)!.size === 0).map((p) => p.id);
   const open = (list: { id: string }[], key: 'plugId' | 'valueId'): string[] =>
     list.map((x) => x.id).filter((id) => !pairs.some((p) => p[key] === id));
@@ -50,9 +36,51 @@ export function identifyPlugs({ plugs, values, trials, wantedValueId, measuredPl
   }
   const measured = pairs.find((p) => p.plugId === measuredPlugId);
   const wanted = pairs.find((p) => p.valueId === wantedValueId);
-  const known = measuredPlugId !== null && wantedValueId !== null && (measured !== undefined || wanted !== undefined);
-  const wrongPlug = known ? (wanted ? wanted.plugId !== measuredPlugId : measured!.valueId !== wantedValueId) : null;
+  const asked = measuredPlugId !== null && wantedValueId !== null;
+  const wrongPlug = asked ? isWrongPlug(wanted, measured, measuredPlugId, wantedValueId) : null;
   const untried = openPlugs.filter((id) => !movedBy.has(id));
   const next = wanted ? null : (untried.find((id) => id === measuredPlugId) ?? untried[0] ?? null);
   return { pairs, openPlugs, openValues, conflicts, dead, wrongPlug, next };
+}
+
+/** What each plug moved when it was pulled; an empty set where it moved nothing. */
+function movedValues(trials: RightSensor['trials']): Map<string, Set<string>> {
+  const movedBy = new Map<string, Set<string>>();
+  for (const { plugId, movedId } of trials) {
+    if (!movedBy.has(plugId)) movedBy.set(plugId, new Set());
+    if (movedId !== null) movedBy.get(plugId)!.add(movedId);
+  }
+  return movedBy;
+}
+
+function seenPairs(
+  plugs: readonly { id: string }[],
+  values: readonly { id: string }[],
+  movedBy: ReadonlyMap<string, ReadonlySet<string>>,
+): Pick<PlugMap, 'pairs' | 'conflicts'> {
+  const conflicts: PlugMap['conflicts'] = [];
+  const pairs: PlugMap['pairs'] = [];
+  for (const { id } of plugs) {
+    const moved = [...(movedBy.get(id) ?? [])];
+    if (moved.length > 1) conflicts.push({ kind: 'two-values', plugIds: [id], valueIds: moved });
+    if (moved.length === 1) pairs.push({ plugId: id, valueId: moved[0], how: 'seen' });
+  }
+  for (const { id } of values) {
+    const by = pairs.filter((p) => p.valueId === id).map((p) => p.plugId);
+    if (by.length > 1) conflicts.push({ kind: 'two-plugs', plugIds: by, valueIds: [id] });
+  }
+  return { pairs, conflicts };
+}
+
+type Pair = PlugMap['pairs'][number];
+
+/** Is the measured plug another than that of the wanted value? Null where neither of the two was found. */
+function isWrongPlug(
+  wanted: Pair | undefined,
+  measured: Pair | undefined,
+  measuredPlugId: string,
+  wantedValueId: string,
+): boolean | null {
+  if (wanted) return wanted.plugId !== measuredPlugId;
+  return measured ? measured.valueId !== wantedValueId : null;
 }

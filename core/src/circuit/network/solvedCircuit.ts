@@ -143,6 +143,8 @@ export class SolvedCircuit {
    * The same star–mesh elimination as `solveStarMesh`, written out for three unknown nodes (module pin, signal, return): it is the
    * innermost step of the ranking. A test holds the two equal. Conductances in S; node numbers as in NODE, red −1 for no meter.
    */
+  // One elimination, written out: parted over several functions it could no longer be compared with `solveStarMesh` line by line.
+  // eslint-disable-next-line max-lines-per-function, complexity
   private solveDirect(red: number, black: number, pullUp: number, across: number, leak: number, bridge: number): void {
     const s = this.state;
     const v = this.voltages;

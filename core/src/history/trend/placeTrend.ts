@@ -169,20 +169,25 @@ function pointOf(
     return Number.isFinite(c) ? told(c, sigma / ohm / Math.abs(slopeAt(model, c))) : null;
   };
   const { quantity, onSensor, ofAnotherSensor } = measurementById(measurement);
-  if (measurement === 'displayed') {
-    const { minC, maxC } = circuit.display;
-    const atEnd = value <= (minC.value ?? -Infinity) + 1 || value >= (maxC.value ?? Infinity) - 1;
-    return atEnd ? null : told(value, instruments.displayedK);
-  }
+  if (measurement === 'displayed') return atScaleEnd(circuit, value) ? null : told(value, instruments.displayedK);
   if (onSensor && !ofAnotherSensor && quantity === 'ohms')
     return value > 0 ? ofOhm(value, ohmsNoise(instruments).sigma(value)) : null;
-  if (measurement !== 'loaded-voltage' || circuit.layout !== 'pull-up') return null;
+  if (measurement !== 'loaded-voltage') return null;
+  const ohm = ohmOfVolts(circuit, value, instruments);
+  return ohm?.ok ? ofOhm(ohm.value, ohm.sigma) : null;
+}
+
+function atScaleEnd({ display: { minC, maxC } }: Job['circuit'], shownC: number): boolean {
+  return shownC <= (minC.value ?? -Infinity) + 1 || shownC >= (maxC.value ?? Infinity) - 1;
+}
+
+/** The sensor's resistance from the volts at the plug; null where the divider is not known well enough. */
+function ohmOfVolts(circuit: Job['circuit'], value: number, instruments: Instruments) {
   const [reference, pullUp] = [circuit.referenceV.value, circuit.pullUpOhm.value];
-  if (reference === null || pullUp === null) return null;
-  const ohm = sensorFromVolts(
+  if (circuit.layout !== 'pull-up' || reference === null || pullUp === null) return null;
+  return sensorFromVolts(
     { value, sigma: voltsNoise(instruments, circuit.supplyV.value ?? NaN).sigma(value) },
     { value: reference, sigma: REFERENCE_SPREAD * reference },
     { value: pullUp, sigma: PULL_UP_SPREAD * pullUp },
   );
-  return ohm.ok ? ofOhm(ohm.value, ohm.sigma) : null;
 }

@@ -181,6 +181,8 @@ function wideRatio(u: number): number {
   return Math.exp(Math.min(600, logNormalDensity(narrow) - logNormalDensity(u))) / THERMOMETER_BLUNDER_SPREAD;
 }
 
+// A list of the unknowns, one after the other: it reads better whole.
+// eslint-disable-next-line max-lines-per-function
 function commonCoordinates(circuit: SensorCircuit): Coordinate[] {
   const { spread, curve } = circuit;
   type Put = (c: CircuitState, value: number) => void;

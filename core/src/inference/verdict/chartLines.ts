@@ -1,5 +1,5 @@
 import { SolvedCircuit } from '../../circuit/network/solvedCircuit.ts';
-import { nominalState } from '../../circuit/network/sensorCircuit.ts';
+import { type CircuitState, nominalState } from '../../circuit/network/sensorCircuit.ts';
 import { faultById } from '../../circuit/faults/list.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import type { Assessment } from './assessment.ts';
@@ -38,79 +38,92 @@ const STEPS = 81;
 
 /** The two charts of a check: resistance and loaded voltage against temperature, healthy with 95 % band, with what was measured. */
 export function chartLines(problem: Problem, assessment: Assessment): ChartLines {
-  const { circuit, thermometers } = problem;
-  const { curve } = circuit;
-  const readC = thermometers.steady?.readC;
-  const from = Math.max(curve.minC, Math.min(circuit.display.minC, (readC ?? 20) - 10));
-  const to = Math.min(curve.maxC, Math.max(Math.min(circuit.display.maxC, 130), (readC ?? 20) + 10));
+  const resistance = resistanceBand(problem);
+  const pullUp = problem.circuit.pullUpOhm ?? assessment.learnedPullUp?.middle ?? null;
+  const voltAt = pullUp === null ? null : loadedVoltage(problem.circuit, pullUp);
+  return {
+    resistance,
+    voltage: voltAt && voltageBand(resistance, voltAt),
+    resistancePoint: chartPoint(problem, assessment, 'sensor-ohms'),
+    voltagePoint: chartPoint(problem, assessment, 'loaded-voltage'),
+    suspect: voltAt && suspectLine(problem, assessment, resistance, nominalState(problem.circuit, 25, pullUp!), voltAt),
+  };
+}
+
+function resistanceBand({ circuit, thermometers }: Problem): BandLine {
+  const { curve, display } = circuit;
+  const readC = thermometers.steady?.readC ?? 20;
+  const from = Math.max(curve.minC, Math.min(display.minC, readC - 10));
+  const to = Math.min(curve.maxC, Math.max(Math.min(display.maxC, 130), readC + 10));
   const temperatureC = Array.from({ length: STEPS }, (_, i) => from + ((to - from) * i) / (STEPS - 1));
   // The band is what sound sensors show, as the ranking takes them.
   const level = curve.level?.(1) ?? 0;
   const spread = (t: number): number => Math.exp(2 * Math.hypot(toleranceAt(curve, t), level, curve.formErrorLog(t)));
   const middle = temperatureC.map((t) => curve.resistanceOhm(t));
-  const resistance = {
+  return {
     temperatureC,
     middle,
     low: middle.map((r, i) => r / spread(temperatureC[i])),
     high: middle.map((r, i) => r * spread(temperatureC[i])),
   };
-  const pullUp = circuit.pullUpOhm ?? assessment.learnedPullUp?.middle ?? null;
+}
+
+/** The loaded voltage with a sensor of so many Ω at a temperature, with a fault where one is given. */
+type VoltAt = (temperatureC: number, ohm: number, fault?: (c: CircuitState) => void) => number;
+
+function loadedVoltage(circuit: Problem['circuit'], pullUpOhm: number): VoltAt {
   const solved = new SolvedCircuit();
-  const voltAt = (
-    t: number,
-    ohm: number,
-    change: (c: ReturnType<typeof nominalState>) => void = () => undefined,
-  ): number => {
-    const state = nominalState(circuit, t, pullUp!);
-    state.sensorFactor = ohm / curve.resistanceOhm(t);
-    change(state);
+  return (t, ohm, fault) => {
+    const state = nominalState(circuit, t, pullUpOhm);
+    state.sensorFactor = ohm / circuit.curve.resistanceOhm(t);
+    fault?.(state);
     return solved.set(state).volts('sensor', 'signal', 'chassis');
   };
+}
+
+function voltageBand({ temperatureC, middle, low, high }: BandLine, voltAt: VoltAt): BandLine {
   const lineOf = (ohms: number[]): number[] => ohms.map((r, i) => voltAt(temperatureC[i], r));
-  const edges = pullUp === null ? null : [lineOf(resistance.low), lineOf(resistance.high)];
-  const voltage = edges && {
+  const [one, other] = [lineOf(low), lineOf(high)];
+  return {
     temperatureC,
     middle: lineOf(middle),
-    low: edges[0].map((v, i) => Math.min(v, edges[1][i])),
-    high: edges[0].map((v, i) => Math.max(v, edges[1][i])),
+    low: one.map((v, i) => Math.min(v, other[i])),
+    high: one.map((v, i) => Math.max(v, other[i])),
   };
-  const point = (measurement: string): ChartPoint | null => {
-    const i = problem.readings.findIndex((r) => r.measurement === measurement && r.state === 'steady');
-    const thermometer = thermometers.steady;
-    if (i < 0 || !thermometer || !Number.isFinite(problem.readings[i].value)) return null;
-    const { value } = problem.readings[i];
-    const sigma = noiseOf(problem, measurementById(measurement), {}).sigma(value);
-    const bars = (m: number, s: number) => ({ middle: m, low: m - 2 * s, high: m + 2 * s });
-    return {
-      temperatureC: bars(thermometer.readC, thermometer.sigmaK),
-      value: bars(value, sigma),
-      fits: inside(assessment.readings[i].healthy, value) === 'inside',
-    };
-  };
-  return {
-    resistance,
-    voltage,
-    resistancePoint: point('sensor-ohms'),
-    voltagePoint: point('loaded-voltage'),
-    suspect: pullUp === null ? null : suspectLine(),
-  };
+}
 
-  function suspectLine(): ChartLines['suspect'] {
-    const leader = assessment.suspects[0];
-    if (!leader || leader.fault === 'healthy' || leader.probability < 0.3 || assessment.doubt.kind === 'no-readings')
-      return null;
-    const branch = faultById(leader.fault)
-      .branches(settingOf(problem))
-      .find((b) => leader.detail === null || (b.detail ?? null) === leader.detail);
-    if (!branch) return null;
-    // The position whose size is nearest to the estimate.
-    const probe = nominalState(circuit, 25, pullUp!);
-    const sizes = Array.from({ length: 400 }, (_, i) => ({ p: i / 399, size: branch.apply({ ...probe }, i / 399) }));
-    const aim = leader.size?.middle ?? NaN;
-    const best = sizes.reduce((a, b) => (Math.abs(b.size - aim) < Math.abs(a.size - aim) ? b : a));
-    return {
-      name: leader.name,
-      voltage: temperatureC.map((t, i) => voltAt(t, middle[i], (c) => branch.apply(c, best.p))),
-    };
-  }
+function chartPoint(problem: Problem, assessment: Assessment, measurement: string): ChartPoint | null {
+  const i = problem.readings.findIndex((r) => r.measurement === measurement && r.state === 'steady');
+  const thermometer = problem.thermometers.steady;
+  if (i < 0 || !thermometer || !Number.isFinite(problem.readings[i].value)) return null;
+  const { value } = problem.readings[i];
+  const sigma = noiseOf(problem, measurementById(measurement), {}).sigma(value);
+  const bars = (m: number, s: number) => ({ middle: m, low: m - 2 * s, high: m + 2 * s });
+  return {
+    temperatureC: bars(thermometer.readC, thermometer.sigmaK),
+    value: bars(value, sigma),
+    fits: inside(assessment.readings[i].healthy, value) === 'inside',
+  };
+}
+
+function suspectLine(
+  problem: Problem,
+  { suspects: [leader], doubt }: Assessment,
+  { temperatureC, middle }: BandLine,
+  sound: CircuitState,
+  voltAt: VoltAt,
+): ChartLines['suspect'] {
+  if (!leader || leader.fault === 'healthy' || leader.probability < 0.3 || doubt.kind === 'no-readings') return null;
+  const branch = faultById(leader.fault)
+    .branches(settingOf(problem))
+    .find((b) => leader.detail === null || (b.detail ?? null) === leader.detail);
+  if (!branch) return null;
+  // The position whose size is nearest to the estimate.
+  const sizes = Array.from({ length: 400 }, (_, i) => ({ p: i / 399, size: branch.apply({ ...sound }, i / 399) }));
+  const aim = leader.size?.middle ?? NaN;
+  const best = sizes.reduce((a, b) => (Math.abs(b.size - aim) < Math.abs(a.size - aim) ? b : a));
+  return {
+    name: leader.name,
+    voltage: temperatureC.map((t, i) => voltAt(t, middle[i], (c) => branch.apply(c, best.p))),
+  };
 }

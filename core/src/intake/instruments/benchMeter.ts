@@ -1,4 +1,4 @@
-import { type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
+import { type Channel, type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
 import { lineSplitter } from './lineSplitter.ts';
 
 /**
@@ -17,6 +17,10 @@ const NR3 = /^([+-]\d\.\d{8}E[+-]\d{2});"(VOLT|RES) [+-]\d\.\d+E[+-]\d+,[+-]\d\.
 const OVERLOAD = 9.9e37;
 /** The least and most a meter can show; what lies outside is no reading of it. V, Ω. */
 const RANGE: Record<MeterFunction, readonly [number, number]> = { volts: [-1000, 1000], ohms: [-10, 2e9] };
+const CHANNELS: Record<MeterFunction, Channel> = {
+  volts: { id: 'meter volts', name: 'Meter, volts', quantity: 'volts' },
+  ohms: { id: 'meter ohms', name: 'Meter, ohms', quantity: 'ohms' },
+};
 /** An answer may take so long; a line begun may stand unfinished so long. s */
 const PATIENCE_S = 2;
 /** After a fault the line is listened to, and nothing sent, for so long. s */
@@ -27,76 +31,80 @@ export interface BenchMeter extends Driver {
   use(wanted: MeterFunction): void;
 }
 
+/** @param everyS pause between two readings, s */
 export function benchMeter(everyS = 0.1): BenchMeter {
-  const lines = lineSplitter();
-  let wanted: MeterFunction = 'volts';
-  let configured: MeterFunction | null = null;
-  let named = false;
-  let waiting: { for: 'name' | 'reading'; sinceS: number } | null = null;
-  let notBefore = 0;
+  return new ScpiMeter(everyS);
+}
 
-  function fault(kind: LineFault, nowS: number, text: string | null): Heard {
-    waiting = null;
-    configured = null;
-    notBefore = nowS + QUIET_S;
+class ScpiMeter implements BenchMeter {
+  private readonly lines = lineSplitter();
+  private wanted: MeterFunction = 'volts';
+  private configured: MeterFunction | null = null;
+  private named = false;
+  private waiting: { for: 'name' | 'reading'; sinceS: number } | null = null;
+  private notBeforeS = 0;
+
+  constructor(private readonly everyS: number) {}
+
+  use(wanted: MeterFunction): void {
+    this.wanted = wanted;
+  }
+
+  step(nowS: number): ReturnType<Driver['step']> {
+    const heard: Heard[] = [];
+    const half = this.lines.overdue(nowS, PATIENCE_S / 2);
+    if (half !== null) heard.push(this.fault('half', nowS, half));
+    else if (this.waiting && nowS - this.waiting.sinceS > PATIENCE_S) heard.push(this.fault('silent', nowS, ''));
+    if (this.waiting || nowS < this.notBeforeS) return { send: '', heard };
+    this.waiting = { for: this.named ? 'reading' : 'name', sinceS: nowS };
+    if (!this.named) return { send: '*IDN?\n', heard };
+    if (this.configured === this.wanted) return { send: 'READ?;:CONF?\n', heard };
+    this.configured = this.wanted;
+    heard.push({ kind: 'channel', channel: CHANNELS[this.wanted] });
+    return { send: `${CONFIGURE[this.wanted]}\nREAD?;:CONF?\n`, heard };
+  }
+
+  hear(text: string, nowS: number): Heard[] {
+    return this.lines.push(text, nowS).flatMap((l) => this.line(l, nowS));
+  }
+
+  private fault(kind: LineFault, nowS: number, text: string | null): Heard {
+    this.waiting = null;
+    this.configured = null;
+    this.notBeforeS = nowS + QUIET_S;
     return lineFault(kind, nowS, text);
   }
 
-  function line(text: string | null, nowS: number): Heard[] {
-    if (text === null) return [fault('garbled', nowS, null)];
-    if (!waiting) return [fault('unasked', nowS, text)];
-    const asked = waiting.for;
-    if (asked === 'name') {
-      if (text.split(',').length !== 4) return [fault('garbled', nowS, text)];
-      [waiting, named] = [null, true];
-      return [{ kind: 'named', name: text.split(',').slice(0, 2).join(' ').slice(0, 60) }];
-    }
+  private line(text: string | null, nowS: number): Heard[] {
+    if (text === null) return [this.fault('garbled', nowS, null)];
+    if (!this.waiting) return [this.fault('unasked', nowS, text)];
+    return this.waiting.for === 'name' ? this.name(text, nowS) : this.reading(text, nowS);
+  }
+
+  private name(text: string, nowS: number): Heard[] {
+    const parts = text.split(',');
+    if (parts.length !== 4) return [this.fault('garbled', nowS, text)];
+    [this.waiting, this.named] = [null, true];
+    return [{ kind: 'named', name: parts.slice(0, 2).join(' ').slice(0, 60) }];
+  }
+
+  private reading(text: string, nowS: number): Heard[] {
     const found = NR3.exec(text);
-    if (!found) return [fault('garbled', nowS, text)];
+    if (!found) return [this.fault('garbled', nowS, text)];
     const [of, figure] = [ANSWERED[found[2]], Number(found[1])];
-    waiting = null;
-    notBefore = nowS + everyS;
+    this.waiting = null;
+    this.notBeforeS = nowS + this.everyS;
     // Of the function before: right, and no longer asked for.
-    if (of !== wanted) {
-      configured = null;
+    if (of !== this.wanted) {
+      this.configured = null;
       return [];
     }
     const value = figure >= OVERLOAD ? Infinity : figure;
     const [low, high] = RANGE[of];
-    if (value !== Infinity && (value < low || value > high)) return [fault('garbled', nowS, text)];
-    if (value === Infinity && of === 'volts') return [fault('refused', nowS, 'over its range')];
+    if (value !== Infinity && (value < low || value > high)) return [this.fault('garbled', nowS, text)];
+    if (value === Infinity && of === 'volts') return [this.fault('refused', nowS, 'over its range')];
     return [{ kind: 'sample', channel: `meter ${of}`, timeS: nowS, value }];
   }
-
-  return {
-    use(next) {
-      wanted = next;
-    },
-    step(nowS) {
-      const heard: Heard[] = [];
-      const half = lines.overdue(nowS, PATIENCE_S / 2);
-      if (half !== null) heard.push(fault('half', nowS, half));
-      else if (waiting && nowS - waiting.sinceS > PATIENCE_S) heard.push(fault('silent', nowS, ''));
-      if (waiting || nowS < notBefore) return { send: '', heard };
-      if (!named) {
-        waiting = { for: 'name', sinceS: nowS };
-        return { send: '*IDN?\n', heard };
-      }
-      waiting = { for: 'reading', sinceS: nowS };
-      if (configured !== wanted) {
-        configured = wanted;
-        const channel = {
-          id: `meter ${wanted}`,
-          name: wanted === 'volts' ? 'Meter, volts' : 'Meter, ohms',
-          quantity: wanted,
-        };
-        heard.push({ kind: 'channel', channel });
-        return { send: `${CONFIGURE[wanted]}\nREAD?;:CONF?\n`, heard };
-      }
-      return { send: 'READ?;:CONF?\n', heard };
-    },
-    hear: (text, nowS) => lines.push(text, nowS).flatMap((l) => line(l, nowS)),
-  };
 }
 
 /** A figure as the meter prints it: NR3 with nine digits; Infinity is SCPI's 9.9E+37. */

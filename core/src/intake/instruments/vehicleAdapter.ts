@@ -1,4 +1,4 @@
-import { type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
+import { type Channel, type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
 import { lineSplitter } from './lineSplitter.ts';
 import { hex, type Parameter, PARAMETERS, supportedPids } from './parameters.ts';
 
@@ -36,81 +36,94 @@ export function unframed(line: string, letters: string): { letter: string; numbe
 /** Masks are asked at these, as long as the one before says that the next is there. */
 const MASKS = [0x00, 0x20, 0x40, 0x60];
 
+/** @param everyS pause between two values of the same sensor, s */
 export function vehicleAdapter(everyS = 0.25): Driver {
-  const lines = lineSplitter();
-  let number = 0;
-  let waiting: { number: number; pid: number; sinceS: number } | null = null;
-  let notBefore = 0;
-  let masksLeft = [...MASKS];
-  let there: Parameter[] = [];
-  let turn = 0;
+  return new VehicleAdapter(everyS);
+}
 
-  function fault(kind: LineFault, nowS: number, text: string | null): Heard {
-    waiting = null;
-    notBefore = nowS + QUIET_S;
+class VehicleAdapter implements Driver {
+  private readonly lines = lineSplitter();
+  private number = 0;
+  private waiting: { number: number; pid: number; sinceS: number } | null = null;
+  private notBeforeS = 0;
+  private masksLeft = [...MASKS];
+  private there: Parameter[] = [];
+  private turn = 0;
+
+  constructor(private readonly everyS: number) {}
+
+  step(nowS: number): ReturnType<Driver['step']> {
+    const heard: Heard[] = [];
+    const half = this.lines.overdue(nowS, PATIENCE_S / 2);
+    if (half !== null) heard.push(this.fault('half', nowS, half));
+    else if (this.waiting && nowS - this.waiting.sinceS > PATIENCE_S) heard.push(this.fault('silent', nowS, ''));
+    if (this.waiting || nowS < this.notBeforeS) return { send: '', heard };
+    const pid = this.nextPid();
+    this.number = (this.number + 1) & 0xff;
+    this.waiting = { number: this.number, pid, sinceS: nowS };
+    return { send: `${framed('Q', this.number, [0x01, pid])}\n`, heard };
+  }
+
+  hear(text: string, nowS: number): Heard[] {
+    return this.lines.push(text, nowS).flatMap((l) => this.line(l, nowS));
+  }
+
+  /** What is asked next: what the vehicle has, until that is known; then its sensors by turns. */
+  private nextPid(): number {
+    if (this.masksLeft.length === 0 && this.there.length === 0) this.masksLeft = [...MASKS];
+    if (this.masksLeft.length > 0) return this.masksLeft[0];
+    return parseInt(this.there[this.turn++ % this.there.length].pid, 16);
+  }
+
+  private fault(kind: LineFault, nowS: number, text: string | null): Heard {
+    this.waiting = null;
+    this.notBeforeS = nowS + QUIET_S;
     return lineFault(kind, nowS, text);
   }
 
-  function answered(pid: number, data: readonly number[], nowS: number, text: string): Heard[] {
-    notBefore = nowS + (masksLeft.length > 0 ? 0 : everyS / Math.max(1, there.length));
-    if (MASKS.includes(pid)) {
-      if (data.length !== 4) return [fault('garbled', nowS, text)];
-      const supported = supportedPids(pid, data);
-      masksLeft = supported.includes(hex(pid + 0x20)) ? masksLeft.filter((m) => m !== pid) : [];
-      const found = PARAMETERS.filter((p) => supported.includes(p.pid) && !there.includes(p));
-      there = [...there, ...found];
-      // Sensors inside an answer that are not fitted show themselves when it comes.
-      return found
-        .filter((p) => p.sensors.length === 1)
-        .map((p) => ({
-          kind: 'channel',
-          channel: { id: `adapter ${p.pid}`, name: p.sensors[0].name, quantity: 'celsius' },
-        }));
+  private line(text: string | null, nowS: number): Heard[] {
+    const frame = text === null ? null : unframed(text, 'AN');
+    if (!frame) return [this.fault('garbled', nowS, text)];
+    // An old answer, or a second one to the same question: the question under way stays open.
+    if (!this.waiting || frame.number !== this.waiting.number) return [lineFault('unasked', nowS, text)];
+    const { pid } = this.waiting;
+    if (frame.letter === 'N') {
+      this.masksLeft = this.masksLeft.filter((m) => m !== pid);
+      return [this.fault('refused', nowS, `no answer to 01 ${hex(pid)}`)];
     }
-    const parameter = there.find((p) => p.pid === hex(pid));
-    if (!parameter || data.length !== parameter.bytes) return [fault('garbled', nowS, text)];
+    if (frame.bytes[0] !== 0x41 || frame.bytes[1] !== pid) return [this.fault('garbled', nowS, text)];
+    this.waiting = null;
+    const data = frame.bytes.slice(2);
+    this.notBeforeS = nowS + (this.masksLeft.length > 0 ? 0 : this.everyS / Math.max(1, this.there.length));
+    const heard = MASKS.includes(pid) ? this.mask(pid, data) : this.values(pid, data, nowS);
+    return heard ?? [this.fault('garbled', nowS, text)];
+  }
+
+  /** Sensors that the vehicle has; null where the answer cannot be that. */
+  private mask(pid: number, data: readonly number[]): Heard[] | null {
+    if (data.length !== 4) return null;
+    const supported = supportedPids(pid, data);
+    this.masksLeft = supported.includes(hex(pid + 0x20)) ? this.masksLeft.filter((m) => m !== pid) : [];
+    const found = PARAMETERS.filter((p) => supported.includes(p.pid) && !this.there.includes(p));
+    this.there = [...this.there, ...found];
+    // Sensors inside an answer that are not fitted show themselves when it comes.
+    return found
+      .filter((p) => p.sensors.length === 1)
+      .map((p) => ({ kind: 'channel', channel: channelOf(`adapter ${p.pid}`, p.sensors[0].name) }));
+  }
+
+  private values(pid: number, data: readonly number[], nowS: number): Heard[] | null {
+    const parameter = this.there.find((p) => p.pid === hex(pid));
+    if (!parameter || data.length !== parameter.bytes) return null;
+    const several = parameter.sensors.length > 1;
     return parameter.sensors.flatMap((sensor, k): Heard[] => {
       const value = sensor.read(data);
       if (value === null) return [];
-      const id = parameter.sensors.length === 1 ? `adapter ${parameter.pid}` : `adapter ${parameter.pid}.${k + 1}`;
-      const channel = { id, name: sensor.name, quantity: 'celsius' } as const;
-      return [
-        ...(parameter.sensors.length > 1 ? [{ kind: 'channel', channel } as const] : []),
-        { kind: 'sample', channel: id, timeS: nowS, value },
-      ];
+      const id = several ? `adapter ${parameter.pid}.${k + 1}` : `adapter ${parameter.pid}`;
+      const sample: Heard = { kind: 'sample', channel: id, timeS: nowS, value };
+      return several ? [{ kind: 'channel', channel: channelOf(id, sensor.name) }, sample] : [sample];
     });
   }
-
-  function line(text: string | null, nowS: number): Heard[] {
-    const frame = text === null ? null : unframed(text, 'AN');
-    if (!frame) return [fault('garbled', nowS, text)];
-    if (!waiting || frame.number !== waiting.number) {
-      // An old answer, or a second one to the same question: the question under way stays open.
-      return [lineFault('unasked', nowS, text)];
-    }
-    const { pid } = waiting;
-    if (frame.letter === 'N') {
-      masksLeft = masksLeft.filter((m) => m !== pid);
-      return [fault('refused', nowS, `no answer to 01 ${hex(pid)}`)];
-    }
-    if (frame.bytes[0] !== 0x41 || frame.bytes[1] !== pid) return [fault('garbled', nowS, text)];
-    waiting = null;
-    return answered(pid, frame.bytes.slice(2), nowS, text!);
-  }
-
-  return {
-    step(nowS) {
-      const heard: Heard[] = [];
-      const half = lines.overdue(nowS, PATIENCE_S / 2);
-      if (half !== null) heard.push(fault('half', nowS, half));
-      else if (waiting && nowS - waiting.sinceS > PATIENCE_S) heard.push(fault('silent', nowS, ''));
-      if (waiting || nowS < notBefore) return { send: '', heard };
-      if (masksLeft.length === 0 && there.length === 0) masksLeft = [...MASKS];
-      const pid = masksLeft.length > 0 ? masksLeft[0] : parseInt(there[turn++ % there.length].pid, 16);
-      number = (number + 1) & 0xff;
-      waiting = { number, pid, sinceS: nowS };
-      return { send: `${framed('Q', number, [0x01, pid])}\n`, heard };
-    },
-    hear: (text, nowS) => lines.push(text, nowS).flatMap((l) => line(l, nowS)),
-  };
 }
+
+const channelOf = (id: string, name: string): Channel => ({ id, name, quantity: 'celsius' });

@@ -208,30 +208,47 @@ function pairsOf(
   { roles, divider }: LogSetting,
   events: ChannelEvents,
 ): Finding[] {
-  const out: Finding[] = [];
   const by = (role: ChannelRole): LogChannel | undefined => log.channels.find((c) => roles[c.id] === role);
   const against = by('thermometer') ?? by('companion');
   const judged =
     by('displayed') ?? temperatures.find((c) => c !== against && roles[c.id] !== 'other' && roles[c.id] !== undefined);
-  if (against && judged && judged !== against && against.quantity === 'celsius') {
-    const leave = events[judged.id];
-    const stepped = leave.some((e) => e.kind === 'step');
-    for (const f of [
-      loopOf(log.timeS, against, judged, leave),
-      stepped ? null : driftOf(log.timeS, against, judged, leave),
-      compareOf(log.timeS, against, judged, leave),
-    ])
-      if (f) out.push(f);
-  }
   const volts = by('signal-volts') ?? by('across-volts');
   const beside = by('thermometer') ?? by('displayed');
-  if (divider && volts && beside) {
-    const lasting = events[volts.id].find((e) => e.kind === 'step')?.fromS ?? Infinity;
-    const acts = log.marks
-      .filter((m) => ACTS.includes(m.kind))
-      .map((m) => ({ fromS: m.fromS - 1, toS: (m.toS ?? m.fromS) + 2 }));
-    const cloud = dividerCloud(log.timeS, volts, beside, divider, [...events[volts.id], ...acts], lasting);
-    if (cloud) out.push(cloud);
-  }
-  return out;
+  return [
+    ...(against && judged ? besideEachOther(log.timeS, against, judged, events) : []),
+    ...(divider && volts && beside ? voltsBeside(log, volts, beside, divider, events) : []),
+  ];
+}
+
+/** What a temperature shows against another one that was recorded with it. */
+function besideEachOther(
+  timeS: Float64Array,
+  against: LogChannel,
+  judged: LogChannel,
+  events: ChannelEvents,
+): Finding[] {
+  if (judged === against || against.quantity !== 'celsius') return [];
+  const leave = events[judged.id];
+  const stepped = leave.some((e) => e.kind === 'step');
+  return [
+    loopOf(timeS, against, judged, leave),
+    stepped ? null : driftOf(timeS, against, judged, leave),
+    compareOf(timeS, against, judged, leave),
+  ].filter((f) => f !== null);
+}
+
+/** The volts of the signal against a temperature, through the divider. */
+function voltsBeside(
+  { timeS, marks }: Log,
+  volts: LogChannel,
+  beside: LogChannel,
+  divider: NonNullable<LogSetting['divider']>,
+  events: ChannelEvents,
+): Finding[] {
+  const lasting = events[volts.id].find((e) => e.kind === 'step')?.fromS ?? Infinity;
+  const acts = marks
+    .filter((m) => ACTS.includes(m.kind))
+    .map((m) => ({ fromS: m.fromS - 1, toS: (m.toS ?? m.fromS) + 2 }));
+  const cloud = dividerCloud(timeS, volts, beside, divider, [...events[volts.id], ...acts], lasting);
+  return cloud ? [cloud] : [];
 }

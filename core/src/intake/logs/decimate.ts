@@ -24,19 +24,26 @@ export function decimate(
   let i = from;
   for (let column = 0; column < columns && i < to; column++) {
     const end = column === columns - 1 ? Infinity : start + (span * (column + 1)) / columns;
-    let [first, low, high, last, gap] = [-1, -1, -1, -1, -1];
-    for (; i < to && timeS[i] < end; i++) {
-      const v = values[i];
-      if (!Number.isFinite(v)) {
-        gap = i;
-        continue;
-      }
-      if (first < 0) first = i;
-      if (low < 0 || v < values[low]) low = i;
-      if (high < 0 || v > values[high]) high = i;
-      last = i;
-    }
-    for (const k of [first, low, high, last, gap].sort((a, b) => a - b)) put(k);
+    const began = i;
+    while (i < to && timeS[i] < end) i++;
+    for (const k of extremes(values, began, i)) put(k);
   }
   return out.slice(0, n);
+}
+
+/** First, least, greatest and last value between two samples and the last gap there, by index, ascending; −1 for what is not there. */
+function extremes(values: Float64Array, from: number, to: number): number[] {
+  let [first, low, high, last, gap] = [-1, -1, -1, -1, -1];
+  for (let i = from; i < to; i++) {
+    const v = values[i];
+    if (!Number.isFinite(v)) {
+      gap = i;
+      continue;
+    }
+    if (first < 0) first = i;
+    if (low < 0 || v < values[low]) low = i;
+    if (high < 0 || v > values[high]) high = i;
+    last = i;
+  }
+  return [first, low, high, last, gap].sort((a, b) => a - b);
 }

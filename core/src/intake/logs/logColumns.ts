@@ -87,11 +87,9 @@ export function logColumns(
     const chosen = choices[k];
     const cells = cellsOf(k);
     const time = timeKindOf(head, cells, comma);
-    const use =
-      chosen?.use ?? (MARK_HEAD.test(head) ? 'mark' : time ? 'time' : mostlyFigures(cells, comma) ? 'values' : 'other');
-    const read = use === 'values' ? unitOf(head, cells) : null;
-    const unit = use === 'values' ? (chosen?.unit ?? (read && canBe(read, cells, comma) ? read : null)) : null;
-    return { head, use, unit, time: use === 'time' ? (chosen?.time ?? time ?? 'seconds') : null };
+    const use = chosen?.use ?? useOf(head, cells, time, comma);
+    if (use === 'time') return { head, use, unit: null, time: chosen?.time ?? time ?? 'seconds' };
+    return { head, use, unit: use === 'values' ? (chosen?.unit ?? likelyUnit(head, cells, comma)) : null, time: null };
   });
   oneTime(columns, choices, cellsOf);
   // A column of figures with no unit that nobody asked for is something else: engine speed, a count.
@@ -105,6 +103,18 @@ export function logColumns(
     )
       c.use = 'other';
   return columns;
+}
+
+function useOf(head: string, cells: readonly string[], time: TimeKind | null, comma: boolean): LogColumnUse {
+  if (MARK_HEAD.test(head)) return 'mark';
+  if (time) return 'time';
+  return mostlyFigures(cells, comma) ? 'values' : 'other';
+}
+
+/** The unit that heading and cells name, where the figures can be in it. */
+function likelyUnit(head: string, cells: readonly string[], comma: boolean): LogUnit | null {
+  const unit = unitOf(head, cells);
+  return unit && canBe(unit, cells, comma) ? unit : null;
 }
 
 /** What no sensor, meter or supply of a machine shows, inside °C, V and Ω. A supply of 24 V is charged at up to 30 V. Common practice, no source. */
@@ -161,9 +171,14 @@ function timeKindOf(head: string, cells: readonly string[], comma: boolean): Tim
   const named = TIME_HEAD.test(words) && unitOf(words.replace(/\b(?:s|ms)\b/gi, ''), []) === null;
   // A clock may be set back now and then; what has no name must only ever rise.
   if (!(v[v.length - 1] > v[0]) || back > (named ? 0.4 * v.length : 0) || !(named || head === '')) return null;
-  if (v[0] > 1e12) return 'epoch-ms';
-  if (v[0] > 1e9) return 'epoch';
-  if (v[0] > 20_000 && v[0] < 80_000 && v[v.length - 1] - v[0] < 10 && !/\bs\b|sec|ms/i.test(words)) return 'serial';
+  return figureTimeKind(words, v[0], v[v.length - 1]);
+}
+
+/** How a time in figures is written, by its heading and by where it begins and ends. */
+function figureTimeKind(words: string, first: number, last: number): TimeKind {
+  if (first > 1e12) return 'epoch-ms';
+  if (first > 1e9) return 'epoch';
+  if (first > 20_000 && first < 80_000 && last - first < 10 && !/\bs\b|sec|ms/i.test(words)) return 'serial';
   if (/\bm(?:illi)?s(?:ec(?:onds?)?)?\b|millis?\b|milliseconds?/i.test(words)) return 'milliseconds';
   if (/\bmin(?:utes?)?\b/i.test(words)) return 'minutes';
   return 'seconds';

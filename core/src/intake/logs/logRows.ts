@@ -1,5 +1,5 @@
 import type { Log, LogChannel, Mark } from './log.ts';
-import { figureOf, insideOf, type LogColumn, quantityOf, type TimeKind } from './logColumns.ts';
+import { figureOf, insideOf, type LogColumn, type LogUnit, quantityOf, type TimeKind } from './logColumns.ts';
 import type { LogLayout } from './logLayout.ts';
 import { timeReader } from './logTime.ts';
 import { markFromText, MARKS_APART } from './markText.ts';
@@ -27,8 +27,13 @@ export interface Rows {
   finish(): LogRead;
 }
 
+interface Growing {
+  push(v: number): void;
+  done(n: number): Float64Array;
+}
+
 /** A column of numbers that grows. */
-function growing(): { push(v: number): void; done(n: number): Float64Array } {
+function growing(): Growing {
   let data = new Float64Array(4096);
   let n = 0;
   return {
@@ -47,88 +52,112 @@ function growing(): { push(v: number): void; done(n: number): Float64Array } {
 /** A time is far off where it lies so many usual steps, and so many seconds, behind the one before; after so many rows the step is known. */
 const [FAR_STEPS, FAR_S, ENOUGH_ROWS] = [200, 600, 5];
 
-export function rowStore({ columns, comma, delimiter, timeAt, everyS }: LogLayout): Rows {
-  const readTime = timeReader(timeAt < 0 ? 'rows' : columns[timeAt].time!, comma, everyS ?? 1);
-  const used = columns.flatMap((c, k) =>
-    c.use === 'values' && c.unit !== null ? [{ k, unit: c.unit, store: growing() }] : [],
-  );
-  const markAt = columns.findIndex((c) => c.use === 'mark');
-  const times = growing();
-  const texts: { row: number; text: string }[] = [];
-  let [n, skipped, setBack, last, shift] = [0, 0, 0, -Infinity, 0];
-  let firstSkipped: number | null = null;
-  let first = 0;
+/** A store for the rows of a log that is laid out so. */
+export function rowStore(layout: LogLayout): Rows {
+  return new RowStore(layout);
+}
+
+class RowStore implements Rows {
+  private readonly kind: TimeKind;
+  private readonly readTime: (cell: string) => number;
+  private readonly used: { k: number; unit: LogUnit; store: Growing }[];
+  private readonly markAt: number;
+  private readonly times = growing();
+  private readonly texts: { row: number; text: string }[] = [];
+  private n = 0;
+  private skipped = 0;
+  private firstSkipped: number | null = null;
+  private setBack = 0;
+  private first = 0;
+  private last = -Infinity;
+  /** What the times are moved by, s, where the clock was set back. */
+  private shift = 0;
   /** A row whose time does not follow the one before: the next one tells whether the clock was set or the cell is damaged. */
-  let held: { cells: readonly string[]; line: number; told: number } | null = null;
-  function leaveOut(line: number): void {
-    skipped++;
-    firstSkipped ??= line;
+  private held: { cells: readonly string[]; line: number; told: number } | null = null;
+
+  constructor(private readonly layout: LogLayout) {
+    const { columns, comma, timeAt, everyS } = layout;
+    this.kind = timeAt < 0 ? 'rows' : columns[timeAt].time!;
+    this.readTime = timeReader(this.kind, comma, everyS ?? 1);
+    this.used = columns.flatMap((c, k) =>
+      c.use === 'values' && c.unit !== null ? [{ k, unit: c.unit, store: growing() }] : [],
+    );
+    this.markAt = columns.findIndex((c) => c.use === 'mark');
   }
-  function put(cells: readonly string[], told: number): void {
-    let t = told + shift;
-    if (t < last) {
+
+  add(cells: readonly string[], line: number): void {
+    const { timeAt } = this.layout;
+    const told = this.readTime(timeAt < 0 ? '' : (cells[timeAt] ?? ''));
+    if (!Number.isFinite(told)) return this.leaveOut(line);
+    if (this.held) this.settle(this.held, told);
+    const t = told + this.shift;
+    if (this.n > 0 && (this.isFar(t) || t < this.last)) this.held = { cells, line, told };
+    else this.put(cells, told);
+  }
+
+  count(): number {
+    return this.n;
+  }
+
+  finish(): LogRead {
+    if (this.held) this.settle(this.held, null);
+    const { n, skipped, firstSkipped, setBack } = this;
+    const { columns, comma, delimiter } = this.layout;
+    const raw = this.times.done(n);
+    const channels = this.used.map(({ k, unit, store }): LogChannel => {
+      const name = nameOf(columns[k].head, k);
+      return { id: `${k + 1} ${name}`, name, quantity: quantityOf(unit), values: store.done(n) };
+    });
+    const timeS = evenedOut(raw);
+    const log = { timeS, channels, marks: closed(marksOf(this.texts, timeS)) };
+    const began = beganAt(this.kind, raw[0]);
+    return { log, columns, rows: n, skipped, firstSkipped, setBack, delimiter, comma, began };
+  }
+
+  /** Decides on the row that was held, by the time of the row after it; null where none follows. */
+  private settle(held: NonNullable<RowStore['held']>, nextTold: number | null): void {
+    this.held = null;
+    const isBack = held.told + this.shift < this.last;
+    // The row between two that follow each other was the one with the wrong time.
+    const isDamaged =
+      nextTold === null ? !isBack : nextTold + this.shift >= this.last && (isBack || nextTold < held.told);
+    if (isDamaged) this.leaveOut(held.line);
+    else this.put(held.cells, held.told);
+  }
+
+  private isFar(t: number): boolean {
+    const usualS = (this.last - this.first) / (this.n - 1);
+    return this.n > ENOUGH_ROWS && t - this.last > Math.max(FAR_S, FAR_STEPS * usualS);
+  }
+
+  private leaveOut(line: number): void {
+    this.skipped++;
+    this.firstSkipped ??= line;
+  }
+
+  private put(cells: readonly string[], told: number): void {
+    let t = told + this.shift;
+    if (t < this.last) {
       // Set back by hand, or started anew: it runs on from where it was.
-      setBack++;
-      shift += last - t;
-      t = last;
+      this.setBack++;
+      this.shift += this.last - t;
+      t = this.last;
     }
-    if (n === 0) first = t;
-    last = t;
-    times.push(t);
-    for (const u of used) {
+    if (this.n === 0) this.first = t;
+    this.last = t;
+    this.times.push(t);
+    for (const u of this.used) {
       const cell = cells[u.k];
-      const v = cell === undefined ? NaN : figureOf(cell, comma);
+      const v = cell === undefined ? NaN : figureOf(cell, this.layout.comma);
       u.store.push(v === v && v !== Infinity ? insideOf(u.unit, v) : v);
     }
-    if (markAt >= 0 && cells[markAt]) texts.push({ row: n, text: cells[markAt].trim() });
-    n++;
+    if (this.markAt >= 0 && cells[this.markAt]) this.texts.push({ row: this.n, text: cells[this.markAt].trim() });
+    this.n++;
   }
-  return {
-    add(cells, line) {
-      const told = readTime(timeAt < 0 ? '' : (cells[timeAt] ?? ''));
-      if (!Number.isFinite(told)) return leaveOut(line);
-      if (held) {
-        const before = held;
-        held = null;
-        // The row between two that follow each other was the one with the wrong time.
-        const follows = told + shift >= last && (before.told + shift < last || told < before.told);
-        if (follows) leaveOut(before.line);
-        else put(before.cells, before.told);
-      }
-      const t = told + shift;
-      const far = n > ENOUGH_ROWS && t - last > Math.max(FAR_S, FAR_STEPS * ((last - first) / (n - 1)));
-      if (n > 0 && (far || t < last)) held = { cells, line, told };
-      else put(cells, told);
-    },
-    count: () => n,
-    finish() {
-      if (held && held.told + shift < last) put(held.cells, held.told);
-      else if (held) leaveOut(held.line);
-      held = null;
-      const raw = times.done(n);
-      const timeS = evenedOut(raw);
-      const channels = used.map(({ k, unit, store }): LogChannel => {
-        const name = nameOf(columns[k].head, k);
-        return { id: `${k + 1} ${name}`, name, quantity: quantityOf(unit), values: store.done(n) };
-      });
-      const began = beganAt(timeAt < 0 ? 'rows' : columns[timeAt].time!, raw[0]);
-      const marks = texts.flatMap(({ row, text }) =>
-        text.split(MARKS_APART).flatMap((one) => markFromText(one, timeS[row]) ?? []),
-      );
-      return {
-        log: { timeS, channels, marks: closed(marks) },
-        columns,
-        rows: n,
-        skipped,
-        firstSkipped,
-        setBack,
-        delimiter,
-        comma,
-        began,
-      };
-    },
-  };
 }
+
+const marksOf = (texts: readonly { row: number; text: string }[], timeS: Float64Array): Mark[] =>
+  texts.flatMap(({ row, text }) => text.split(MARKS_APART).flatMap((one) => markFromText(one, timeS[row]) ?? []));
 
 const nameOf = (head: string, k: number): string =>
   head.replace(/\s*[([]\s*[^)\]]{0,8}[)\]]\s*$/, '').trim() || `Column ${k + 1}`;

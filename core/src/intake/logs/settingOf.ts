@@ -64,15 +64,17 @@ export function guessedRoles(channels: readonly GuessedOf[]): Record<string, Cha
   return roles;
 }
 
+/** Volts that are not the signal; null where neither the name nor the values say so. */
+function voltsRole(name: string, range: ValueRange | undefined): ChannelRole | null {
+  if (SUPPLY_NAME.test(name) || (range && range.middle > REFERENCE_AT_MOST_V)) return 'supply-volts';
+  if (/\bret(?:urn)?\b|gnd|ground|masse/i.test(name)) return 'return-volts';
+  return REFERENCE_NAME.test(name) || (range && isReference(range)) ? 'reference-volts' : null;
+}
+
 /** The part of one channel. `first`: no channel before it has the part. */
 function guessedRole({ id, name, quantity, range }: GuessedOf, first: (role: ChannelRole) => boolean): ChannelRole {
   if (quantity === 'ohms') return first('sensor-ohms') ? 'sensor-ohms' : 'other';
-  if (quantity === 'volts') {
-    if (SUPPLY_NAME.test(name) || (range && range.middle > REFERENCE_AT_MOST_V)) return 'supply-volts';
-    if (/\bret(?:urn)?\b|gnd|ground|masse/i.test(name)) return 'return-volts';
-    if (REFERENCE_NAME.test(name) || (range && isReference(range))) return 'reference-volts';
-    return first('signal-volts') ? 'signal-volts' : 'other';
-  }
+  if (quantity === 'volts') return voltsRole(name, range) ?? (first('signal-volts') ? 'signal-volts' : 'other');
   if (/therm|probe|refer|^ref|fühler|logger/i.test(name) || id.startsWith('thermometer'))
     return first('thermometer') ? 'thermometer' : 'companion';
   if (/cool|ect|clt|kühl|wasser|displayed|shown/i.test(name)) return first('displayed') ? 'displayed' : 'companion';

@@ -2,7 +2,7 @@ import { correlationFactor } from '../../base/numeric/exponentialFit.ts';
 import { medianOf } from '../../base/numeric/quantiles.ts';
 import type { ChannelRole } from './channelRoles.ts';
 import type { Found, LogEvent, Stretch } from './finding.ts';
-import { ACTS, endOfLogS, indexAt, type Log, type LogChannel } from './log.ts';
+import { ACTS, endOfLogS, indexAt, type Log, type LogChannel, type Mark } from './log.ts';
 import { middleIn } from './middleIn.ts';
 
 /** A value is read off a stretch of at least so long, s, in which it moves less than this in all, K, or its share of V and Ω. */
@@ -33,15 +33,24 @@ export function stretchesOf(
   // A log may begin on a machine that runs: then what it shows at the start is a hot reading.
   const beginsHot = warm !== undefined && middleIn(log, warm, 0, 30) > HOT_C;
   if (firstAct > STEADY_S && !beginsHot) tell('cold', 0, Math.min(30, firstAct - 1));
-  for (const m of acts) {
-    const toS = Math.min(m.toS ?? endS, endS);
-    if ((m.kind === 'unplugged' || m.kind === 'bridged') && toS - m.fromS > 4) tell(m.kind, m.fromS + 2, toS - 0.5);
-  }
+  for (const { kind, fromS, toS } of bypassed(acts, endS)) tell(kind, fromS, toS);
   const last = acts.reduce((at, m) => Math.max(at, m.toS ?? endS), 0);
   if (warm && endS - last > 40 && middleIn(log, warm, endS - 30, endS) > HOT_C)
     tell('hot', Math.max(last + 10, endS - 30), endS);
   else if (beginsHot && firstAct > STEADY_S) tell('hot', 0, Math.min(30, firstAct - 1));
   return out;
+}
+
+/** While the plug was off or bridged, without the moments of pulling and plugging. */
+function bypassed(
+  acts: readonly Mark[],
+  endS: number,
+): { kind: 'unplugged' | 'bridged'; fromS: number; toS: number }[] {
+  return acts.flatMap(({ kind, fromS, toS }) => {
+    const untilS = Math.min(toS ?? endS, endS);
+    if ((kind !== 'unplugged' && kind !== 'bridged') || untilS - fromS <= 4) return [];
+    return [{ kind, fromS: fromS + 2, toS: untilS - 0.5 }];
+  });
 }
 
 /** A channel's value over a stretch, where it stands; null where it moves, or there are too few. */

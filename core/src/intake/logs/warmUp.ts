@@ -36,17 +36,10 @@ export function warmUp(timeS: Float64Array, channel: LogChannel, leave: readonly
   if (rise < LEAST_RISE_K || x[top] < LEAST_TOP_C || top - low < 8) return null;
   const begins = lastBelow(x, low, top, x[low] + 0.03 * rise);
   const ends = firstAbove(x, begins, x[low] + 0.9 * rise);
-  let [peak, setback] = [-Infinity, 0];
-  for (let i = begins; i <= ends; i++) {
-    peak = Math.max(peak, x[i]);
-    setback = Math.max(setback, peak - x[i]);
-  }
   const stops = coolsFrom(x, ends, highest - COOLS_K);
-  const tail = afterRise(series, ends, stops);
-  const flat = tail !== null && Math.abs(tail.slopeKMin) < (tail.overS > LONG_S ? 2 * FLAT_K_MIN : FLAT_K_MIN);
-  const plateauC = flat ? tail.level : null;
-  const holds = !flat ? 'still-rising' : tail.level >= HELD_FROM_C ? 'holds' : 'stays-low';
-  const approach = exponentialFit(t.slice(begins, flat ? stops : ends + 1), x.slice(begins, flat ? stops : ends + 1));
+  const plateauC = plateauOf(afterRise(series, ends, stops));
+  const until = plateauC === null ? ends + 1 : stops;
+  const approach = exponentialFit(t.slice(begins, until), x.slice(begins, until));
   const told = approach !== null && approach.sigma.timeConstantS < 0.3 * approach.timeConstantS;
   return {
     kind: 'warm-up',
@@ -55,13 +48,30 @@ export function warmUp(timeS: Float64Array, channel: LogChannel, leave: readonly
     toS: t[ends],
     fromC: x[low],
     toC: x[top],
-    setback,
-    holds,
+    setback: setbackOf(x, begins, ends),
+    holds: plateauC === null ? 'still-rising' : plateauC >= HELD_FROM_C ? 'holds' : 'stays-low',
     plateauC,
     overshootK: plateauC === null ? 0 : Math.max(0, Math.max(...x.slice(ends, stops)) - plateauC),
     cycles: plateauC === null ? null : cyclesOf(t.slice(ends, stops), x.slice(ends, stops), plateauC),
     timeConstantS: told ? { value: approach.timeConstantS, sigma: approach.sigma.timeConstantS } : null,
   };
+}
+
+/** The most that it falls back on its way up, K. */
+function setbackOf(x: readonly number[], begins: number, ends: number): number {
+  let [peak, setback] = [-Infinity, 0];
+  for (let i = begins; i <= ends; i++) {
+    peak = Math.max(peak, x[i]);
+    setback = Math.max(setback, peak - x[i]);
+  }
+  return setback;
+}
+
+/** The temperature that is held after the rise, °C; null where it still rises or too little follows. */
+function plateauOf(tail: ReturnType<typeof afterRise>): number | null {
+  if (!tail) return null;
+  const mostSlope = tail.overS > LONG_S ? 2 * FLAT_K_MIN : FLAT_K_MIN;
+  return Math.abs(tail.slopeKMin) < mostSlope ? tail.level : null;
 }
 
 function lastBelow(x: readonly number[], from: number, to: number, level: number): number {
@@ -124,29 +134,38 @@ export function airDips(timeS: Float64Array, channel: LogChannel, events: readon
   const electric = events.filter(
     (e) => e.kind === 'drop-out' || e.kind === 'step' || e.kind === 'stuck' || e.kind === 'spike',
   );
-  const { t, x } = blocksOf(timeS, channel.values, 1);
-  const n = x.length;
-  const dips: { fromS: number; toS: number; depthK: number }[] = [];
-  for (let i = 1; i < n; i++) {
-    let low = i;
-    if (x[i] >= x[i - 1]) continue;
-    const before = x[i - 1];
-    let end = i;
-    while (end < n && x[end] < before - 1 && t[end] - t[i] < DIP.mostS) {
-      if (x[end] < x[low]) low = end;
-      end++;
-    }
-    const depthK = before - x[low];
-    const back = end < n && t[end] - t[i] < DIP.mostS;
-    const slow = t[low] - t[i - 1] > DIP.sideS;
-    const free = !electric.some((e) => e.fromS < t[Math.min(end, n - 1)] + 2 && e.toS > t[i - 1] - 2);
-    if (back && slow && free && depthK >= DIP.depthK && t[end] - t[i] >= DIP.leastS && before > 40) {
-      dips.push({ fromS: t[i - 1], toS: t[end], depthK });
-      i = end;
-    }
+  const series = blocksOf(timeS, channel.values, 1);
+  const dips: Dip[] = [];
+  for (let i = 1; i < series.x.length; i++) {
+    const dip = dipAt(series, i);
+    if (!dip || electric.some((e) => e.fromS < dip.toS + 2 && e.toS > dip.fromS - 2)) continue;
+    dips.push({ fromS: dip.fromS, toS: dip.toS, depthK: dip.depthK });
+    i = dip.end;
   }
   // The fan pulls down slowly and again and again: that is no air.
   return dips.length > 0 && dips.every((d) => d.depthK / (d.toS - d.fromS) > 0.25)
     ? { kind: 'air', channel: channel.id, dips }
     : null;
+}
+
+interface Dip {
+  fromS: number;
+  toS: number;
+  depthK: number;
+}
+
+/** The dip that begins with this block, and the block in which it ends; null where there is none. */
+function dipAt({ t, x }: Blocks, from: number): (Dip & { end: number }) | null {
+  const before = x[from - 1];
+  if (x[from] >= before || before <= 40) return null;
+  let [low, end] = [from, from];
+  while (end < x.length && x[end] < before - 1 && t[end] - t[from] < DIP.mostS) {
+    if (x[end] < x[low]) low = end;
+    end++;
+  }
+  const lastsS = end < x.length ? t[end] - t[from] : Infinity;
+  const depthK = before - x[low];
+  const slow = t[low] - t[from - 1] > DIP.sideS;
+  if (!slow || depthK < DIP.depthK || lastsS < DIP.leastS || lastsS >= DIP.mostS) return null;
+  return { fromS: t[from - 1], toS: t[end], depthK, end };
 }

@@ -157,7 +157,7 @@ function track({ width, height }: ColourPicture, ink: Ink, from: Spot, way: Spot
   let [place, direction, gap] = [from, way, 0];
   while (gap <= GAP && found.length < width + height) {
     const next = { x: place.x + STEP * direction.x, y: place.y + STEP * direction.y };
-    if (next.x < 1 || next.y < 1 || next.x > width - 2 || next.y > height - 2) break;
+    if (Math.min(next.x, next.y, width - 1 - next.x, height - 1 - next.y) < 1) break;
     const { across, off } = beside(ink, next, direction, side);
     if (across < 0.35 * thick) {
       gap += STEP;
@@ -180,19 +180,20 @@ function track({ width, height }: ColourPicture, ink: Ink, from: Spot, way: Spot
     // No curve of a sensor turns so sharply: here the frame or another line goes on.
     if (earlier && earlier.x * direction.x + earlier.y * direction.y < Math.cos((TURN.degrees * Math.PI) / 180))
       return found.slice(0, -TURN.over);
-    const before = found[Math.max(0, found.length - 6)];
-    const length = Math.hypot(place.x - before.x, place.y - before.y);
-    if (length > STEP) {
-      const turned = {
-        x: 0.7 * direction.x + (0.3 * (place.x - before.x)) / length,
-        y: 0.7 * direction.y + (0.3 * (place.y - before.y)) / length,
-      };
-      const norm = Math.hypot(turned.x, turned.y);
-      direction = { x: turned.x / norm, y: turned.y / norm };
-    }
+    direction = turned(direction, found[Math.max(0, found.length - 6)], place);
   }
   // A little ink beyond a gap at the end is the frame, or a letter.
   return (found.length - beforeGap) * STEP < LEAST_AFTER_GAP ? found.slice(0, beforeGap || found.length) : found;
+}
+
+/** A direction, turned a little towards the way from one place to another. */
+function turned(direction: Spot, from: Spot, to: Spot): Spot {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  if (length <= STEP) return direction;
+  const x = 0.7 * direction.x + (0.3 * (to.x - from.x)) / length;
+  const y = 0.7 * direction.y + (0.3 * (to.y - from.y)) / length;
+  const norm = Math.hypot(x, y);
+  return { x: x / norm, y: y / norm };
 }
 
 /** Each place with up to three on either side: the ends of dashes and the blocks of a JPEG shake it by a pixel. */

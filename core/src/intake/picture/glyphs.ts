@@ -76,13 +76,9 @@ function shapeOf(inside: readonly Blot[], figure: number): LookedAt {
   const shape: LookedAt = { figures: [], marks: [], minus: false, odd: tall.length === 0 };
   if (tall.length === 0) return shape;
   const [top, foot] = [middleOf(tall.map((b) => b.top)), middleOf(tall.map((b) => b.bottom))];
-  for (const blot of inside) {
-    // The dot in a 0 is a part of it.
-    if (
-      !tall.includes(blot) &&
-      tall.some((t) => blot.left >= t.left && blot.right <= t.right && blot.bottom < t.bottom)
-    )
-      continue;
+  // The dot in a 0 is a part of it.
+  const dotOf = (b: Blot): boolean => tall.some((t) => b.left >= t.left && b.right <= t.right && b.bottom < t.bottom);
+  for (const blot of inside.filter((b) => tall.includes(b) || !dotOf(b))) {
     const [w, h] = [blot.right - blot.left, blot.bottom - blot.top];
     const at = ((blot.top + blot.bottom) / 2 - top) / (foot - top);
     if (tall.includes(blot)) {

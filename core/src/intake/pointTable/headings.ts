@@ -37,16 +37,23 @@ export function headingOf(head: string): Heading {
 function roleOf(text: string, unit: ColumnUnit | null): Heading['role'] {
   if (text.trim() === '') return null;
   const words = text.replace(/\([^)]*\)|\[[^\]]*\]/g, ' ');
-  if (unit === 'V' || (VOLTS.test(words) && (unit === null || unit === 'K'))) return 'other';
+  if (isVolts(words, unit)) return 'other';
   const temperature = unit === '°C' || unit === '°F' || TEMPERATURE.test(words);
+  const inOhms = unit === 'Ω' || unit === 'kΩ' || unit === 'MΩ';
+  const resistance = inOhms || RESISTANCE.test(words);
   // "R at 25 °C" is a resistance although it names a temperature.
-  const resistance = unit === 'Ω' || unit === 'kΩ' || unit === 'MΩ' || RESISTANCE.test(words);
-  if (temperature && !(resistance && (unit === null || 'ΩkΩMΩ'.includes(unit)))) return 'temperature';
+  if (temperature && !(resistance && (unit === null || inOhms))) return 'temperature';
+  return limitOf(words, unit) ?? (resistance ? 'resistance' : null);
+}
+
+const isVolts = (words: string, unit: ColumnUnit | null): boolean =>
+  unit === 'V' || (VOLTS.test(words) && (unit === null || unit === 'K'));
+
+function limitOf(words: string, unit: ColumnUnit | null): ColumnRole | null {
   if (OTHER.test(words) && unit === null) return 'other';
   if (NOMINAL.test(words)) return 'nominal';
   if (MIN.test(words)) return 'min';
-  if (MAX.test(words)) return 'max';
-  return resistance ? 'resistance' : null;
+  return MAX.test(words) ? 'max' : null;
 }
 
 /** Words that may stand alone for a unit: a bare letter needs a bracket or a stroke around it, or to be all there is. */

@@ -1,4 +1,4 @@
-import { cellFigure, type DecimalMark, isSteady } from './cellFigure.ts';
+import { cellFigure, type ColumnUnit, type DecimalMark, isSteady } from './cellFigure.ts';
 import type { CellLine } from './cells.ts';
 import { type ColumnChoices, type Found, isOhms, type TableColumn, unitInCells, valuesOf } from './columns.ts';
 import { headingOf } from './headings.ts';
@@ -22,12 +22,11 @@ export function layoutOf(heads: readonly string[], lines: readonly CellLine[], c
   for (const [k, column] of columns.entries()) {
     const own = unitInCells(column.cells);
     // What stands in the cells is nearer to the figures than a heading.
-    if (own && own !== 'K') column.role ??= isOhms(own) ? 'resistance' : own === 'V' ? 'other' : 'temperature';
+    if (own && own !== 'K') column.role ??= roleByUnit(own);
+    const { unit: said, role } = choices[k] ?? {};
     Object.assign(column, choices[k]);
     // Who says the unit says what it is.
-    const said = choices[k]?.unit;
-    if (said && !choices[k]?.role && column.role !== 'min' && column.role !== 'max')
-      column.role = isOhms(said) ? 'resistance' : said === 'V' ? 'other' : 'temperature';
+    if (said && !role && column.role !== 'min' && column.role !== 'max') column.role = roleByUnit(said);
   }
   settleDecimals(columns, choices);
   settleRoles(columns, choices);
@@ -39,6 +38,11 @@ export function layoutOf(heads: readonly string[], lines: readonly CellLine[], c
     decimal,
     asked,
   }));
+}
+
+function roleByUnit(unit: ColumnUnit): Found['role'] {
+  if (isOhms(unit)) return 'resistance';
+  return unit === 'V' ? 'other' : 'temperature';
 }
 
 /**
@@ -54,28 +58,38 @@ function settleDecimals(columns: readonly Found[], choices: ColumnChoices): void
       said.add(column.decimal);
       continue;
     }
-    const reads = column.cells.map((c) => [cellFigure(c, '.'), cellFigure(c, ',')] as const);
-    const onlyPoint = reads.some(([p, c]) => p && !c);
-    const onlyComma = reads.some(([p, c]) => c && !p);
-    const both = reads.filter(([p, c]) => p && c && p.value !== c.value);
-    if (onlyComma && !onlyPoint) column.decimal = ',';
-    if (both.length === 0 || onlyPoint !== onlyComma) {
-      if (onlyPoint !== onlyComma) said.add(column.decimal);
-      continue;
-    }
-    open.push(column);
+    const { marks, doubtful } = marksIn(column.cells);
+    const [only] = marks.length === 1 ? marks : [undefined];
+    if (only) said.add((column.decimal = only));
+    else if (doubtful) open.push(column);
   }
+  const [elsewhere] = said.size === 1 ? said : [undefined];
   for (const column of open) {
-    const steady = ([',', '.'] as const).filter((mark) => isSteady(valuesOf(column, mark)));
-    // Both marks stand for decimals in one column: what can be both is asked, and left out as long.
-    const mixed = column.cells.some((c) => cellFigure(c, '.') && !cellFigure(c, ','));
-    const [elsewhere] = said.size === 1 ? said : [undefined];
-    const unit = unitInCells(column.cells) ?? column.unit;
-    const prefixed = unit === 'kΩ' || unit === 'MΩ' || (unit === 'K' && column.role !== 'temperature');
-    const written = column.cells.some((c) => c.includes('.')) ? '.' : ',';
-    if (!mixed && steady.length === 1 && column.cells.length >= 3) [column.decimal] = steady;
-    else if (!mixed && elsewhere) column.decimal = elsewhere;
-    else if (!mixed && prefixed) column.decimal = written;
-    else Object.assign(column, { decimal: written, asked: { ...column.asked, decimal: ['.', ','] } });
+    const mark = likelyDecimal(column, elsewhere);
+    if (mark) column.decimal = mark;
+    else Object.assign(column, { decimal: writtenMark(column), asked: { ...column.asked, decimal: ['.', ','] } });
   }
+}
+
+/** The decimal marks that cells of a column can only be read with, and whether a cell means another figure with each. */
+function marksIn(cells: readonly string[]): { marks: DecimalMark[]; doubtful: boolean } {
+  const reads = cells.map((c) => [cellFigure(c, '.'), cellFigure(c, ',')] as const);
+  const marks: DecimalMark[] = [];
+  if (reads.some(([p, c]) => p && !c)) marks.push('.');
+  if (reads.some(([p, c]) => c && !p)) marks.push(',');
+  return { marks, doubtful: reads.some(([p, c]) => p && c && p.value !== c.value) };
+}
+
+const writtenMark = ({ cells }: Found): DecimalMark => (cells.some((c) => c.includes('.')) ? '.' : ',');
+
+/** The decimal mark of a column that can be read both ways; null where nothing tells. */
+function likelyDecimal(column: Found, elsewhere: DecimalMark | undefined): DecimalMark | null {
+  // Both marks stand for decimals in one column: what can be both is asked, and left out as long.
+  if (column.cells.some((c) => cellFigure(c, '.') && !cellFigure(c, ','))) return null;
+  const steady = ([',', '.'] as const).filter((mark) => isSteady(valuesOf(column, mark)));
+  if (steady.length === 1 && column.cells.length >= 3) return steady[0];
+  if (elsewhere) return elsewhere;
+  const unit = unitInCells(column.cells) ?? column.unit;
+  const prefixed = unit === 'kΩ' || unit === 'MΩ' || (unit === 'K' && column.role !== 'temperature');
+  return prefixed ? writtenMark(column) : null;
 }

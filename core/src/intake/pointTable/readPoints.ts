@@ -73,20 +73,25 @@ export function readPoints(text: string, choices: ColumnChoices = {}): PointsRea
     if (typeof read !== 'string' && read.middle) middles.push(line);
   }
   rows.sort((a, b) => a.temperatureC - b.temperatureC || a.line - b.line);
-  for (let i = rows.length - 1; i > 0; i--) {
-    if (rows[i].temperatureC !== rows[i - 1].temperatureC) continue;
-    faults.push({
-      line: rows[i].line,
-      reason: 'same-temperature',
-      text: `${rows[i].temperatureC} °C, also on line ${rows[i - 1].line}`,
-    });
-    rows.splice(i, 1);
-  }
+  faults.push(...takeOutRepeats(rows));
   faults.sort((a, b) => a.line - b.line);
   // The decimal mark is asked first: it may be what puts the figures off.
   if (!columns.some((c) => c.asked.decimal) && isThousandOff(rows)) askUnits(columns, choices);
   const asked = columns.some((c) => c.asked.role ?? (c.role !== 'other' && Object.keys(c.asked).length > 0));
   return { rows, faults: faults.slice(0, SHOWN_FAULTS), columns, asked, middles };
+}
+
+/** Takes rows whose temperature an earlier line gave already out of sorted rows, and names them. */
+function takeOutRepeats(rows: PointRow[]): PointFault[] {
+  const faults: PointFault[] = [];
+  for (let i = rows.length - 1; i > 0; i--) {
+    const { line, temperatureC } = rows[i];
+    if (temperatureC !== rows[i - 1].temperatureC) continue;
+    const text = `${temperatureC} °C, also on line ${rows[i - 1].line}`;
+    faults.push({ line, reason: 'same-temperature', text });
+    rows.splice(i, 1);
+  }
+  return faults;
 }
 
 /** The units of resistance are asked, of every column where nobody has said it. */
@@ -139,24 +144,33 @@ interface Row {
 
 function readRow(cells: readonly string[], columns: readonly TableColumn[], place: Places): Row | PointReason {
   if (cells.length < 2) return 'one-column';
-  const temperatureC =
-    place.temperature < 0 ? NaN : temperatureIn(cells[place.temperature] ?? '', columns[place.temperature]);
+  const temperatureC = temperatureIn(cells[place.temperature] ?? '', columns[place.temperature]);
   if (!(temperatureC > -273.15 && temperatureC < 2000)) return 'not-a-temperature';
   const ohms = (k: number): Ohms | null | undefined =>
     k < 0 || isEmptyCell(cells[k] ?? '') ? undefined : ohmsOf(cells[k], columns[k]);
   const [nominal, min, max] = [ohms(place.nominal), ohms(place.min), ohms(place.max)];
   if (nominal === null || min === null || max === null) return 'not-a-resistance';
-  const [low, high] = [min?.ohm ?? nominal?.low ?? null, max?.ohm ?? nominal?.high ?? null];
-  // Limits alone: what lies in the middle of them is the nominal value.
-  const resistanceOhm = nominal?.ohm ?? (low !== null && high !== null ? Math.sqrt(low * high) : NaN);
-  if (!(resistanceOhm > 0)) return 'not-a-resistance';
-  if ((low !== null && low > resistanceOhm) || (high !== null && high < resistanceOhm)) return 'limits-swapped';
-  const middle = nominal === undefined || nominal.middle === true;
-  return { row: { temperatureC, resistanceOhm, minOhm: low, maxOhm: high }, middle };
+  const [low, high] = [min?.ohm ?? nominal?.low, max?.ohm ?? nominal?.high];
+  return limitedRow(temperatureC, nominal, low, high);
 }
 
-function temperatureIn(cell: string, column: TableColumn): number {
-  const figure = cellFigure(cell, column.decimal);
+/** A row from its value and limits in Ω. Limits alone: what lies in the middle of them is the nominal value. */
+function limitedRow(
+  temperatureC: number,
+  nominal: Ohms | undefined,
+  low: number | undefined,
+  high: number | undefined,
+): Row | PointReason {
+  const resistanceOhm = nominal?.ohm ?? Math.sqrt((low ?? NaN) * (high ?? NaN));
+  if (!(resistanceOhm > 0)) return 'not-a-resistance';
+  if ((low ?? 0) > resistanceOhm || (high ?? Infinity) < resistanceOhm) return 'limits-swapped';
+  const row = { temperatureC, resistanceOhm, minOhm: low ?? null, maxOhm: high ?? null };
+  return { row, middle: nominal === undefined || nominal.middle === true };
+}
+
+/** A temperature, °C; NaN where the cell holds none, or the table has no such column. */
+function temperatureIn(cell: string, column: TableColumn | undefined): number {
+  const figure = column && cellFigure(cell, column.decimal);
   return figure && figure.low === undefined ? celsiusOf(figure.value, figure.unit ?? column.unit) : NaN;
 }
 

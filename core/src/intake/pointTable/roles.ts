@@ -17,33 +17,26 @@ const HOTTEST = 1300;
 export function settleRoles(columns: readonly Found[], choices: ColumnChoices): void {
   const open = columns.filter((c) => c.role === null);
   twoTemperatures(columns);
-  if (!columns.some((c) => c.role === 'temperature')) {
-    const candidates = columns
-      .filter((c) => c.role === null)
-      .map((column) => ({ column, values: valuesOf(column) }))
-      .filter(({ values }) => values.length > 0 && values.every((v) => v >= COLDEST_C && v <= HOTTEST));
-    const [first, second] = candidates;
-    const better =
-      candidates.find((c) => c.values.some((v) => v < 0)) ?? candidates.find((c) => isEven(c.values)) ?? first;
-    if (better) better.column.role = 'temperature';
-    // Two columns that could both be temperatures, and nothing that tells: the first is, as usual, but it is asked.
-    const unclear =
-      second !== undefined &&
-      !first.values.some((v) => v < 0) &&
-      (better !== first || (isEven(second.values) && !isEven(first.values)));
-    if (
-      better &&
-      unclear &&
-      !candidates.some((c) => c.values.some((v) => v < 0)) &&
-      columns.length === 2 &&
-      !choices[0]?.role &&
-      !choices[1]?.role
-    )
-      for (const c of columns) c.asked.role = ['temperature', 'nominal'];
-  }
+  if (!columns.some((c) => c.role === 'temperature')) likelyTemperature(columns, choices);
   const rest = columns.filter((c) => c.role === 'resistance' || (c.role === null && open.includes(c)));
   const named = columns.filter((c) => BY_RESISTANCE.includes(c.role as ColumnRole));
   resistances(rest, named);
+}
+
+/** Takes the column that is most likely the temperature for it. */
+function likelyTemperature(columns: readonly Found[], choices: ColumnChoices): void {
+  const candidates = columns
+    .filter((c) => c.role === null)
+    .map((column) => ({ column, values: valuesOf(column) }))
+    .filter(({ values }) => values.length > 0 && values.every((v) => v >= COLDEST_C && v <= HOTTEST));
+  const [first, second] = candidates;
+  const belowZero = candidates.find((c) => c.values.some((v) => v < 0));
+  const better = belowZero ?? candidates.find((c) => isEven(c.values)) ?? first;
+  if (better) better.column.role = 'temperature';
+  if (belowZero || !second || columns.length !== 2 || choices[0]?.role || choices[1]?.role) return;
+  // Two columns that could both be temperatures, and nothing that tells: the first is, as usual, but it is asked.
+  if (better !== first || (isEven(second.values) && !isEven(first.values)))
+    for (const c of columns) c.asked.role = ['temperature', 'nominal'];
 }
 
 /** °C beside °F, or beside K: one of the two is read, and each helps to know the other. */
@@ -81,38 +74,40 @@ function resistances(rest: readonly Found[], named: readonly Found[]): void {
   const taken = new Set(named.map((c) => c.role));
   if (rest.length === 1 || (rest.length === 2 && taken.size > 0)) {
     const [one, ...more] = rest;
-    if (!taken.has('nominal')) one.role = 'nominal';
-    else one.role = taken.has('min') ? 'max' : taken.has('max') ? 'min' : 'other';
+    one.role = missingRole(taken);
     for (const m of more) m.role = 'other';
     return;
   }
   const columns = rest.map((column) => ({ column, values: valuesOf(column) }));
-  const ordered = [...columns].sort((a, b) => mean(a.values) - mean(b.values));
-  const near = ordered.every(
-    ({ values }, i) =>
-      i === 0 ||
-      (values.length === ordered[i - 1].values.length &&
-        values.every((v, k) => v >= ordered[i - 1].values[k] && v < 2.5 * ordered[i - 1].values[k])),
-  );
-  if (near && rest.length === 3 && taken.size === 0) {
-    const roles = ['min', 'nominal', 'max'] as const;
-    ordered.forEach(({ column }, i) => (column.role = roles[i]));
-    return;
-  }
-  if (near && rest.length === 2 && taken.size === 0 && rest.every((c) => c.role === null || c.role === 'resistance')) {
-    const [low, high] = ordered;
-    // Two curves side by side, or two limits? The heads would say.
-    Object.assign(low.column, { role: 'min' });
-    Object.assign(high.column, { role: 'max' });
-    for (const { column } of ordered) column.asked.role = ['min', 'max', 'nominal', 'other'];
-    return;
-  }
+  if (taken.size === 0 && limitsSideBySide(columns)) return;
   // Several curves side by side, or columns of something else: the one that changes most is the guess.
   const widest = columns.reduce((a, b) => (reach(b.values) > reach(a.values) ? b : a));
   for (const { column } of columns) {
     column.role = column === widest.column ? 'nominal' : 'other';
     column.asked.role = ['nominal', 'other'];
   }
+}
+
+/** What a single column is beside those that are named. */
+function missingRole(taken: ReadonlySet<Found['role']>): ColumnRole {
+  if (!taken.has('nominal')) return 'nominal';
+  if (taken.has('min')) return 'max';
+  return taken.has('max') ? 'min' : 'other';
+}
+
+/** Two or three columns that run close above one another: limits, and the value between them. False where they are no such. */
+function limitsSideBySide(columns: readonly { column: Found; values: readonly number[] }[]): boolean {
+  const ordered = [...columns].sort((a, b) => mean(a.values) - mean(b.values));
+  const near = ordered.slice(1).every(({ values }, i) => {
+    const { values: below } = ordered[i];
+    return values.length === below.length && values.every((v, k) => v >= below[k] && v < 2.5 * below[k]);
+  });
+  if (!near || columns.length > 3) return false;
+  const roles: readonly ColumnRole[] = columns.length === 3 ? ['min', 'nominal', 'max'] : ['min', 'max'];
+  ordered.forEach(({ column }, i) => (column.role = roles[i]));
+  // Two curves side by side, or two limits? The heads would say.
+  if (columns.length === 2) for (const { column } of ordered) column.asked.role = ['min', 'max', 'nominal', 'other'];
+  return true;
 }
 
 const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;

@@ -42,20 +42,28 @@ function isNtc(columns: readonly Found[]): boolean {
 
 function settleResistance(column: Found, columns: readonly Found[], choices: ColumnChoices): void {
   if (choices[columns.indexOf(column)]?.unit) return;
-  if (column.unit === 'K') column.unit = 'kΩ';
-  if (!isOhms(column.unit)) column.unit = null;
-  const told = columns.find((c, k) => c !== column && choices[k]?.unit && isOhms(c.unit));
-  column.unit ??= told?.unit ?? null;
   const bare = figuresOf(column).flatMap((f) => (f && f.unit === null ? [f.value] : []));
-  const sibling = columns.find((c) => c !== column && isOhms(c.unit) && BY_RESISTANCE.includes(c.role as ColumnRole));
-  // Limits are in the unit of their nominal value, where that alone is named.
-  if (column.unit === null && sibling && bare.length > 0) column.unit = sibling.unit;
-  if (bare.length === 0) column.unit ??= 'Ω';
+  if (column.unit === 'K') column.unit = 'kΩ';
+  if (!isOhms(column.unit)) column.unit = toldElsewhere(column, columns, choices, bare.length > 0);
   // Which unit, hangs on the decimal mark: one question after the other.
-  else if (column.asked.decimal) column.unit ??= 'Ω';
+  if (bare.length === 0 || column.asked.decimal) column.unit ??= 'Ω';
   else if (column.unit === null && bare.every((v) => v < FEW_OHMS)) {
     Object.assign(column, { unit: 'kΩ', asked: { ...column.asked, unit: ['kΩ', 'Ω', 'MΩ', 'V'] } });
   } else if (column.unit === 'kΩ' && bare.length >= 2 && bare.every((v) => v >= MANY_KILOHMS)) {
     Object.assign(column, { asked: { ...column.asked, unit: ['Ω', 'kΩ'] } });
   } else column.unit ??= 'Ω';
+}
+
+/** The unit of another column of resistances: the one that a person said, else for bare figures the one that is named; null where none is. */
+function toldElsewhere(
+  column: Found,
+  columns: readonly Found[],
+  choices: ColumnChoices,
+  isBare: boolean,
+): ColumnUnit | null {
+  const others = columns.filter((c) => c !== column && isOhms(c.unit));
+  const said = others.find((c) => choices[columns.indexOf(c)]?.unit);
+  // Limits are in the unit of their nominal value, where that alone is named.
+  const named = isBare ? others.find((c) => BY_RESISTANCE.includes(c.role as ColumnRole)) : undefined;
+  return (said ?? named)?.unit ?? null;
 }

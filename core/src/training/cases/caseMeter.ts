@@ -59,22 +59,13 @@ export function showsOn(
   mended: readonly FaultGroup[] = [],
 ): Shown {
   const { machine, other, plug } = ofCase;
-  const mistakes: Mistake[] = [];
-  const [key, plugged] = [keyFor(measurement), plugFor(measurement)];
   const wrongPlug = other !== null && setUp.at !== plug && touchesPlug(measurement);
-  if (wrongPlug) mistakes.push('wrong-plug');
-  if (key !== null && key !== setUp.key) mistakes.push(key ? 'key-off' : 'key-on');
-  if (plugged !== null && plugged !== setUp.plug)
-    mistakes.push(plugged === 'out' ? 'plug-not-pulled' : plugged === 'in' ? 'plug-pulled' : 'not-bridged');
-  if (waitsFor(measurement) && !setUp.waited) mistakes.push('not-waited');
-  const onPair = bridges(measurement) || setUp.plug === 'bridged' || setUp.plug === 'resistor';
+  const mistakes = [...(wrongPlug ? (['wrong-plug'] as const) : []), ...setUpMistakes(measurement, setUp)];
   const pair = carriedBy(ofCase, setUp.across);
-  if (onPair && plugged !== null && pair.has('supply')) {
+  if (usesPair(measurement, setUp) && pair.has('supply')) {
     mistakes.push('wrong-cavities');
-    if (setUp.plug !== 'resistor') {
-      const damage = pair.has('signal') ? 'input' : 'fuse';
-      return { text: '', value: null, mistakes, damage };
-    }
+    if (setUp.plug !== 'resistor')
+      return { text: '', value: null, mistakes, damage: pair.has('signal') ? 'input' : 'fuse' };
   }
   const circuit = circuitIn(wrongPlug ? other : machine, setUp.state, mended);
   if (!setUp.key && measurement.quantity !== 'ohms') Object.assign(circuit, { referenceV: 0, groundOffsetV: 0 });
@@ -87,6 +78,21 @@ export function showsOn(
   const read = slipped ? badContact(measurement, ideal, p) : noise.draw(ideal, normalQuantile(p));
   return displayed(measurement, read, setUp, mistakes);
 }
+
+/** What of the set-up is not as the measurement wants it: key, plug and waiting. */
+function setUpMistakes(measurement: Measurement, setUp: SetUp): Mistake[] {
+  const mistakes: Mistake[] = [];
+  const [key, plugged] = [keyFor(measurement), plugFor(measurement)];
+  if (key !== null && key !== setUp.key) mistakes.push(key ? 'key-off' : 'key-on');
+  if (plugged !== null && plugged !== setUp.plug)
+    mistakes.push(plugged === 'out' ? 'plug-not-pulled' : plugged === 'in' ? 'plug-pulled' : 'not-bridged');
+  if (waitsFor(measurement) && !setUp.waited) mistakes.push('not-waited');
+  return mistakes;
+}
+
+/** Is something put across a pair of cavities for this measurement? */
+const usesPair = (measurement: Measurement, { plug }: SetUp): boolean =>
+  plugFor(measurement) !== null && (bridges(measurement) || plug === 'bridged' || plug === 'resistor');
 
 /** A probe that hardly touches: volts fall away, ohms rise or are gone. Taken again it is not so. Common practice, no source. */
 const badContact = ({ quantity }: Measurement, ideal: number, p: number): number =>
@@ -106,15 +112,8 @@ function idealOn(
   wrongPlug: boolean,
   mended: readonly FaultGroup[],
 ): number | null {
-  const { quantity, needs, ofNeighbour } = measurement;
-  const plug: Plug =
-    setUp.plug === 'in'
-      ? 'sensor'
-      : setUp.plug === 'out'
-        ? 'open'
-        : setUp.plug === 'bridged'
-          ? 'bridge'
-          : (conditions.substituteOhm ?? 1000);
+  const { quantity } = measurement;
+  const plug = plugOf(setUp, conditions);
   if (quantity === 'celsius') {
     // A dark display shows nothing; the display of one sensor does not move for the plug of another.
     if (!setUp.key) return null;
@@ -123,13 +122,27 @@ function idealOn(
     const solved = new AsItStands(wrongPlug ? 'sensor' : crossed ? 'open' : plug).set(own);
     return measurement.predict(solved, conditions);
   }
-  const asked = { ...conditions };
-  if (!setUp.waited && !ofNeighbour) {
-    if (needs.includes('bathC')) asked.bathC = circuit.temperatureC + HALF_WAY * (asked.bathC! - circuit.temperatureC);
-    if (needs.includes('airC')) asked.airC = asked.airC! + HALF_WAY * (HAND_C - asked.airC!);
-  }
+  const asked = setUp.waited ? conditions : halfWay(measurement, conditions, circuit.temperatureC);
   if (quantity === 'volts') return measurement.predict(new AsItStands(plug).set(circuit), asked);
-  const solved = new SolvedCircuit().set(circuit);
+  return idealOhms(measurement, asked, setUp, new SolvedCircuit().set(circuit));
+}
+
+/** What hangs on the plug's wires. */
+function plugOf({ plug }: SetUp, { substituteOhm = 1000 }: Conditions): Plug {
+  const hangs = { in: 'sensor', out: 'open', bridged: 'bridge', resistor: substituteOhm } as const;
+  return hangs[plug];
+}
+
+/** Conditions as the sensor feels them where nobody waited for it. */
+function halfWay({ needs, ofNeighbour }: Measurement, conditions: Conditions, fromC: number): Conditions {
+  const felt = { ...conditions };
+  if (ofNeighbour) return felt;
+  if (needs.includes('bathC')) felt.bathC = fromC + HALF_WAY * (felt.bathC! - fromC);
+  if (needs.includes('airC')) felt.airC = felt.airC! + HALF_WAY * (HAND_C - felt.airC!);
+  return felt;
+}
+
+function idealOhms(measurement: Measurement, asked: Conditions, setUp: SetUp, solved: SolvedCircuit): number | null {
   const ohm = measurement.predict(solved, asked);
   const wanted = plugFor(measurement);
   if (wanted === null) return ohm;

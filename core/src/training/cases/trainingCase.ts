@@ -212,27 +212,8 @@ function complain(
   const off = seen.displayedC('sensor') - seen.state.temperatureC;
   const looks: Looks = off < -NOTICED_K ? 'cold' : off > NOTICED_K ? 'hot' : 'plausible';
   const share = seen.pinVolts('sensor') / seen.state.nominalReferenceV;
-  const says =
-    share < ENDS[0]
-      ? 'low'
-      : share > ENDS[1]
-        ? 'high'
-        : looks !== 'plausible' && happens(0.4, uniform)
-          ? 'range'
-          : null;
-  const codes: Job['complaint']['codes'] = [];
-  const code = says && happens(0.9, uniform) ? codeOf(entry, says) : null;
-  if (code) codes.push({ id: 'code-1', ...code, state: past ? 'past' : wanted.onlyIn ? 'sporadic' : 'present' });
-  if (machine.faults.some((f) => REFERENCE.includes(f.fault.id)) && happens(0.5, uniform)) {
-    const engine = entry.field === 'engine';
-    const own = { what: 'supply of the sensors, out of range', says: 'other' as const };
-    codes.push({
-      id: 'code-2',
-      code: CODE_OF_NEIGHBOUR[engine ? 'engine' : 'other'],
-      state: 'present',
-      ...(!engine && { own }),
-    });
-  }
+  const codeState = past ? 'past' : wanted.onlyIn ? 'sporadic' : 'present';
+  const codes = [...signalCode(entry, share, looks, codeState, uniform), ...referenceCode(entry, machine, uniform)];
   const reads = wanted.onlyIn ? 'either' : looks;
   const fitting = DRAWN_SYMPTOMS.filter((s) => s.field === entry.field && s.reads === reads);
   const symptoms = fitting.length > 0 && happens(0.7, uniform) ? [pick(fitting, uniform).id] : [];
@@ -243,6 +224,31 @@ function complain(
     replaced: replaced ? ['sensor'] : [],
     causes: {},
   };
+}
+
+type Codes = Job['complaint']['codes'];
+
+/** The code that the module sets for its signal, a share of the reference at the pin; now and then it sets none. */
+function signalCode(
+  entry: CatalogueCircuit,
+  share: number,
+  looks: Looks,
+  state: Codes[number]['state'],
+  uniform: Uniform,
+): Codes {
+  const end = share < ENDS[0] ? 'low' : share > ENDS[1] ? 'high' : null;
+  const says = end ?? (looks !== 'plausible' && happens(0.4, uniform) ? 'range' : null);
+  const code = says && happens(0.9, uniform) ? codeOf(entry, says) : null;
+  return code ? [{ id: 'code-1', ...code, state }] : [];
+}
+
+/** The code of a neighbour, where the reference that both have is at fault. */
+function referenceCode(entry: CatalogueCircuit, { faults }: TrueMachine, uniform: Uniform): Codes {
+  if (!faults.some((f) => REFERENCE.includes(f.fault.id)) || !happens(0.5, uniform)) return [];
+  const engine = entry.field === 'engine';
+  const own = { what: 'supply of the sensors, out of range', says: 'other' as const };
+  const code = CODE_OF_NEIGHBOUR[engine ? 'engine' : 'other'];
+  return [{ id: 'code-2', code, state: 'present', ...(!engine && { own }) }];
 }
 
 /** How often something of this kind is seen on any machine, and at most. */

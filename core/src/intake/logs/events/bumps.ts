@@ -8,6 +8,23 @@ const SCALES = [1, 2, 3, 4, 6, 8, 11, 15, 20] as const;
 /** Short ones that come back: the sum over 1 … 20 samples of what is left of the course, against the scatter of such sums in the series itself. */
 export function findBumps(s: Series, ends: ScaleEnds): LogEvent[] {
   const n = s.x.length;
+  const events: LogEvent[] = [];
+  // The clearest first: what lies under one that was taken is the same event.
+  for (const { at, length, z } of peaksOf(s).sort((a, b) => b.z - a.z)) {
+    let clear = true;
+    for (let i = at; i < at + length && clear; i++) clear = s.taken[i] === 0;
+    if (!clear) continue;
+    const [from, to] = edges(s, at, at + length);
+    if (!isClear(s, from, to) || !isAbrupt(s, from, to) || !beyondBend(s, from, to)) continue;
+    for (let i = Math.max(0, from - 1); i < Math.min(n, to + 1); i++) s.taken[i] = 1;
+    events.push(bump(s, from, to, z, ends));
+  }
+  return events;
+}
+
+/** Sums of 1 … 20 samples that stand out from the scatter of such sums, with by how many σ. */
+function peaksOf(s: Series): { at: number; length: number; z: number }[] {
+  const n = s.x.length;
   const sums = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) sums[i + 1] = sums[i] + s.left[i];
   const limit = normalQuantile(1 - FALSE_ALARM / (3 * n));
@@ -24,19 +41,7 @@ export function findBumps(s: Series, ends: ScaleEnds): LogEvent[] {
       if (size >= least) peaks.push({ at: i, length, z: size / scale });
     }
   }
-  // The clearest first: what lies under one that was taken is the same event.
-  peaks.sort((a, b) => b.z - a.z);
-  const events: LogEvent[] = [];
-  for (const { at, length, z } of peaks) {
-    let clear = true;
-    for (let i = at; i < at + length && clear; i++) clear = s.taken[i] === 0;
-    if (!clear) continue;
-    const [from, to] = edges(s, at, at + length);
-    if (!isClear(s, from, to) || !isAbrupt(s, from, to) || !beyondBend(s, from, to)) continue;
-    for (let i = Math.max(0, from - 1); i < Math.min(n, to + 1); i++) s.taken[i] = 1;
-    events.push(bump(s, from, to, z, ends));
-  }
-  return events;
+  return peaks;
 }
 
 /** What is left of a wider one must stand out by itself, 1σ of its mean: a bend of the course and one far sample are no bump together. */

@@ -15,70 +15,65 @@ export function joinSteps(
   explained: readonly LogEvent[],
 ): LogEvent[] {
   const events: LogEvent[] = [];
-  const n = s.x.length;
   for (let k = 0; k < steps.length; k++) {
-    const one = steps[k];
-    const two = steps[k + 1];
-    const before = medianOf(s.x, Math.max(0, one.at - 6), one.at);
-    if (two && one.height * two.height < 0 && two.at - one.at <= Math.max(4 * s.half, LONGEST_AWAY * n)) {
-      const level = medianOf(s.x, one.at, two.at);
-      const end = endOf(level, before, ends);
-      if (end || two.at - one.at <= 2 * s.half) {
-        for (let i = one.at; i < two.at; i++) s.taken[i] = 1;
-        const kind = end ? 'drop-out' : 'spike';
-        events.push({
-          kind,
-          fromS: s.t[one.at],
-          toS: s.t[two.at - 1],
-          samples: two.at - one.at,
-          before,
-          level,
-          end,
-          sigmas: one.z,
-        });
-        k++;
-        continue;
-      }
-    }
-    const away = awayAndBack(s, one);
-    if (away) {
-      const [from, to] = away;
-      const level = medianOf(s.x, from, to);
-      const end = endOf(level, s.x[Math.max(0, from - 1)], ends);
-      for (let i = from; i < to; i++) s.taken[i] = 1;
-      events.push({
-        ...span(s, from, to),
-        kind: end ? 'drop-out' : 'spike',
-        before: s.x[Math.max(0, from - 1)],
-        level,
-        end,
-        sigmas: one.z,
-      });
-      continue;
-    }
-    // What a display makes up for after it stood is told with the standing; a rush has two bends.
-    const beside = s.half * s.stepS;
-    if (explained.some((e) => s.t[one.at] >= e.fromS - beside && s.t[one.at] <= e.toS + beside)) continue;
-    const level = medianOf(s.x, one.at, Math.min(n, one.at + 6));
-    const end = endOf(level, before, ends);
-    const last = two ? two.at : n;
-    events.push(
-      end
-        ? {
-            kind: 'drop-out',
-            fromS: s.t[one.at],
-            toS: s.t[last - 1],
-            samples: last - one.at,
-            before,
-            level,
-            end,
-            sigmas: one.z,
-          }
-        : { kind: 'step', fromS: s.t[one.at], toS: s.t[one.at], samples: 1, before, level, end, sigmas: one.z },
-    );
-    for (let i = Math.max(0, one.at - 2); i < Math.min(n, one.at + 2); i++) s.taken[i] = 1;
+    const [one, two] = [steps[k], steps[k + 1]];
+    const pair = awayInTwoSteps(s, one, two, ends);
+    const event = pair ?? awayAgain(s, one, ends) ?? loneStep(s, one, two, ends, explained);
+    if (event) events.push(event);
+    // The second step of a pair is told with the first.
+    if (pair) k++;
   }
   return events;
+}
+
+function take({ taken }: Series, from: number, to: number): void {
+  for (let i = from; i < to; i++) taken[i] = 1;
+}
+
+const beforeOf = ({ x }: Series, { at }: Step): number => medianOf(x, Math.max(0, at - 6), at);
+
+/** One step away and one back: a drop-out where the stretch between is at an end, else a short spike; null where the two are no pair. */
+function awayInTwoSteps(s: Series, one: Step, two: Step | undefined, ends: ScaleEnds): LogEvent | null {
+  if (!two || one.height * two.height >= 0) return null;
+  if (two.at - one.at > Math.max(4 * s.half, LONGEST_AWAY * s.x.length)) return null;
+  const before = beforeOf(s, one);
+  const level = medianOf(s.x, one.at, two.at);
+  const end = endOf(level, before, ends);
+  if (!end && two.at - one.at > 2 * s.half) return null;
+  take(s, one.at, two.at);
+  return { ...span(s, one.at, two.at), kind: end ? 'drop-out' : 'spike', before, level, end, sigmas: one.z };
+}
+
+/** A step that comes back softly. */
+function awayAgain(s: Series, one: Step, ends: ScaleEnds): LogEvent | null {
+  const away = awayAndBack(s, one);
+  if (!away) return null;
+  const [from, to] = away;
+  const before = s.x[Math.max(0, from - 1)];
+  const level = medianOf(s.x, from, to);
+  const end = endOf(level, before, ends);
+  take(s, from, to);
+  return { ...span(s, from, to), kind: end ? 'drop-out' : 'spike', before, level, end, sigmas: one.z };
+}
+
+/** A step that stays: at an end of the scale a drop-out until the next one. */
+function loneStep(
+  s: Series,
+  one: Step,
+  two: Step | undefined,
+  ends: ScaleEnds,
+  explained: readonly LogEvent[],
+): LogEvent | null {
+  const n = s.x.length;
+  // What a display makes up for after it stood is told with the standing; a rush has two bends.
+  const beside = s.half * s.stepS;
+  if (explained.some((e) => s.t[one.at] >= e.fromS - beside && s.t[one.at] <= e.toS + beside)) return null;
+  const before = beforeOf(s, one);
+  const level = medianOf(s.x, one.at, Math.min(n, one.at + 6));
+  const end = endOf(level, before, ends);
+  take(s, Math.max(0, one.at - 2), Math.min(n, one.at + 2));
+  const whole = span(s, one.at, end ? (two?.at ?? n) : one.at + 1);
+  return { ...whole, kind: end ? 'drop-out' : 'step', before, level, end, sigmas: one.z };
 }
 
 /**
