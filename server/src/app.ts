@@ -18,30 +18,7 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   if (!existsSync(path.join(folder, 'index.html'))) throw new Error(`createApp: no built page in ${folder}`);
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          // The reader of pictures is compiled from bytes that ship with the page.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          workerSrc: ["'self'"],
-          // The component and chart libraries set styles from script.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          baseUri: ["'none'"],
-          formAction: ["'none'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      // Plain HTTP on the loopback address: neither upgrade nor pin to HTTPS.
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(securityHeaders());
   app.use((request, response, next) => {
     if (isOurHost(request.headers.host, hosts)) next();
     else
@@ -85,6 +62,32 @@ export function createApp(folder: string, hosts: Settings['hosts'] = null): Expr
   });
   app.use(plainly);
   return app;
+}
+
+/** What the page may load, and from where: from this server alone. */
+function securityHeaders(): RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        // The reader of pictures is compiled from bytes that ship with the page.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        workerSrc: ["'self'"],
+        // The component and chart libraries set styles from script.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    // Plain HTTP on the loopback address: neither upgrade nor pin to HTTPS.
+    strictTransportSecurity: false,
+  });
 }
 
 /** When a file or folder was last changed; '' while it is not there. */

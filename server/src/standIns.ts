@@ -56,84 +56,93 @@ export function attachStandIns(
   pingMs: number = PING_MS,
 ): { close(): void } {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES });
-  const running = new Map<string, Running>();
+  const machines = runningMachines(nowMs);
 
   server.on('upgrade', (request, socket, head) => {
     const asked = request.url?.startsWith(STAND_IN_PATH) ? standInOf(request.url) : null;
-    const refused = !asked
-      ? '404 Not Found'
-      : isOurHost(request.headers.host, hosts) && mayOpen(request)
-        ? null
-        : '403 Forbidden';
-    if (refused || !asked) {
-      socket.end(`HTTP/1.1 ${refused}\r\nConnection: close\r\nContent-Length: 0\r\n\r\n`);
-      return;
-    }
-    sockets.handleUpgrade(request, socket, head, (line) => takeLine(line, asked.device, asked.choice));
+    const isAllowed = isOurHost(request.headers.host, hosts) && mayOpen(request);
+    if (asked && isAllowed)
+      sockets.handleUpgrade(request, socket, head, (line) => machines.takeLine(line, asked.device, asked.choice));
+    else
+      socket.end(
+        `HTTP/1.1 ${asked ? '403 Forbidden' : '404 Not Found'}\r\nConnection: close\r\nContent-Length: 0\r\n\r\n`,
+      );
   });
-
-  function takeLine(line: WebSocket, device: StandInId, choice: StandInChoice): void {
-    const key = [choice.case, choice.seed, choice.bench, choice.speed].join(' ');
-    let own = running.get(key);
-    if (!own) {
-      if (running.size >= MOST_BENCHES) return line.close(CLOSE.full, 'too many machines');
-      const bench = standInBench(choice.case, choice.seed);
-      own = { bench, startMs: nowMs(), speed: choice.speed, lines: new Map(), emptySinceMs: nowMs() };
-      running.set(key, own);
-    }
-    const at = own;
-    // An instrument has one plug: two that talk to it at once would take each other's answers.
-    if (at.lines.has(device)) return line.close(CLOSE.busy, 'in use');
-    const theirs: Line = { socket: line, messages: 0, alive: true };
-    at.lines.set(device, theirs);
-    line.on('pong', () => (theirs.alive = true));
-    line.on('message', (data, binary) => {
-      if (++theirs.messages > MOST_AT_ONCE) return line.close(CLOSE.flood, 'too many messages at once');
-      if (!binary) at.bench.devices[device].receive((data as Buffer).toString('utf8'), timeS(at));
-    });
-    line.on('close', () => {
-      at.lines.delete(device);
-      at.emptySinceMs = nowMs();
-    });
-    line.on('error', () => line.terminate());
-  }
-
-  const timeS = (of: Running): number => ((nowMs() - of.startMs) / 1000) * of.speed;
-
-  const timer = setInterval(() => {
-    for (const [key, own] of running) {
-      if (own.lines.size === 0 && nowMs() - own.emptySinceMs > KEPT_MS) running.delete(key);
-      if (own.lines.size === 0) continue;
-      const now = timeS(own);
-      own.bench.machine.advanceTo(now);
-      for (const [device, line] of own.lines) {
-        line.messages = 0;
-        const text = own.bench.devices[device].take(now);
-        const { socket } = line;
-        if (socket.bufferedAmount > MOST_WAITING) socket.terminate();
-        else if (text !== '' && socket.readyState === socket.OPEN) socket.send(text);
-      }
-    }
-  }, LOOK_MS);
-  timer.unref();
-  const pings = setInterval(() => {
-    for (const { lines } of running.values())
-      for (const line of lines.values()) {
-        if (!line.alive) line.socket.terminate();
-        line.alive = false;
-        line.socket.ping();
-      }
-  }, pingMs);
-  pings.unref();
+  const timers = [setInterval(machines.look, LOOK_MS), setInterval(machines.ping, pingMs)];
+  for (const timer of timers) timer.unref();
 
   return {
     close() {
-      clearInterval(timer);
-      clearInterval(pings);
+      for (const timer of timers) clearInterval(timer);
       for (const line of sockets.clients) line.terminate();
       sockets.close();
     },
   };
+}
+
+/** The simulated machines that somebody is connected to, or was until a minute ago. */
+function runningMachines(nowMs: () => number) {
+  const running = new Map<string, Running>();
+  const timeS = (of: Running): number => ((nowMs() - of.startMs) / 1000) * of.speed;
+
+  /** The machine of this choice; null where there are too many. */
+  function machineOf(choice: StandInChoice): Running | null {
+    const key = [choice.case, choice.seed, choice.bench, choice.speed].join(' ');
+    const known = running.get(key);
+    if (known || running.size >= MOST_BENCHES) return known ?? null;
+    const bench = standInBench(choice.case, choice.seed);
+    const own = { bench, startMs: nowMs(), speed: choice.speed, lines: new Map(), emptySinceMs: nowMs() };
+    running.set(key, own);
+    return own;
+  }
+
+  return {
+    takeLine(line: WebSocket, device: StandInId, choice: StandInChoice): void {
+      const at = machineOf(choice);
+      if (!at) return line.close(CLOSE.full, 'too many machines');
+      // An instrument has one plug: two that talk to it at once would take each other's answers.
+      if (at.lines.has(device)) return line.close(CLOSE.busy, 'in use');
+      const theirs: Line = { socket: line, messages: 0, alive: true };
+      at.lines.set(device, theirs);
+      line.on('pong', () => (theirs.alive = true));
+      line.on('message', (data, binary) => {
+        if (++theirs.messages > MOST_AT_ONCE) return line.close(CLOSE.flood, 'too many messages at once');
+        if (!binary) at.bench.devices[device].receive((data as Buffer).toString('utf8'), timeS(at));
+      });
+      line.on('close', () => {
+        at.lines.delete(device);
+        at.emptySinceMs = nowMs();
+      });
+      line.on('error', () => line.terminate());
+    },
+    /** Sends what the instruments have to print, and puts away machines that nobody is connected to. */
+    look(): void {
+      for (const [key, own] of running) {
+        if (own.lines.size > 0) printLines(own, timeS(own));
+        else if (nowMs() - own.emptySinceMs > KEPT_MS) running.delete(key);
+      }
+    },
+    /** Gives up lines that have not answered since the last time, and asks the others. */
+    ping(): void {
+      for (const { lines } of running.values())
+        for (const line of lines.values()) {
+          if (!line.alive) line.socket.terminate();
+          line.alive = false;
+          line.socket.ping();
+        }
+    },
+  };
+}
+
+function printLines({ bench, lines }: Running, nowS: number): void {
+  bench.machine.advanceTo(nowS);
+  for (const [device, line] of lines) {
+    line.messages = 0;
+    const text = bench.devices[device].take(nowS);
+    const { socket } = line;
+    if (socket.bufferedAmount > MOST_WAITING) socket.terminate();
+    else if (text !== '' && socket.readyState === socket.OPEN) socket.send(text);
+  }
 }
 
 /** From the page that this server gave out, or from a program on this device. */
