@@ -17,7 +17,7 @@ import MomentNotice from '../../components/MomentNotice.vue';
 import ThermometerTap from '../../components/ThermometerTap.vue';
 import LiveTake from './LiveTake.vue';
 import NumberPad from '../../components/NumberPad.vue';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 import { useCardReading } from '../../session/cardReading.ts';
 import { useReadings } from '../../session/readings.ts';
 import { useCardMoment } from '../../session/moments.ts';

@@ -8,7 +8,7 @@ import { earlierText } from '@mellow-probe/core/wording/noticeText';
 import { computed, onMounted } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { useSession } from '../../session/jobSession.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** What was found here before: the earlier checks of this machine and circuit, and the one whose repair did not last. */
 const { job } = useSession();

@@ -7,7 +7,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import CheckBox from '../../components/base/CheckBox.vue';
 import PickList from '../../components/base/PickList.vue';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** The live value for the card in hand: taken by tap, by key or foot switch, or when it stands still. */

@@ -2,7 +2,7 @@ import { experienceFor } from '@mellow-probe/core/history/experience/experience'
 import { computed, watch } from 'vue';
 import { nowIso } from '../../browser/newId.ts';
 import { useSession } from '../../session/jobSession.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 
 /**

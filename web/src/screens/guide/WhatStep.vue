@@ -8,7 +8,7 @@ import { computed, onMounted } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useSession } from '../../session/jobSession.ts';
 import KnownPlaces from '../bench/forms/KnownPlaces.vue';

@@ -3,7 +3,7 @@ import { importFilesWords as say } from '@mellow-probe/core/wording/screens/jobs
 import { openFaultText } from '@mellow-probe/core/wording/issueText';
 import { defineAsyncComponent } from 'vue';
 import { apart } from '../../browser/turns.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** Files of checks into the list; tells a line for each of them. */
 const open = defineModel<boolean>('open', { required: true });

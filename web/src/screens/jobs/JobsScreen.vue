@@ -23,7 +23,7 @@ import { storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { backupDueText } from '@mellow-probe/core/wording/safeText';
 import { nowIso } from '../../browser/newId.ts';
 import { lastBackup } from '../../data/storage/lastBackup.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import ImportFiles from './ImportFiles.vue';
 import JobFilters from './JobFilters.vue';

@@ -1,6 +1,6 @@
 import { openJobData } from '@mellow-probe/core/check/job/openJob';
 import { jobDoor } from '../../data/storage/jobStorage.ts';
-import type { useJobs } from '../../data/stores/jobs.ts';
+import type { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** The made-up checks that ship with the program, as their files. */
 const files = import.meta.glob<{ default: unknown }>('../../../../examples/demo/*.json');

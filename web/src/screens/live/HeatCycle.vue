@@ -8,7 +8,7 @@ import { computed, ref } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 import { usePreferences } from '../../data/stores/preferences.ts';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 
 /** The heat-cycle test, step by step: cold, hot, and again ten minutes after the heat. Some sensors fail only then. */
 const emit = defineEmits<{ done: [text: string, id: 'jumps-when-heated' | 'falls-when-heated' | null] }>();

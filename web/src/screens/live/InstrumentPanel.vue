@@ -12,7 +12,7 @@ import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
 import { INSTRUMENTS, type InstrumentId } from '../../instruments/list.ts';
 import { askPort, hasSerial } from '../../instruments/serialTransport.ts';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 
 /** Which instruments are read, over which line, and what their lines say. */
 const live = useLive();

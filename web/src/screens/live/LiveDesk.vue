@@ -7,7 +7,7 @@ import FoldOut from '../../components/base/FoldOut.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 import { warmLogRoom } from '../../workers/logClient.ts';
 import HeatCycle from './HeatCycle.vue';
 import InstrumentPanel from './InstrumentPanel.vue';

@@ -7,7 +7,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import FoldOut from '../../components/base/FoldOut.vue';
 import PickList from '../../components/base/PickList.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 
 /** The made-up machine: its key, its plug, where the meter's leads stand. What is done here is not marked; the marks of a recording do it, too. */
 const live = useLive();

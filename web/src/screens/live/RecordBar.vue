@@ -10,7 +10,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TextField from '../../components/base/TextField.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
-import { useLive } from '../../data/stores/live.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 
 /** The recording: begun and ended, with marks by tap or key while it runs. */
 const props = defineProps<{ job: { id: string; title: string } | null; places: readonly string[] }>();

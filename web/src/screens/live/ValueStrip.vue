@@ -5,7 +5,7 @@ import { standStillText } from '@mellow-probe/core/wording/liveText';
 import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed } from 'vue';
 import { usePreferences } from '../../data/stores/preferences.ts';
-import type { LiveChannel } from '../../data/stores/live.ts';
+import type { LiveChannel } from '../../data/stores/live/liveChannels.ts';
 
 /** One channel while it is read: its value large, whether it stands, and its last minute. */
 const props = defineProps<{

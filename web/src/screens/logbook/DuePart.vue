@@ -10,7 +10,7 @@ import { fileName, saveFile } from '../../browser/saveFile.ts';
 import { workshopBase } from '../../browser/workshop.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import { nowIso } from '../../browser/newId.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** What is still to be done: stand-ins still fitted, then follow-ups by their day; out as a calendar file. */
 const jobs = useJobs();

@@ -15,7 +15,7 @@ import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ReliabilityChart from '../../components/ReliabilityChart.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 
 /** What a workshop's own closed checks have taught: base rates, how often tool and technician were right, minutes. */

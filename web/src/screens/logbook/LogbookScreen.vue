@@ -5,7 +5,7 @@ import { type Component, computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import PageFrame from '../../components/PageFrame.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import DuePart from './DuePart.vue';
 import ExperiencePart from './ExperiencePart.vue';
 import PlacesPart from './PlacesPart.vue';

@@ -8,7 +8,7 @@ import ActButton from '../../components/base/ActButton.vue';
 import PaperLight from '../../components/base/PaperLight.vue';
 import QrCode from '../../components/QrCode.vue';
 import TopBar from '../../components/TopBar.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePlace } from './usePlace.ts';
 
 /** The label of a place: its QR code is the way to it on this device, its short code the way to it in any backup. */

@@ -13,7 +13,7 @@ import NoticeBar from '../../components/base/NoticeBar.vue';
 import TopBar from '../../components/TopBar.vue';
 import { useBeginLike } from '../../components/useBeginLike.ts';
 import { withPhotos } from '../../data/storage/photoStorage.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import PlaceTrendView from './PlaceTrendView.vue';
 import { usePlace } from './usePlace.ts';
 

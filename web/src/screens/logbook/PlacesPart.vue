@@ -11,7 +11,7 @@ import { useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import TextField from '../../components/base/TextField.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** The register of machines and places: grown from the checks, found by name, by short code, or by the label's QR code. */
 const ScanSheet = defineAsyncComponent(() => import('../../components/ScanSheet.vue'));

@@ -32,94 +32,108 @@ export function trendFigure(
 ): { data: Data[]; layout: Partial<Layout> } {
   const colour = chartColours(dark);
   const degree = shownDifference(1, unit);
-  const word = differenceUnit(unit);
   const { points, changes, drift, toleranceK, outOn } = trend;
   const days = points.map((p) => p.at).sort();
   const [first, last] = [days[0], outOn && outOn > days[days.length - 1] ? outOn : days[days.length - 1]];
-  const flat = (y: number, extra: object): Data => ({
-    ...{ type: 'scatter', mode: 'lines', x: [first, last], y: [y, y], hoverinfo: 'skip', line: { width: 0 } },
-    ...extra,
-  });
-  const data: Data[] = [];
-  if (toleranceK > 0)
-    data.push(
-      flat(-toleranceK * degree, { name: say.toleranceLow }),
-      flat(toleranceK * degree, { name: say.toleranceHigh, fill: 'tonexty', fillcolor: colour.band }),
-    );
-  if (drift) {
-    const from = ownPoints(trend)
-      .map((p) => p.at)
-      .sort()[0];
-    const at = Array.from({ length: 13 }, (_, i) =>
-      new Date(Date.parse(from) + ((Date.parse(last) - Date.parse(from)) * i) / 12).toISOString(),
-    );
-    const course = at.map((t) => driftAt(drift, yearsOf(t)));
-    const line = (name: string, y: number[], dash: string, width: number): Data =>
-      ({
-        type: 'scatter',
-        mode: 'lines',
-        name,
-        x: at,
-        y,
-        hoverinfo: 'skip',
-        line: { color: colour.plum, width, dash },
-      }) as Data;
-    data.push(
-      line(
-        'drift',
-        course.map((c) => c.k * degree),
-        'solid',
-        2,
-      ),
-      line(
-        say.drift95Low,
-        course.map((c) => (c.k - SURE_SIGMAS * c.sigmaK) * degree),
-        'dot',
-        1,
-      ),
-      line(
-        say.drift95High,
-        course.map((c) => (c.k + SURE_SIGMAS * c.sigmaK) * degree),
-        'dot',
-        1,
-      ),
-    );
-  }
-  for (const { name, of, symbol } of KINDS) {
-    const own = points.filter((p) => of(p, changes.length));
-    if (own.length === 0) continue;
-    const paint = name === say.formerSensor ? colour.soft : colour.amber;
-    data.push({
-      ...{ type: 'scatter', mode: 'markers', name },
-      x: own.map((p) => p.at),
-      y: own.map((p) => p.deviationK * degree),
-      error_y: { type: 'data', array: own.map((p) => 2 * p.sigmaK * degree), color: paint, thickness: 1, width: 3 },
-      marker: { symbol, size: 10, color: paint, line: { color: paint, width: 1.5 } },
-      text: own.map((p) => trendPointText(p, unit)),
-      customdata: own.map((p) => dayText(p.at)),
-      hovertemplate: '%{customdata}<br>%{text}<extra></extra>',
-    });
-  }
+  const data = [
+    ...(toleranceK > 0 ? toleranceBand([first, last], toleranceK * degree, colour) : []),
+    ...(drift ? driftLines(trend, drift, last, degree, colour) : []),
+    ...KINDS.flatMap((kind) => {
+      const own = points.filter((p) => kind.of(p, changes.length));
+      return own.length === 0 ? [] : [pointsOf(kind, own, unit, colour)];
+    }),
+  ];
+  const word = differenceUnit(unit);
   const layout = chartLayout(say.readsOffBy(word), colour, { l: 44, r: 12, t: 28, b: 30 }, { type: 'date' }, {});
   const marks = [
     ...changes.map((c) => ({ at: c.at, what: say.sensorChanged, line: colour.spruce })),
     ...repairs.map((r) => ({ ...r, line: colour.soft })),
   ];
+  return { data, layout: withMarks(layout, marks, colour) };
+}
+
+type Colours = ReturnType<typeof chartColours>;
+
+/** The part's tolerance, from one day to another, as a band. */
+function toleranceBand([first, last]: readonly [string, string], height: number, colour: Colours): Data[] {
+  const flat = (y: number, extra: object): Data => ({
+    ...{ type: 'scatter', mode: 'lines', x: [first, last], y: [y, y], hoverinfo: 'skip', line: { width: 0 } },
+    ...extra,
+  });
+  return [
+    flat(-height, { name: say.toleranceLow }),
+    flat(height, { name: say.toleranceHigh, fill: 'tonexty', fillcolor: colour.band }),
+  ];
+}
+
+/** The drift since the sensor's first figure, with its 95 % limits. */
+function driftLines(
+  trend: PlaceTrend,
+  drift: NonNullable<PlaceTrend['drift']>,
+  last: string,
+  degree: number,
+  colour: Colours,
+): Data[] {
+  const [from] = ownPoints(trend)
+    .map((p) => p.at)
+    .sort();
+  const at = Array.from({ length: 13 }, (_, i) =>
+    new Date(Date.parse(from) + ((Date.parse(last) - Date.parse(from)) * i) / 12).toISOString(),
+  );
+  const course = at.map((t) => driftAt(drift, yearsOf(t)));
+  const line = (name: string, sigmas: number, dash: string, width: number): Data =>
+    ({
+      ...{ type: 'scatter', mode: 'lines', name, hoverinfo: 'skip' },
+      x: at,
+      y: course.map((c) => (c.k + sigmas * c.sigmaK) * degree),
+      line: { color: colour.plum, width, dash },
+    }) as Data;
+  return [
+    line('drift', 0, 'solid', 2),
+    line(say.drift95Low, -SURE_SIGMAS, 'dot', 1),
+    line(say.drift95High, SURE_SIGMAS, 'dot', 1),
+  ];
+}
+
+/** Figures of one kind with their 95 % bars. */
+function pointsOf(
+  { name, symbol }: (typeof KINDS)[number],
+  own: readonly TrendPoint[],
+  unit: TemperatureUnit,
+  colour: Colours,
+): Data {
+  const degree = shownDifference(1, unit);
+  const paint = name === say.formerSensor ? colour.soft : colour.amber;
   return {
-    data,
-    layout: {
-      ...layout,
-      shapes: marks.map(({ at, line }) => ({
-        ...{ type: 'line', xref: 'x', yref: 'paper', x0: at, x1: at, y0: 0, y1: 1 },
-        line: { color: line, width: 1, dash: 'dash' },
+    ...{ type: 'scatter', mode: 'markers', name },
+    x: own.map((p) => p.at),
+    y: own.map((p) => p.deviationK * degree),
+    error_y: { type: 'data', array: own.map((p) => 2 * p.sigmaK * degree), color: paint, thickness: 1, width: 3 },
+    marker: { symbol, size: 10, color: paint, line: { color: paint, width: 1.5 } },
+    text: own.map((p) => trendPointText(p, unit)),
+    customdata: own.map((p) => dayText(p.at)),
+    hovertemplate: '%{customdata}<br>%{text}<extra></extra>',
+  };
+}
+
+/** The layout with a line and a word for each repair and each changed sensor. */
+function withMarks(
+  layout: Partial<Layout>,
+  marks: readonly { at: string; what: string; line: string }[],
+  colour: Colours,
+): Partial<Layout> {
+  return {
+    ...layout,
+    shapes: marks.map(({ at, line }) => ({
+      ...{ type: 'line', xref: 'x', yref: 'paper', x0: at, x1: at, y0: 0, y1: 1 },
+      line: { color: line, width: 1, dash: 'dash' },
+    })),
+    annotations: [
+      ...(layout.annotations ?? []),
+      ...marks.map(({ at, what }, i) => ({
+        ...{ x: at, y: 0.98 - 0.09 * (i % 3), xref: 'x' as const, yref: 'paper' as const, text: what },
+        ...{ showarrow: false, xanchor: 'left' as const, font: { size: 11, color: colour.soft } },
       })),
-      annotations: [
-        ...(layout.annotations ?? []),
-        ...marks.map(({ at, what }, i) => ({
-          ...{ x: at, y: 0.98 - 0.09 * (i % 3), xref: 'x' as const, yref: 'paper' as const, text: what },
-          ...{ showarrow: false, xanchor: 'left' as const, font: { size: 11, color: colour.soft } },
-        })),
-      ],
-    },
+    ],
   };
 }

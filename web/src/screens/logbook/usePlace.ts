@@ -1,7 +1,7 @@
 import { placeByCode, placesOfLines } from '@mellow-probe/core/history/register/register';
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** The place that the address names; null where there is none, or until the checks are read. */
 export function usePlace() {

@@ -18,7 +18,7 @@ import TopBar from '../../components/TopBar.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
 import { listRecordings, type RecordingHead, removeRecording } from '../../data/storage/recordingStorage.ts';
 import { useBench } from '../../session/bench.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import FindingList from './FindingList.vue';
 import LogColumns from './LogColumns.vue';
 import LogList from './LogList.vue';

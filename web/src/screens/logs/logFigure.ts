@@ -44,85 +44,98 @@ export function channelColour(n: number, dark: boolean): string {
 }
 
 /** A panel for each quantity, one axis of time; marks as bands through all, events as thin bands in their own panel. */
-export function logFigure({ shape, views, events, range, unit, dark, hidden, width }: LogPicture): {
-  data: Data[];
-  layout: Partial<Layout>;
-} {
+export function logFigure(picture: LogPicture): { data: Data[]; layout: Partial<Layout> } {
+  const { shape, range, unit, dark, hidden, width } = picture;
   const colour = chartColours(dark);
   const shown = shape.channels.filter((c) => !hidden.has(c.id));
-  const panels = ORDER.filter((q) => shown.some((c) => c.quantity === q));
-  const height = (1 - GAP * (panels.length - 1)) / Math.max(1, panels.length);
-  const domainOf = (k: number): [number, number] => [1 - (k + 1) * height - k * GAP, 1 - k * (height + GAP)];
-  const axisOf = (q: Quantity): string => (panels.indexOf(q) === 0 ? '' : String(panels.indexOf(q) + 1));
-  const data = shown.flatMap((c): Data[] => {
-    const view = views.find((v) => v.id === c.id);
-    if (!view) return [];
-    const dense = view.x.length < view.of;
-    const few = view.x.length < 160;
-    return [
-      {
-        type: 'scatter',
-        x: Array.from(view.x),
-        y: Array.from(view.y, (v) => (c.quantity === 'celsius' ? shownTemperature(v, unit) : v)),
-        yaxis: `y${axisOf(c.quantity)}`,
-        name: plainLabel(c.name),
-        mode: few && !dense ? 'lines+markers' : 'lines',
-        marker: { size: 4 },
-        // Instruments give their values at different times: each line runs over the others' rows.
-        connectgaps: true,
-        line: { color: channelColour(shape.channels.indexOf(c), dark), width: 1.6 },
-        hovertemplate: `${plainLabel(c.name)} %{y:.4g}<extra></extra>`,
-      },
-    ];
-  });
-  const last = axisOf(panels[panels.length - 1] ?? 'celsius');
+  const panels = panelsOf(shown);
   const base = chartLayout(
     '',
     colour,
     { l: 50, r: 12, t: 20, b: 26 },
-    { ...axisOfTime(range), anchor: `y${last}` as 'y' },
-    {
-      domain: domainOf(0),
-      fixedrange: true,
-    },
+    { ...axisOfTime(range), anchor: `y${panels.axisOf(panels.list.at(-1) ?? 'celsius')}` as 'y' },
+    { domain: panels.domainOf(0), fixedrange: true },
   );
   const axes = Object.fromEntries(
-    panels.map((q, k) => [
-      `yaxis${axisOf(q)}`,
-      { ...base.yaxis, domain: domainOf(k), fixedrange: true, title: { text: TITLE[q](unit), standoff: 4 } },
+    panels.list.map((q, k) => [
+      `yaxis${panels.axisOf(q)}`,
+      { ...base.yaxis, domain: panels.domainOf(k), fixedrange: true, title: { text: TITLE[q](unit), standoff: 4 } },
     ]),
   );
-  const inRange = (e: { fromS: number; toS: number }): boolean => e.toS >= range[0] && e.fromS <= range[1];
-  const marked = shown
-    .flatMap((c) => (events[c.id] ?? []).map((e) => ({ e, q: c.quantity })))
-    .filter(({ e }) => inRange(e))
-    .slice(0, MOST_MARKS);
-  const least = (range[1] - range[0]) / 400;
-  const shapes: Partial<Shape>[] = [
-    ...shape.marks
-      .filter((m) => m.kind !== 'note' && inRange({ fromS: m.fromS, toS: m.toS ?? range[1] }))
-      .map((m) => band(m.fromS, m.toS ?? shape.lengthS, 'paper', [0, 1], colour.amber, 0.13)),
-    ...marked.map(({ e, q }) =>
-      band(
-        e.fromS - least / 2,
-        Math.max(e.toS, e.fromS) + least / 2,
-        'paper',
-        domainOf(panels.indexOf(q)),
-        colour.clay,
-        0.3,
-      ),
-    ),
-  ];
-  const labels = markLabels(
-    shape.marks.filter((m) => inRange({ fromS: m.fromS, toS: m.toS ?? range[1] })),
-    range,
-    width,
-    colour.ink,
-  );
+  const marks = shape.marks.filter((m) => isWithin(range, m.fromS, m.toS ?? range[1]));
   return {
-    data,
-    layout: { ...base, ...axes, shapes, annotations: labels, dragmode: 'zoom', hovermode: 'x', showlegend: false },
+    data: shown.flatMap((c) => lineOf(picture, c, panels.axisOf(c.quantity))),
+    layout: {
+      ...base,
+      ...axes,
+      shapes: [
+        ...marks
+          .filter((m) => m.kind !== 'note')
+          .map((m) => band(m.fromS, m.toS ?? shape.lengthS, 'paper', [0, 1], colour.amber, 0.13)),
+        ...eventBands(picture, shown, panels, colour.clay),
+      ],
+      annotations: markLabels(marks, range, width, colour.ink),
+      dragmode: 'zoom',
+      hovermode: 'x',
+      showlegend: false,
+    },
   };
+}
+
+type ShownChannel = LogShape['channels'][number];
+
+const isWithin = ([from, to]: LogPicture['range'], fromS: number, toS: number): boolean => toS >= from && fromS <= to;
+
+/** Which panels there are, where each lies (share of the height), and the number of its axis. */
+function panelsOf(shown: readonly ShownChannel[]) {
+  const list = ORDER.filter((q) => shown.some((c) => c.quantity === q));
+  const height = (1 - GAP * (list.length - 1)) / Math.max(1, list.length);
+  return {
+    list,
+    domainOf: (k: number): [number, number] => [1 - (k + 1) * height - k * GAP, 1 - k * (height + GAP)],
+    axisOf: (q: Quantity): string => (list.indexOf(q) === 0 ? '' : String(list.indexOf(q) + 1)),
+  };
+}
+
+/** The line of one channel on its panel's axis; none while its points are not there. */
+function lineOf({ shape, views, unit, dark }: LogPicture, channel: ShownChannel, axis: string): Data[] {
+  const view = views.find((v) => v.id === channel.id);
+  if (!view) return [];
+  const isWhole = view.x.length >= view.of;
+  const few = view.x.length < 160;
+  return [
+    {
+      type: 'scatter',
+      x: Array.from(view.x),
+      y: Array.from(view.y, (v) => (channel.quantity === 'celsius' ? shownTemperature(v, unit) : v)),
+      yaxis: `y${axis}`,
+      name: plainLabel(channel.name),
+      mode: few && isWhole ? 'lines+markers' : 'lines',
+      marker: { size: 4 },
+      // Instruments give their values at different times: each line runs over the others' rows.
+      connectgaps: true,
+      line: { color: channelColour(shape.channels.indexOf(channel), dark), width: 1.6 },
+      hovertemplate: `${plainLabel(channel.name)} %{y:.4g}<extra></extra>`,
+    },
+  ];
+}
+
+/** Events of the range as thin bands, each in the panel of its channel. */
+function eventBands(
+  { events, range }: LogPicture,
+  shown: readonly ShownChannel[],
+  { list, domainOf }: ReturnType<typeof panelsOf>,
+  paint: string,
+): Partial<Shape>[] {
+  const least = (range[1] - range[0]) / 400;
+  return shown
+    .flatMap((c) => (events[c.id] ?? []).map((e) => ({ e, q: c.quantity })))
+    .filter(({ e }) => isWithin(range, e.fromS, e.toS))
+    .slice(0, MOST_MARKS)
+    .map(({ e, q }) => {
+      const toS = Math.max(e.toS, e.fromS) + least / 2;
+      return band(e.fromS - least / 2, toS, 'paper', domainOf(list.indexOf(q)), paint, 0.3);
+    });
 }
 
 const band = (

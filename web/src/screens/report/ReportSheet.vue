@@ -9,20 +9,19 @@ import { reportHtml } from '@mellow-probe/core/report/reportHtml';
 import { reportName } from '@mellow-probe/core/report/reportName';
 import { dayText, momentText } from '@mellow-probe/core/base/units/writing';
 import { unreadablePhotosText } from '@mellow-probe/core/wording/noticeText';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref } from 'vue';
 import TopBar from '../../components/TopBar.vue';
 import { chartImage } from '../../browser/chartImage.ts';
 import { inlinedSvg } from '../../browser/inlinedSvg.ts';
 import { canShareFiles, shareFile } from '../../browser/shareFile.ts';
 import { saveBlob, saveFile } from '../../browser/saveFile.ts';
-import { isPicture } from '../../browser/isPicture.ts';
-import { getPhoto } from '../../data/storage/photoStorage.ts';
 import { useOwnWorkshop } from '../../session/ownWorkshop.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { curveFigures } from '../../components/curveFigure.ts';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
 import ReportPaper from './ReportPaper.vue';
+import { useReportPhotos } from './useReportPhotos.ts';
 
 /** The job on paper: what was complained of, measured, expected, decided, done and proved. */
 const { job, verdict, judging } = useSession();
@@ -41,9 +40,7 @@ const PAGES = [
 const own = useOwnWorkshop();
 const making = ref(false);
 const fault = ref('');
-const photos = ref<{ image: string; caption: string }[]>([]);
-/** Photos that are none: one of them would make the PDF impossible. */
-const unreadable = ref(0);
+const { photos, unreadable } = useReportPhotos(job);
 const sheet = ref<{ drawn: () => SVGSVGElement | null }>();
 
 onBeforeUnmount(judging.wantChart());
@@ -52,21 +49,6 @@ onBeforeUnmount(judging.wantChart());
 const judged = computed(() => (verdict.state.kind === 'ready' ? verdict.state.now : null));
 const waiting = computed(() => (judged.value ? !judged.value.complete : !verdict.fault));
 const drawing = computed(() => drawingOf(job, verdict, preferences.temperatureUnit));
-watch(
-  () => job.photos.map((p) => `${p.id}${p.caption}`).join(),
-  async () => {
-    const list = await Promise.all(
-      job.photos.map(async (p) => ({
-        image: p.image ?? (await getPhoto(job.id, p.id)) ?? '',
-        caption: p.caption,
-      })),
-    );
-    const shown = await Promise.all(list.map(async (p) => p.image !== '' && (await isPicture(p.image))));
-    photos.value = list.filter((_, i) => shown[i]);
-    unreadable.value = list.filter((p, i) => p.image !== '' && !shown[i]).length;
-  },
-  { immediate: true },
-);
 
 const report = computed(() =>
   reportOf(job, judged.value?.answer.result?.assessment ?? null, judged.value?.answer.result?.proofHealthy ?? null, {

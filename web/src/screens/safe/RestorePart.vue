@@ -17,9 +17,10 @@ import TextField from '../../components/base/TextField.vue';
 import { type BackupEntry, type Kind, KIND_LIST } from '../../data/backup/manifest.ts';
 import type { Backup } from '../../data/backup/readBackup.ts';
 import type { Restored, Standing } from '../../data/backup/restore.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { useTraining } from '../../data/stores/training.ts';
 import { withKind } from './kinds.ts';
+import { type RestoreRow, restoreRows, STANDINGS } from './restoreRows.ts';
 import { useWork } from './useWork.ts';
 
 /** A backup back in: looked at first, then staged, then taken in. Nothing here is lost by it. */
@@ -75,23 +76,10 @@ async function clear(): Promise<void> {
   [backup.value, sealedFile.value, restored.value] = [null, null, null];
   [why.value, phrase.value, found.value, damaged.value] = ['', '', new Map(), []];
 }
-const STANDINGS = Object.keys(STANDING_NAMES) as Standing[];
-interface Row {
-  kind: Kind;
-  counts: Record<Standing, number>;
-  bytes: number;
-}
-const rows = computed((): Row[] =>
-  KIND_LIST.flatMap((kind) => {
-    const own = [...found.value].filter(([e]) => e.kind === kind);
-    if (own.length === 0) return [];
-    const counts = Object.fromEntries(STANDINGS.map((s) => [s, own.filter(([, x]) => x === s).length]));
-    return [{ kind, counts: counts as Row['counts'], bytes: own.reduce((sum, [e]) => sum + e.bytes, 0) }];
-  }),
-);
-const columns = computed((): readonly Column<Row>[] => [
+const rows = computed(() => restoreRows(found.value));
+const columns = computed((): readonly Column<RestoreRow>[] => [
   { key: 'kind', title: say.what },
-  ...STANDINGS.map((s): Column<Row> => ({
+  ...STANDINGS.map((s): Column<RestoreRow> => ({
     key: s,
     title: STANDING_NAMES[s],
     mono: true,

@@ -13,7 +13,7 @@ import { unpackText } from '../../browser/packedText.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
 import PageFrame from '../../components/PageFrame.vue';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 
 /** A check from another device: out of a link, or read off its screen. It is looked at before it is kept, and never written over another. */
 const ScanSheet = defineAsyncComponent(() => import('../../components/ScanSheet.vue'));

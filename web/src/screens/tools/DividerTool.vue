@@ -3,21 +3,9 @@ import { dividerToolWords as say } from '@mellow-probe/core/wording/screens/tool
 import FactTable from '../../components/base/FactTable.vue';
 import PickList from '../../components/base/PickList.vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { wireOhm } from '@mellow-probe/core/circuit/network/wireOhm';
-import type { SensorCircuit } from '@mellow-probe/core/circuit/network/sensorCircuit';
-import { YARD_SPREAD } from '@mellow-probe/core/circuit/network/spread';
-import {
-  bestPullUp,
-  deskCurve,
-  NO_DESK_FAULTS,
-  pullUpFromPair,
-  sensitivityAt,
-} from '@mellow-probe/core/tools/divider/divider';
-import { jointOhm, leakOhm } from '@mellow-probe/core/tools/divider/deskSliders';
-import { blank, entrySchema, figure as written } from '@mellow-probe/core/base/units/entry';
+import { figure as written } from '@mellow-probe/core/base/units/entry';
 import { formatOhm, formatTemperature, formatVolt, shownTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
-import { z } from 'zod';
 import type { Column } from '../../components/base/factTable.ts';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
@@ -30,6 +18,7 @@ import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
 import DeskSliders from './DeskSliders.vue';
+import { deskSchema, untouchedDesk, useDividerDesk } from './dividerDesk.ts';
 import { lineFigure, overlayColour } from './lineFigure.ts';
 
 /** The divider on a desk: volts and shown value over temperature, live, with wires, joints, leaks and the meter's own load. */
@@ -39,100 +28,9 @@ const LAYOUTS = [
   { value: 'pull-up', label: say.resistor },
   { value: 'pull-down', label: say.mirrored },
 ] as const;
-const schema = z.strictObject({
-  curve: z.string(),
-  layout: z.enum(['pull-up', 'pull-down']),
-  referenceV: entrySchema,
-  pullUpOhm: entrySchema,
-  pairOhm: entrySchema,
-  pairV: entrySchema,
-  from: entrySchema,
-  to: entrySchema,
-  at: entrySchema,
-  wireM: z.number().min(0).max(200),
-  wireMm2: z.number().min(0.1).max(2.5),
-  series: z.number().min(0).max(1),
-  leakGround: z.number().min(0).max(1),
-  leakAcross: z.number().min(0).max(1),
-  meterOn: z.boolean(),
-});
-const { draft } = useDraft('divider', schema, () => ({
-  curve: 'ntc-2k8',
-  layout: 'pull-up' as const,
-  referenceV: written(5),
-  pullUpOhm: written(2490),
-  pairOhm: blank(),
-  pairV: blank(),
-  from: { text: '-20 °C', value: -20 },
-  to: { text: '120 °C', value: 120 },
-  at: { text: '20 °C', value: 20 },
-  wireM: 5,
-  wireMm2: 0.75,
-  series: 0,
-  leakGround: 0,
-  leakAcross: 0,
-  meterOn: false,
-}));
+const { draft } = useDraft('divider', deskSchema, untouchedDesk);
+const { learned, pullUp, circuit, faults, temperatures, healthy, faulty, at, best } = useDividerDesk(draft, curves);
 const unit = computed(() => preferences.temperatureUnit);
-const learned = computed(() => {
-  const { pairOhm, pairV, referenceV } = draft.value;
-  if (!(pairOhm.value! > 0) || pairV.value === null || referenceV.value === null) return null;
-  return pullUpFromPair(
-    { value: pairOhm.value!, sigma: 0.008 * pairOhm.value! },
-    { value: pairV.value, sigma: 0.005 * pairV.value + 0.003 },
-    { value: referenceV.value, sigma: 0.01 * referenceV.value },
-  );
-});
-const pullUp = computed(() =>
-  draft.value.pullUpOhm.value! > 0 ? draft.value.pullUpOhm.value! : learned.value?.ok ? learned.value.value : null,
-);
-const circuit = computed<SensorCircuit | null>(() => {
-  const { referenceV, layout } = draft.value;
-  if (!(referenceV.value! > 0) || pullUp.value === null) return null;
-  const { model } = curves.byId(draft.value.curve);
-  return {
-    layout,
-    referenceV: referenceV.value!,
-    pullUpOhm: pullUp.value,
-    hotPullUpOhm: null,
-    switchRatio: 0,
-    curve: model,
-    display: {
-      minC: Math.max(-50, model.minC),
-      maxC: model.maxC,
-      resolutionC: 1,
-      substituteC: null,
-      ratiometric: true,
-    },
-    supplyV: 12,
-    spread: YARD_SPREAD,
-    wireMinOhm: 0.05,
-    wireMaxOhm: 1.5,
-    connectors: 0,
-  };
-});
-const seriesOhm = computed(() => jointOhm(draft.value.series));
-const faults = computed(() => ({
-  wireOhm: wireOhm(draft.value.wireM, draft.value.wireMm2),
-  seriesOhm: seriesOhm.value,
-  leakGroundOhm: leakOhm(draft.value.leakGround),
-  leakAcrossOhm: leakOhm(draft.value.leakAcross),
-  meterOn: draft.value.meterOn,
-}));
-const range = computed(() => {
-  const { minC, maxC } = curves.byId(draft.value.curve).model;
-  const [low, high] = [Math.max(minC, draft.value.from.value ?? -20), Math.min(maxC, draft.value.to.value ?? 120)];
-  return high > low ? { low, high } : { low: minC, high: maxC };
-});
-const temperatures = computed(() =>
-  Array.from({ length: 71 }, (_, i) => range.value.low + ((range.value.high - range.value.low) * i) / 70),
-);
-const healthy = computed(() =>
-  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, NO_DESK_FAULTS) : [],
-);
-const faulty = computed(() =>
-  circuit.value ? deskCurve(circuit.value, pullUp.value!, temperatures.value, faults.value) : [],
-);
 const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.value)));
 const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
 const voltChart = computed(() =>
@@ -163,16 +61,6 @@ const errorChart = computed(() =>
   ),
 );
 const overlayOf = (y: readonly number[]) => ({ x: x.value, y, colour: overlayColour(preferences.dark) });
-const at = computed(() => {
-  const t = draft.value.at.value;
-  if (!circuit.value || t === null) return null;
-  const [sound, set] = [
-    deskCurve(circuit.value, pullUp.value!, [t], NO_DESK_FAULTS)[0],
-    deskCurve(circuit.value, pullUp.value!, [t], faults.value)[0],
-  ];
-  return { sound, set, ...sensitivityAt(circuit.value, pullUp.value!, t) };
-});
-const best = computed(() => (circuit.value ? bestPullUp(circuit.value, range.value.low, range.value.high) : null));
 const FACTS: readonly Column<{ name: string; value: string }>[] = [
   { key: 'name', title: say.fact, mono: true, text: (f) => f.name },
   { key: 'value', title: say.value, mono: true, text: (f) => f.value },

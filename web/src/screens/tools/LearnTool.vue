@@ -2,9 +2,8 @@
 import { learnToolWords as say } from '@mellow-probe/core/wording/screens/tools';
 import { learnCurve, type LearnedPair } from '@mellow-probe/core/history/learn/learnCurve';
 import { isOf, pairsOfChecks } from '@mellow-probe/core/history/learn/pairsOfChecks';
-import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
-import { formatOhm, formatTemperature, shownTemperature } from '@mellow-probe/core/base/units/format';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { FORM_NAMES } from '@mellow-probe/core/wording/fitText';
 import { kelvinText } from '@mellow-probe/core/wording/logText';
 import { countText, titleText } from '@mellow-probe/core/wording/ledgerText';
@@ -20,11 +19,11 @@ import type { Column } from '../../components/base/factTable.ts';
 import FactTable from '../../components/base/FactTable.vue';
 import TextField from '../../components/base/TextField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useCurves } from '../../session/curves.ts';
 import { useDraft } from '../../session/draft.ts';
-import { lineFigure } from './lineFigure.ts';
+import { learnedFigure } from './learnedFigure.ts';
 
 /** A curve from the workshop's own readings, where the maker's table is missing: of a part number, a machine or chosen checks. */
 const jobs = useJobs();
@@ -93,29 +92,7 @@ const COLUMNS: readonly Column<LearnedPair>[] = [
   },
   { key: 'check', title: say.check, text: (p) => titleOf(p.check) },
 ];
-const chart = computed(() => {
-  if (!curve.value) return null;
-  const { fromC, toC, bandK } = curve.value;
-  const model = curveModel(curve.value.curve);
-  const t = Array.from({ length: 60 }, (_, i) => fromC + ((toC - fromC) * i) / 59);
-  const x = t.map((c) => shownTemperature(c, unit.value));
-  return lineFigure(
-    say.chartTitle(unit.value),
-    [
-      { name: 'low', x, y: t.map((c) => model.resistanceOhm(c + bandK(c))), kind: 'band-low' },
-      { name: 'high', x, y: t.map((c) => model.resistanceOhm(c - bandK(c))), kind: 'band-high' },
-      { name: 'curve', x, y: t.map((c) => model.resistanceOhm(c)) },
-      {
-        name: 'pairs',
-        x: pairs.value.map((p) => shownTemperature(p.temperatureC, unit.value)),
-        y: pairs.value.map((p) => p.resistanceOhm),
-        kind: 'points',
-      },
-    ],
-    preferences.dark,
-    true,
-  );
-});
+const chart = computed(() => curve.value && learnedFigure(curve.value, pairs.value, unit.value, preferences.dark));
 const fault = ref(false);
 async function save(): Promise<void> {
   if (!curve.value) return;

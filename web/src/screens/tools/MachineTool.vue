@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { machineToolWords as say } from '@mellow-probe/core/wording/screens/tools';
-import { machineVerdict, MOST_MOMENTS, MOST_SENSORS } from '@mellow-probe/core/inference/machine/machineSensors';
+import { MOST_MOMENTS, MOST_SENSORS } from '@mellow-probe/core/inference/machine/machineSensors';
 import { pastedSensors } from '@mellow-probe/core/inference/machine/pastedSensors';
 import { asFound } from '@mellow-probe/core/check/job/moments';
 import { machineText } from '@mellow-probe/core/wording/machineText';
-import { blank, type Entry, entryOf, entrySchema } from '@mellow-probe/core/base/units/entry';
-import { formatProbability, shownTemperature } from '@mellow-probe/core/base/units/format';
+import { blank, type Entry, entryOf } from '@mellow-probe/core/base/units/entry';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { z } from 'zod';
 import { newId } from '../../browser/newId.ts';
 import ActButton from '../../components/base/ActButton.vue';
 import FoldOut from '../../components/base/FoldOut.vue';
@@ -17,13 +16,14 @@ import TextField from '../../components/base/TextField.vue';
 import EntryField from '../../components/EntryField.vue';
 import LazyPlot from '../../components/LazyPlot.ts';
 import { useAfterTyping } from '../../components/useAfterTyping.ts';
-import { useJobs } from '../../data/stores/jobs.ts';
-import { useLive } from '../../data/stores/live.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
+import { useLive } from '../../data/stores/live/live.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useBench } from '../../session/bench.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useKit } from '../../session/kit.ts';
-import { lineFigure } from './lineFigure.ts';
+import { blankMachine, blankSensor, isEnough, machineSchema, readSensors, verdictOf } from './machineDraft.ts';
+import { machineFigure } from './machineFigure.ts';
 
 /** All temperature sensors of a machine against each other: which one is out of line, by how much, how surely, or none. */
 const [route, router] = [useRoute(), useRouter()];
@@ -32,29 +32,7 @@ const live = useLive();
 const jobs = useJobs();
 const bench = useBench();
 const kit = useKit();
-const blankSensor = (name = '', values: Entry[] = []) => ({ id: newId(), name, shares: '', values });
-const schema = z.strictObject({
-  machine: z.string().max(400),
-  moments: z
-    .array(z.strictObject({ id: z.string(), how: z.enum(['rested', 'running']), airC: entrySchema }))
-    .min(1)
-    .max(MOST_MOMENTS),
-  sensors: z
-    .array(
-      z.strictObject({
-        id: z.string(),
-        name: z.string().max(200),
-        shares: z.string().max(200),
-        values: z.array(entrySchema).max(MOST_MOMENTS),
-      }),
-    )
-    .max(MOST_SENSORS),
-});
-const { draft, ready } = useDraft('machine', schema, () => ({
-  machine: '',
-  moments: [{ id: newId(), how: 'rested' as const, airC: blank() }],
-  sensors: ['', '', '', ''].map((name) => blankSensor(name)),
-}));
+const { draft, ready } = useDraft('machine', machineSchema, blankMachine);
 const HOW = [
   { value: 'rested', label: say.rested },
   { value: 'running', label: say.running },
@@ -97,75 +75,24 @@ onMounted(async () => {
   if (machine !== undefined || values !== undefined) void router.replace({ path: route.path });
 });
 
-const read = computed(() =>
-  draft.value.sensors.filter((s) => s.values.some((v) => v.value !== null)).map((s) => ({ ...s })),
-);
 const nameOf = (id: string): string => {
   const at = draft.value.sensors.findIndex((s) => s.id === id);
   return draft.value.sensors[at]?.name.trim() || `${say.sensor} ${at + 1}`;
 };
-const enough = computed(
-  () => read.value.length > 2 || (read.value.length === 2 && draft.value.moments.some((m) => m.airC.value !== null)),
-);
 /** Weighed once nobody types: eight sensors have thousands of ways to be wrong. */
-const verdict = useAfterTyping(() =>
-  enough.value
-    ? machineVerdict(
-        read.value.map(({ id, values, shares }) => ({
-          id,
-          valuesC: draft.value.moments.map((_, m) => values[m]?.value ?? null),
-          shares:
-            shares.trim() === ''
-              ? []
-              : shares
-                  .split(/[,;]/)
-                  .map((x) => x.trim().toLowerCase())
-                  .filter(Boolean),
-        })),
-        draft.value.moments.map(({ how, airC }) => ({ rested: how === 'rested', airC: airC.value })),
-      )
-    : null,
-);
+const verdict = useAfterTyping(() => verdictOf(draft.value));
 const words = computed(() => verdict.value && machineText(verdict.value, nameOf, preferences.temperatureUnit));
 const standing = (id: string) => verdict.value?.sensors.find((s) => s.id === id);
 
 const chart = computed(() => {
-  const v = verdict.value;
-  if (!v) return null;
-  const unit = preferences.temperatureUnit;
-  const lines = read.value.map((s) => ({
-    name: nameOf(s.id),
-    odd: v.named.includes(s.id),
-    points: draft.value.moments.flatMap((_, m) => {
-      const c = s.values[m]?.value ?? null;
-      // One moment alone is drawn as a short line, so that sensors and band can be seen.
-      const across = draft.value.moments.length > 1 || v.named.includes(s.id) ? [m + 1] : [m + 0.6, m + 1.4];
-      return c === null ? [] : across.map((x) => ({ m: x, t: shownTemperature(c, unit) }));
-    }),
+  const named = verdict.value?.named;
+  if (!named) return null;
+  const lines = readSensors(draft.value).map(({ id, values }) => ({
+    name: nameOf(id),
+    isOdd: named.includes(id),
+    valuesC: draft.value.moments.map((_, m) => values[m]?.value ?? null),
   }));
-  const alike = lines.filter((l) => !l.odd);
-  const at = draft.value.moments.length > 1 ? draft.value.moments.map((_, m) => m + 1) : [0.6, 1.4];
-  const of = (m: number): number[] => alike.flatMap((l) => l.points.filter((p) => p.m === m).map((p) => p.t));
-  const spread = unit === 'F' ? 4.5 : 2.5;
-  const banded = at.filter((m) => of(m).length > 0);
-  const middle = (m: number): number => of(m).reduce((a, b) => a + b, 0) / of(m).length;
-  const figure = lineFigure(
-    say.chartTitle(unit),
-    [
-      { name: 'low', x: banded, y: banded.map((m) => middle(m) - spread), kind: 'band-low' as const },
-      { name: 'high', x: banded, y: banded.map((m) => middle(m) + spread), kind: 'band-high' as const },
-      ...lines.map((l) => ({
-        name: l.name,
-        x: l.points.map((p) => p.m),
-        y: l.points.map((p) => p.t),
-        kind: l.odd ? ('points' as const) : ('line' as const),
-      })),
-    ],
-    preferences.dark,
-  );
-  // Moments are counted: no half of one stands at the axis.
-  figure.layout.xaxis = { ...figure.layout.xaxis, tick0: 1, dtick: 1 };
-  return figure;
+  return machineFigure(lines, preferences.temperatureUnit, preferences.dark);
 });
 
 /** A check of the sensor that is out of line, with what is known of it. */
@@ -254,7 +181,7 @@ async function check(id: string): Promise<void> {
       </FoldOut>
     </div>
     <div class="found">
-      <p v-if="!enough" class="soft">{{ say.enterThree }}</p>
+      <p v-if="!isEnough(draft)" class="soft">{{ say.enterThree }}</p>
       <div
         v-if="words && verdict"
         :class="['told', { odd: verdict.kind !== 'none' }]"

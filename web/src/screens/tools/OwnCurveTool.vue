@@ -6,16 +6,13 @@ import FilePick from '../../components/base/FilePick.vue';
 import ChoiceRow from '../../components/base/ChoiceRow.vue';
 import ActButton from '../../components/base/ActButton.vue';
 import { chooseFit } from '@mellow-probe/core/circuit/curves/chooseFit';
-import { type Curve, curveModel, curveSchema } from '@mellow-probe/core/circuit/curves/curve';
-import { FIT_FORMS } from '@mellow-probe/core/circuit/curves/fitCurve';
+import type { Curve } from '@mellow-probe/core/circuit/curves/curve';
 import { openCurve, type OwnCurve } from '@mellow-probe/core/circuit/curves/ownCurve';
-import { type ColumnChoices, columnChoicesSchema } from '@mellow-probe/core/intake/pointTable/columns';
+import type { ColumnChoices } from '@mellow-probe/core/intake/pointTable/columns';
 import { readPoints } from '@mellow-probe/core/intake/pointTable/readPoints';
-import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
 import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
@@ -23,56 +20,23 @@ import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import { useKeptPicture } from '../../session/keptPicture.ts';
 import FitView from './FitView.vue';
+import { blankOwnCurve, curveOfConstants, ownCurveSchema, sharesLine, WAYS, withoutLine } from './ownCurveDraft.ts';
 import TableReading from './TableReading.vue';
 import TableSource from './TableSource.vue';
-import { MOST_TEXT, tooLongText } from './tableText.ts';
+import { tooLongText } from './tableText.ts';
 
 /** From a table in a manual to a curve: pasted or typed points, a CSV, R25 and B, or coefficients. */
 const FromPicture = defineAsyncComponent(() => import('./picture/FromPicture.vue'));
 const FromDiagram = defineAsyncComponent(() => import('./picture/FromDiagram.vue'));
 const curves = useCurves();
 const router = useRouter();
-const schema = z.strictObject({
-  way: z.enum(['table', 'picture', 'diagram', 'r25b', 'coefficients']),
-  text: z.string().max(MOST_TEXT),
-  /** What was said of the columns, by their place. */
-  columns: columnChoicesSchema.optional(),
-  /** The points came from this picture, which is kept with the curve. */
-  from: z.enum(['table', 'diagram']).optional(),
-  name: z.string().max(400),
-  source: z.string().max(400),
-  form: z.enum(['best', ...FIT_FORMS]),
-  r25: entrySchema,
-  beta: entrySchema,
-  a: entrySchema,
-  b: entrySchema,
-  c: entrySchema,
-});
-const { draft, fault } = useDraft('own', schema, () => ({
-  way: 'table' as const,
-  text: '',
-  name: '',
-  source: '',
-  form: 'best' as const,
-  r25: blank(),
-  beta: blank(),
-  a: blank(),
-  b: blank(),
-  c: blank(),
-}));
-const WAYS = [
-  { value: 'table', label: say.tableOfPoints },
-  { value: 'picture', label: say.fromAPicture },
-  { value: 'diagram', label: say.offADiagram },
-  { value: 'r25b', label: say.r25AndB },
-  { value: 'coefficients', label: say.steinhartHartCoefficients },
-] as const;
+const { draft, fault } = useDraft('own', ownCurveSchema, blankOwnCurve);
 /** The pictures the points are read from, one each way; they are large and loaded only where they are looked at. */
 const pictures = {
   table: useKeptPicture('own-table', () => draft.value.way === 'picture' || draft.value.from === 'table'),
   diagram: useKeptPicture('own-diagram', () => draft.value.way === 'diagram' || draft.value.from === 'diagram'),
 };
-const isFromPicture = computed(() => draft.value.way === 'picture' || draft.value.way === 'diagram');
+const isFromPicture = computed(() => ['picture', 'diagram'].includes(draft.value.way));
 const shown = computed(() =>
   draft.value.way === 'table' && draft.value.from ? pictures[draft.value.from].picture.value : null,
 );
@@ -90,9 +54,7 @@ const read = computed(() => readPoints(draft.value.text, columns.value));
 watch(
   () => draft.value.text,
   (next, before) => {
-    if (Object.keys(columns.value).length === 0 || before === '') return;
-    const lines = new Set(before.split(/\r\n|\r|\n/));
-    if (!next.split(/\r\n|\r|\n/).some((line) => line.trim() !== '' && lines.has(line))) columns.value = {};
+    if (Object.keys(columns.value).length > 0 && before !== '' && !sharesLine(before, next)) columns.value = {};
   },
 );
 const fit = computed(() =>
@@ -100,22 +62,10 @@ const fit = computed(() =>
     ? null
     : chooseFit(read.value.rows, draft.value.form === 'best' ? undefined : draft.value.form),
 );
-const typed = computed<Curve | null>(() => {
-  const { way, r25, beta, a, b, c } = draft.value;
-  const candidate =
-    way === 'r25b'
-      ? { kind: 'beta', r25Ohm: r25.value, betaK: beta.value }
-      : { kind: 'steinhart-hart', a: a.value, b: b.value, c: c.value, minC: -40, maxC: 125 };
-  const parsed = curveSchema.safeParse(candidate);
-  if (!parsed.success) return null;
-  // Coefficients of another convention (milli, base-10) give no sensor.
-  const at25 = curveModel(parsed.data).resistanceOhm(25);
-  return at25 > 0.1 && at25 < 1e8 ? parsed.data : null;
-});
 /** What is asked of a table is answered before its curve is used. */
 const curve = computed<Curve | null>(() => {
   if (isFromPicture.value) return null;
-  if (draft.value.way !== 'table') return typed.value;
+  if (draft.value.way !== 'table') return curveOfConstants(draft.value);
   return fit.value?.ok && !read.value.asked ? fit.value.curve : null;
 });
 
@@ -166,10 +116,7 @@ async function openFile(file: File): Promise<void> {
 }
 
 function leaveOut(line: number): void {
-  draft.value.text = draft.value.text
-    .split(/\r\n|\r|\n/)
-    .map((l, i) => (i + 1 === line ? `# ${l}` : l))
-    .join('\n');
+  draft.value.text = withoutLine(draft.value.text, line);
 }
 </script>
 

@@ -1,16 +1,10 @@
 <script setup lang="ts">
 import { sweepToolWords as say } from '@mellow-probe/core/wording/screens/tools';
-import { countText } from '@mellow-probe/core/wording/ledgerText';
 import ActButton from '../../components/base/ActButton.vue';
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import { moduleSweep } from '@mellow-probe/core/tools/identify/moduleSweep';
 import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
-import {
-  formatOhm,
-  formatProbability,
-  formatTemperature,
-  shownTemperature,
-} from '@mellow-probe/core/base/units/format';
+import { formatTemperature, shownTemperature } from '@mellow-probe/core/base/units/format';
 import { computed } from 'vue';
 import { z } from 'zod';
 import EntryField from '../../components/EntryField.vue';
@@ -18,13 +12,13 @@ import LazyPlot from '../../components/LazyPlot.ts';
 import UseOnJob from '../../components/UseOnJob.vue';
 import { figure as written } from '@mellow-probe/core/base/units/entry';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
-import { fixed } from '@mellow-probe/core/base/units/writing';
 import { newId } from '../../browser/newId.ts';
 import { useDraft } from '../../session/draft.ts';
 import { useCurves } from '../../session/curves.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import CurvePick from './CurvePick.vue';
 import { lineFigure } from './lineFigure.ts';
+import { sweepLines } from './sweepLines.ts';
 
 /** Known resistors in, displayed values out: the module's own curve, its ends, its pull-up, and whether the sensor is the one it expects. */
 const curves = useCurves();
@@ -55,47 +49,9 @@ const view = computed(() =>
 );
 const unit = computed(() => preferences.temperatureUnit);
 const temperature = (c: number): string => formatTemperature(c, unit.value);
-const lines = computed(() => {
-  const v = view.value;
-  if (!v) return [];
-  const list: { text: string; odd: boolean }[] = [];
-  if (v.minC !== null) list.push({ text: say.coldEndOfTheScale(temperature(v.minC)), odd: false });
-  if (v.maxC !== null) list.push({ text: say.hotEndOfTheScale(temperature(v.maxC)), odd: false });
-  if (v.pullUp)
-    list.push({
-      text: say.pullUpAbout(
-        formatOhm(v.pullUp.value),
-        formatOhm(2 * v.pullUp.sigma),
-        countText(v.pullUp.rows, 'row', 'rows'),
-      ),
-      odd: false,
-    });
-  if (v.fit)
-    list.push({
-      text: say.ownCurveThroughRowsShownValues(v.against.length, fixed(2 * v.fit.sigmaK, 1)),
-      odd: false,
-    });
-  const [first] = v.expects.candidates;
-  if (rows.value.length > 1)
-    list.push({
-      text: v.expects.noneFits
-        ? say.noCurveOfTheShelfIs
-        : say.theModuleExpects(first.name, formatProbability(first.probability)),
-      odd: v.expects.noneFits,
-    });
-  const worst =
-    v.against.length > 0 ? v.against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a)) : null;
-  if (worst)
-    list.push(
-      Math.abs(worst.errorK) > 5
-        ? {
-            text: say.withItShowsUpToK(sensor.value.name, fixed(worst.errorK, 0), temperature(worst.temperatureC)),
-            odd: true,
-          }
-        : { text: say.suitsItAtMostKApart(sensor.value.name, fixed(Math.abs(worst.errorK), 1)), odd: false },
-    );
-  return list;
-});
+const lines = computed(() =>
+  view.value ? sweepLines(view.value, rows.value.length, sensor.value.name, temperature) : [],
+);
 const chart = computed(() => {
   if (!view.value?.fit) return null;
   const model = curveModel(view.value.fit.curve);

@@ -7,7 +7,7 @@ import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { computed } from 'vue';
 import ActButton from '../../../components/base/ActButton.vue';
 import { useSession } from '../../../session/jobSession.ts';
-import { useJobs } from '../../../data/stores/jobs.ts';
+import { useJobs } from '../../../data/stores/jobs/jobs.ts';
 
 /** A machine that was here before: its circuits, to be taken over as they were in their last check. Only before the first reading. */
 const { job } = useSession();

@@ -3,27 +3,27 @@ import { fromDiagramWords as say } from '@mellow-probe/core/wording/screens/shel
 import FactTable from '../../../components/base/FactTable.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import {
-  type Axis,
-  axisFault,
-  diagramPoints,
-  diagramText,
-  straightened,
-  tiltOf,
-} from '@mellow-probe/core/intake/picture/diagram';
-import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
+import { axisFault, diagramPoints, diagramText, straightened, tiltOf } from '@mellow-probe/core/intake/picture/diagram';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { fixed } from '@mellow-probe/core/base/units/writing';
 import { computed, ref } from 'vue';
-import { z } from 'zod';
 import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import { usePreferences } from '../../../data/stores/preferences.ts';
 import { usePictureWork } from './usePictureWork.ts';
-import { spotSchema } from './spotSchema.ts';
+import {
+  type AxisName,
+  axisOf,
+  blankDiagram,
+  type DiagramDraft,
+  type DiagramMark,
+  diagramSchema,
+  marksOf,
+  MOST_POINTS,
+} from './diagramDraft.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 
@@ -32,35 +32,16 @@ const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
 const emit = defineEmits<{ use: [text: string] }>();
 const preferences = usePreferences();
 
-const mark = spotSchema.extend({ value: entrySchema });
-const MOST_POINTS = 200;
-const schema = z.strictObject({
-  across: z.tuple([mark, mark]).nullable(),
-  up: z.tuple([mark, mark]).nullable(),
-  logAcross: z.boolean(),
-  logUp: z.boolean(),
-  points: z.array(spotSchema).max(MOST_POINTS),
-});
-type Diagram = z.infer<typeof schema>;
-const nothing = (): Diagram => ({ across: null, up: null, logAcross: false, logUp: true, points: [] });
-const { draft, fault: draftFault } = useDraft('diagram', schema, nothing);
+const AXES = ['across', 'up'] as const satisfies readonly AxisName[];
+const { draft, fault: draftFault } = useDraft('diagram', diagramSchema, blankDiagram);
 const picture = computed(() => props.kept.picture.value);
-
-/** Places to begin with: a tenth in from the edges of the picture. */
-const marks = computed(() => {
-  const { width, height } = picture.value ?? { width: 100, height: 100 };
-  const start = (x: number, y: number): z.infer<typeof mark> => ({ x: x * width, y: y * height, value: blank() });
-  return {
-    across: draft.value.across ?? [start(0.12, 0.9), start(0.9, 0.9)],
-    up: draft.value.up ?? [start(0.08, 0.84), start(0.08, 0.1)],
-  };
-});
+const marks = computed(() => marksOf(draft.value, picture.value ?? { width: 100, height: 100 }));
 const LABELS = {
   across: [say.knownTemperatureLeft, say.knownTemperatureRight],
   up: [say.knownResistanceLow, say.knownResistanceHigh],
 } as const;
 const handles = computed<Handle[]>(() => [
-  ...(['across', 'up'] as const).flatMap((axis) =>
+  ...AXES.flatMap((axis) =>
     marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
   ),
   ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
@@ -70,21 +51,12 @@ const tilt = computed(() => {
   const { across, up } = marks.value;
   return tiltOf([across[0], across[1]], [up[0], up[1]]);
 });
-function axisOf(axis: 'across' | 'up'): Axis | null {
-  const [a, b] = marks.value[axis];
-  if (a.value.value === null || b.value.value === null) return null;
-  const at = axis === 'across' ? 'x' : 'y';
-  return {
-    scale: (axis === 'across' ? draft.value.logAcross : draft.value.logUp) ? 'log' : 'linear',
-    marks: [
-      { at: straightened(a, tilt.value)[at], value: a.value.value },
-      { at: straightened(b, tilt.value)[at], value: b.value.value },
-    ],
-  };
-}
-const axes = computed(() => ({ across: axisOf('across'), up: axisOf('up') }));
+const axes = computed(() => ({
+  across: axisOf('across', marks.value.across, draft.value.logAcross, tilt.value),
+  up: axisOf('up', marks.value.up, draft.value.logUp, tilt.value),
+}));
 const faults = computed(() =>
-  (['across', 'up'] as const).flatMap((axis) => {
+  AXES.flatMap((axis) => {
     const known = axes.value[axis];
     const fault = known && axisFault(known);
     return fault ? [axisFaultText(fault, axis)] : [];
@@ -100,11 +72,11 @@ function move(id: string, x: number, y: number): void {
   const [kind, i] = [id.split(':')[0], Number(id.split(':')[1])];
   if (kind === 'point')
     draft.value = { ...draft.value, points: draft.value.points.map((p, k) => (k === i ? { x, y } : p)) };
-  else setMark(kind as 'across' | 'up', i, { x, y });
+  else setMark(kind as AxisName, i, { x, y });
 }
-function setMark(axis: 'across' | 'up', i: number, change: Partial<z.infer<typeof mark>>): void {
+function setMark(axis: AxisName, i: number, change: Partial<DiagramMark>): void {
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
-  draft.value = { ...draft.value, [axis]: next as Diagram['across'] };
+  draft.value = { ...draft.value, [axis]: next as DiagramDraft['across'] };
 }
 const { busy, note, stop, work } = usePictureWork(say.theLineCouldNotBeFollowed);
 const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
@@ -142,7 +114,7 @@ async function tap(x: number, y: number): Promise<void> {
 }
 async function open(file: File): Promise<void> {
   stop();
-  if (await props.kept.open(file)) draft.value = nothing();
+  if (await props.kept.open(file)) draft.value = blankDiagram();
 }
 </script>
 
@@ -162,7 +134,7 @@ async function open(file: File): Promise<void> {
       <div class="steps">
         <h3>{{ say.twoKnownPlacesOnEachAxis }}</h3>
         <p class="soft">{{ say.dragEachCrossToWhereIts }}</p>
-        <div v-for="axis in ['across', 'up'] as const" :key="axis" class="axis" :class="axis">
+        <div v-for="axis in AXES" :key="axis" class="axis" :class="axis">
           <EntryField
             v-for="(m, i) in marks[axis]"
             :key="i"

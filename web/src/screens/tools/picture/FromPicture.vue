@@ -4,54 +4,44 @@ import ProgressBar from '../../../components/base/ProgressBar.vue';
 import FactTable from '../../../components/base/FactTable.vue';
 import TextField from '../../../components/base/TextField.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import PickList from '../../../components/base/PickList.vue';
-import { COLUMN_UNITS, type ColumnUnit } from '@mellow-probe/core/intake/pointTable/cellFigure';
+import type { ColumnUnit } from '@mellow-probe/core/intake/pointTable/cellFigure';
 import { pictureTable } from '@mellow-probe/core/intake/picture/pictureTable';
-import type { Box, GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
+import type { GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
 import { type Corners, goRound, wholePicture } from '@mellow-probe/core/intake/picture/straighten';
 import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
 import { unsureFiguresText } from '@mellow-probe/core/wording/noticeText';
 import * as Comlink from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { z } from 'zod';
 import type { Column } from '../../../components/base/factTable.ts';
 import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import type { PictureProgress } from '../../../workers/picture.ts';
-import { spotSchema } from './spotSchema.ts';
+import PictureHeadings from './PictureHeadings.vue';
 import PictureOpen from './PictureOpen.vue';
-import PictureStage, { type Handle } from './PictureStage.vue';
+import PictureStage from './PictureStage.vue';
 import { grayPng } from './grayPng.ts';
+import {
+  cornerHandles,
+  nothingRead,
+  type PictureReading,
+  readingSchema,
+  snippetStyle,
+  withoutRow,
+  withText,
+} from './pictureReading.ts';
 import { usePictureWork } from './usePictureWork.ts';
 
 /** A table on a picture: its corners are dragged straight, it is read on this device, and every figure is held against its own snippet. */
 const props = defineProps<{ kept: ReturnType<typeof useKeptPicture> }>();
 const emit = defineEmits<{ use: [text: string] }>();
 
-const box = z.strictObject({ left: z.number(), top: z.number(), right: z.number(), bottom: z.number() });
-const schema = z.strictObject({
-  corners: z.array(spotSchema).length(4).nullable(),
-  heads: z.array(z.string().max(200)).max(20),
-  rows: z
-    .array(z.array(z.strictObject({ text: z.string().max(40), doubtful: z.boolean(), box: box.nullable() })).max(20))
-    .max(400),
-  /** Cells that were looked at, as row:column. */
-  looked: z.array(z.string().max(12)).max(8000),
-  /** Units that were confirmed, by the place of their columns. */
-  units: z.record(z.string().regex(/^\d{1,2}$/), z.enum(COLUMN_UNITS)).optional(),
-});
-type Reading = z.infer<typeof schema>;
-const nothing = (): Reading => ({ corners: null, heads: [], rows: [], looked: [], units: {} });
-const { draft, fault: draftFault } = useDraft('picture', schema, nothing);
+const { draft, fault: draftFault } = useDraft('picture', readingSchema, nothingRead);
 
 const picture = computed(() => props.kept.picture.value);
 const corners = computed<Corners | null>(
   () => (draft.value.corners ?? (picture.value && wholePicture(picture.value))) as Corners | null,
 );
-const NAMES = [say.upperLeftCorner, say.upperRightCorner, say.lowerRightCorner, say.lowerLeftCorner];
-const handles = computed<Handle[]>(() =>
-  (corners.value ?? []).map((c, i) => ({ ...c, id: String(i), label: NAMES[i], kind: 'corner' })),
-);
+const handles = computed(() => cornerHandles(corners.value ?? []));
 const round = computed(() => corners.value !== null && goRound(corners.value));
 
 const { busy, note, stop, work } = usePictureWork(say.thePictureCouldNotBeRead);
@@ -106,7 +96,7 @@ async function open(file: File): Promise<void> {
   stop();
   if (!(await props.kept.open(file))) return;
   page.value = null;
-  draft.value = nothing();
+  draft.value = nothingRead();
 }
 function moveCorner(id: string, x: number, y: number): void {
   const next = corners.value!.map((c, i) => (String(i) === id ? { x, y } : { ...c }));
@@ -123,36 +113,16 @@ function confirmUnit(column: number, unit: ColumnUnit): void {
 }
 const unsure = computed(() => put.value.doubts.flat().filter((why) => why !== null).length);
 function correct(row: number, column: number, text: string): void {
-  const rows = draft.value.rows.map((cells, r) =>
-    r === row ? cells.map((cell, c) => (c === column ? { ...cell, text } : cell)) : cells,
-  );
-  draft.value = { ...draft.value, rows, looked: [...new Set([...draft.value.looked, `${row}:${column}`])] };
+  draft.value = withText(draft.value, row, column, text);
 }
 function confirm(row: number, column: number): void {
   draft.value = { ...draft.value, looked: [...draft.value.looked, `${row}:${column}`] };
 }
 function leaveOut(row: number): void {
-  const shifted = draft.value.looked.flatMap((key) => {
-    const [r, c] = key.split(':').map(Number);
-    return r === row ? [] : [`${r > row ? r - 1 : r}:${c}`];
-  });
-  draft.value = { ...draft.value, rows: draft.value.rows.filter((_, r) => r !== row), looked: shifted };
-}
-/** The snippet of a cell: the page behind a window of its size, at a height that can be read. */
-const SNIPPET = 26;
-function snippet(at: Box | null): Record<string, string> {
-  if (!at || !page.value) return {};
-  const scale = SNIPPET / (at.bottom - at.top + 8);
-  return {
-    width: `${(at.right - at.left + 12) * scale}px`,
-    height: `${SNIPPET}px`,
-    backgroundImage: `url(${page.value.url})`,
-    backgroundSize: `${page.value.width * scale}px ${page.value.height * scale}px`,
-    backgroundPosition: `${-(at.left - 6) * scale}px ${-(at.top - 4) * scale}px`,
-  };
+  draft.value = withoutRow(draft.value, row);
 }
 const heads = computed(() => put.value.text.split('\n')[0].split('\t'));
-const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
+const columns = computed((): readonly Column<PictureReading['rows'][number]>[] => [
   ...heads.value.map((head, c) => ({ key: String(c), title: head || say.column(c + 1) })),
   { key: 'skip', title: say.skip, quietTitle: true },
 ]);
@@ -194,36 +164,12 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
         <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
           {{ unsureFiguresText(unsure, draft.rows.length) }}
         </p>
-        <fieldset class="headings" data-test="picture-headings">
-          <legend>{{ say.headings }}</legend>
-          <p v-if="!confirmed" class="told odd">{{ say.confirmHeadings }}</p>
-          <div v-for="h in put.headings" :key="h.column" class="line" :class="{ unsure: !h.confirmed }">
-            <span class="words">{{
-              h.words.trim() === '' ? say.headingMissing(h.column + 1) : say.headingRead(h.column + 1, h.words)
-            }}</span>
-            <PickList
-              :model-value="h.unit ?? undefined"
-              :label="say.unitOf(h.column + 1)"
-              hide-label
-              :asked="h.unit === null"
-              :prompt="say.pickUnit"
-              :options="h.units.map((value) => ({ value, label: value }))"
-              @update:model-value="confirmUnit(h.column, $event as ColumnUnit)"
-            />
-            <ActButton
-              v-if="h.unit !== null && !h.confirmed"
-              :aria-label="say.unitIsRight(h.unit, h.column + 1)"
-              @click="confirmUnit(h.column, h.unit)"
-            >
-              ✓
-            </ActButton>
-          </div>
-        </fieldset>
+        <PictureHeadings :headings="put.headings" @confirm="confirmUnit" />
         <div class="scroll" tabindex="0" role="region" :aria-label="say.rowsOfTheTable">
           <FactTable :label="say.rowsOfTheTable" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
             <template v-for="(_, c) in heads" :key="c" #[String(c)]="{ row: cells, index: r }">
               <div v-if="cells[c]" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
-                <span class="snippet" :style="snippet(cells[c].box)" aria-hidden="true"></span>
+                <span class="snippet" :style="snippetStyle(cells[c].box, page)" aria-hidden="true"></span>
                 <span class="line">
                   <TextField
                     class="figure-text"
@@ -280,33 +226,6 @@ const columns = computed((): readonly Column<Reading['rows'][number]>[] => [
   overflow: auto;
   width: 100%;
   max-height: 62vh;
-}
-
-.headings {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  width: 100%;
-  min-width: 0;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-.headings legend {
-  padding: 0;
-  font-weight: 600;
-}
-.headings p {
-  margin: 0;
-}
-.headings .line {
-  align-items: center;
-  flex-wrap: wrap;
-  padding: 4px 6px;
-}
-.words {
-  flex: 1 1 180px;
-  overflow-wrap: anywhere;
 }
 .unsure {
   background: var(--amber-soft);

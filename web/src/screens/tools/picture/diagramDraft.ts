@@ -1,0 +1,54 @@
+import { type Axis, straightened } from '@mellow-probe/core/intake/picture/diagram';
+import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
+import { z } from 'zod';
+import { spotSchema } from './spotSchema.ts';
+
+export const MOST_POINTS = 200;
+
+const mark = spotSchema.extend({ value: entrySchema });
+/** A known place on an axis, px, and the value that is printed there. */
+export type DiagramMark = z.infer<typeof mark>;
+export type AxisName = 'across' | 'up';
+
+/** What is known of a printed diagram: two places on each axis, and points along the line. */
+export const diagramSchema = z.strictObject({
+  across: z.tuple([mark, mark]).nullable(),
+  up: z.tuple([mark, mark]).nullable(),
+  logAcross: z.boolean(),
+  logUp: z.boolean(),
+  points: z.array(spotSchema).max(MOST_POINTS),
+});
+export type DiagramDraft = z.infer<typeof diagramSchema>;
+
+export const blankDiagram = (): DiagramDraft => ({
+  across: null,
+  up: null,
+  logAcross: false,
+  logUp: true,
+  points: [],
+});
+
+/** The places on the axes; while none are known, to begin with, about a tenth in from the edges of the picture. */
+export function marksOf(
+  { across, up }: DiagramDraft,
+  { width, height }: { width: number; height: number },
+): Record<AxisName, [DiagramMark, DiagramMark]> {
+  const start = (x: number, y: number): DiagramMark => ({ x: x * width, y: y * height, value: blank() });
+  return {
+    across: across ?? [start(0.12, 0.9), start(0.9, 0.9)],
+    up: up ?? [start(0.08, 0.84), start(0.08, 0.1)],
+  };
+}
+
+/** An axis from its two places on a picture that is turned by `tilt`; null while a value is missing. */
+export function axisOf(name: AxisName, [a, b]: readonly DiagramMark[], isLog: boolean, tilt: number): Axis | null {
+  if (a.value.value === null || b.value.value === null) return null;
+  const at = name === 'across' ? 'x' : 'y';
+  return {
+    scale: isLog ? 'log' : 'linear',
+    marks: [
+      { at: straightened(a, tilt)[at], value: a.value.value },
+      { at: straightened(b, tilt)[at], value: b.value.value },
+    ],
+  };
+}
