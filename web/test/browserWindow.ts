@@ -107,20 +107,20 @@ export async function openWindow(options: { locks?: boolean } = {}) {
     door: await import('../src/data/storage/door.ts'),
     draft: await import('../src/session/draft.ts'),
     history: await import('../src/data/storage/historyStorage.ts'),
-    jobs: await import('../src/data/stores/jobs.ts'),
+    jobs: await import('../src/data/stores/jobs/jobs.ts'),
     jobStorage: await import('../src/data/storage/jobStorage.ts'),
     kit: await import('../src/session/kit.ts'),
     ledger: await import('../src/data/storage/ledger.ts'),
     photos: await import('../src/data/storage/photoStorage.ts'),
     practice: await import('../src/session/practice.ts'),
-    record: await import('../src/session/record.ts'),
+    record: await import('../src/session/record/record.ts'),
     stores: await import('../src/data/storage/stores.ts'),
     training: await import('../src/data/stores/training.ts'),
     windows: await import('../src/data/storage/windows.ts'),
     windowId: (await import('../src/browser/windowId.ts')).windowId,
   };
   // Fetched now, or it would be that of the window opened last.
-  await (await import('../src/data/stores/wholeJobs.ts')).wholeJobs();
+  await (await import('../src/data/stores/jobs/wholeJobs.ts')).wholeJobs();
   return {
     ...window,
     pinia,

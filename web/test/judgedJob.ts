@@ -1,6 +1,6 @@
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
-import { persistedRecord } from '../src/session/record.ts';
+import { persistedRecord } from '../src/session/record/record.ts';
 import { followVerdict } from '../src/session/verdict.ts';
 import { fakeDoor } from './fakeDoor.ts';
 import { fakeEngine } from './fakeEngine.ts';

@@ -43,7 +43,7 @@ export const OTHER_ADDRESSES: readonly { path: string; redirect: (rest: string) 
 
 /** What screens load when they need it. */
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
-  () => import('../data/stores/wholeJobActions.ts'),
+  () => import('../data/stores/jobs/wholeJobActions.ts'),
   () => import('../session/kit.ts'),
   () => import('../screens/jobs/exportJobs.ts'),
   () => import('../components/PlotFigure.vue'),

@@ -8,7 +8,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useBench } from '../session/bench.ts';
 import { useKit } from '../session/kit.ts';
-import { useJobs } from '../data/stores/jobs.ts';
+import { useJobs } from '../data/stores/jobs/jobs.ts';
 import { openChecks } from './openChecks.ts';
 
 /** Puts a result of the shelf into a job in one step and goes there. */

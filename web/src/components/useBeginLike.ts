@@ -1,5 +1,5 @@
 import { useRouter } from 'vue-router';
-import { useJobs } from '../data/stores/jobs.ts';
+import { useJobs } from '../data/stores/jobs/jobs.ts';
 
 /** Begins a check from an earlier one, and goes there: on the same machine and circuit, or of its fault come back. */
 export function useBeginLike(): (id: string, how: 'startLike' | 'startAgain') => Promise<void> {

@@ -8,7 +8,7 @@ import type { z } from 'zod';
 import { getPhoto, putPhoto } from '../data/storage/photoStorage.ts';
 import { type StoredCurves, storedCurvesSchema } from '../data/storage/storedCurves.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /** One curve on the shelf: of the catalogue or the user's own. */
 export interface ShelfCurve {

@@ -2,7 +2,7 @@ import { computed, onScopeDispose, type Ref, type WritableComputedRef } from 'vu
 import type { z } from 'zod';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
 import type { StorageFault } from '../data/storage/storageError.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /**
  * What is typed into a tool of the shelf, kept through reloads under a key. What is stored and no longer fits the schema is replaced with the

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { fakeDoor } from '../../test/fakeDoor.ts';
 import { followHistory, type Steps } from './history.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 interface Note {
   title: string;

@@ -1,7 +1,7 @@
 import { applyPatches, differences, inverse, type Patch } from '@mellow-probe/core/base/records/changes';
-import { computed, reactive, shallowRef } from 'vue';
+import { computed, reactive, type Ref, shallowRef } from 'vue';
 import { nowIso } from '../browser/newId.ts';
-import type { Change, PersistedRecord } from './recordContract.ts';
+import type { Change, PersistedRecord } from './record/recordContract.ts';
 
 /** One step that can be taken back: what it changed, and when it began. */
 export interface Step {
@@ -50,52 +50,21 @@ const PAUSE_MS = 4000;
 export function followHistory<T extends object>(record: PersistedRecord<T>, door: StepsDoor): History {
   const steps = shallowRef<Steps>({ undo: [], redo: [] });
   /** The step that further keys of the same field still go into. */
-  let open: { before: T; field: string; last: number } | null = null;
-  let writing: Promise<void> | null = null;
-  let written: Steps = steps.value;
+  let open: OpenStep<T> | null = null;
+  const flush = stepsWriter(steps, door, () => record.settled());
 
   function set(next: Steps): void {
     steps.value = { undo: next.undo.slice(-MOST_STEPS), redo: next.redo.slice(-MOST_STEPS) };
     void flush();
   }
 
-  /** Writes at once, the newest only while a write is under way: a step must not be lost to a quick reload. */
-  function flush(): Promise<void> {
-    writing ??= (async () => {
-      while (written !== steps.value) {
-        // The record itself goes first.
-        await record.settled();
-        written = steps.value;
-        await door.write(written).catch(() => undefined);
-      }
-    })().finally(() => (writing = null));
-    return writing;
-  }
-
   record.changes.listen((change) => {
     if (change.origin === 'elsewhere') open = null;
-    if (change.origin === 'typed') took(change);
+    if (change.origin !== 'typed') return;
+    const next = withChange(steps.value.undo, open, change, Date.now());
+    open = next.open;
+    set({ undo: next.undo, redo: [] });
   });
-
-  function took({ patches, before, after }: Change<T>): void {
-    const now = Date.now();
-    const field = fieldOf(patches);
-    const goesOn = open !== null && now - open.last < PAUSE_MS && sameField(open.field, field);
-    const { undo } = steps.value;
-    if (open && goesOn) {
-      const step = undo[undo.length - 1];
-      // Only where the hand was: what a write has stamped since the step began is none of it.
-      const touched = new Set([...step.patches, ...patches].map(({ at: [first] }) => first));
-      const whole = differences(open.before, after).filter(({ at: [first] }) => touched.has(first));
-      open = { ...open, last: now };
-      const rest = undo.slice(0, -1);
-      set({ undo: whole.length === 0 ? rest : [...rest, { at: step.at, patches: whole }], redo: [] });
-      if (whole.length === 0) open = null;
-      return;
-    }
-    open = { before, field, last: now };
-    set({ undo: [...undo, { at: nowIso(), patches: [...patches] }], redo: [] });
-  }
 
   function move(from: 'undo' | 'redo'): Undone | null {
     const list = steps.value[from];
@@ -133,6 +102,46 @@ export function followHistory<T extends object>(record: PersistedRecord<T>, door
     loaded,
     flush,
   };
+}
+
+/** Writes the steps at once, the newest only while a write is under way: a step must not be lost to a quick reload. */
+function stepsWriter(steps: Ref<Steps>, door: StepsDoor, recordStored: () => Promise<void>): () => Promise<void> {
+  let writing: Promise<void> | null = null;
+  let written = steps.value;
+  async function writeAll(): Promise<void> {
+    while (written !== steps.value) {
+      // The record itself goes first.
+      await recordStored();
+      written = steps.value;
+      await door.write(written).catch(() => undefined);
+    }
+  }
+  return () => (writing ??= writeAll().finally(() => (writing = null)));
+}
+
+/** A step that further keys of the same field still go into: what the record was before it, and when the last key came, ms. */
+interface OpenStep<T> {
+  before: T;
+  field: string;
+  last: number;
+}
+
+/** The steps with one more change: it goes into the open step where it is of the same field and soon enough, else it is one of its own. */
+function withChange<T extends object>(
+  undo: readonly Step[],
+  open: OpenStep<T> | null,
+  { patches, before, after }: Change<T>,
+  nowMs: number,
+): { undo: Step[]; open: OpenStep<T> | null } {
+  const field = fieldOf(patches);
+  if (!open || nowMs - open.last >= PAUSE_MS || !sameField(open.field, field))
+    return { undo: [...undo, { at: nowIso(), patches: [...patches] }], open: { before, field, last: nowMs } };
+  const [rest, step] = [undo.slice(0, -1), undo[undo.length - 1]];
+  // Only what the hand touched: what a write has stamped since the step began is none of it.
+  const touched = new Set([...step.patches, ...patches].map(({ at: [first] }) => first));
+  const whole = differences(open.before, after).filter(({ at: [first] }) => touched.has(first));
+  if (whole.length === 0) return { undo: rest, open: null };
+  return { undo: [...rest, { at: step.at, patches: whole }], open: { ...open, last: nowMs } };
 }
 
 /** The place that all patches of a change have in common, as text. */

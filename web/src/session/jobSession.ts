@@ -7,8 +7,8 @@ import type { Kept } from '../data/storage/kept.ts';
 import { photosOf, removePhotosOf } from '../data/storage/photoStorage.ts';
 import type { EngineLine } from '../workers/engineClient.ts';
 import { followHistory, type History, type StepsDoor } from './history.ts';
-import { persistedRecord } from './record.ts';
-import type { Keeping, PersistedRecord } from './recordContract.ts';
+import { persistedRecord } from './record/record.ts';
+import type { Keeping, PersistedRecord } from './record/recordContract.ts';
 import { followVerdict, type VerdictLine, type VerdictView } from './verdict.ts';
 import { followWork, type WorkOrder } from './workOrder.ts';
 

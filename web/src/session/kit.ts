@@ -2,7 +2,7 @@ import { genericKit, type Kit, kitSchema } from '@mellow-probe/core/catalogue/ki
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /** The technician's own kit: new jobs start with a copy of it. */
 export const useKit = defineStore('kit', () => {

@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue';
 import type { z } from 'zod';
 import { storedCodesSchema } from '../data/storage/storedCodes.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /** The user's own codes on the shelf: those of machines that follow no standard. */
 export const useOwnCodes = defineStore('own-codes', () => {

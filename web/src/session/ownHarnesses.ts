@@ -10,7 +10,7 @@ import type { z } from 'zod';
 import { newId } from '../browser/newId.ts';
 import { storedHarnessesSchema } from '../data/storage/storedHarnesses.ts';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /** Looms kept on the shelf, by name: the next check of such a machine takes one in a tap. */
 export const useOwnHarnesses = defineStore('own-looms', () => {

@@ -2,7 +2,7 @@ import { noWorkshop, type Workshop, workshopSchema } from '@mellow-probe/core/ca
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { shelfDoor } from '../data/storage/shelfStorage.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 
 /** Who works here: on the head of every report that is made in this browser. */
 export const useOwnWorkshop = defineStore('own-workshop', () => {

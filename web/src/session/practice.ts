@@ -12,8 +12,8 @@ import type { EngineLine } from '../workers/engineClient.ts';
 import type { Handed, Standing, Told, ToolSays } from '../workers/training.ts';
 import { trainingLines } from '../workers/trainingClient.ts';
 import { type JobSession, jobSession } from './jobSession.ts';
-import { persistedRecord } from './record.ts';
-import type { PersistedRecord } from './recordContract.ts';
+import { persistedRecord } from './record/record.ts';
+import type { PersistedRecord } from './record/recordContract.ts';
 
 /** A training case on the bench: the moves are kept, everything else follows from them. */
 export interface Practice {
@@ -76,13 +76,14 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
   if (!stored) return { kind: 'missing' };
   const record = persistedRecord<PlayRecord>({ door, initial: stored.value, stored });
   await record.loaded;
-  const { scene, judge } = trainingLines();
+  const lines = trainingLines();
   const { number, mode } = record.now();
   try {
-    const begun = await scene.ask(async (r) => await r.begin(number));
+    const begun = await lines.scene.ask(async (r) => await r.begin(number));
     if (!begun.ok) return failedFor(say.thisCaseNumberCannotBeUsed(number));
-    const first = await scene.ask(async (r) => await r.stand(number, record.now().moves));
-    return { kind: 'open', practice: practiceOf(record, begun.handed, first) };
+    const first = await lines.scene.ask(async (r) => await r.stand(number, record.now().moves));
+    const judging = mode === 'shown' ? engine : SILENT;
+    return { kind: 'open', practice: practiceOf(record, begun.handed, first, judging, lines) };
   } catch (error) {
     return failedFor(error instanceof Error ? error.message : String(error));
   }
@@ -92,47 +93,89 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
     record.dispose();
     return { kind: 'failed', why };
   }
+}
 
-  function practiceOf(play: PersistedRecord<PlayRecord>, handed: Handed, first: Standing): Practice {
-    const standing = shallowRef(first);
-    const tool = shallowRef<ToolSays | null>(null);
-    const told = shallowRef<Told | null>(null);
-    const failed = shallowRef<string | null>(null);
-    const session = jobSession(nowhere(first.job), first.job, null, mode === 'shown' ? engine : SILENT, {
-      steps: { read: () => Promise.resolve(null), write: () => Promise.resolve() },
-      stations: (station) => STATIONS.includes(station),
-    });
-    const lastSetUp = play.now().moves.reduce<SetUp>((at, m) => (m.kind === 'measure' ? m.setUp : at), UNTOUCHED);
-    const setUp = reactive({ ...lastSetUp });
-    let asked = 0;
+type Lines = ReturnType<typeof trainingLines>;
 
-    async function stand(): Promise<void> {
-      const mine = ++asked;
-      const moves = play.now().moves;
-      try {
-        const now = await scene.ask(async (r) => await r.stand(number, moves));
-        if (mine !== asked) return;
-        standing.value = now;
-        const { readings, findings, moments, complaint } = now.job;
-        session.record.change('elsewhere', (job) => Object.assign(job, { readings, findings, moments, complaint }));
-        // Not waited for: the judge takes its time.
-        void (now.state.ended ? finish(moves) : listen(mine, moves)).catch(broke);
-      } catch (error) {
-        broke(error);
-      }
+function practiceOf(
+  play: PersistedRecord<PlayRecord>,
+  handed: Handed,
+  first: Standing,
+  engine: EngineLine,
+  { scene, judge }: Lines,
+): Practice {
+  const { number } = play.now();
+  const standing = shallowRef(first);
+  const failed = shallowRef<string | null>(null);
+  const session = jobSession(nowhere(first.job), first.job, null, engine, {
+    steps: { read: () => Promise.resolve(null), write: () => Promise.resolve() },
+    stations: (station) => STATIONS.includes(station),
+  });
+  const lastSetUp = play.now().moves.reduce<SetUp>((at, m) => (m.kind === 'measure' ? m.setUp : at), UNTOUCHED);
+  const judged = judgement(play, judge);
+  let asked = 0;
+
+  async function stand(): Promise<void> {
+    const mine = ++asked;
+    const moves = play.now().moves;
+    try {
+      const now = await scene.ask(async (r) => await r.stand(number, moves));
+      if (mine !== asked) return;
+      standing.value = now;
+      const { readings, findings, moments, complaint } = now.job;
+      session.record.change('elsewhere', (job) => Object.assign(job, { readings, findings, moments, complaint }));
+      // Not waited for: the judge takes its time.
+      void (now.state.ended ? judged.finish(moves) : judged.listen(moves)).catch(broke);
+    } catch (error) {
+      broke(error);
     }
-    function broke(error: unknown): void {
-      failed.value = error instanceof Error ? error.message : String(error);
-    }
+  }
+  function broke(error: unknown): void {
+    failed.value = error instanceof Error ? error.message : String(error);
+  }
 
+  void judge.ask(async (r) => await r.prepare(number)).catch(() => undefined);
+  void stand();
+  return markRaw({
+    record: play,
+    handed,
+    session,
+    standing,
+    setUp: reactive({ ...lastSetUp }),
+    tool: judged.tool,
+    told: judged.told,
+    failed,
+    async make(move: Move) {
+      if (standing.value.state.ended || play.now().moves.length >= MOST_MOVES) return;
+      play.change('typed', (p) => p.moves.push(move));
+      await stand();
+    },
+    async close() {
+      await session.close();
+      play.dispose();
+      await play.settled();
+    },
+  });
+}
+
+/** What the judge says of a play: of its readings until now, and the debrief once it has ended. */
+function judgement(play: PersistedRecord<PlayRecord>, judge: Lines['judge']) {
+  const tool = shallowRef<ToolSays | null>(null);
+  const told = shallowRef<Told | null>(null);
+  const { number } = play.now();
+  let asked = 0;
+  return {
+    tool,
+    told,
     /** The judge follows while the learner goes on: what it says is there when it is asked for. */
-    async function listen(mine: number, moves: readonly Move[]): Promise<void> {
+    async listen(moves: readonly Move[]): Promise<void> {
+      const mine = ++asked;
       tool.value = null;
       const says = await judge.ask(async (r) => await r.says(number, moves));
       if (mine === asked) tool.value = says;
-    }
-
-    async function finish(moves: readonly Move[]): Promise<void> {
+    },
+    async finish(moves: readonly Move[]): Promise<void> {
+      asked++;
       const debrief = await judge.ask(async (r) => await r.debrief(number, moves));
       if (play.now().endedAt === null) {
         play.change('typed', (p) => Object.assign(p, { endedAt: nowIso(), result: debrief.result }));
@@ -140,31 +183,8 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
         await play.settled();
       }
       told.value = debrief;
-    }
-
-    void judge.ask(async (r) => await r.prepare(number)).catch(() => undefined);
-    void stand();
-    return markRaw({
-      record: play,
-      handed,
-      session,
-      standing,
-      setUp,
-      tool,
-      told,
-      failed,
-      async make(move: Move) {
-        if (standing.value.state.ended || play.now().moves.length >= MOST_MOVES) return;
-        play.change('typed', (p) => p.moves.push(move));
-        await stand();
-      },
-      async close() {
-        await session.close();
-        play.dispose();
-        await play.settled();
-      },
-    });
-  }
+    },
+  };
 }
 
 export const PRACTICE: InjectionKey<Practice> = Symbol('practice');

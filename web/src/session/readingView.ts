@@ -1,8 +1,8 @@
 import { readingViewWords as say } from '@mellow-probe/core/wording/screens/session';
 import type { JobReading } from '@mellow-probe/core/check/job/jobSchema';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
-import { inside } from '@mellow-probe/core/base/numeric/interval';
-import { formatInterval, formatOhm, formatQuantity, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
+import { inside, type Interval } from '@mellow-probe/core/base/numeric/interval';
+import { formatInterval, formatOhm, type TemperatureUnit } from '@mellow-probe/core/base/units/format';
 import { probablyMeant } from '@mellow-probe/core/inference/verdict/probablyMeant';
 import { usePreferences } from '../data/stores/preferences.ts';
 import { useSession } from './jobSession.ts';
@@ -41,21 +41,36 @@ export function readingView(
   reading: JobReading | undefined,
 ): ReadingView {
   const { quantity } = measurementById(measurement);
-  const assessment = verdict.fault ? undefined : verdict.result?.assessment;
-  const at = reading ? (assessment?.readings.findIndex((r) => r.id === reading.id) ?? -1) : -1;
-  const range = assessment?.readings[at]?.healthy ?? assessment?.healthy[measurement];
   const value = reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
-  const meant = quantity === 'ohms' && value !== null && range ? probablyMeant(value, range) : null;
-  const judged = at >= 0 && value !== null && range ? inside(range, value) : null;
-  const leader = assessment?.suspects[0];
-  const predicted = at >= 0 && leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
+  const { range, isJudged, predicted } = expectedOf(verdict, measurement, reading);
+  const standing = standingOf(isJudged && value !== null && range ? inside(range, value) : null);
   return {
     healthy: range ? formatInterval(range, quantity, unit) : '',
-    ...standingOf(judged),
-    readAs: value !== null && quantity === 'ohms' ? `= ${formatQuantity(value, quantity, unit)}` : '',
-    meant: meant === null ? '' : formatOhm(meant),
-    predicted: predicted && judged !== null && judged !== 'inside' ? formatInterval(predicted, quantity, unit) : '',
+    ...standing,
+    ...(quantity === 'ohms' && value !== null ? ohmsRead(value, range) : { readAs: '', meant: '' }),
+    predicted: predicted && standing.standing === 'off' ? formatInterval(predicted, quantity, unit) : '',
   };
+}
+
+/** Ohms as they were read, and what was probably meant where a factor of a thousand brings them into the healthy range. */
+function ohmsRead(ohm: number, range: Interval | undefined): Pick<ReadingView, 'readAs' | 'meant'> {
+  const meant = range ? probablyMeant(ohm, range) : null;
+  return { readAs: `= ${formatOhm(ohm)}`, meant: meant === null ? '' : formatOhm(meant) };
+}
+
+/** What the engine expects of a test: healthy, and with the leading suspect; `isJudged`: this very reading is among those it weighed. */
+function expectedOf(
+  verdict: VerdictView,
+  measurement: string,
+  reading: JobReading | undefined,
+): { range?: Interval | undefined; isJudged: boolean; predicted?: Interval | undefined } {
+  const assessment = verdict.fault ? undefined : verdict.result?.assessment;
+  if (!assessment) return { isJudged: false };
+  const at = reading ? assessment.readings.findIndex((r) => r.id === reading.id) : -1;
+  if (at < 0) return { range: assessment.healthy[measurement], isJudged: false };
+  const leader = assessment.suspects[0];
+  const predicted = leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
+  return { range: assessment.readings[at].healthy, isJudged: true, predicted };
 }
 
 /** `readingView` of the job on the bench, in the unit in force. */

@@ -2,10 +2,10 @@ import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { same } from '@mellow-probe/core/base/records/plainData';
 import type { TwoFaults } from '@mellow-probe/core/advice/nextTest/twoFaults';
 import type { ChartLines } from '@mellow-probe/core/inference/verdict/chartLines';
-import { computed, reactive, ref, shallowRef } from 'vue';
+import { computed, reactive, type Ref, ref, shallowRef } from 'vue';
 import type { Advice, EngineAnswer, Part } from '../workers/engineAnswer.ts';
 import { type EngineFault, type EngineLine, toEngineError } from '../workers/engineClient.ts';
-import type { PersistedRecord } from './recordContract.ts';
+import type { PersistedRecord } from './record/recordContract.ts';
 import {
   type Answered,
   latePart,
@@ -61,37 +61,56 @@ function forEngine(job: Job): Job {
 export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): VerdictLine {
   const held = shallowRef<Verdict>({ kind: 'none' });
   const slow = ref(false);
-  let question: Question | null = null;
-  let waiting: Question | null = null;
-  let working = false;
-  let closed = false;
   let charts = 0;
   let slowTimer: ReturnType<typeof setTimeout> | undefined;
 
-  function happen(event: VerdictEvent): void {
+  const questions = newestQuestion(line, (event) => {
     held.value = nextVerdict(held.value, event);
     clearTimeout(slowTimer);
     slow.value = false;
     if (held.value.kind === 'computing') slowTimer = setTimeout(() => (slow.value = true), SLOW_MS);
-  }
+  });
+  const ask = (job: Job, revision: number): void => questions.ask({ revision, job: forEngine(job), chart: charts > 0 });
+  const again = (): void => ask(record.now(), questions.newest()?.revision ?? 0);
 
-  function ask(job: Job, revision: number): void {
-    question = { revision, job: forEngine(job), chart: charts > 0 };
-    waiting = question;
-    happen({ kind: 'asked' });
-    if (!working) void work();
-  }
+  const stop = record.changes.listen(({ revision, after }) => {
+    const asked = questions.newest();
+    if (!asked || !same(forEngine(after), asked.job)) ask(after, revision);
+  });
+  ask(record.now(), 0);
+
+  return {
+    view: verdictView(record, held, slow),
+    again,
+    wantChart() {
+      charts++;
+      if (questions.newest()?.chart === false) again();
+      return () => void charts--;
+    },
+    close() {
+      questions.close();
+      clearTimeout(slowTimer);
+      stop();
+    },
+  };
+}
+
+/** Asks the engine one question at a time, always the newest; what becomes of it is told to `happen`. */
+function newestQuestion(line: EngineLine, happen: (event: VerdictEvent) => void) {
+  let newest: Question | null = null;
+  let waiting: Question | null = null;
+  let working = false;
 
   async function work(): Promise<void> {
     working = true;
-    while (waiting && !closed) {
+    while (waiting) {
       const mine = waiting;
       waiting = null;
       try {
         await line.judge(mine.job, mine.chart, (part) => take(mine, part));
-        if (mine === question) happen({ kind: 'finished' });
+        if (mine === newest) happen({ kind: 'finished' });
       } catch (error) {
-        if (mine === question && !closed) happen({ kind: 'failed', fault: toEngineError(error).fault });
+        if (mine === newest) happen({ kind: 'failed', fault: toEngineError(error).fault });
       }
     }
     working = false;
@@ -99,62 +118,47 @@ export function followVerdict(record: PersistedRecord<Job>, line: EngineLine): V
 
   /** Takes a part of an answer; false where nobody wants it any more. */
   function take(of: Question, part: Part): boolean {
-    if (of !== question || closed) return false;
+    if (of !== newest) return false;
     if (part.kind !== 'working') happen({ kind: 'part', of, part });
     return true;
   }
 
-  const stop = record.changes.listen(({ revision, after }) => {
-    if (question && same(forEngine(after), question.job)) return;
-    ask(after, revision);
-  });
-  ask(record.now(), 0);
+  return {
+    newest: () => newest,
+    ask(question: Question): void {
+      newest = waiting = question;
+      happen({ kind: 'asked' });
+      if (!working) void work();
+    },
+    /** No answer is taken any more. */
+    close(): void {
+      newest = waiting = null;
+    },
+  };
+}
 
+function verdictView(record: PersistedRecord<Job>, held: Ref<Verdict>, slow: Ref<boolean>): VerdictView {
   /** What was written into the job in this very event is not yet a change, but it is on the screen. */
   const state = computed<Verdict>(() =>
     record.dirty.value && held.value.kind === 'ready' ? { kind: 'computing', former: held.value.now } : held.value,
   );
   const shown = computed(() => shownOf(state.value));
   const advice = computed(() => latePart(state.value, (a) => a.advice));
-  const view: VerdictView = reactive({
+  const failed = computed(() => (state.value.kind === 'failed' ? state.value.fault : null));
+  return reactive({
     state,
     shown,
     earlier: computed(() => state.value.kind !== 'ready' && shown.value !== null),
-    fault: computed(() => (state.value.kind === 'failed' ? state.value.fault : null)),
+    fault: failed,
     slow,
     result: computed(() => shown.value?.answer.result ?? null),
     advice: computed(() => advice.value.value),
     adviceEarlier: computed(() => advice.value.earlier),
     chart: computed(() => latePart(state.value, (a) => a.chart).value),
     two: computed(() => shown.value?.two ?? null),
-    issues: computed(
-      () =>
-        new Map(
-          (state.value.kind === 'failed' ? [] : (shown.value?.answer.issues ?? [])).map(({ path, issue }) => [
-            path,
-            issue,
-          ]),
-        ),
-    ),
+    issues: computed(() => {
+      const issues = failed.value ? [] : (shown.value?.answer.issues ?? []);
+      return new Map(issues.map(({ path, issue }) => [path, issue]));
+    }),
   });
-
-  return {
-    view,
-    again,
-    wantChart() {
-      charts++;
-      if (question && !question.chart) again();
-      return () => void charts--;
-    },
-    close() {
-      closed = true;
-      question = null;
-      clearTimeout(slowTimer);
-      stop();
-    },
-  };
-
-  function again(): void {
-    ask(record.now(), question?.revision ?? 0);
-  }
 }

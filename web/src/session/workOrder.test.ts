@@ -6,7 +6,7 @@ import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { fakeDoor } from '../../test/fakeDoor.ts';
-import { persistedRecord } from './record.ts';
+import { persistedRecord } from './record/record.ts';
 import type { VerdictView } from './verdict.ts';
 import { followWork } from './workOrder.ts';
 

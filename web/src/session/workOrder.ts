@@ -7,7 +7,7 @@ import { nextOfSchool, type Station, stationsFor } from '@mellow-probe/core/advi
 import type { MachineState } from '@mellow-probe/core/base/units/vocabulary';
 import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { computed, reactive, ref, toRaw } from 'vue';
-import type { PersistedRecord } from './recordContract.ts';
+import type { PersistedRecord } from './record/recordContract.ts';
 import type { VerdictView } from './verdict.ts';
 
 /** Where on the order of work the technician is: a station, on it a test, of it a reading. Nothing locks; any can be gone to at any time. */
@@ -46,19 +46,8 @@ export function followWork(
 ): WorkOrder {
   const job = record.value;
   const station = ref('quick');
-  const test = ref<string | null>(null);
-  const chosen = ref<string | null>(null);
-  const draft = ref<JobConditions>({});
-  const state = ref<MachineState>('steady');
-  const moment = ref<string | null>(null);
-
-  const stations = computed(() =>
-    stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
-  );
-  const allTests = computed(() => stations.value.flatMap((s) => s.tests));
-  const readingsOf = (measurement: string): JobReading[] => job.readings.filter((r) => r.measurement === measurement);
-  const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
-  const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
+  const card = onCard(job);
+  const { stations, doneTests, proposed, nextUndone } = testsOf(job, verdict, shown);
 
   function goStation(id: string): void {
     const next = stations.value.find((s) => s.id === id);
@@ -66,75 +55,115 @@ export function followWork(
     station.value = id;
     const first = next.tests.find((t) => !doneTests.value.has(t)) ?? next.tests[0];
     if (first) goTest(first);
-    else [test.value, chosen.value] = [null, null];
+    else card.clear();
   }
 
   function goTest(measurement: string, conditions?: Conditions, inState: MachineState = 'steady'): void {
     station.value = stations.value.find((s) => s.tests.includes(measurement))?.id ?? station.value;
-    test.value = measurement;
-    const mine = readingsOf(measurement).filter((r) => !r.voided && (inState === 'steady' || r.state === inState));
-    const fresh = conditions && measurementById(measurement).needs.length > 0;
-    [state.value, moment.value] = [inState, null];
-    chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
-    draft.value = conditions ? asTyped(conditions) : {};
+    card.put(measurement, conditions, inState);
   }
 
   function goReading(id: string): void {
     const reading = job.readings.find((r) => r.id === id);
     if (!reading) return;
     goTest(reading.measurement);
-    chosen.value = id;
+    card.readingId.value = id;
   }
 
-  const proposed = computed(() => {
-    const next = nextOfSchool(job.school, allTests.value, doneTests.value);
-    if (next) return { measurement: next, conditions: {} };
-    const { advice } = verdict;
-    const place: WorkOrder['proposed'] = advice && nextPlace(advice.where, job.loom);
-    return place ?? advice?.proposals[0] ?? null;
-  });
-
-  function goNext(): void {
-    const list = allTests.value;
-    const here = test.value ? list.indexOf(test.value) : -1;
-    const after = [...list.slice(here + 1), ...list.slice(0, Math.max(here, 0))];
-    const next = after.find((id) => !doneTests.value.has(id));
-    if (next) goTest(next);
-    else goStation('decision');
-  }
-
+  const { test, readingId, draft, state, moment, again } = card;
   return reactive({
     station,
     test,
-    // A reading that is gone (taken back, merged away) is no longer on the card.
-    readingId: computed({
-      get: () => (job.readings.some((r) => r.id === chosen.value) ? chosen.value : null),
-      set: (id) => (chosen.value = id),
-    }),
+    readingId,
     draft,
     state,
     moment,
     stations,
     current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
     proposed,
-    readingsOf,
+    readingsOf: (measurement: string) => readingsOf(job, measurement),
     goStation,
     goTest,
     goReading,
-    again: (inState?: MachineState) => {
-      const last = job.readings.find((r) => r.id === chosen.value);
-      [state.value, moment.value] = inState ? [inState, null] : [last?.state ?? 'steady', last?.moment ?? null];
-      [chosen.value, draft.value] = [null, inState ? {} : plainCopy(toRaw(last?.conditions ?? {}))];
-    },
+    again,
     goProposed: () =>
       proposed.value && goTest(proposed.value.measurement, proposed.value.conditions, proposed.value.state),
-    goNext,
+    goNext: () => {
+      const next = nextUndone(test.value);
+      if (next) goTest(next);
+      else goStation('decision');
+    },
     step: (by: 1 | -1) => {
       const at = stations.value.findIndex((s) => s.id === station.value);
       const next = stations.value[at + by];
       if (next) goStation(next.id);
     },
   });
+}
+
+const readingsOf = (job: Job, measurement: string): JobReading[] =>
+  job.readings.filter((r) => r.measurement === measurement);
+
+/** The stations and tests of a job, which of them are done, and which is next. */
+function testsOf(job: Job, verdict: VerdictView, shown: (station: string) => boolean) {
+  const stations = computed(() =>
+    stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
+  );
+  const allTests = computed(() => stations.value.flatMap((s) => s.tests));
+  const isDone = (id: string): boolean => readingsOf(job, id).some((r) => !r.voided && r.value !== null);
+  const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
+  const proposed = computed((): WorkOrder['proposed'] => {
+    const next = nextOfSchool(job.school, allTests.value, doneTests.value);
+    if (next) return { measurement: next, conditions: {} };
+    const { advice } = verdict;
+    return (advice && nextPlace(advice.where, job.loom)) ?? advice?.proposals[0] ?? null;
+  });
+  /** The next test after this one that has no reading yet, round to the one before it. */
+  function nextUndone(from: string | null): string | undefined {
+    const list = allTests.value;
+    const here = from ? list.indexOf(from) : -1;
+    const after = [...list.slice(here + 1), ...list.slice(0, Math.max(here, 0))];
+    return after.find((id) => !doneTests.value.has(id));
+  }
+  return { stations, doneTests, proposed, nextUndone };
+}
+
+/** The test on the card, and which of its readings: one that is there, or one still to be taken. */
+function onCard(job: Job) {
+  const test = ref<string | null>(null);
+  const chosen = ref<string | null>(null);
+  const draft = ref<JobConditions>({});
+  const state = ref<MachineState>('steady');
+  const moment = ref<string | null>(null);
+  return {
+    test,
+    draft,
+    state,
+    moment,
+    // A reading that is gone (undone, merged away) is no longer on the card.
+    readingId: computed({
+      get: () => (job.readings.some((r) => r.id === chosen.value) ? chosen.value : null),
+      set: (id) => (chosen.value = id),
+    }),
+    clear(): void {
+      [test.value, chosen.value] = [null, null];
+    },
+    put(measurement: string, conditions: Conditions | undefined, inState: MachineState): void {
+      test.value = measurement;
+      const mine = readingsOf(job, measurement).filter(
+        (r) => !r.voided && (inState === 'steady' || r.state === inState),
+      );
+      const fresh = conditions && measurementById(measurement).needs.length > 0;
+      [state.value, moment.value] = [inState, null];
+      chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);
+      draft.value = conditions ? asTyped(conditions) : {};
+    },
+    again(inState?: MachineState): void {
+      const last = job.readings.find((r) => r.id === chosen.value);
+      [state.value, moment.value] = inState ? [inState, null] : [last?.state ?? 'steady', last?.moment ?? null];
+      [chosen.value, draft.value] = [null, inState ? {} : plainCopy(toRaw(last?.conditions ?? {}))];
+    },
+  };
 }
 
 function asTyped({ substituteOhm, bathC, airC, wire, position, side }: Conditions): JobConditions {

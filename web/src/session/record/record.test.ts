@@ -2,8 +2,8 @@
 import { plainCopy } from '@mellow-probe/core/base/records/plainData';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { nextTick, watch } from 'vue';
-import { fakeDoor } from '../../test/fakeDoor.ts';
-import { clearAhead, readAhead } from '../data/storage/ahead.ts';
+import { fakeDoor } from '../../../test/fakeDoor.ts';
+import { clearAhead, readAhead } from '../../data/storage/ahead.ts';
 import { persistedRecord } from './record.ts';
 import type { Change } from './recordContract.ts';
 import { stream } from './stream.ts';

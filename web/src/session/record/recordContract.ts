@@ -1,8 +1,8 @@
 import type { Patch } from '@mellow-probe/core/base/records/changes';
 import type { Ref } from 'vue';
-import type { Door } from '../data/storage/door.ts';
-import type { Kept } from '../data/storage/kept.ts';
-import type { StorageFault } from '../data/storage/storageError.ts';
+import type { Door } from '../../data/storage/door.ts';
+import type { Kept } from '../../data/storage/kept.ts';
+import type { StorageFault } from '../../data/storage/storageError.ts';
 import type { Stream } from './stream.ts';
 
 /** Where a change came from: typed here, read back or merged from elsewhere, or taken back and done again. */

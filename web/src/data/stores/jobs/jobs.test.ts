@@ -5,7 +5,7 @@ import { saveJob as jobText } from '@mellow-probe/core/check/job/openJob';
 import { genericKit } from '@mellow-probe/core/catalogue/kit/kitSchema';
 import { setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test } from 'vitest';
-import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../../test/browserWindow.ts';
+import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../../../test/browserWindow.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
 const IMAGE = 'data:image/jpeg;base64,AAAA';

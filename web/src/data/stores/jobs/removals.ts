@@ -1,7 +1,7 @@
 import type { JobLine } from '@mellow-probe/core/check/job/jobList';
 import { type Ref, shallowRef } from 'vue';
-import { clearAhead } from '../storage/ahead.ts';
-import { holdsAny } from '../storage/stores.ts';
+import { clearAhead } from '../../storage/ahead.ts';
+import { holdsAny } from '../../storage/stores.ts';
 import { wholeJobs } from './wholeJobs.ts';
 
 /** What was removed stays in the bin this long, ms. */

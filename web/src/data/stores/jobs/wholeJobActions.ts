@@ -12,4 +12,4 @@ export {
   readEntry,
   removeJob,
   restoreJob,
-} from '../storage/jobStorage.ts';
+} from '../../storage/jobStorage.ts';

@@ -2,16 +2,16 @@
 import { lineCheck } from '@mellow-probe/core/intake/instruments/thermometerLine';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { browser, emptyBrowser } from '../../../test/browserWindow.ts';
-import type { LineEvents, Transport } from '../../instruments/transport.ts';
-import { readRecording } from '../storage/recordingStorage.ts';
+import { browser, emptyBrowser } from '../../../../test/browserWindow.ts';
+import type { LineEvents, Transport } from '../../../instruments/transport.ts';
+import { readRecording } from '../../storage/recordingStorage.ts';
 
 /** The server’s lines: whether they can be opened, and what each was told. */
 const server = vi.hoisted(() => ({
   answers: false,
   lines: new Map<string, { events: unknown; sent: string[]; closed: boolean }>(),
 }));
-vi.mock('../../instruments/socketTransport.ts', () => ({
+vi.mock('../../../instruments/socketTransport.ts', () => ({
   socketTransport: (path: string): Transport => {
     const own = { events: null as LineEvents | null, sent: [] as string[], closed: false };
     return {

@@ -10,8 +10,8 @@ import {
   readRecording,
   type RecordingHead,
   removeRecording,
-} from '../storage/recordingStorage.ts';
-import { withStore } from '../storage/stores.ts';
+} from '../../storage/recordingStorage.ts';
+import { withStore } from '../../storage/stores.ts';
 import { FLUSH_MS, recorder, type RecordingSink } from './recorder.ts';
 
 const VOLTS = { id: 'meter volts', name: 'Meter, volts', quantity: 'volts' } as const;

@@ -1,7 +1,7 @@
 import type { Channel } from '@mellow-probe/core/intake/instruments/heard';
 import type { Mark, MarkKind } from '@mellow-probe/core/intake/logs/log';
 import { plainCopy } from '@mellow-probe/core/base/records/plainData';
-import type { RecordingHead, SampleChunk } from '../storage/recordingStorage.ts';
+import type { RecordingHead, SampleChunk } from '../../storage/recordingStorage.ts';
 
 /** What is not written yet is at most so old, ms. */
 export const FLUSH_MS = 400;
@@ -33,19 +33,68 @@ export function recorder(
   sink: RecordingSink,
   failed: (error: unknown) => void,
 ): Recorder {
-  let pending: { t: number[]; v: number[] }[] = [];
-  let n = 0;
-  let writing: Promise<void> | null = null;
+  const { add, headChanged, flush, writing } = chunkWriter(head, sink, failed);
   let stopped = false;
-  let headChanged = true;
+  const timer = setInterval(() => void flush(), FLUSH_MS);
+  void flush();
 
   function channelOf({ id, name, quantity }: Channel): number {
     const known = head.channels.findIndex((c) => c.id === id);
     if (known >= 0) return known;
     head.channels.push({ id, name, quantity });
-    headChanged = true;
+    headChanged();
     return head.channels.length - 1;
   }
+
+  return {
+    head,
+    sample(channel, timeS, value) {
+      if (stopped) return;
+      const at = timeS - startS;
+      add(channelOf(channel), at, value);
+      head.samples++;
+      head.lengthS = Math.max(head.lengthS, at);
+    },
+    mark(kind, timeS, place = '', text = '') {
+      const mark = markIn(head, kind, timeS - startS, place, text);
+      headChanged();
+      void flush();
+      return mark;
+    },
+    unmark(mark) {
+      head.marks = head.marks.filter((m) => m !== mark);
+      headChanged();
+    },
+    async stop(endedAt, timeS) {
+      stopped = true;
+      clearInterval(timer);
+      await writing();
+      for (const m of head.marks) m.toS ??= timeS - startS;
+      head.endedAt = endedAt;
+      headChanged();
+      await flush();
+    },
+  };
+}
+
+/** Begins a mark, or ends the one of the same kind and place that is open. */
+function markIn(head: RecordingHead, kind: MarkKind, at: number, place: string, text: string): Mark {
+  const open = head.marks.find((m) => m.kind === kind && m.place === place && m.toS === null);
+  if (open && kind !== 'note') {
+    open.toS = at;
+    return open;
+  }
+  const mark: Mark = { kind, fromS: at, toS: kind === 'note' ? at : null, place, text };
+  head.marks.push(mark);
+  return mark;
+}
+
+/** Collects samples by channel and writes them in chunks, with the head before them where it has changed. */
+function chunkWriter(head: RecordingHead, sink: RecordingSink, failed: (error: unknown) => void) {
+  let pending: { t: number[]; v: number[] }[] = [];
+  let n = 0;
+  let isHeadNew = true;
+  let writing: Promise<void> | null = null;
 
   async function write(): Promise<void> {
     const taken = pending;
@@ -55,14 +104,14 @@ export function recorder(
     );
     try {
       // The head first: a chunk of a channel that no head knows could not be read.
-      if (headChanged) {
-        headChanged = false;
+      if (isHeadNew) {
+        isHeadNew = false;
         await sink.putHead(plainCopy(head));
       }
       if (chunks.length > 0) await sink.putChunk(head.id, n, chunks);
       n++;
     } catch (error) {
-      headChanged = true;
+      isHeadNew = true;
       // Back to the front: the next chunk holds them, too.
       taken.forEach((p, k) => {
         if (!p) return;
@@ -73,47 +122,14 @@ export function recorder(
     }
   }
 
-  const flush = (): Promise<void> => (writing ??= write().finally(() => (writing = null)));
-  const timer = setInterval(() => void flush(), FLUSH_MS);
-  void flush();
-
   return {
-    head,
-    sample(channel, timeS, value) {
-      if (stopped) return;
-      const k = channelOf(channel);
-      const at = timeS - startS;
-      (pending[k] ??= { t: [], v: [] }).t.push(at);
-      pending[k].v.push(value);
-      head.samples++;
-      head.lengthS = Math.max(head.lengthS, at);
+    add(channel: number, t: number, v: number): void {
+      const own = (pending[channel] ??= { t: [], v: [] });
+      own.t.push(t);
+      own.v.push(v);
     },
-    mark(kind, timeS, place = '', text = '') {
-      const at = timeS - startS;
-      const standing = head.marks.find((m) => m.kind === kind && m.place === place && m.toS === null);
-      headChanged = true;
-      if (standing && kind !== 'note') {
-        standing.toS = at;
-        void flush();
-        return standing;
-      }
-      const mark: Mark = { kind, fromS: at, toS: kind === 'note' ? at : null, place, text };
-      head.marks.push(mark);
-      void flush();
-      return mark;
-    },
-    unmark(mark) {
-      head.marks = head.marks.filter((m) => m !== mark);
-      headChanged = true;
-    },
-    async stop(endedAt, timeS) {
-      stopped = true;
-      clearInterval(timer);
-      await writing;
-      for (const m of head.marks) m.toS ??= timeS - startS;
-      head.endedAt = endedAt;
-      headChanged = true;
-      await flush();
-    },
+    headChanged: () => void (isHeadNew = true),
+    flush: (): Promise<void> => (writing ??= write().finally(() => (writing = null))),
+    writing: (): Promise<void> | null => writing,
   };
 }
