@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
@@ -14,18 +13,25 @@ export function run(command, args, options = {}) {
 
 /** Installs the npm packages when they are missing or the lock file has changed since. */
 export function ensurePackages() {
-  const lock = createHash('sha256')
-    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
-    .digest('hex');
-  const stamp = path.join(ROOT, 'node_modules', '.mellow-probe-lock');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  if (areInstalled()) return;
   console.log('Installing npm packages …');
   if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
     console.error('npm ci failed: the packages are needed once from the npm registry.');
     process.exit(1);
   }
-  mkdirSync(path.dirname(stamp), { recursive: true });
-  writeFileSync(stamp, lock);
+}
+
+/** Are the packages of the lock file those that are installed? npm notes what it has installed, and when it was done. */
+function areInstalled() {
+  const noted = path.join(ROOT, 'node_modules', '.package-lock.json');
+  if (!existsSync(noted)) return false;
+  const packagesOf = (file) => JSON.parse(readFileSync(file, 'utf8')).packages;
+  const installed = packagesOf(noted);
+  // A package for another system is not installed here.
+  return Object.entries(packagesOf(path.join(ROOT, 'package-lock.json'))).every(
+    ([name, { version, link, optional }]) =>
+      !name.includes('node_modules/') || link || optional || installed[name]?.version === version,
+  );
 }
 
 /** Installs Debian packages whose program is missing. `wanted` maps a program (or a file) to its package. */
