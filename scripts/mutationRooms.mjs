@@ -10,15 +10,29 @@ const session = (names, tests) => ({
   tests: tests.map((name) => `web/src/session/${name}.test.ts`),
 });
 
+/** Folders of screens: their components are mutated, too. */
+const SCREENS = ['bench', 'guide', 'jobs', 'live', 'logbook', 'logs', 'report', 'safe', 'settings', 'tools', 'train'];
+
 /** Each room in one or more parts. The thousand interleavings are a long comparison of their own and are left out. */
 export const ROOMS = {
   session: [
-    session(['record', 'stream'], ['record']),
+    all('web/src/session/record'),
     session(['history'], ['history']),
     session(['verdict', 'verdictState'], ['verdict', 'verdictState']),
     session(['readings', 'readingView', 'unsent'], ['readings']),
     session(['workOrder'], ['workOrder']),
     session(['bench', 'jobSession', 'kit', 'draft', 'curves'], ['bench']),
+  ],
+  stores: [all('web/src/data/stores/jobs'), all('web/src/data/stores/live')],
+  screens: [
+    {
+      mutate: SCREENS.flatMap((s) => [
+        `web/src/screens/${s}/*.ts`,
+        `web/src/screens/${s}/*.vue`,
+        `!web/src/screens/${s}/*.test.ts`,
+      ]),
+      tests: ['web/src/screens/*.test.ts', 'web/src/screens/*/*.test.ts'],
+    },
   ],
   storage: [all('web/src/data/storage'), all('web/src/data/backup')],
   job: [
