@@ -20,6 +20,8 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
     held: false,
     refuse: null as StorageFault | null,
     writes: [] as T[],
+    /** Called when a write comes, before it is taken or refused. */
+    write: (): void => undefined,
     /** The times that the writes said they are of. */
     written: [] as (string | undefined)[],
     get stored() {
@@ -59,6 +61,7 @@ export function fakeDoor<T>(name: string, initial: T | null = null) {
       return stored;
     },
     async write(value, base, at) {
+      control.write();
       await turn();
       if (control.refuse) throw new StorageError(control.refuse, 'refused');
       const elsewhere = stored !== null && base !== null && stored.revision !== base.revision;

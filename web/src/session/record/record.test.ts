@@ -6,6 +6,7 @@ import { fakeDoor } from '../../../test/fakeDoor.ts';
 import { clearAhead, readAhead } from '../../data/storage/ahead.ts';
 import { persistedRecord } from './record.ts';
 import type { Change } from './recordContract.ts';
+import { TRY_AGAIN_MS } from './recordWriter.ts';
 import { stream } from './stream.ts';
 
 interface Note {
@@ -152,6 +153,106 @@ describe('keeping', () => {
     expect(record.keeping.value).toEqual({ kind: 'kept' });
     expect(control.stored!.value.title).toBe('T');
     expect(await readAhead(name)).toEqual([]);
+  });
+  test('refused, it is tried again by itself, after longer and longer pauses, and said to be refused until it is stored', async () => {
+    vi.useFakeTimers();
+    try {
+      const { record, control } = await opened();
+      const said: string[] = [];
+      watch(record.keeping, ({ kind }) => said.push(kind), { flush: 'sync' });
+      let tries = 0;
+      const write = control.write;
+      control.write = () => void tries++;
+      control.refuse = 'full';
+      record.value.title = 'T';
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.first / 2);
+      expect(tries).toBe(1);
+      // 1, 2, 4 and 8 s later.
+      await vi.advanceTimersByTimeAsync(15 * TRY_AGAIN_MS.first);
+      expect(tries).toBe(5);
+      await vi.advanceTimersByTimeAsync(100 * TRY_AGAIN_MS.last);
+      expect(tries).toBeGreaterThan(100);
+      expect(said).toEqual(['keeping', ...Array.from({ length: tries }, () => 'refused')]);
+      control.write = write;
+      control.refuse = null;
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.last);
+      expect([record.keeping.value.kind, control.stored!.value.title]).toEqual(['kept', 'T']);
+      // The next time it begins with the short pause again.
+      control.refuse = 'blocked';
+      record.value.title = 'U';
+      await vi.advanceTimersByTimeAsync(10);
+      control.refuse = null;
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.first);
+      expect(control.stored!.value.title).toBe('U');
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+  test('put away while it is refused, it is not tried again; what no store would ever take neither', async () => {
+    vi.useFakeTimers();
+    try {
+      const { record, control } = await opened();
+      control.refuse = 'full';
+      record.value.title = 'T';
+      await vi.advanceTimersByTimeAsync(10);
+      record.dispose();
+      control.refuse = null;
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.last);
+      expect(control.stored!.value.title).toBe('');
+      name = `${name}/other`;
+      const other = await opened();
+      other.control.refuse = 'invalid';
+      other.record.value.title = 'T';
+      await vi.advanceTimersByTimeAsync(10);
+      other.control.refuse = null;
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.last);
+      expect([other.record.keeping.value.kind, other.control.stored!.value.title]).toEqual(['refused', '']);
+      // By hand both are stored after all: nothing is left that leaving would lose.
+      for (const each of [record, other.record]) await each.keepAgain();
+      expect([control.stored!.value.title, other.control.stored!.value.title]).toEqual(['T', 'T']);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+  test('deleted elsewhere and to be stored again all the same: where that is refused, it is not said to be saved', async () => {
+    vi.useFakeTimers();
+    try {
+      const { record, control } = await opened();
+      control.remove();
+      control.refuse = 'full';
+      await record.keepAgain();
+      await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.first);
+      expect(record.keeping.value.kind).toBe('refused');
+      control.refuse = null;
+      await vi.advanceTimersByTimeAsync(2 * TRY_AGAIN_MS.first);
+      expect([record.keeping.value.kind, control.stored?.value]).toEqual(['kept', EMPTY]);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+  test('a store that refuses every third write loses nothing, says each refusal, and has it all in the end', async () => {
+    vi.useFakeTimers();
+    try {
+      const { record, control } = await opened();
+      const said = new Set<string>();
+      watch(record.keeping, ({ kind }) => said.add(kind), { flush: 'sync' });
+      let writes = 0;
+      control.write = () => (control.refuse = ++writes % 3 === 0 ? 'blocked' : null);
+      for (let i = 1; i <= 60; i++) {
+        record.value.list.push({ id: `r${i}`, text: String(i), value: i });
+        await vi.advanceTimersByTimeAsync(50);
+        // What is not stored is in the journal at least.
+        const [left] = await readAhead(name);
+        const stored = control.stored!.value.list.length;
+        expect(left !== undefined || stored === i).toBe(true);
+      }
+      expect([...said].sort()).toEqual(['keeping', 'kept', 'refused']);
+      await vi.advanceTimersByTimeAsync(2 * TRY_AGAIN_MS.first);
+      expect(record.keeping.value.kind).toBe('kept');
+      expect(control.stored!.value.list.map((r) => r.value)).toEqual(Array.from({ length: 60 }, (_, i) => i + 1));
+    } finally {
+      vi.useRealTimers();
+    }
   });
   test('leaving the page while the store refuses is asked about; not when all is kept', async () => {
     const { record, control } = await opened();

@@ -66,6 +66,7 @@ export function persistedRecord<T extends object>(options: RecordOptions<T>): Pe
     dispose() {
       typed.stop();
       reader.stop();
+      writer.stop();
     },
   };
 }

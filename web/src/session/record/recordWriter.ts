@@ -15,7 +15,12 @@ export interface RecordWriter {
   write(force?: boolean): Promise<void>;
   /** The write under way; null while there is none. */
   underWay(): Promise<void> | null;
+  /** What the store refuses is no longer tried again by itself. */
+  stop(): void;
 }
+
+/** What the store refused is tried again by itself after this long, each time after twice as long, up to the last. ms */
+export const TRY_AGAIN_MS = { first: 1000, last: 30_000 } as const;
 
 export interface RecordParts<T extends object> {
   door: Door<T>;
@@ -30,18 +35,29 @@ export interface RecordParts<T extends object> {
 
 export function recordWriter<T extends object>(parts: RecordParts<T>): RecordWriter {
   const { door, versions, status, stamp } = parts;
-  let mustWrite = false;
+  let [mustWrite, stopped] = [false, false];
   let writing: Promise<void> | null = null;
+  const again = growingPause(() => void write());
 
   function allWritten(): void {
     clearAhead(door.name);
     status.set({ kind: 'kept' });
   }
 
+  function refused(error: unknown): void {
+    writing = null;
+    const { fault } = toStorageError(error);
+    status.set({ kind: 'refused', fault });
+    // What is no record of its kind will be none the next time.
+    if (fault !== 'invalid' && !stopped) again.start();
+  }
+
   /** Writes until nothing is left to write; at least once. */
   async function writeAll(): Promise<void> {
     do {
-      status.set({ kind: 'keeping' });
+      // Said to be refused until it is stored: a try that nobody asked for is not shown.
+      if (!again.isRunning()) status.set({ kind: 'keeping' });
+      const isForced = mustWrite;
       mustWrite = false;
       versions.underWay = versions.last;
       const sent = { ...versions.last, ...stamp?.() };
@@ -49,25 +65,49 @@ export function recordWriter<T extends object>(parts: RecordParts<T>): RecordWri
       try {
         kept = await door.write(sent, versions.from(), versions.lastAt === '' ? nowIso() : versions.lastAt);
       } catch (error) {
-        writing = null;
-        status.set({ kind: 'refused', fault: toStorageError(error).fault });
-        return;
+        mustWrite ||= isForced;
+        return refused(error);
       }
+      again.reset();
       takeAnswer(parts, sent, kept);
     } while (!status.isRemoved() && !versions.isStored());
     writing = null;
     if (!status.isRemoved()) allWritten();
   }
 
+  function write(force = false): Promise<void> {
+    mustWrite ||= force;
+    if (status.isLoading() || status.isRemoved()) return Promise.resolve();
+    if (writing) return writing;
+    if (mustWrite || !versions.isStored()) writing = writeAll();
+    else allWritten();
+    return writing ?? Promise.resolve();
+  }
+
   return {
     underWay: () => writing,
-    write(force = false) {
-      mustWrite ||= force;
-      if (status.isLoading() || status.isRemoved()) return Promise.resolve();
-      if (writing) return writing;
-      if (mustWrite || !versions.isStored()) writing = writeAll();
-      else allWritten();
-      return writing ?? Promise.resolve();
+    write,
+    stop() {
+      stopped = true;
+      again.reset();
+    },
+  };
+}
+
+/** Calls back after a pause that grows with each start, until it is reset. */
+function growingPause(call: () => void) {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let nextMs: number = TRY_AGAIN_MS.first;
+  return {
+    isRunning: () => timer !== undefined,
+    start(): void {
+      clearTimeout(timer);
+      timer = setTimeout(call, nextMs);
+      nextMs = Math.min(2 * nextMs, TRY_AGAIN_MS.last);
+    },
+    reset(): void {
+      clearTimeout(timer);
+      [timer, nextMs] = [undefined, TRY_AGAIN_MS.first];
     },
   };
 }

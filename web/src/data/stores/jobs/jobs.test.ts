@@ -40,6 +40,34 @@ describe('the ledger', () => {
     expect(jobs.damaged).toMatchObject([{ key: 'broken', fault: { reason: 'bad-version' } }]);
     expect([jobs.loaded, jobs.fault]).toEqual([true, null]);
   });
+  test('a job that the store would not take is on the list by its day, can be read and copied, and is not stored', async () => {
+    await put(w, 'a', (j) => (j.updatedAt = '2026-03-01T00:00:00.000Z'));
+    await put(w, 'b', (j) => (j.updatedAt = '2026-01-01T00:00:00.000Z'));
+    const jobs = await ledgerOf(w);
+    browser.refuse = 'full';
+    expect(await jobs.keep({ ...newJob('c', NOW), updatedAt: '2026-02-01T00:00:00.000Z', title: 'here' })).toBe(false);
+    expect([jobs.fault, jobs.lines.map((line) => line.id)]).toEqual(['full', ['a', 'c', 'b']]);
+    expect(jobs.lines[1].title).toBe('here');
+    expect((await jobs.read('c'))!.title).toBe('here');
+    browser.refuse = null;
+    expect(await w.jobStorage.jobDoor('c').read()).toBeNull();
+    await jobs.copy('c');
+    expect(jobs.lines.some((line) => line.title === 'here (copy)')).toBe(true);
+  });
+  test('a store that cannot be read now is said, and takes nothing off the list', async () => {
+    await put(w, 'a');
+    const jobs = await ledgerOf(w);
+    await until(() => jobs.loaded, 'loaded');
+    browser.delay = () => Promise.reject(new DOMException('refused', 'InvalidStateError'));
+    await jobs.refresh('a');
+    expect([jobs.fault, jobs.lines.map((line) => line.id), jobs.damaged.length]).toEqual(['blocked', ['a'], 0]);
+  });
+  test('what is not on the list is not offered back', async () => {
+    await put(w, 'a');
+    const jobs = await ledgerOf(w);
+    await jobs.remove(['a', 'unknown']);
+    expect(jobs.removed.map((line) => line.id)).toEqual(['a']);
+  });
   test('one file more opens one record, not all of them again', async () => {
     await put(w, 'a');
     const jobs = await ledgerOf(w);

@@ -90,6 +90,23 @@ describe('lines', () => {
     await live.connect('thermometer', two.transport);
     expect([one.state.closed, live.lines.length, shown(live)]).toEqual([true, 1, []]);
   });
+  test('of two instruments one is put away: the values of the other stay, and go on', async () => {
+    const live = useLive();
+    const [one, two] = [hand(), hand()];
+    await live.connect('thermometer', one.transport);
+    await live.connect('meter', two.transport);
+    seconds(one, 2, () => 20);
+    live.disconnect('meter');
+    expect([live.lines.map((l) => l.id), shown(live), live.reading]).toEqual([
+      ['thermometer'],
+      ['thermometer 1'],
+      true,
+    ]);
+    seconds(one, 1, () => 21);
+    const before = live.beat;
+    vi.advanceTimersByTime(1000);
+    expect(live.beat).toBeGreaterThan(before);
+  });
   test('pulled out: told once, its values are gone, what is recorded stays', async () => {
     const live = useLive();
     const line = hand();

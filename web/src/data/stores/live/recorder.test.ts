@@ -10,6 +10,7 @@ import {
   readRecording,
   type RecordingHead,
   removeRecording,
+  type SampleChunk,
 } from '../../storage/recordingStorage.ts';
 import { withStore } from '../../storage/stores.ts';
 import { FLUSH_MS, recorder, type RecordingSink } from './recorder.ts';
@@ -82,6 +83,50 @@ describe('the recorder', () => {
       ['note', 11, 11],
       ['note', 12, 12],
     ]);
+  });
+  test('marks of other kinds and places run side by side; each ends by itself, and begins anew', async () => {
+    const r = recorder(head('a'), 0, sink(), () => undefined);
+    r.mark('wiggling', 1, 'engine plug');
+    r.mark('wiggling', 2, 'other plug');
+    r.mark('unplugged', 3, 'other plug');
+    r.mark('wiggling', 4, 'other plug');
+    r.mark('wiggling', 5, 'other plug');
+    r.mark('unplugged', 6, 'other plug');
+    const spans = () => r.head.marks.map((m) => [m.kind, m.place, m.fromS, m.toS]);
+    expect(spans()).toEqual([
+      ['wiggling', 'engine plug', 1, null],
+      ['wiggling', 'other plug', 2, 4],
+      ['unplugged', 'other plug', 3, 6],
+      ['wiggling', 'other plug', 5, null],
+    ]);
+    r.unmark(r.head.marks[0]);
+    expect(spans()).toHaveLength(3);
+    await r.stop('2026-11-26T10:00:10Z', 9);
+    expect(spans().at(-1)).toEqual(['wiggling', 'other plug', 5, 9]);
+    r.sample(VOLTS, 10, 1);
+    expect(r.head).toMatchObject({ samples: 0, lengthS: 0 });
+  });
+  test('channels are written each with its own samples; one that came late is in the head before them', async () => {
+    const written: [channel: number, n: number][] = [];
+    const s = {
+      ...sink(),
+      putChunk: (_: string, __: number, chunks: readonly SampleChunk[]) => {
+        for (const c of chunks) written.push([c.channel, c.t.length]);
+        return Promise.resolve();
+      },
+    };
+    const r = recorder(head('a'), 0, s, () => undefined);
+    r.sample(VOLTS, 0.1, 1);
+    r.sample(VOLTS, 0.2, 1);
+    await vi.advanceTimersByTimeAsync(FLUSH_MS + 1);
+    r.sample(COOLANT, 0.6, 20);
+    await vi.advanceTimersByTimeAsync(FLUSH_MS + 1);
+    expect(written).toEqual([
+      [0, 2],
+      [1, 1],
+    ]);
+    expect(r.head.lengthS).toBe(0.6);
+    await r.stop('2026-11-26T10:00:10Z', 3);
   });
   test('what the store refuses is held and written later, in order', async () => {
     const s = sink();

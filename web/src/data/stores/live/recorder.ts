@@ -77,10 +77,10 @@ export function recorder(
   };
 }
 
-/** Begins a mark, or ends the one of the same kind and place that is open. */
+/** Begins a mark, or ends the one of the same kind and place that is open; a note is never open. */
 function markIn(head: RecordingHead, kind: MarkKind, at: number, place: string, text: string): Mark {
   const open = head.marks.find((m) => m.kind === kind && m.place === place && m.toS === null);
-  if (open && kind !== 'note') {
+  if (open) {
     open.toS = at;
     return open;
   }
@@ -89,19 +89,27 @@ function markIn(head: RecordingHead, kind: MarkKind, at: number, place: string, 
   return mark;
 }
 
+interface Samples {
+  t: number[];
+  v: number[];
+}
+
 /** Collects samples by channel and writes them in chunks, with the head before them where it has changed. */
 function chunkWriter(head: RecordingHead, sink: RecordingSink, failed: (error: unknown) => void) {
-  let pending: { t: number[]; v: number[] }[] = [];
+  /** Samples that are not written yet, by the place of their channel. */
+  let pending = new Map<number, Samples>();
   let n = 0;
   let isHeadNew = true;
   let writing: Promise<void> | null = null;
 
   async function write(): Promise<void> {
     const taken = pending;
-    pending = [];
-    const chunks = taken.flatMap((p, channel) =>
-      p && p.t.length > 0 ? [{ channel, t: Float64Array.from(p.t), v: Float64Array.from(p.v) }] : [],
-    );
+    pending = new Map();
+    const chunks = [...taken].map(([channel, { t, v }]) => ({
+      channel,
+      t: Float64Array.from(t),
+      v: Float64Array.from(v),
+    }));
     try {
       // The head first: a chunk of a channel that no head knows could not be read.
       if (isHeadNew) {
@@ -113,18 +121,18 @@ function chunkWriter(head: RecordingHead, sink: RecordingSink, failed: (error: u
     } catch (error) {
       isHeadNew = true;
       // Back to the front: the next chunk holds them, too.
-      taken.forEach((p, k) => {
-        if (!p) return;
-        const now = pending[k] ?? { t: [], v: [] };
-        pending[k] = { t: [...p.t, ...now.t], v: [...p.v, ...now.v] };
-      });
+      for (const [channel, { t, v }] of taken) {
+        const now = pending.get(channel) ?? { t: [], v: [] };
+        pending.set(channel, { t: [...t, ...now.t], v: [...v, ...now.v] });
+      }
       failed(error);
     }
   }
 
   return {
     add(channel: number, t: number, v: number): void {
-      const own = (pending[channel] ??= { t: [], v: [] });
+      const own = pending.get(channel) ?? { t: [], v: [] };
+      pending.set(channel, own);
       own.t.push(t);
       own.v.push(v);
     },
