@@ -74,11 +74,11 @@ for (const seed of [1, 24, 72])
     holdsTo(await readRows(page), picture);
   });
 
-test('five more pictures, read in Node by the page’s own reader: rows right, and nothing wrong that is not marked', async ({
+test('three more pictures, read in Node by the page’s own reader: rows right, and nothing wrong that is not marked', async ({
   browser,
 }) => {
   const reader = await textReader();
-  for (const seed of [2, 3, 5, 15, 38]) {
+  for (const seed of [3, 15, 38]) {
     const picture = await made(browser, seed);
     const { width, height, data } = PNG.sync.read(picture.png);
     const corners = picture.corners.map(([x, y]) => ({ x: 2 * x, y: 2 * y })) as unknown as Corners;

@@ -43,6 +43,9 @@ describe('two faults at once', () => {
     expect(sizes['return-resistive']).toBeLessThan(1400);
     expect(sizes['signal-to-return']).toBeGreaterThan(7000);
     expect(sizes['signal-to-return']).toBeLessThan(9000);
+    // What would prove the second is a test that can be done, of so many minutes.
+    if (top.test) expect([top.test.minutes > 0, top.test.bits > 0]).toEqual([true, true]);
+    expect(two!.pairs.some((p) => p.test !== null)).toBe(true);
     const words = verdictText(assessment, (id) => id, 'C', two);
     expect(words.title).toContain('Two things are wrong');
     expect(words.title).toContain('resistance in the return');

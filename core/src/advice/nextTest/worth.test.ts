@@ -31,6 +31,29 @@ describe('tests that could be done', () => {
     expect(resistors).toEqual([{ substituteOhm: 560 }]);
     expect(all.every((t) => t.state === 'steady')).toBe(true);
   });
+  test('hot is a state of its own: what was read cold is offered hot, what was read hot is not; as found, either counts', () => {
+    const problem = problemWith([
+      ['open-voltage', 5],
+      ['sensor-ohms', 2000],
+    ]);
+    problem.readings[1].state = 'hot';
+    const offered = (state?: 'steady' | 'hot' | 'wiggling'): boolean[] => {
+      const all = ids(problem, EVERYTHING_AT_HAND, state);
+      return ['open-voltage', 'sensor-ohms'].map((id) => all.includes(id));
+    };
+    expect(offered()).toEqual([false, false]);
+    expect(offered('hot')).toEqual([true, false]);
+    expect(offered('wiggling')).toEqual([true, true]);
+    expect(candidateTests(problem, EVERYTHING_AT_HAND, 'hot').every((t) => t.state === 'hot')).toBe(true);
+  });
+  test('what the technician cannot do is left out; with a high-voltage code all but displayed values', () => {
+    const without: Access = { ...EVERYTHING_AT_HAND, leftOut: ['open-voltage'] };
+    expect(ids(problemWith([]), EVERYTHING_AT_HAND)).toContain('open-voltage');
+    expect(ids(problemWith([]), without)).not.toContain('open-voltage');
+    const shown = candidateTests({ ...problemWith([]), displayOnly: true }, EVERYTHING_AT_HAND);
+    expect(shown.length).toBeGreaterThan(0);
+    for (const { measurement } of shown) expect([measurement.setup, measurement.quantity]).toEqual(['scan', 'celsius']);
+  });
   test('water hot and iced; nothing on the way', () => {
     const conditions = (connectors: number, id: string): unknown[] =>
       candidateTests(problemWith([], { circuit: coolantCircuit({ connectors }) }), EVERYTHING_AT_HAND)

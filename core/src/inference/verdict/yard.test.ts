@@ -307,12 +307,12 @@ describe('module and sensor not known at all', () => {
 
 describe('the yard, a sample of the study', () => {
   test.each(YARD_ROWS.map((row) => [row]))('%s: right as often as it should be, and never surely wrong', (row) => {
-    const judged = Array.from({ length: 12 }, (_, i) => {
+    const judged = Array.from({ length: 8 }, (_, i) => {
       const { problem, fault } = yardCase(700 + i, row, 9);
       const [first] = groupProbabilities(posteriorOf(problem).faults);
       return { right: first.group === fault.group, wrong: first.group !== fault.group && first.probability > 0.97 };
     });
-    expect(judged.filter((j) => j.right).length).toBeGreaterThanOrEqual(9);
+    expect(judged.filter((j) => j.right).length).toBeGreaterThanOrEqual(6);
     expect(judged.filter((j) => j.wrong)).toEqual([]);
   });
   test('of forty sound circuits two at most are condemned', () => {

@@ -74,6 +74,23 @@ describe('decimation draws the same picture (M4: first, least, greatest, last of
     expect(at.some((i) => Number.isNaN(values[i]))).toBe(true);
   });
   test('few samples are all drawn', () => {
+    // Equal values: the first of them is drawn; a column of gaps alone is drawn as one gap, without a first sample.
+    const flat = new Float64Array(40).fill(7);
+    expect([
+      ...decimate(
+        Float64Array.from(flat, (_, i) => i),
+        flat,
+        1,
+      ),
+    ]).toEqual([0, 39]);
+    const gaps = Float64Array.from(flat, (_, i) => (i < 20 ? NaN : i === 30 ? 9 : i === 25 ? 3 : 7));
+    expect([
+      ...decimate(
+        Float64Array.from(flat, (_, i) => i),
+        gaps,
+        2,
+      ),
+    ]).toEqual([19, 20, 25, 30, 39]);
     expect([...decimate(timeS, values, 300, 100, 900)]).toEqual(Array.from({ length: 800 }, (_, i) => 100 + i));
   });
 });

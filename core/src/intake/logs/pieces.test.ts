@@ -607,6 +607,29 @@ describe('one channel against another', () => {
     expect(of(20, 21, 20)!.channels.map((c) => c.valueC)).toEqual([20, 21, 20]);
     expect(of(20, 35, 20)).toMatchObject({ oddOne: 'c1' });
     expect(of(20)).toBeNull();
+    // None is warmer than 45 °C, and more than half lie within 6 K of their middle; of two both must be cold.
+    expect([of(45, 45, 45) !== null, of(45.1, 45.1, 45.1) !== null]).toEqual([true, false]);
+    expect([of(20, 26, 26, 80) !== null, of(20, 27, 33, 26) !== null]).toEqual([true, false]);
+    expect(of(5, 20, 35, 50)).toBeNull();
+    expect(of(5, 20, 26, 40)).toBeNull();
+    expect([of(20, 45) !== null, of(20, 45.5) !== null]).toEqual([true, false]);
+  });
+  test('a display that made a step is not said to drift; one that runs away is', () => {
+    const n = 3600;
+    const roles = { x: 'thermometer', y: 'displayed' } as const;
+    const kinds = (shown: (t: number) => number): string[] =>
+      analyseLog(made(n, { x: ['celsius', (t) => 50 + 0.02 * (t % 3)], y: ['celsius', shown] }), {
+        roles,
+      }).findings.map((f) => f.kind);
+    expect(kinds((t) => 50 + (6 * t) / n + 0.02 * (t % 5))).toContain('drift');
+    expect(kinds((t) => (t < n / 2 ? 50 : 58) + 0.02 * (t % 5))).not.toContain('drift');
+  });
+  test('hot by the thermometer, whatever the display says first', () => {
+    const log = made(120, { shown: ['celsius', () => 20], beside: ['celsius', () => 80] });
+    const about = (roles: Record<string, ChannelRole>): string[] =>
+      stretchesOf(log, roles, { shown: [], beside: [] }).map((f) => f.about);
+    expect(about({ shown: 'displayed', beside: 'thermometer' })).toEqual(['hot']);
+    expect(about({ shown: 'displayed' })).toEqual(['cold']);
   });
 });
 
