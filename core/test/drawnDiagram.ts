@@ -1,4 +1,4 @@
-import type { ColourPicture } from '../src/intake/picture/followLine.ts';
+import type { ColourPicture } from '../src/intake/picture/grayPicture.ts';
 import type { Axis } from '../src/intake/picture/diagram.ts';
 import type { Spot } from '../src/intake/picture/straighten.ts';
 import { curveModel } from '../src/circuit/curves/curve.ts';

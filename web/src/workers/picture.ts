@@ -1,12 +1,13 @@
-import { grayOf, type GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
-import { type ColourPicture, followLine } from '@mellow-probe/core/intake/picture/followLine';
+import { type ColourPicture, grayOf, type GrayPicture } from '@mellow-probe/core/intake/picture/grayPicture';
+import { followLine } from '@mellow-probe/core/intake/picture/followLine';
+import { snapToLines } from '@mellow-probe/core/intake/picture/snapToLines';
 import {
   type PreparedTable,
   prepareTable,
   readTable,
   type TableRead,
 } from '@mellow-probe/core/intake/picture/readTable';
-import type { Corners, Spot } from '@mellow-probe/core/intake/picture/straighten';
+import { type Corners, type Spot, straightenedColour } from '@mellow-probe/core/intake/picture/straighten';
 import { READER_CORE, READER_DATA_FOLDER } from './readerFiles.ts';
 import workerPath from 'tesseract.js/dist/worker.min.js?url';
 import * as Comlink from 'comlink';
@@ -47,7 +48,21 @@ export const pictureWork = {
   async follow(image: Blob, from: Spot): Promise<Spot[] | null> {
     return followLine(await colours(image), from);
   },
+  /** The part of a photo between the corners, seen from straight above, as a picture of its own. */
+  async straighten(image: Blob, corners: Corners): Promise<Blob> {
+    const { width, height, data } = straightenedColour(await colours(image), corners);
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.putImageData(new ImageData(data, width, height), 0, 0);
+    return canvas.convertToBlob({ type: 'image/png' });
+  },
+  /** A cross on the printed lines that are near it. */
+  async snap(image: Blob, cross: Spot): Promise<Spot> {
+    const gray = await grayImage(image);
+    return snapToLines(gray, cross, Math.max(6, Math.round(gray.width / SNAP_SHARE)));
+  },
 };
+/** A cross snaps to a line that is within this part of the picture's width. */
+const SNAP_SHARE = 100;
 export type PictureWork = typeof pictureWork;
 
 async function colours(image: Blob): Promise<ColourPicture> {

@@ -1,11 +1,5 @@
+import type { ColourPicture } from './grayPicture.ts';
 import type { Spot } from './straighten.ts';
-
-/** A picture in colour, four bytes a pixel. */
-export interface ColourPicture {
-  width: number;
-  height: number;
-  data: ArrayLike<number>;
-}
 
 /** Tiles across the longer side, in each of which the brightness of the paper is looked up, and the quantile that is taken for it. */
 const [TILES, PAPER] = [24, 0.85];

@@ -5,6 +5,13 @@ export interface GrayPicture {
   data: Uint8Array;
 }
 
+/** A picture in colour, four bytes a pixel. */
+export interface ColourPicture {
+  width: number;
+  height: number;
+  data: ArrayLike<number>;
+}
+
 /** A part of a picture in its pixels; `right` and `bottom` lie just outside. */
 export interface Box {
   left: number;

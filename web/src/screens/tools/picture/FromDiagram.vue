@@ -7,6 +7,7 @@ import { axisFault, diagramPoints, diagramText, straightened, tiltOf } from '@me
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
 import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { fixed } from '@mellow-probe/core/base/units/writing';
+import { type Corners, goRound, wholePicture } from '@mellow-probe/core/intake/picture/straighten';
 import { computed, ref } from 'vue';
 import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
@@ -23,7 +24,9 @@ import {
   diagramSchema,
   marksOf,
   MOST_POINTS,
+  withoutPlaces,
 } from './diagramDraft.ts';
+import { cornerHandles } from './pictureReading.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 
@@ -40,12 +43,15 @@ const LABELS = {
   across: [say.knownTemperatureLeft, say.knownTemperatureRight],
   up: [say.knownResistanceLow, say.knownResistanceHigh],
 } as const;
-const handles = computed<Handle[]>(() => [
+/** While the photo is being straightened, the corners of the printed frame. */
+const corners = ref<Corners | null>(null);
+const marksAndPoints = computed<Handle[]>(() => [
   ...AXES.flatMap((axis) =>
     marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
   ),
   ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
 ]);
+const handles = computed(() => (corners.value ? cornerHandles(corners.value) : marksAndPoints.value));
 /** A photo is seldom straight: the crosses on both axes say by how much it is turned. */
 const tilt = computed(() => {
   const { across, up } = marks.value;
@@ -69,10 +75,35 @@ const read = computed(() => {
 });
 
 function move(id: string, x: number, y: number): void {
+  if (corners.value) {
+    corners.value = corners.value.map((c, i) => (String(i) === id ? { x, y } : c)) as unknown as Corners;
+    return;
+  }
   const [kind, i] = [id.split(':')[0], Number(id.split(':')[1])];
   if (kind === 'point')
     draft.value = { ...draft.value, points: draft.value.points.map((p, k) => (k === i ? { x, y } : p)) };
   else setMark(kind as AxisName, i, { x, y });
+}
+/** A cross that was let go snaps to the printed lines near it. */
+async function drop(id: string): Promise<void> {
+  const [axis, i] = id.split(':');
+  if (axis !== 'across' && axis !== 'up') return;
+  const { x, y } = marks.value[axis][Number(i)];
+  await work(
+    (remote) => remote.snap(picture.value!.blob, { x, y }),
+    (at) => setMark(axis, Number(i), at),
+  );
+}
+async function straighten(): Promise<void> {
+  const at = corners.value!.map(({ x, y }) => ({ x, y })) as unknown as Corners;
+  await work(
+    (remote) => remote.straighten(picture.value!.blob, at),
+    async (straight) => {
+      if (!(await props.kept.open(straight))) return;
+      corners.value = null;
+      draft.value = withoutPlaces(draft.value, picture.value!);
+    },
+  );
 }
 function setMark(axis: AxisName, i: number, change: Partial<DiagramMark>): void {
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
@@ -96,6 +127,7 @@ const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
 const following = ref(false);
 async function tap(x: number, y: number): Promise<void> {
   note.value = '';
+  if (corners.value) return;
   if (!following.value) {
     if (draft.value.points.length < MOST_POINTS)
       draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
@@ -114,6 +146,7 @@ async function tap(x: number, y: number): Promise<void> {
 }
 async function open(file: File): Promise<void> {
   stop();
+  corners.value = null;
   if (await props.kept.open(file)) draft.value = blankDiagram();
 }
 </script>
@@ -129,7 +162,25 @@ async function open(file: File): Promise<void> {
     />
     <div v-if="picture" class="two">
       <div>
-        <PictureStage :picture="picture" :handles="handles" :label="say.pictureOfTheDiagram" @move="move" @tap="tap" />
+        <div class="row">
+          <ActButton v-if="!corners" @click="corners = wholePicture(picture)">{{ say.straightenThePhoto }}</ActButton>
+          <template v-else>
+            <span class="soft">{{ say.dragTheFourCornersAroundTheDiagram }}</span>
+            <ActButton kind="main" :disabled="busy || !goRound(corners)" @click="straighten">{{
+              say.straighten
+            }}</ActButton>
+            <ActButton kind="quiet" @click="corners = null">{{ say.keepItAsItIs }}</ActButton>
+          </template>
+        </div>
+        <PictureStage
+          :picture="picture"
+          :handles="handles"
+          :outline="corners !== null"
+          :label="say.pictureOfTheDiagram"
+          @move="move"
+          @drop="drop"
+          @tap="tap"
+        />
       </div>
       <div class="steps">
         <h3>{{ say.twoKnownPlacesOnEachAxis }}</h3>

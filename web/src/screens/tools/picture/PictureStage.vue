@@ -20,7 +20,11 @@ const props = defineProps<{
   outline?: boolean;
   label: string;
 }>();
-const emit = defineEmits<{ move: [id: string, x: number, y: number]; tap: [x: number, y: number] }>();
+const emit = defineEmits<{
+  move: [id: string, x: number, y: number];
+  drop: [id: string];
+  tap: [x: number, y: number];
+}>();
 const svg = ref<SVGSVGElement>();
 const zoom = ref(1);
 const shownWidth = ref(600);
@@ -62,6 +66,10 @@ function drag(event: PointerEvent): void {
   if (!held) return;
   const at = placeOf(event);
   emit('move', held.id, within(at.x + held.dx, props.picture.width), within(at.y + held.dy, props.picture.height));
+}
+function letGo(): void {
+  if (held) emit('drop', held.id);
+  held = null;
 }
 const STEPS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -106,7 +114,7 @@ function tapped(event: MouseEvent): void {
             :transform="`translate(${h.x} ${h.y}) scale(${scale})`"
             @pointerdown.prevent="grab($event, h)"
             @pointermove="drag"
-            @pointerup="held = null"
+            @pointerup="letGo"
             @pointercancel="held = null"
             @click.stop
             @keydown="nudge($event, h)"

@@ -40,6 +40,19 @@ export function marksOf(
   };
 }
 
+/** The same diagram on another picture: the values that were typed stay, the places are those to begin with, and the points are gone. */
+export function withoutPlaces(draft: DiagramDraft, picture: { width: number; height: number }): DiagramDraft {
+  const fresh = marksOf(blankDiagram(), picture);
+  const typed = (name: AxisName): [DiagramMark, DiagramMark] => {
+    const [a, b] = fresh[name];
+    return [
+      { ...a, value: draft[name]?.[0].value ?? a.value },
+      { ...b, value: draft[name]?.[1].value ?? b.value },
+    ];
+  };
+  return { ...draft, across: typed('across'), up: typed('up'), points: [] };
+}
+
 /** An axis from its two places on a picture that is turned by `tilt`; null while a value is missing. */
 export function axisOf(name: AxisName, [a, b]: readonly DiagramMark[], isLog: boolean, tilt: number): Axis | null {
   if (a.value.value === null || b.value.value === null) return null;
