@@ -3,11 +3,9 @@ import { fromDiagramWords as say } from '@mellow-probe/core/wording/screens/shel
 import FactTable from '../../../components/base/FactTable.vue';
 import CheckBox from '../../../components/base/CheckBox.vue';
 import ActButton from '../../../components/base/ActButton.vue';
-import { axisFault, diagramPoints, diagramText, straightened, tiltOf } from '@mellow-probe/core/intake/picture/diagram';
+import { type DiagramPoint, diagramText } from '@mellow-probe/core/intake/picture/diagram';
 import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
-import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { fixed } from '@mellow-probe/core/base/units/writing';
-import { type Corners, goRound, wholePicture } from '@mellow-probe/core/intake/picture/straighten';
 import { computed, ref } from 'vue';
 import type { Column } from '../../../components/base/factTable.ts';
 import EntryField from '../../../components/EntryField.vue';
@@ -15,18 +13,18 @@ import { useDraft } from '../../../session/draft.ts';
 import type { useKeptPicture } from '../../../session/keptPicture.ts';
 import { usePreferences } from '../../../data/stores/preferences.ts';
 import { usePictureWork } from './usePictureWork.ts';
+import { useStraighten } from './useStraighten.ts';
 import {
   type AxisName,
-  axisOf,
   blankDiagram,
   type DiagramDraft,
   type DiagramMark,
   diagramSchema,
   marksOf,
   MOST_POINTS,
+  readDiagram,
   withoutPlaces,
 } from './diagramDraft.ts';
-import { cornerHandles } from './pictureReading.ts';
 import PictureOpen from './PictureOpen.vue';
 import PictureStage, { type Handle } from './PictureStage.vue';
 
@@ -43,42 +41,17 @@ const LABELS = {
   across: [say.knownTemperatureLeft, say.knownTemperatureRight],
   up: [say.knownResistanceLow, say.knownResistanceHigh],
 } as const;
-/** While the photo is being straightened, the corners of the printed frame. */
-const corners = ref<Corners | null>(null);
+const straightening = useStraighten(props.kept, (straight) => (draft.value = withoutPlaces(draft.value, straight)));
 const marksAndPoints = computed<Handle[]>(() => [
   ...AXES.flatMap((axis) =>
     marks.value[axis].map((m, i) => ({ id: `${axis}:${i}`, label: LABELS[axis][i], x: m.x, y: m.y, kind: axis })),
   ),
   ...draft.value.points.map((p, i) => ({ id: `point:${i}`, label: say.point(i + 1), ...p, kind: 'point' as const })),
 ]);
-const handles = computed(() => (corners.value ? cornerHandles(corners.value) : marksAndPoints.value));
-/** A photo is seldom straight: the crosses on both axes say by how much it is turned. */
-const tilt = computed(() => {
-  const { across, up } = marks.value;
-  return tiltOf([across[0], across[1]], [up[0], up[1]]);
-});
-const axes = computed(() => ({
-  across: axisOf('across', marks.value.across, draft.value.logAcross, tilt.value),
-  up: axisOf('up', marks.value.up, draft.value.logUp, tilt.value),
-}));
-const faults = computed(() =>
-  AXES.flatMap((axis) => {
-    const known = axes.value[axis];
-    const fault = known && axisFault(known);
-    return fault ? [axisFaultText(fault, axis)] : [];
-  }),
-);
-const read = computed(() => {
-  const { across, up } = axes.value;
-  const points = draft.value.points.map((p) => straightened(p, tilt.value));
-  return across && up && faults.value.length === 0 ? diagramPoints(across, up, points) : [];
-});
-
+const handles = computed(() => straightening.handles.value ?? marksAndPoints.value);
+const read = computed(() => readDiagram(draft.value, marks.value));
 function move(id: string, x: number, y: number): void {
-  if (corners.value) {
-    corners.value = corners.value.map((c, i) => (String(i) === id ? { x, y } : c)) as unknown as Corners;
-    return;
-  }
+  if (straightening.move(id, x, y)) return;
   const [kind, i] = [id.split(':')[0], Number(id.split(':')[1])];
   if (kind === 'point')
     draft.value = { ...draft.value, points: draft.value.points.map((p, k) => (k === i ? { x, y } : p)) };
@@ -94,23 +67,12 @@ async function drop(id: string): Promise<void> {
     (at) => setMark(axis, Number(i), at),
   );
 }
-async function straighten(): Promise<void> {
-  const at = corners.value!.map(({ x, y }) => ({ x, y })) as unknown as Corners;
-  await work(
-    (remote) => remote.straighten(picture.value!.blob, at),
-    async (straight) => {
-      if (!(await props.kept.open(straight))) return;
-      corners.value = null;
-      draft.value = withoutPlaces(draft.value, picture.value!);
-    },
-  );
-}
 function setMark(axis: AxisName, i: number, change: Partial<DiagramMark>): void {
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
   draft.value = { ...draft.value, [axis]: next as DiagramDraft['across'] };
 }
 const { busy, note, stop, work } = usePictureWork(say.theLineCouldNotBeFollowed);
-const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
+const columns = computed((): readonly Column<DiagramPoint>[] => {
   const unit = preferences.temperatureUnit;
   return [
     { key: 't', title: `°${unit}`, mono: true, text: (p) => formatTemperature(p.temperatureC, unit, 1) },
@@ -127,7 +89,7 @@ const columns = computed((): readonly Column<(typeof read.value)[number]>[] => {
 const following = ref(false);
 async function tap(x: number, y: number): Promise<void> {
   note.value = '';
-  if (corners.value) return;
+  if (straightening.handles.value) return;
   if (!following.value) {
     if (draft.value.points.length < MOST_POINTS)
       draft.value = { ...draft.value, points: [...draft.value.points, { x, y }] };
@@ -146,7 +108,7 @@ async function tap(x: number, y: number): Promise<void> {
 }
 async function open(file: File): Promise<void> {
   stop();
-  corners.value = null;
+  straightening.cancel();
   if (await props.kept.open(file)) draft.value = blankDiagram();
 }
 </script>
@@ -156,26 +118,28 @@ async function open(file: File): Promise<void> {
     <PictureOpen
       :kept="kept"
       subject="diagram"
-      :note="note"
+      :note="note || straightening.note.value"
       :lost="draftFault && say.thePointsAreNotKeptThe(draftFault)"
       @open="open"
     />
     <div v-if="picture" class="two">
       <div>
         <div class="row">
-          <ActButton v-if="!corners" @click="corners = wholePicture(picture)">{{ say.straightenThePhoto }}</ActButton>
+          <ActButton v-if="!straightening.handles.value" @click="straightening.begin(picture)">{{
+            say.straightenThePhoto
+          }}</ActButton>
           <template v-else>
             <span class="soft">{{ say.dragTheFourCornersAroundTheDiagram }}</span>
-            <ActButton kind="main" :disabled="busy || !goRound(corners)" @click="straighten">{{
+            <ActButton kind="main" :disabled="!straightening.canDo.value" @click="straightening.run()">{{
               say.straighten
             }}</ActButton>
-            <ActButton kind="quiet" @click="corners = null">{{ say.keepItAsItIs }}</ActButton>
+            <ActButton kind="quiet" @click="straightening.cancel()">{{ say.keepItAsItIs }}</ActButton>
           </template>
         </div>
         <PictureStage
           :picture="picture"
           :handles="handles"
-          :outline="corners !== null"
+          :outline="straightening.handles.value !== null"
           :label="say.pictureOfTheDiagram"
           @move="move"
           @drop="drop"
@@ -197,7 +161,7 @@ async function open(file: File): Promise<void> {
           <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">{{ say.temperatureAxisIsLogarithmic }}</CheckBox>
           <CheckBox v-else v-model="draft.logUp">{{ say.resistanceAxisIsLogarithmic }}</CheckBox>
         </div>
-        <p v-for="fault in faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
+        <p v-for="fault in read.faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
         <h3>{{ say.pointsAlongTheLine }}</h3>
         <p class="soft">{{ say.tapAlongTheLineMoreWhere }}</p>
         <div class="row">
@@ -216,17 +180,17 @@ async function open(file: File): Promise<void> {
           </ActButton>
           <span v-if="busy" class="soft" role="status">{{ say.following }}</span>
         </div>
-        <div v-if="read.length > 0" class="scroll" tabindex="0" role="region" :aria-label="say.pointsReadOff">
+        <div v-if="read.points.length > 0" class="scroll" tabindex="0" role="region" :aria-label="say.pointsReadOff">
           <FactTable
             data-test="diagram-points"
             :label="say.pointsReadOff"
             :columns="columns"
-            :rows="read"
+            :rows="read.points"
             :row-key="(p) => p.temperatureC"
           />
         </div>
         <p v-else-if="draft.points.length > 0" class="soft">{{ say.giveTheFourValuesAndThe }}</p>
-        <ActButton kind="main" :disabled="read.length < 2" @click="emit('use', diagramText(read))">
+        <ActButton kind="main" :disabled="read.points.length < 2" @click="emit('use', diagramText(read.points))">
           {{ say.useThesePoints }}
         </ActButton>
       </div>

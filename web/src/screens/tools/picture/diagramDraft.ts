@@ -1,5 +1,13 @@
-import { type Axis, straightened } from '@mellow-probe/core/intake/picture/diagram';
+import {
+  type Axis,
+  axisFault,
+  type DiagramPoint,
+  diagramPoints,
+  straightened,
+  tiltOf,
+} from '@mellow-probe/core/intake/picture/diagram';
 import { blank, entrySchema } from '@mellow-probe/core/base/units/entry';
+import { axisFaultText } from '@mellow-probe/core/wording/pictureText';
 import { z } from 'zod';
 import { spotSchema } from './spotSchema.ts';
 
@@ -54,7 +62,7 @@ export function withoutPlaces(draft: DiagramDraft, picture: { width: number; hei
 }
 
 /** An axis from its two places on a picture that is turned by `tilt`; null while a value is missing. */
-export function axisOf(name: AxisName, [a, b]: readonly DiagramMark[], isLog: boolean, tilt: number): Axis | null {
+function axisOf(name: AxisName, [a, b]: readonly DiagramMark[], isLog: boolean, tilt: number): Axis | null {
   if (a.value.value === null || b.value.value === null) return null;
   const at = name === 'across' ? 'x' : 'y';
   return {
@@ -64,4 +72,23 @@ export function axisOf(name: AxisName, [a, b]: readonly DiagramMark[], isLog: bo
       { at: straightened(b, tilt)[at], value: b.value.value },
     ],
   };
+}
+
+/** The points of a diagram, and what is wrong with its axes. A photo is seldom straight: the marks on both axes say by how much it is turned. */
+export function readDiagram(
+  { logAcross, logUp, points }: DiagramDraft,
+  marks: Record<AxisName, [DiagramMark, DiagramMark]>,
+): { points: DiagramPoint[]; faults: string[] } {
+  const tilt = tiltOf(marks.across, marks.up);
+  const axes = {
+    across: axisOf('across', marks.across, logAcross, tilt),
+    up: axisOf('up', marks.up, logUp, tilt),
+  };
+  const faults = (['across', 'up'] as const).flatMap((name) => {
+    const fault = axes[name] && axisFault(axes[name]);
+    return fault ? [axisFaultText(fault, name)] : [];
+  });
+  if (!axes.across || !axes.up || faults.length > 0) return { points: [], faults };
+  const straight = points.map((p) => straightened(p, tilt));
+  return { points: diagramPoints(axes.across, axes.up, straight), faults };
 }
