@@ -11,5 +11,6 @@ const codes = [
   run('npx', ['--no-install', 'tsx', 'e2e/campaignBackup.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignHostile.ts']),
   run('npx', ['--no-install', 'tsx', 'studies/hostile.ts']),
+  run('npx', ['--no-install', 'tsx', 'studies/hostileLogs.ts']),
 ];
 process.exit(Math.max(...codes));
