@@ -78,7 +78,7 @@ export const pictureOpenWords = {
 
 export const pictureStageWords = {
   dragOrMoveWithTheArrowKeys: (label: Shown): string => `${label}: drag, or move with the arrow keys`,
-  howCloseThePictureIs: 'How close the picture is',
+  howCloseThePictureIs: 'Zoom',
 };
 
 export const grayPngWords = {

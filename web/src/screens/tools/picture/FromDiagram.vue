@@ -124,7 +124,7 @@ async function open(file: File): Promise<void> {
     />
     <div v-if="picture" class="two">
       <div>
-        <div class="row">
+        <div class="row straighten">
           <ActButton v-if="!straightening.handles.value" @click="straightening.begin(picture)">{{
             say.straightenThePhoto
           }}</ActButton>
@@ -208,6 +208,9 @@ async function open(file: File): Promise<void> {
 }
 .steps {
   align-items: flex-start;
+}
+.straighten {
+  margin-bottom: 8px;
 }
 .steps h3,
 .steps p {
