@@ -211,13 +211,19 @@ const mostlyFigures = (cells: readonly string[], comma: boolean): boolean =>
 const isOverload = (cell: string): boolean =>
   /^[+-]?\s*(?:O\.?L\.?|\.OL|0\.L|over(?:load|range)?|inf(?:inity)?|∞|9\.9E\+?37)\b/i.test(cell);
 
+/** SCPI's infinity is 9.9e37; a figure from about there on is none of a sensor. */
+const OVER_RANGE = 9.8e37;
+
 /** A cell as a figure: NaN where it holds none, Infinity for OL. Units behind it are not looked at. */
 export function figureOf(cell: string, comma: boolean): number {
   if (cell === '') return NaN;
   const plain = comma ? +cell.replace(',', '.') : +cell;
-  if (plain === plain) return plain >= 9.8e37 ? Infinity : plain;
+  if (plain === plain) return inRange(plain);
   if (isOverload(cell.trim())) return Infinity;
   const found = /^\s*([-+−–]?\d+(?:[.,]\d+)?(?:e[+-]?\d+)?)\s*(?:°?\s*[CFKV]|m?V|[kM]?(?:Ω|Ω|ohms?))?\s*$/i.exec(cell);
   if (!found) return NaN;
-  return Number(found[1].replace(',', '.').replace(/[−–]/, '-'));
+  return inRange(Number(found[1].replace(',', '.').replace(/[−–]/, '-')));
 }
+
+/** What instruments print for over range is OL; as much below nothing is no figure. */
+const inRange = (v: number): number => (v >= OVER_RANGE ? Infinity : v <= -OVER_RANGE ? NaN : v);

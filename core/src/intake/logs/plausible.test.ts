@@ -3,6 +3,7 @@ import { evidenceOf } from '../../check/job/logEvidence.ts';
 import { analyseLog } from './analyseLog.ts';
 import { coldStart } from './compareChannels.ts';
 import type { Log, LogChannel } from './log.ts';
+import { figureOf } from './logColumns.ts';
 import { logToCsv } from './logCsv.ts';
 import { rangeOf } from './rangeOf.ts';
 import { guessedRoles } from './settingOf.ts';
@@ -102,4 +103,10 @@ test('a heading that a spreadsheet would run is written as text', () => {
   const csv = logToCsv(logOf(channel('=HYPERLINK("x")', 'celsius', () => -3)));
   expect(csv.split('\r\n')[0]).toContain("'=HYPERLINK");
   expect(csv.split('\r\n')[1]).toBe('0,-3,');
+});
+
+test('a cell beyond all figures is over range, or none: never less than everything', () => {
+  expect(['9.9E37', '1e999', '∞'].map((c) => figureOf(c, false))).toEqual([Infinity, Infinity, Infinity]);
+  expect(['-1e999', '-9.9E37', '−1e400 V'].map((c) => figureOf(c, false))).toEqual([NaN, NaN, NaN]);
+  expect(['-40', '−40 °C', '1e6'].map((c) => figureOf(c, false))).toEqual([-40, -40, 1e6]);
 });
