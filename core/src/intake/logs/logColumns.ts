@@ -209,7 +209,7 @@ const mostlyFigures = (cells: readonly string[], comma: boolean): boolean =>
   cells.filter((c) => !Number.isNaN(figureOf(c, comma)) || isOverload(c)).length >= 0.6 * cells.length;
 
 const isOverload = (cell: string): boolean =>
-  /^[+-]?\s*(?:O\.?L\.?|\.OL|0\.L|over(?:load|range)?|inf(?:inity)?|∞|9\.9E\+?37)\b/i.test(cell);
+  /^[+-]?\s*(?:O\.?L\.?|\.OL|0\.L|over(?:load|range)?|inf(?:inity)?|∞|9\.9E\+?37)(?![\p{L}\d])/iu.test(cell);
 
 /** SCPI's infinity is 9.9e37; a figure from about there on is none of a sensor. */
 const OVER_RANGE = 9.8e37;
