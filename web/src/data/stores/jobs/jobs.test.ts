@@ -5,6 +5,7 @@ import { saveJob as jobText } from '@mellow-probe/core/check/job/openJob';
 import { genericKit } from '@mellow-probe/core/catalogue/kit/kitSchema';
 import { setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test } from 'vitest';
+import { readWord } from '../../storage/preferences.ts';
 import { browser, type BrowserWindow, emptyBrowser, openWindow, until } from '../../../../test/browserWindow.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -67,6 +68,24 @@ describe('the ledger', () => {
     const jobs = await ledgerOf(w);
     await jobs.remove(['a', 'unknown']);
     expect(jobs.removed.map((line) => line.id)).toEqual(['a']);
+  });
+  test('whether there are checks is noted for the first paint of the next visit, once that is known', async () => {
+    setActivePinia(w.pinia);
+    const jobs = w.jobs.useJobs();
+    expect([jobs.loaded, readWord('checks', '')]).toEqual([false, '']);
+    await jobs.load();
+    await until(() => readWord('checks', '') === 'no', 'noted');
+    await jobs.keep(newJob('a', NOW));
+    await until(() => readWord('checks', '') === 'yes', 'noted');
+    await jobs.remove(['a']);
+    await until(() => readWord('checks', '') === 'no', 'noted');
+  });
+  test('an id that no address could hold is given up for a new one; a plain one is kept', async () => {
+    const jobs = await ledgerOf(w);
+    const idOf = async (id: string): Promise<string> => (await jobs.keepCopy(newJob(id, NOW)))!.id;
+    expect(await idOf('a-1.b~c_2')).toBe('a-1.b~c_2');
+    for (const odd of ['a b', '/a', 'a?', 'ä', '']) expect(await idOf(odd)).toMatch(/^[\w.~-]+$/);
+    expect(jobs.lines.every((line) => /^[\w.~-]+$/.test(line.id))).toBe(true);
   });
   test('one file more opens one record, not all of them again', async () => {
     await put(w, 'a');

@@ -107,6 +107,36 @@ describe('lines', () => {
     vi.advanceTimersByTime(1000);
     expect(live.beat).toBeGreaterThan(before);
   });
+  test('of two instruments one is pulled out: that one is said to be gone, and no other', async () => {
+    const live = useLive();
+    const [one, two] = [hand(), hand()];
+    await live.connect('thermometer', one.transport);
+    await live.connect('meter', two.transport);
+    two.state.events!.gone('it was unplugged');
+    expect(live.lines.map((l) => [l.id, l.state, l.faults])).toEqual([
+      ['thermometer', 'open', 0],
+      ['meter', 'gone', 1],
+    ]);
+  });
+  test('a channel is not known to be steady before its first values; announced again it keeps those it has', async () => {
+    const live = useLive();
+    const line = hand();
+    await live.connect('thermometer', line.transport);
+    seconds(line, 1, () => 20);
+    const own = live.channels.get('thermometer 1')!;
+    expect([own.still.still, own.recent.map((s) => s.value)]).toEqual([false, [20]]);
+    seconds(line, 3, () => 21);
+    expect(live.channels.get('thermometer 1')!.recent.map((s) => s.value)).toEqual([20, 21, 21, 21]);
+  });
+  test('the decade box is set and opened; without one, setting it does nothing', async () => {
+    const live = useLive();
+    live.setBox(2000);
+    const line = hand();
+    await live.connect('box', line.transport);
+    live.setBox(2000);
+    vi.advanceTimersByTime(1000);
+    expect(line.state.sent.join('')).toMatch(/2000|2\.0+E\+0?3/i);
+  });
   test('pulled out: told once, its values are gone, what is recorded stays', async () => {
     const live = useLive();
     const line = hand();

@@ -35,17 +35,18 @@ describe('the recorder', () => {
   afterEach(() => void vi.useRealTimers());
 
   /** A store in memory that can be made to refuse. */
-  function sink(): RecordingSink & { heads: RecordingHead[]; t: number[]; refuse: boolean } {
+  function sink(): RecordingSink & { heads: RecordingHead[]; t: number[]; v: number[]; refuse: boolean } {
     const own = {
       heads: [] as RecordingHead[],
       t: [] as number[],
+      v: [] as number[],
       refuse: false,
       putHead: (h: RecordingHead) =>
         own.refuse ? Promise.reject(new Error('full')) : Promise.resolve(void own.heads.push(h)),
-      putChunk: (_: string, __: number, chunks: readonly { t: Float64Array }[]) =>
+      putChunk: (_: string, __: number, chunks: readonly SampleChunk[]) =>
         own.refuse
           ? Promise.reject(new Error('full'))
-          : Promise.resolve(void chunks.forEach((c) => own.t.push(...c.t))),
+          : Promise.resolve(void chunks.forEach((c) => (own.t.push(...c.t), own.v.push(...c.v)))),
     };
     return own;
   }
@@ -143,6 +144,7 @@ describe('the recorder', () => {
     r.sample(VOLTS, 2, 20);
     await r.stop('2026-11-26T10:00:10Z', 3);
     expect(s.t.map((t) => Math.round(t * 10))).toEqual(Array.from({ length: 21 }, (_, k) => k));
+    expect(s.v).toEqual(Array.from({ length: 21 }, (_, k) => k));
   });
 });
 
