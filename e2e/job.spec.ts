@@ -117,14 +117,14 @@ test('the ledger: filters, archive, a new check like this one, undo', async ({ p
   await expect(rows).toHaveCount(21);
   await choose(page.getByLabel('Field', { exact: true }), 'boilers');
   await expect(rows).toHaveCount(4);
-  await choose(page.getByLabel('Field', { exact: true }), 'every field');
+  await choose(page.getByLabel('Field', { exact: true }), 'any field');
   await choose(page.getByLabel('State', { exact: true }), 'closed');
   await expect(rows).toHaveCount(7);
   await expect(rows.first()).toContainText('Swimming bath');
-  await choose(page.getByLabel('State', { exact: true }), 'every state');
+  await choose(page.getByLabel('State', { exact: true }), 'any state');
   await choose(page.getByLabel('Decided', { exact: true }), 'undecided');
   await expect(rows).toHaveCount(10);
-  await choose(page.getByLabel('Decided', { exact: true }), 'every decision');
+  await choose(page.getByLabel('Decided', { exact: true }), 'any decision');
   await page.getByLabel('due').check();
   await expect(rows).toContainText(['Dye works', 'Ferry Plover', 'Cold store', 'Quarry pump 3']);
   await page.getByLabel('due').uncheck();

@@ -133,10 +133,10 @@ test('a sensor that fails after heat is caught by the guided heat cycle', async 
   const read = (step: string) => page.getByRole('button', { name: `Save the reading: ${step}` }).click();
   await read('cold');
   await page.getByText('Plug, decade box, heat').click();
-  await act(page, 'Into hot water, 90 °C');
+  await act(page, 'Put in hot water, 90 °C');
   await page.waitForTimeout(1800);
   await read('hot');
-  await act(page, 'Back in its place');
+  await act(page, 'Put back in its place');
   await expect(page.locator('[data-test="cycle"]')).toContainText('wait ten minutes');
   await page.waitForTimeout(11_000);
   await read('after');

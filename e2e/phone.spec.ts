@@ -131,7 +131,7 @@ test('a job on a phone, by touch alone: from the complaint to the closed job', a
   const figure = async (id: string, keys: readonly string[]): Promise<void> => {
     const card = page.locator(`[data-card="${id}"]`);
     if (!(await card.isVisible()))
-      await page.getByRole('group', { name: 'Tests of this station' }).getByRole('button', { name: NAMES[id] }).tap();
+      await page.getByRole('group', { name: 'Tests of this step' }).getByRole('button', { name: NAMES[id] }).tap();
     await expect(card).toBeVisible();
     for (const k of keys) await key(k);
   };

@@ -45,7 +45,7 @@ async function goTest(page: Page, id: string): Promise<void> {
   if (await line.isVisible()) await line.click();
   else
     await page
-      .getByRole('group', { name: 'Tests of this station' })
+      .getByRole('group', { name: 'Tests of this step' })
       .getByText(measurementById(id).name, { exact: true })
       .click();
   await expect(card).toBeVisible();

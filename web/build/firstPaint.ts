@@ -5,16 +5,16 @@ import { cssVariables } from '../src/components/base/tokens.ts';
 
 /** The look's variables, and the words of an empty ledger, stand in the page itself, so that the first paint, before any script, has them. */
 export function firstPaint(): Plugin {
-  const opening = `${empty.sensorSupplyOrWiring} ${appWords.openingTheChecks}`;
+  const opening = `${empty.title} ${appWords.openingTheChecks}`;
   const told = [
-    `<h1>${empty.sensorSupplyOrWiring}</h1><p>${empty.fourFiguresAreEnoughForAVerdict}</p>`,
+    `<h1>${empty.title}</h1><p>${empty.fourFigures}</p>`,
     `<ol><li>${[
-      empty.theTemperatureBesideTheSensorBy,
-      empty.theSensorsOhmsUnplugged,
-      empty.theVoltsAtThePlugUnplugged,
-      empty.theVoltsAtThePlugPluggedIn,
+      empty.figureTemperature,
+      empty.figureOhms,
+      empty.figureUnplugged,
+      empty.figurePluggedIn,
     ].join('</li><li>')}</li></ol>`,
-    `<p>${empty.typeThemInAnyOrderAfter}</p>`,
+    `<p>${empty.anyOrder}</p>`,
   ].join('');
   return {
     name: 'first-paint',

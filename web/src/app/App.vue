@@ -36,14 +36,14 @@ onErrorCaptured((error) => {
     <!-- The ring that spreads from what was pressed says nothing and costs a phone every press. -->
     <ConfigProvider :theme="antTheme" :wave="{ disabled: true }">
       <div v-if="failure" class="failure" role="alert">
-        <span>{{ say.somethingWentWrongWhatYouTyped(failure) }}</span>
+        <span>{{ say.failure(failure) }}</span>
         <ActButton @click="failure = ''">{{ say.close }}</ActButton>
       </div>
       <div v-if="missingPart" class="failure" role="alert" data-test="missing-part">
         <span>
-          {{ say.thatPartOfThePageCould }}
+          {{ say.partNotLoaded }}
         </span>
-        <ActButton @click="reload">{{ say.loadThePageAgain }}</ActButton>
+        <ActButton @click="reload">{{ say.reload }}</ActButton>
       </div>
       <RouterView v-if="here" />
     </ConfigProvider>

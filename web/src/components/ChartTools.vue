@@ -19,7 +19,7 @@ const COLUMNS: readonly Column<ChartRow>[] = [
   { key: 'y', title: say.up, mono: true, text: (r) => r.y },
 ];
 const entries = [
-  { name: say.figuresOfTheChart, act: () => void (open.value = true) },
+  { name: say.figures, act: () => void (open.value = true) },
   { name: say.pictureAsPng, act: () => emit('save', 'png') },
   { name: say.pictureAsSvg, act: () => emit('save', 'svg') },
 ];
@@ -27,7 +27,7 @@ const entries = [
 
 <template>
   <span class="tools">
-    <MenuButton label="⋯" :name="say.moreOfTheChart(label)" :entries="entries" />
+    <MenuButton label="⋯" :name="say.menuOf(label)" :entries="entries" />
     <AskSheet v-model:open="open" :title="label" :width="560">
       <FactTable :label="label" :columns="COLUMNS" :rows="rows" :row-key="(_, i) => i" :page="50" />
     </AskSheet>

@@ -30,7 +30,7 @@ const place = computed(() => {
     class="strip"
     :class="{ off: place.off }"
     role="img"
-    :aria-label="place.off ? say.predictedDoesNotFit(words) : say.predictedFits(words)"
+    :aria-label="place.off ? say.predictedOff(words) : say.predictedFits(words)"
     :title="words"
   >
     <span class="span" :style="{ left: `${place.left}%`, width: `${place.width}%` }"></span>

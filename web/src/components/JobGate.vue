@@ -46,20 +46,20 @@ const state = computed(() => ('id' in bench.state && bench.state.id === props.id
   <MessagePage v-else class="gate">
     <template #bar><slot name="bar" /></template>
     <template v-if="state?.kind === 'missing'">
-      <h1>{{ say.thisCheckIsNotHere }}</h1>
-      <p>{{ say.itWasDeletedOrItLives }}</p>
+      <h1>{{ say.missingTitle }}</h1>
+      <p>{{ say.missingHelp }}</p>
     </template>
     <div v-else-if="state?.kind === 'deleted'" role="alert" data-test="deleted-check">
-      <h1>{{ say.thisCheckWasDeleted }}</h1>
-      <p>{{ refused || say.itIsStillInTheBin }}</p>
+      <h1>{{ say.deletedTitle }}</h1>
+      <p>{{ refused || say.deletedHelp }}</p>
       <ActButton kind="main" @click="restore">{{ say.restore }}</ActButton>
     </div>
     <template v-else-if="state?.kind === 'unreadable'">
-      <h1>{{ say.thisCheckCannotBeOpened }}</h1>
-      <p>{{ say.itIsKeptAsItIs(openFaultText(state.fault)) }}</p>
+      <h1>{{ say.unopenedTitle }}</h1>
+      <p>{{ say.unopenedHelp(openFaultText(state.fault)) }}</p>
     </template>
     <div v-else-if="state?.kind === 'blocked'" role="alert">
-      <h1>{{ say.thisCheckCannotBeReadNow }}</h1>
+      <h1>{{ say.unreadTitle }}</h1>
       <p>{{ storageFaultText(state.fault) }}</p>
       <ActButton icon="reload" @click="bench.open(id)">{{ say.tryAgain }}</ActButton>
     </div>

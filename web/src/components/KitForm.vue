@@ -22,9 +22,9 @@ const kit = defineModel<Kit>({ required: true });
 const NAMES = {
   meter: say.meter,
   thermometer: say.thermometer,
-  'live-data': say.scanToolOrDisplay,
-  resistors: say.resistorsOrDecadeBox,
-  jumper: say.jumperOrTestLamp,
+  'live-data': say.scanTool,
+  resistors: say.resistorSource,
+  jumper: say.jumper,
   'module-access': say.moduleWithinReach,
   bath: say.potOfWater,
   'second-sensor': say.aSecondSensor,
@@ -32,7 +32,7 @@ const NAMES = {
 const PLACES = [
   ['plug', say.sensorPlug],
   ['module', say.module],
-  ['sensor', say.takingTheSensorOff],
+  ['sensor', say.removing],
 ] as const;
 /** Figures that cannot be, at their fields. */
 const issues = computed(() => new Map(kitIssues(kit.value).map(({ path, issue }) => [path, issue])));
@@ -114,12 +114,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
 
 <template>
   <div class="kit">
-    <TextField
-      v-model="kit.name"
-      :label="say.nameOfTheKit"
-      :maxlength="400"
-      :placeholder="say.meterAndThermometerForTheReport"
-    />
+    <TextField v-model="kit.name" :label="say.kitName" :maxlength="400" :placeholder="say.kitNameHint" />
     <div role="group" :aria-label="say.atHand" class="tools">
       <CheckBox
         v-for="t in TOOLS"
@@ -153,7 +148,7 @@ const DRAWERS = (['E6', 'E12', 'E24', 'E48', 'E96', 'own'] as const).map((value)
     </div>
     <p v-if="drawer.unread.length > 0" class="told odd">{{ say.notRead(drawer.unread.join(', ')) }}</p>
     <div v-for="[key, name, unit] in RANGES" :key="key">
-      <h2>{{ say.byRangeOfTheDataSheet(name) }}</h2>
+      <h2>{{ say.byRange(name) }}</h2>
       <div v-for="(r, i) in kit.meter[key]" :key="i" class="range">
         <EntryField
           :label="say.upTo(unit)"

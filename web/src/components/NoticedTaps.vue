@@ -17,13 +17,11 @@ function take(text: string): void {
 
 <template>
   <TapAside v-model:open="open" :title="say.noticedAlready">
-    <ActButton kind="bare" class="tap-text" data-test="noticed" :aria-label="say.noneAtHandWhatWasNoticed">{{
-      say.none
-    }}</ActButton>
+    <ActButton kind="bare" class="tap-text" data-test="noticed" :aria-label="say.title">{{ say.none }}</ActButton>
     <template #content>
       <div class="taps">
         <ActButton v-for="n in NOTICED" :key="n.id" :title="n.source" @click="take(n.text)">{{ n.text }}</ActButton>
-        <p class="caution">{{ say.onlyWhatYouKnowAlreadyDo }}</p>
+        <p class="caution">{{ say.caution }}</p>
       </div>
     </template>
   </TapAside>

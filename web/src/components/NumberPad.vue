@@ -52,9 +52,7 @@ function press(key: string): void {
     <ActButton kind="bare" :aria-label="say.decimalMark" @click="press(reader.decimal)">{{ reader.decimal }}</ActButton>
     <ActButton kind="bare" :aria-label="say.delete" @click="emit('type', text.slice(0, -1))">⌫</ActButton>
     <ActButton v-if="next" kind="bare" class="next" @click="emit('next')">{{ next }} ›</ActButton>
-    <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">{{
-      say.lettersAndOtherSigns
-    }}</ActButton>
+    <ActButton v-if="next" kind="bare" class="letters" @click="emit('letters')">{{ say.moreSigns }}</ActButton>
   </div>
 </template>
 

@@ -20,7 +20,7 @@ let last = '';
 async function start(): Promise<void> {
   // Over plain HTTP from another device a browser has no camera to give.
   if (!('mediaDevices' in navigator)) {
-    fault.value = say.thisBrowserGivesNoCameraHere;
+    fault.value = say.noCamera;
     return;
   }
   try {
@@ -30,7 +30,7 @@ async function start(): Promise<void> {
     await video.value.play();
     frame = requestAnimationFrame(look);
   } catch {
-    fault.value = say.theCameraDoesNotAnswerOr;
+    fault.value = say.cameraRefused;
   }
 }
 const canvas = document.createElement('canvas');
@@ -60,7 +60,7 @@ onBeforeUnmount(stop);
   <AskSheet v-model:open="open" :title="title" :width="460" @update:open="$emit('close')">
     <div class="scan">
       <p v-if="fault" role="status" class="soft">{{ fault }}</p>
-      <video v-show="!fault" ref="video" muted playsinline :aria-label="say.whatTheCameraSees"></video>
+      <video v-show="!fault" ref="video" muted playsinline :aria-label="say.cameraLabel"></video>
       <p v-if="progress" role="status">{{ progress }}</p>
       <form class="row" @submit.prevent="typed.trim() && $emit('found', typed)">
         <TextField v-model="typed" :label="say.codeTyped" mono />

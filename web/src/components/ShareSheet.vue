@@ -33,7 +33,7 @@ async function copy(): Promise<void> {
     await navigator.clipboard.writeText(link.value);
     copied.value = say.copied;
   } catch {
-    copied.value = say.thisBrowserDoesNotLetIt;
+    copied.value = say.copyRefused;
   }
 }
 </script>
@@ -41,22 +41,22 @@ async function copy(): Promise<void> {
 <template>
   <AskSheet v-model:open="open" :title="say.shareThisCheck" :width="480" @update:open="emit('close')">
     <div class="share">
-      <p v-if="job.photos.length > 0" class="soft">{{ say.itsPhotosStayBehindOnlyThe }}</p>
+      <p v-if="job.photos.length > 0" class="soft">{{ say.withoutPhotos }}</p>
       <template v-if="frames">
         <div class="code"><QrCode :text="frames[frame]" :label="say.pictureOf(frame + 1, frames.length)" /></div>
         <p class="soft" data-test="frame">
-          {{ say.pictureOfOnTheOtherDevice(frame + 1, frames.length) }}
+          {{ say.pictureHelp(frame + 1, frames.length) }}
         </p>
       </template>
-      <p v-else-if="text" class="soft">{{ say.tooMuchForPicturesUseExport }}</p>
+      <p v-else-if="text" class="soft">{{ say.tooLargeForPictures }}</p>
       <div v-if="link.length <= LONGEST_LINK && text" class="row">
-        <ActButton kind="main" @click="copy">{{ say.copyALinkThatHoldsIt }}</ActButton>
+        <ActButton kind="main" @click="copy">{{ say.copyLink }}</ActButton>
         <span role="status" class="soft">{{ copied }}</span>
       </div>
       <p v-if="text && link.length <= LONGEST_LINK" class="soft">
-        {{ say.theLinkLeadsToThisAddress }}
+        {{ say.linkHelp }}
       </p>
-      <p v-else-if="text" class="soft">{{ say.itHoldsTooMuchForALink }}</p>
+      <p v-else-if="text" class="soft">{{ say.tooLargeForLink }}</p>
     </div>
   </AskSheet>
 </template>

@@ -23,38 +23,38 @@ function showRound(): void {
       <dt>
         <kbd>{{ say.enter }}</kbd>
       </dt>
-      <dd>{{ say.onACardToTheNext }}</dd>
+      <dd>{{ say.nextTest }}</dd>
       <dt><kbd>N</kbd></dt>
-      <dd>{{ say.toTheProposedTest }}</dd>
+      <dd>{{ say.suggestedTest }}</dd>
       <dt><kbd>J</kbd> <kbd>K</kbd></dt>
-      <dd>{{ say.nextPreviousStationOfTheOrder }}</dd>
+      <dd>{{ say.steps }}</dd>
       <dt><kbd>E</kbd></dt>
-      <dd>{{ say.intoTheFieldOfTheCard }}</dd>
+      <dd>{{ say.cardField }}</dd>
       <dt>
         <kbd>{{ say.esc }}</kbd>
       </dt>
-      <dd>{{ say.outOfAFieldSoThat }}</dd>
+      <dd>{{ say.leaveField }}</dd>
       <dt><kbd>Q</kbd></dt>
       <dd>{{ say.quickCheck }}</dd>
       <dt><kbd>D</kbd></dt>
       <dd>{{ say.decision }}</dd>
       <dt><kbd>R</kbd></dt>
-      <dd>{{ say.readFarForTwoMetresFigures }}</dd>
+      <dd>{{ say.largeView }}</dd>
       <dt><kbd>P</kbd></dt>
       <dd>{{ say.report }}</dd>
       <dt><kbd>C</kbd></dt>
-      <dd>{{ say.inTheLedgerNewCheck }}</dd>
+      <dd>{{ say.newCheck }}</dd>
       <dt><kbd>U</kbd></dt>
       <dd>{{ say.cOrF }}</dd>
       <dt><kbd>?</kbd></dt>
       <dd>{{ say.thisList }}</dd>
     </dl>
-    <ActButton v-if="tour" @click="showRound">{{ say.showMeRoundTheBench }}</ActButton>
+    <ActButton v-if="tour" @click="showRound">{{ say.tour }}</ActButton>
     <p>
-      <MarkedText figures :text="say.figuresAreTypedAsTheyAreSpoken" />
+      <MarkedText figures :text="say.figuresHelp" />
     </p>
     <p>
-      {{ say.theToolAdvisesTheMakersData }}
+      {{ say.advice }}
     </p>
   </AskSheet>
 </template>

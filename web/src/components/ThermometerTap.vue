@@ -21,7 +21,7 @@ function choose(value: ThermometerKind): void {
 </script>
 
 <template>
-  <TapAside v-model:open="open" :title="say.whatDidYouMeasureItWith">
+  <TapAside v-model:open="open" :title="say.question">
     <ActButton kind="bare" class="tap-text" data-test="thermometer" :aria-label="say.change(THERMOMETER_NAMES[own])">{{
       within
     }}</ActButton>

@@ -57,7 +57,7 @@ const all = computed(() => [
     <MainNav v-if="!folds" />
     <span v-if="workshop === 'demo'" class="demo" :class="{ back }"
       ><span class="brief">{{ say.demoWorkshop }}</span
-      ><span class="long">{{ say.demoWorkshopMadeUp }}</span></span
+      ><span class="long">{{ say.demo }}</span></span
     >
     <slot />
     <span v-if="folded" class="more"><MoreMenu label="⋯" name="More" :entries="all" /></span>

@@ -15,7 +15,7 @@ const fault = ref('');
 
 async function takeLogo([file]: File[]): Promise<void> {
   const image = file ? await scaledPng(file, LOGO_PX) : null;
-  fault.value = image ? '' : say.thisFileIsNoPictureThat;
+  fault.value = image ? '' : say.unreadableLogo;
   if (image) workshop.value.logo = image;
 }
 </script>
@@ -29,11 +29,11 @@ async function takeLogo([file]: File[]): Promise<void> {
       class="wide"
       :label="say.addressTelephoneLicence"
       :maxlength="400"
-      :placeholder="say.oneLineUnderTheName"
+      :placeholder="say.tagline"
     />
     <div class="wide logo">
       <img v-if="workshop.logo" :src="workshop.logo" :alt="say.theWorkshopsLogo" />
-      <FilePick :label="say.logo" :about="say.logoOfTheWorkshop" accept="image/*" @files="takeLogo" />
+      <FilePick :label="say.logo" :about="say.logoAlt" accept="image/*" @files="takeLogo" />
       <ActButton v-if="workshop.logo" kind="quiet" @click="workshop.logo = null">{{ say.removeTheLogo }}</ActButton>
       <span v-if="fault" role="alert" class="fault">{{ fault }}</span>
     </div>

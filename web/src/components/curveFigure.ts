@@ -51,7 +51,7 @@ export function curveFigures(
     resistance,
     voltage: {
       data: [...band(lines.voltage, 1, unit, colour), ...suspect, ...measured],
-      layout: layoutOf(suspect.length > 0 ? say.pluggedInWithSuspect(unit) : say.pluggedInVOver(unit), {
+      layout: layoutOf(suspect.length > 0 ? say.titleWithSuspect(unit) : say.title(unit), {
         rangemode: 'tozero',
       }),
     },

@@ -26,7 +26,7 @@ export interface Instrument {
 }
 
 export const INSTRUMENTS: readonly Instrument[] = [
-  { id: 'meter', name: say.benchMeter, about: say.scpiVoltsOrOhms, baudRate: 9600, make: benchMeter },
+  { id: 'meter', name: say.benchMeter, about: say.meterKind, baudRate: 9600, make: benchMeter },
   {
     id: 'adapter',
     name: say.vehicleAdapter,
@@ -34,9 +34,9 @@ export const INSTRUMENTS: readonly Instrument[] = [
     baudRate: 115_200,
     make: vehicleAdapter,
   },
-  { id: 'thermometer', name: say.thermometer, about: say.printsALineASecond, baudRate: 9600, make: thermometerLine },
+  { id: 'thermometer', name: say.thermometer, about: say.thermometerKind, baudRate: 9600, make: thermometerLine },
   { id: 'bus', name: say.heavyDutyBus, about: say.listenedTo, baudRate: 115_200, make: busLog },
-  { id: 'box', name: say.decadeBox, about: say.inTheSensorsPlace, baudRate: 9600, make: decadeBox },
+  { id: 'box', name: say.decadeBox, about: say.boxKind, baudRate: 9600, make: decadeBox },
 ];
 
 /** Throws on an id that is not there. */

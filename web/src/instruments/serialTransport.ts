@@ -32,9 +32,9 @@ export function serialTransport(port: Port, baudRate: number): Transport {
         if (done) break;
         events.text(decoder.decode(value, { stream: true }));
       }
-      if (!closing) events.gone(say.thePortWasClosed);
+      if (!closing) events.gone(say.closed);
     } catch {
-      if (!closing) events.gone(say.itWasPulledOut);
+      if (!closing) events.gone(say.unplugged);
     }
   }
 

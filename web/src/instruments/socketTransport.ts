@@ -6,9 +6,9 @@ export type OpenSocket = (address: string) => WebSocket;
 const openSocket: OpenSocket = (address) => new WebSocket(address);
 
 const GONE: Readonly<Record<number, string>> = {
-  4409: say.anotherWindowIsUsingIt,
+  4409: say.busy,
   4429: say.tooManyMessages,
-  4503: say.theServerHasTooManyMachinesRunning,
+  4503: say.full,
 };
 /** A server that does not answer in this time is not there, ms. */
 const PATIENCE_MS = 4000;
@@ -25,7 +25,7 @@ export function socketTransport(path: string, make: OpenSocket = openSocket): Tr
         try {
           socket = make(address);
         } catch {
-          reject(new Error(say.theBrowserOpensNoSuchLine));
+          reject(new Error(say.refused));
           return;
         }
         const own = socket;
@@ -38,7 +38,7 @@ export function socketTransport(path: string, make: OpenSocket = openSocket): Tr
         own.onmessage = (event) => typeof event.data === 'string' && events.text(event.data);
         own.onclose = (event) => {
           clearTimeout(timer);
-          const why = GONE[event.code] ?? say.theServerDoesNotAnswer;
+          const why = GONE[event.code] ?? say.silent;
           if (!opened) reject(new Error(why));
           else if (!closing) events.gone(why);
         };

@@ -52,17 +52,14 @@ export function useKeptPicture(
     const address = file.size > MOST_BYTES ? null : await scaledJpeg(file, LONGEST, QUALITY);
     if (turn !== newest) return false;
     if (!address) {
-      fault.value =
-        file.size > MOST_BYTES
-          ? say.mbAreTooLargeForAPicture((file.size / 1e6).toFixed(0))
-          : say.thisIsNoPictureThatThe;
+      fault.value = file.size > MOST_BYTES ? say.tooLarge((file.size / 1e6).toFixed(0)) : say.unreadable;
       return false;
     }
     await show(address);
     try {
       await putPhoto(SHELF, name, address);
     } catch {
-      fault.value = say.theBrowsersStorageDoesNotTake;
+      fault.value = say.notSaved;
     }
     return true;
   }

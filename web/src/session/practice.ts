@@ -80,7 +80,7 @@ export async function openPractice(id: string, engine: EngineLine): Promise<Open
   const { number, mode } = record.now();
   try {
     const begun = await lines.scene.ask(async (r) => await r.begin(number));
-    if (!begun.ok) return failedFor(say.thisCaseNumberCannotBeUsed(number));
+    if (!begun.ok) return failedFor(say.unusableNumber(number));
     const first = await lines.scene.ask(async (r) => await r.stand(number, record.now().moves));
     const judging = mode === 'shown' ? engine : SILENT;
     return { kind: 'open', practice: practiceOf(record, begun.handed, first, judging, lines) };

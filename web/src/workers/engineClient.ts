@@ -46,11 +46,7 @@ export function engineLine(make: SpawnWorker = spawn, patienceMs = ENGINE_PATIEN
 
   function start(): NonNullable<typeof running> {
     const worker = make();
-    const stopped = workerFailure(
-      worker,
-      say.theEngineCouldNotBeLoaded,
-      (message) => new EngineError({ why: 'stopped', message }),
-    );
+    const stopped = workerFailure(worker, say.engineFailed, (message) => new EngineError({ why: 'stopped', message }));
     stopped.catch(() => end(worker));
     running = { worker, remote: Comlink.wrap<Engine>(worker), stopped };
     return running;

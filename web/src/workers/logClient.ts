@@ -38,7 +38,7 @@ export function newRoom(spawn: Make): LogRoom {
   const remote = Comlink.wrap<LogWork>(worker);
   let working = 0;
   let broken = false;
-  const failure = workerFailure(worker, say.theReaderOfLogsCouldNotBeLoaded, (message) => new Error(message));
+  const failure = workerFailure(worker, say.logReaderFailed, (message) => new Error(message));
   failure.catch(() => (broken = true));
   let stop: () => void = () => undefined;
   const stopped = new Promise<never>((_, reject) => {

@@ -18,7 +18,7 @@ export function pictureRun<T>(
   make: () => Worker = () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
 ): PictureRun<T> {
   const worker = make();
-  const failure = workerFailure(worker, say.theReaderCouldNotBeLoaded, (message) => new Error(message));
+  const failure = workerFailure(worker, say.readerFailed, (message) => new Error(message));
   let stop: () => void = () => undefined;
   const stopped = new Promise<never>((_, reject) => {
     stop = () => reject(new PictureStopped('stopped'));

@@ -15,7 +15,7 @@ function trainingLine(spawn: Make = make): TrainingLine {
   let running: { remote: Comlink.Remote<TrainingWork>; failure: Promise<never> } | null = null;
   function start(): NonNullable<typeof running> {
     const worker = spawn();
-    const failure = workerFailure(worker, say.theTrainingBenchCouldNotBeLoaded, (message) => new Error(message));
+    const failure = workerFailure(worker, say.trainingFailed, (message) => new Error(message));
     failure.catch(() => {
       worker.terminate();
       running = null;

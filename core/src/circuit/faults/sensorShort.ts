@@ -9,6 +9,6 @@ export const sensorShort: Fault = {
   unit: 'ohm',
   layouts: LAYOUTS,
   part: 'sensor',
-  repair: 'Replace the sensor by part number; look for liquid in the plug that would do it again.',
+  repair: 'Replace the sensor by part number; look for liquid in the plug: it would short the new one, too.',
   branches: () => [logSized(fixed(0.1), fixed(20), (c, ohm) => (c.sensorFixedOhm = ohm))],
 };

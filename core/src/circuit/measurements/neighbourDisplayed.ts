@@ -22,8 +22,8 @@ export const neighbourDisplayed: Measurement = {
   parts: (strand) => (strand === 'return' ? [JOIN] : []),
   steps: [
     'Key on, everything plugged in. Find in the diagram a sensor that shares the reference or the return.',
-    'Read its live value, and say how warm it is there: by a thermometer, or about.',
-    'Right while ours is wrong: the fault is our own. Both wrong: look at what they share.',
+    'Read its live value, and enter the temperature there, measured or estimated.',
+    'If it is right and this one wrong, the fault is in this circuit. If both are wrong, check what they share.',
   ],
   caution: null,
   predict: ({ state, sensorOhm }, { airC = 20 }) => neighbourC(state, sensorOhm, airC),

@@ -19,7 +19,7 @@ export const openVoltageReturnBridged: Measurement = {
   steps: [
     'Key on, engine off. Sensor unplugged.',
     'Jumper the return cavity to battery negative through a test lamp.',
-    'Red lead: signal cavity. Black lead: return cavity. No change: the doubt is on the signal or reference side.',
+    'Red lead: signal cavity. Black lead: return cavity. No change: check the signal and the reference side.',
   ],
   caution: CAUTION.pin,
   predict: (solved) => solved.volts('open', 'signal', 'return', true),

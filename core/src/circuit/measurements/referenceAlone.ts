@@ -25,6 +25,6 @@ export const referenceAlone: Measurement = {
     'Write down the volts with all of them unplugged. If the voltage came back before, the one unplugged last pulls it down.',
   ],
   caution:
-    'Key off to unplug and to plug. Leave airbag, high-voltage and limit circuits alone; the maker’s data goes before this.',
+    'Key off to unplug and to plug. Leave airbag, high-voltage and limit circuits alone. The maker’s data comes first.',
   predict: ({ state }) => state.groundOffsetV + (Number.isNaN(state.aloneV) ? state.referenceV : state.aloneV),
 };

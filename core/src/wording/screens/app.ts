@@ -1,13 +1,12 @@
 import type { Shown } from './shown.ts';
 
 export const appWords = {
-  somethingWentWrongWhatYouTyped: (failure: Shown): string =>
-    `Something went wrong: ${failure} What you entered is saved.`,
+  failure: (failure: Shown): string => `Something went wrong: ${failure} What you entered is saved.`,
   openingTheChecks: 'Opening the checks …',
   close: 'Close',
-  thatPartOfThePageCould:
+  partNotLoaded:
     'This part of the page could not be loaded. The server does not answer or was updated. What you entered is saved.',
-  loadThePageAgain: 'Reload the page',
+  reload: 'Reload the page',
 };
 
 /** Titles of the screens, for the window and the browser's history. */
@@ -34,7 +33,7 @@ export const screenTitleWords = {
 };
 
 export const notFoundWords = {
-  thisPageDoesNotExist: 'This page does not exist',
+  title: 'This page does not exist',
   checkTheAddress: (address: Shown): string =>
     `There is no page at ${address}. Check the address, or go to the nearest page.`,
   goTo: (title: Shown): string => `Go to ${title}`,

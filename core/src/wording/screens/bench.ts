@@ -10,7 +10,7 @@ export const benchTableWords = {
 };
 
 export const benchTitleWords = {
-  titleOfThisCheck: 'Title of this check',
+  checkTitle: 'Title of this check',
   machineAndSensor: 'Machine and sensor',
 };
 
@@ -20,7 +20,7 @@ export const cardEntryWords = {
   where: 'place',
   thermometerHot: 'Thermometer, hot',
   thermometer: 'Thermometer',
-  besideTheSensorByAnotherThermometer: 'Beside the sensor, by another thermometer',
+  thermometerHint: 'Beside the sensor, by another thermometer',
   while: 'while',
   waterAt: 'water at',
   itIsThere: 'temperature there',
@@ -32,7 +32,7 @@ export const cardEntryWords = {
 };
 
 export const repeatTapWords = {
-  howWillYouRepeatIt: 'How will you repeat it?',
+  question: 'How will you repeat it?',
   sameConditions: 'Same conditions',
   hot: 'Hot, at working temperature',
   wiggling: 'While wiggling plug and harness',
@@ -40,12 +40,12 @@ export const repeatTapWords = {
 
 export const cardOutcomeWords = {
   voided: (reason: Shown): string => `Excluded: ${reason}`,
-  takeItBackIn: 'Include it again',
-  whyItIsVoided: 'Why it is excluded',
-  whyBadContactWrongPin: 'Why? bad contact, wrong pin…',
+  include: 'Include it again',
+  exclusionReason: 'Why it is excluded',
+  exclusionReasonExample: 'Why? bad contact, wrong pin…',
   void: 'Exclude',
   keep: 'Keep it',
-  noteOnThisReading: 'Note on this reading',
+  noteLabel: 'Note on this reading',
   note: 'Note',
   repeat: 'Repeat',
   voidWhy: 'Exclude…',
@@ -62,59 +62,59 @@ export const circuitChoiceWords = {
   boilers: 'Boilers',
   fromTheFile: 'From the file',
   typed: 'Typed',
-  pointsOfATable: 'Points of a table',
-  aLineOfASpecificationNtc: 'One line of a specification, NTC',
-  aLineOfASpecificationPtc: 'One line of a specification, PTC',
-  notKnownLearnItFromTheReadings: 'Not known: learn it from the readings',
+  curvePoints: 'Points of a table',
+  bandNtc: 'One line of a specification, NTC',
+  bandPtc: 'One line of a specification, PTC',
+  curveUnknown: 'Not known: learn it from the readings',
   catalogue: 'Catalogue',
 };
 
 export const circuitDetailsWords = {
-  circuitAndKitInDetail: 'Circuit and kit in detail',
+  title: 'Circuit and kit in detail',
   layout: 'Layout',
-  thePullUpsFigureIs: 'The pull-up’s figure is',
-  linesOfTheSpecification: 'Lines of the specification',
+  pullUpSource: 'The pull-up’s figure is',
+  bandLines: 'Lines of the specification',
   temperature: (number: Shown): string => `Temperature ${number}`,
   ohmsFromTo: (number: Shown): string => `Ohms ${number}, from … to`,
   aSecondLine: 'A second line',
-  pointsOfTheSensorsTable: 'Points of the sensor’s table',
+  tablePoints: 'Points of the sensor’s table',
   resistance: (number: Shown): string => `Resistance ${number}`,
-  atLeastTwoPointsAreNeeded: 'At least two points are needed.',
+  tooFewPoints: 'At least two points are needed.',
   anotherPoint: 'Another point',
   supplyAndDisplay: 'Supply and display',
-  theModuleComparesTheSignalWith: 'The module compares the signal with',
-  otherSensorsShareWithThisOne: 'Other sensors share with this one',
-  kitUsedOnThisCheck: 'Kit used on this check',
-  whatIsUsualForSuchACircuit: 'a typical value',
-  theMakersData: 'the maker’s data',
-  readOffTheBoard: 'read off the circuit board',
-  sensorToGroundPullUpIn: 'Sensor to ground, pull-up in the module',
-  sensorToTheReferencePullDown: 'Sensor to the reference, pull-down in the module',
-  oneWireReturnThroughTheBody: 'One wire, return through the body',
+  comparedWith: 'The module compares the signal with',
+  sharedWires: 'Other sensors share with this one',
+  kitOfCheck: 'Kit used on this check',
+  sourceTypical: 'a typical value',
+  sourceMaker: 'the maker’s data',
+  sourceBoard: 'read off the circuit board',
+  layoutPullUp: 'Sensor to ground, pull-up in the module',
+  layoutPullDown: 'Sensor to the reference, pull-down in the module',
+  layoutOneWire: 'One wire, return through the body',
   notKnown: 'not known',
-  theReferenceThatFeedsTheSensor: 'the reference that feeds the sensor',
-  aReferenceOfItsOwn: 'a reference of its own',
+  comparedWithSameReference: 'the reference that feeds the sensor',
+  comparedWithOwnReference: 'a reference of its own',
   nothing: 'nothing',
   theReference: 'the reference',
   theReturn: 'the return',
   referenceAndReturn: 'reference and return',
   supplyBattery: 'Supply (battery)',
-  secondPullUpWhenHot: 'Second pull-up, when hot',
+  hotPullUp: 'Second pull-up, when hot',
   none: 'none',
-  longCableOneWayM: 'Long cable, one way (m)',
+  cableLength: 'Long cable, one way (m)',
   no: 'no',
   itsCopperMm: 'Wire size (mm²)',
   displayColdest: 'Display: coldest',
   displayHottest: 'Display: hottest',
-  defaultShownAtAFault: 'Substitute value shown at a fault',
+  substituteValue: 'Substitute value shown at a fault',
 };
 
 export const curveChartsWords = {
   charts: 'Charts',
-  sensorResistanceAgainstTemperature: 'Sensor resistance against temperature',
-  dividerVoltageAgainstTemperature: 'Divider voltage against temperature',
-  noChartsWithoutAComputation: 'Charts need a computed verdict.',
-  theChartsAppearWhenTheCircuit: 'Complete the circuit to see the charts.',
+  resistanceChart: 'Sensor resistance against temperature',
+  voltageChart: 'Divider voltage against temperature',
+  needsVerdict: 'Charts need a computed verdict.',
+  needsCircuit: 'Complete the circuit to see the charts.',
 };
 
 export const earlierHereWords = {
@@ -126,7 +126,7 @@ export const liveTakeWords = {
   live: 'Live data',
   takeIt: 'Use this value',
   whenItStands: 'once it is steady',
-  pressTheKeyOrFootSwitch: 'Press the key or foot switch…',
+  awaitingKey: 'Press the key or foot switch…',
   otherKey: 'Other key',
   space: 'Space',
 };
@@ -135,7 +135,7 @@ export const numberPadWords = {
   numberPad: 'Number pad',
   decimalMark: 'decimal mark',
   delete: 'delete',
-  lettersAndOtherSigns: 'Letters and other signs…',
+  moreSigns: 'Letters and other signs…',
   olOverRange: 'OL, over range',
   minus: 'minus',
   kilo: 'kilo',
@@ -163,7 +163,7 @@ export const readingModeWords = {
   healthy: 'healthy',
   onEarlierFigures: (title: Shown): string => `For earlier figures: ${title}`,
   holdToTake: 'Hold to save',
-  backToTheBench: 'Back to the check',
+  close: 'Back to the check',
   speakIt: 'read aloud',
 };
 
@@ -171,7 +171,7 @@ export const saveStateWords = {
   notKept: (storageFault: Shown): string => `Not saved. ${storageFault}`,
   tryAgain: 'Try again',
   exportNow: 'Export now',
-  deletedInAnotherWindow: 'Deleted in another window.',
+  deletedElsewhere: 'Deleted in another window.',
   keepIt: 'Keep it',
   kept: 'Saved',
   keeping: 'Saving…',
@@ -186,10 +186,10 @@ export const schoolChoiceWords = {
 };
 
 export const testCardWords = {
-  theTestOnTheCard: 'The test on the card',
-  testsOfThisStation: 'Tests of this station',
+  cardLabel: 'The test on the card',
+  testList: 'Tests of this step',
   min: (name: Shown, minutes: Shown): string => `${name} · ${minutes} min`,
-  readingsOfThisTest: 'Readings of this test',
+  readingList: 'Readings of this test',
   first: 'First',
   another: 'Another',
 };
@@ -199,11 +199,11 @@ export const undoButtonsWords = {
   redo: 'Redo',
   takeBack: (what: Shown): string => `Undo: ${what}`,
   doAgain: (what: Shown): string => `Redo: ${what}`,
-  nothingToTakeBack: 'Nothing to undo',
-  nothingToDoAgain: 'Nothing to redo',
+  nothingToUndo: 'Nothing to undo',
+  nothingToRedo: 'Nothing to redo',
   takenBack: (what: Shown): string => `Undone: ${what}.`,
   doneAgain: (what: Shown): string => `Redone: ${what}.`,
-  whatWasChangedAgainElsewhereStays: 'Later changes from another window stay.',
+  laterChangesStay: 'Later changes from another window stay.',
 };
 
 export const workOrderWords = {

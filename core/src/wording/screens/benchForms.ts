@@ -4,10 +4,10 @@ export const closeJobWords = {
   closeTheJob: 'Close the job',
   openItAgain: 'Reopen it',
   report: 'Report',
-  provedEveryValueReadAgainIs: 'Verified: every value is within range, and every step passed or is not possible here.',
+  verified: 'Verified: every value is within range, and every step passed or is not possible here.',
   closeAsProved: 'Close as verified',
   notProvedYet: (list: Shown): string => `Not verified yet: ${list}.`,
-  toCloseItAllTheSame: 'To close it anyway, say why',
+  closeAnyway: 'To close it anyway, say why',
   closeWithoutProof: 'Close without verifying',
 };
 
@@ -18,10 +18,10 @@ export const codeListWords = {
   addACode: 'Add a code',
   exampleCodes: 'P0118 pending, SPN 110 FMI 3 …',
   addCode: 'Add code',
-  codesNoRoomForMore: (codes: Shown): string => `${codes} codes: the list is full.`,
+  full: (codes: Shown): string => `${codes} codes: the list is full.`,
   clearedCameBack: 'cleared, came back',
   fromThePast: 'from the past',
-  notACodeKnownHereA: 'This code is not known. Is it a maker’s own code? Add it under Tools, Own codes.',
+  unknownCode: 'This code is not known. Is it a maker’s own code? Add it under Tools, Own codes.',
   didYouMean: (code: Shown): string => `Did you mean ${code}?`,
   useCode: (code: Shown): string => `Use ${code}`,
   present: 'present',
@@ -29,11 +29,11 @@ export const codeListWords = {
 };
 
 export const compareFormWords = {
-  allSensorsOfThisMachine: 'All sensors of this machine',
+  openMachineTool: 'All sensors of this machine',
   compare: 'Compare',
-  oldAgainstNewOrNeighbourAt:
+  purpose:
     'Compare the old sensor with a new one or a neighbour at the same temperature. Heat and cool it: the value must move smoothly and come back.',
-  hotWaterBurnsEyeProtectionNo:
+  caution:
     '▲ Hot water burns: wear eye protection. Use no open flame on a sensor. Do not hold it in your hand. Leave it two minutes in stirred water beside the thermometer.',
   waterAt: (number: Shown): string => `Water at, ${number}`,
   ohms: (number: Shown): string => `Ohms, ${number}`,
@@ -41,9 +41,9 @@ export const compareFormWords = {
   while: 'while',
   removePair: (number: Shown): string => `Remove pair ${number}`,
   addAPair: 'Add a pair',
-  pairsNoRoomForMore: (pairs: Shown): string => `${pairs} pairs: the list is full.`,
-  thePairsOnTheCurveOf: 'The pairs on the sensor curve',
-  howFarEachPairLiesOff: 'How far each pair is from the curve',
+  full: (pairs: Shown): string => `${pairs} pairs: the list is full.`,
+  pairsChart: 'The pairs on the sensor curve',
+  deviationChart: 'How far each pair is from the curve',
   thisOne: 'this one',
   newOrNeighbour: 'new or neighbour',
   heating: 'heating',
@@ -53,19 +53,19 @@ export const compareFormWords = {
 
 export const complaintFormWords = {
   complaint: 'Complaint',
-  whatIsWrongInTheWords: 'What is wrong, in the customer’s words, and the codes the machine shows.',
+  purpose: 'What is wrong, in the customer’s words, and the codes the machine shows.',
   machine: 'Machine',
   whichMachineWhere: 'Which machine, where',
   customer: 'Customer',
   orderNumber: 'Order number',
   field: 'Field',
   tags: 'Tags',
-  apartByCommasToFindItBy: 'separated by commas',
-  sinceWhenWhenColdOrHot: 'Since when, cold or hot, and what was done already',
+  tagsHint: 'separated by commas',
+  historyHint: 'Since when, cold or hot, and what was done already',
   symptoms: 'Symptoms',
   replacedAlready: 'Replaced already',
-  replacedAlreadyAndDidNotHelp: 'Replaced already, did not help',
-  causesThatAreNoElectricalFault: 'Causes that are not electrical',
+  replacedInVain: 'Replaced already, did not help',
+  otherCauses: 'Causes that are not electrical',
   readsTooCold: 'reads too cold',
   readsTooHot: 'reads too hot',
   engine: 'Engine',
@@ -82,67 +82,65 @@ export const complaintFormWords = {
 
 export const decisionFormWords = {
   decision: 'Decision',
-  theToolAdvisesYouDecideBy:
+  purpose:
     'The tool advises. You decide, by the maker’s data and local codes. If you decide otherwise, say why. The report shows both.',
-  nothingMeasuredYetTheUsualOdds: 'Nothing measured yet: usual frequencies',
+  onlyUsualOdds: 'Nothing measured yet: usual frequencies',
   theToolSays: 'The tool says',
   undo: 'Undo',
   youDecide: 'You decide',
   yourDecision: 'Your decision',
-  whyOtherwiseThanTheToolNeeded: 'Why you decide otherwise (required)',
-  reasonIfYouLike: 'Reason (optional)',
-  recordTheDecision: 'Record the decision',
+  reasonRequired: 'Why you decide otherwise (required)',
+  reasonOptional: 'Reason (optional)',
+  record: 'Record the decision',
 };
 
 export const followUpsWords = {
   followUps: 'Follow-ups',
   done: 'Done',
   whatToDo: 'What to do',
-  whatToDoHint: 'what to do',
+  taskHint: 'what to do',
   dueOn: 'Due on',
-  removeThisFollowUp: 'Remove this follow-up',
-  addAFollowUp: 'Add a follow-up',
-  followUpsNoRoomForMore: (followUps: Shown): string => `${followUps} follow-ups: the list is full.`,
+  remove: 'Remove this follow-up',
+  add: 'Add a follow-up',
+  full: (followUps: Shown): string => `${followUps} follow-ups: the list is full.`,
 };
 
 export const knownPlacesWords = {
-  knownCircuitsOfThisMachine: 'Known circuits of this machine',
+  title: 'Known circuits of this machine',
   itsCircuit: 'its circuit',
   takeOver: (circuit: Shown): string => `Use ${circuit}`,
 };
 
 export const lookFormWords = {
   look: 'Inspect',
-  corrosionBentPinsOilOrWater:
+  purpose:
     'Look for corrosion, bent pins, oil or water on the plug, and a chafed harness. Note the cause too: a new sensor under the same drip fails again.',
-  coldSystemOnlyNeverOpenA:
+  caution:
     '▲ Never open a hot cooling system. Isolate the power before you open boilers or electrical boards. Leave mains and gas to licensed persons.',
   note: 'Note',
-  whatCausedItWhereTheWater: 'What caused it, where the water comes from',
+  causeHint: 'What caused it, where the water comes from',
   seen: 'Seen',
   feltAndHeated: 'Touched and heated',
   history: 'History',
-  codesWithoutANumber: 'Warnings without a code',
+  unnumberedWarnings: 'Warnings without a code',
 };
 
 export const photoStripWords = {
   photos: 'Photos',
-  notInThisBrowser: 'not in this browser',
+  elsewhere: 'not in this browser',
   caption: 'Caption',
   remove: 'Remove',
   addAPhoto: 'Add a photo…',
   addPhotos: 'Add photos',
-  atMostPhotosAJob: (photos: Shown): string => `At most ${photos} photos per check.`,
-  notAPictureThisBrowserCanRead: (name: Shown): string =>
-    `${name}: this browser cannot read it as a picture. Use JPEG or PNG.`,
-  thisPhotoWasNotKept: (storageFault: Shown): string => `${storageFault} This photo was not saved.`,
+  full: (photos: Shown): string => `At most ${photos} photos per check.`,
+  unreadable: (name: Shown): string => `${name}: this browser cannot read it as a picture. Use JPEG or PNG.`,
+  notSaved: (storageFault: Shown): string => `${storageFault} This photo was not saved.`,
 };
 
 export const proofFormWords = {
   proof: 'Verify the repair',
-  readAgainWhatWasWrongAt:
-    'Repeat the readings that were wrong, at today’s temperature. The job is done when they are within range.',
-  valuesOfTheRepairedCircuit: 'Readings after the repair',
+  purpose: 'Repeat the readings that were wrong, at today’s temperature. The job is done when they are within range.',
+  readingsTitle: 'Readings after the repair',
   thermometerNow: 'Thermometer now',
   besideTheSensor: 'beside the sensor',
   steps: 'Steps',
@@ -157,14 +155,13 @@ export const proofFormWords = {
 
 export const readingsFormWords = {
   allReadings: 'All readings',
-  theRecordWhatWasReadWhen:
+  purpose:
     'What was read, when, and under which conditions. An excluded reading stays here with its reason. The verdict does not use it.',
-  noReadingYetTheQuickCheck:
-    'No reading yet. Enter the common ones in the quick check. Every other test has its own card.',
+  empty: 'No reading yet. Enter the common ones in the quick check. Every other test has its own card.',
   correctedFrom: (list: Shown): string => `corrected from ${list}`,
   voided: (reason: Shown): string => `excluded: ${reason}`,
   takeBackIn: 'Include again',
-  whyItIsVoided: 'Why it is excluded',
+  exclusionReason: 'Why it is excluded',
   why: 'Why?',
   void: 'Exclude',
   voidWhy: 'Exclude…',
@@ -179,40 +176,40 @@ export const readingsFormWords = {
 
 export const repairFormWords = {
   repair: 'Repair',
-  thePartAndWhatMadeIt: 'The part, and why it failed. A new sensor under the same drip fails again.',
-  coolingSystemsColdOnlyCoolantDrained:
+  purpose: 'The part, and why it failed. A new sensor under the same drip fails again.',
+  caution:
     '▲ Open cooling systems only when cold. Boilers: leave covers, mains, gas and combustion to licensed persons. Never defeat a limit or flame safety. Refrigerant: qualified persons only.',
-  aSubstituteResistorWasUsedIn: 'A substitute resistor was used in this check. Make sure it is out again.',
+  substituteUsed: 'A substitute resistor was used in this check. Make sure it is out again.',
   part: 'Part',
-  whatWasMendedOrReplaced: 'what was repaired or replaced',
+  doneHint: 'what was repaired or replaced',
   partNumber: 'Part number',
   cause: 'Cause',
   whyItFailed: 'why it failed',
   done: 'Done',
-  sealContactCleanerLoomRoutedAwayBled: 'seal, contact cleaner, harness rerouted, bled …',
+  alsoDoneHint: 'seal, contact cleaner, harness rerouted, bled …',
   repaired: 'Repaired',
   temporaryStandIn: 'Temporary replacement',
-  aSensorOfTheSameCurve:
+  temporaryReplacementRule:
     'A sensor with the same curve may keep a plant running. It stays listed here until it is removed. It is not a repair.',
   whatStandsIn: 'What is fitted',
-  whatStandsInHint: 'what is fitted',
+  fittedHint: 'what is fitted',
   outSince: (day: Shown): string => `Removed on ${day}`,
   fittedSince: (day: Shown): string => `◆ Fitted since ${day}`,
   itIsOut: 'It is removed',
-  bookAStandIn: 'Record a temporary replacement',
-  takeTheTemporaryStandInOut: 'Remove the temporary replacement, fit the right part',
+  recordTemporary: 'Record a temporary replacement',
+  removeTemporary: 'Remove the temporary replacement, fit the right part',
 };
 
 export const rightSensorFormWords = {
   theRightSensor: 'Which sensor?',
-  machinesCarryLookAlikesGaugeSender:
+  purpose:
     'Many machines have sensors that look alike: gauge sender and controller sensor, coolant 1 and 2. Unplug one and watch which value jumps.',
-  keyOnEngineOffABridge:
+  caution:
     '▲ Key on, engine off. Jumper only the two cavities of a sensor plug you have identified. Never airbag or high-voltage plugs. Let a hot exhaust cool.',
   remove: (name: Shown): string => `Remove ${name}`,
   whatMoved: 'What changed',
-  tapTheValueThatMovedWhen: 'Tap the value that changed when you unplugged. What is crossed out is ruled out.',
-  plugsAndTheValuesThatMoved: 'Plugs and the values that changed with them',
+  howTo: 'Tap the value that changed when you unplugged. What is crossed out is ruled out.',
+  tableLabel: 'Plugs and the values that changed with them',
   unnamedPlug: 'unnamed plug',
   pullThisNext: 'unplug this next',
   howWasTried: (name: Shown): string => `How ${name} was tested`,
@@ -225,59 +222,58 @@ export const rightSensorFormWords = {
   tried: 'tested',
   moved: 'changed',
   didNotMove: 'did not change',
-  belongsToAnotherPlug: 'belongs to another plug',
+  ofAnotherPlug: 'belongs to another plug',
   notTried: 'not tested',
   displayedValues: 'Displayed values',
-  nameOfADisplayedValue: 'Name of a displayed value',
-  asTheScanToolNamesIt: 'as the scan tool names it',
+  valueName: 'Name of a displayed value',
+  valueNameHint: 'as the scan tool names it',
   complainedOf: 'in the complaint',
   addAValue: 'Add a value',
   plugs: 'Plugs',
-  nameOfAPlug: 'Name of a plug',
-  whereItSitsItsColour: 'where it is, its colour',
+  plugName: 'Name of a plug',
+  plugNameHint: 'where it is, its colour',
   measuredHere: 'measured here',
   addAPlug: 'Add a plug',
 };
 
 export const settlingSheetWords = {
   settling: 'Still changing?',
-  notSettledYetThreeOrMore:
-    'Three or more readings with their minute show where the value will end. Use the same unit for all.',
+  needsThree: 'Three or more readings with their minute show where the value will end. Use the same unit for all.',
   minute: (number: Shown): string => `Minute ${number}`,
   value: (number: Shown): string => `Value ${number}`,
   removeTimedReading: (number: Shown): string => `Remove timed reading ${number}`,
-  addATimedReading: 'Add a timed reading',
-  timedReadingsNoRoomForMore: (timed: Shown): string => `${timed} timed readings: the list is full.`,
+  add: 'Add a timed reading',
+  full: (timed: Shown): string => `${timed} timed readings: the list is full.`,
 };
 
 export const worthFormWords = {
   worthIt: 'Is it worth it?',
-  toActNowToTestOn:
+  purpose:
     'Repair now, test more, or stop: what each is expected to cost until the machine works. Tests, repair, verification and a second visit are included.',
   workingItOut: 'Computing…',
-  howSureTheCustomerWantsTo: 'How sure the customer wants to be before parts are replaced',
-  howSureTheCustomerWantsToBe: 'How sure the customer wants to be',
-  theSensorIsOnlySoldWith: 'the sensor is only sold with a larger part (enter its price above)',
-  theCircuitProtectsFrostOverheatFlueFlame: 'the circuit protects against frost, overheat, flue or flame faults',
-  costNeverReplacesTheProofHere:
+  surenessHelp: 'How sure the customer wants to be before parts are replaced',
+  sureness: 'How sure the customer wants to be',
+  soldInAssembly: 'the sensor is only sold with a larger part (enter its price above)',
+  protects: 'the circuit protects against frost, overheat, flue or flame faults',
+  protectsCaution:
     '▲ This circuit protects: always verify the repair, whatever it costs. Use no temporary replacement. Maker’s data and local codes come first.',
-  whatToDoCheapestFirst: 'What to do, lowest cost first',
-  fixedWaysOfWorkingOnThis: 'Fixed test orders, on this check',
-  fixedWaysOfWorking: 'Fixed test orders',
-  weighedAsSureAsAsked:
+  waysTitle: 'What to do, lowest cost first',
+  ordersOnThisCheck: 'Fixed test orders, on this check',
+  orders: 'Fixed test orders',
+  ordersHelp:
     'Computed over the next two tests. A fixed order tests until it is as sure as the customer asks. A temporary replacement is not a repair and is not counted.',
   weighedUntil95:
     'Computed over the next two tests. A fixed order tests until it is 95 % sure. A temporary replacement is not a repair and is not counted.',
-  priceOfAnHour: 'Price per hour',
+  hourPrice: 'Price per hour',
   notKnown: 'not known',
-  priceOfTheSensor: 'Price of the sensor',
-  minutesToFitIt: 'Minutes to fit it',
-  priceOfAModule: 'Price of a module',
+  sensorPrice: 'Price of the sensor',
+  fitMinutes: 'Minutes to fit it',
+  modulePrice: 'Price of a module',
   comingBackCosts: 'A second visit costs',
   ofAnHour: '¾ of an hour',
   whatPays: 'lowest cost',
   whatToDo: 'What to do',
-  untilItIsRight: 'until it works',
+  untilRight: 'until it works',
   inVain: 'without success',
   wayOfWorking: 'Test order',
 };
@@ -291,5 +287,5 @@ export const comparisonFigureWords = {
   highest: 'highest',
   curve: 'curve',
   over: (unit: Shown): string => `Ω against °${unit}`,
-  readsOffByOver: (differenceUnit: Shown, unit: Shown): string => `Error, ${differenceUnit}, against °${unit}`,
+  deviationTitle: (differenceUnit: Shown, unit: Shown): string => `Error, ${differenceUnit}, against °${unit}`,
 };

@@ -1,11 +1,11 @@
 import type { Shown } from './shown.ts';
 
 export const chartToolsWords = {
-  moreOfTheChart: (label: Shown): string => `More for the chart: ${label}`,
+  menuOf: (label: Shown): string => `More for the chart: ${label}`,
   line: 'Line',
   across: 'Across',
   up: 'Up',
-  figuresOfTheChart: 'Figures of the chart',
+  figures: 'Figures of the chart',
   pictureAsPng: 'Picture as PNG',
   pictureAsSvg: 'Picture as SVG',
 };
@@ -22,33 +22,32 @@ export const figureFieldWords = {
 
 export const intervalStripWords = {
   predictedFits: (range: Shown): string => `predicted ${range}, fits`,
-  predictedDoesNotFit: (range: Shown): string => `predicted ${range}, does not fit`,
+  predictedOff: (range: Shown): string => `predicted ${range}, does not fit`,
 };
 
 export const jobGateWords = {
-  thisCheckIsNotHere: 'This check is not here',
-  itWasDeletedOrItLives: 'It was deleted, or it is in another browser. Restore a backup, or go to your checks.',
-  thisCheckWasDeleted: 'This check was deleted',
-  itIsStillInTheBin:
-    'It is still in the bin. Restore it with everything that was typed into it, also after it was deleted.',
+  missingTitle: 'This check is not here',
+  missingHelp: 'It was deleted, or it is in another browser. Restore a backup, or go to your checks.',
+  deletedTitle: 'This check was deleted',
+  deletedHelp: 'It is still in the bin. Restore it with everything that was typed into it, also after it was deleted.',
   restore: 'Restore',
-  thisCheckCannotBeOpened: 'This check cannot be opened',
-  itIsKeptAsItIs: (openFault: Shown): string => `${openFault} The file stays as it is.`,
-  thisCheckCannotBeReadNow: 'This check cannot be read now',
+  unopenedTitle: 'This check cannot be opened',
+  unopenedHelp: (openFault: Shown): string => `${openFault} The file stays as it is.`,
+  unreadTitle: 'This check cannot be read now',
   tryAgain: 'Try again',
   opening: 'Opening…',
   allChecks: 'All checks',
 };
 
 export const kitFormWords = {
-  nameOfTheKit: 'Name of the kit',
-  meterAndThermometerForTheReport: 'meter and thermometer, for the report',
+  kitName: 'Name of the kit',
+  kitNameHint: 'meter and thermometer, for the report',
   atHand: 'Available',
   thermometer: 'Thermometer',
   drawer: 'Resistors',
   resistorsIOwn: 'Resistors I own',
   notRead: (list: Shown): string => `Not read: ${list}.`,
-  byRangeOfTheDataSheet: (name: Shown): string => `${name}, by range of the data sheet`,
+  byRange: (name: Shown): string => `${name}, by range of the data sheet`,
   upTo: (unit: Shown): string => `up to (${unit})`,
   ofReading: '± % of reading',
   digits: '± digits',
@@ -57,15 +56,15 @@ export const kitFormWords = {
   addARange: 'Add a range',
   inUse1: (list: Shown): string => `in use, 1σ: ${list}`,
   meter: 'Meter',
-  scanToolOrDisplay: 'Scan tool or display',
-  resistorsOrDecadeBox: 'Resistors or decade box',
-  jumperOrTestLamp: 'Jumper or test lamp',
+  scanTool: 'Scan tool or display',
+  resistorSource: 'Resistors or decade box',
+  jumper: 'Jumper or test lamp',
   moduleWithinReach: 'Module accessible',
   potOfWater: 'Pot of water',
   aSecondSensor: 'A second sensor',
   sensorPlug: 'Sensor plug',
   module: 'Module',
-  takingTheSensorOff: 'Removing the sensor',
+  removing: 'Removing the sensor',
   inputOnVolts: 'Input on volts',
   common10M: 'common: 10 MΩ',
   olAbove: 'OL above',
@@ -95,16 +94,15 @@ export const momentNoticeWords = {
 };
 
 export const thermometerTapsWords = {
-  whatDidYouMeasureItWith: 'What did you measure it with?',
+  question: 'What did you measure it with?',
   change: (name: Shown): string => `Measured with: ${name}. Change it`,
 };
 
 export const noticedTapsWords = {
   noticedAlready: 'What you noticed',
-  noneAtHandWhatWasNoticed: 'Not measured: what you noticed',
+  title: 'Not measured: what you noticed',
   none: 'no thermometer?',
-  onlyWhatYouKnowAlreadyDo:
-    '▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans can hurt you.',
+  caution: '▲ Only what you know already. Do not touch to find out: steam, coolant, flue and fans can hurt you.',
 };
 
 export const reliabilityChartWords = {
@@ -112,25 +110,25 @@ export const reliabilityChartWords = {
 };
 
 export const scanSheetWords = {
-  whatTheCameraSees: 'What the camera sees',
+  cameraLabel: 'What the camera sees',
   codeTyped: 'Code, typed',
   takeIt: 'Use this value',
-  thisBrowserGivesNoCameraHere: 'This browser has no camera here. Type the code printed under it.',
-  theCameraDoesNotAnswerOr: 'The camera does not answer or is not allowed. Type the code printed under it.',
+  noCamera: 'This browser has no camera here. Type the code printed under it.',
+  cameraRefused: 'The camera does not answer or is not allowed. Type the code printed under it.',
 };
 
 export const shareSheetWords = {
   shareThisCheck: 'Share this check',
-  itsPhotosStayBehindOnlyThe: 'Photos are not included. Use Export to include them.',
+  withoutPhotos: 'Photos are not included. Use Export to include them.',
   pictureOf: (number: Shown, count: Shown): string => `Picture ${number} of ${count}`,
-  pictureOfOnTheOtherDevice: (number: Shown, count: Shown): string =>
+  pictureHelp: (number: Shown, count: Shown): string =>
     `Picture ${number} of ${count}. On the other device: Checks, Receive from another device, Scan.`,
-  tooMuchForPicturesUseExport: 'Too large for pictures: use Export.',
-  copyALinkThatHoldsIt: 'Copy a link that contains it',
-  theLinkLeadsToThisAddress: 'The link contains the check itself. Whoever has the link can read it.',
-  itHoldsTooMuchForALink: 'It is too large for a link. Use Export.',
+  tooLargeForPictures: 'Too large for pictures: use Export.',
+  copyLink: 'Copy a link that contains it',
+  linkHelp: 'The link contains the check itself. Whoever has the link can read it.',
+  tooLargeForLink: 'It is too large for a link. Use Export.',
   copied: 'Copied.',
-  thisBrowserDoesNotLetIt: 'This browser does not allow copying. Use Export.',
+  copyRefused: 'This browser does not allow copying. Use Export.',
 };
 
 export const shortcutListWords = {
@@ -138,23 +136,23 @@ export const shortcutListWords = {
   tab: 'Tab',
   nextFigure: 'next figure',
   enter: 'Enter',
-  onACardToTheNext: 'on a card: to the next test without a reading',
-  toTheProposedTest: 'to the suggested test',
-  nextPreviousStationOfTheOrder: 'next, previous step',
-  intoTheFieldOfTheCard: 'into the field of the card',
+  nextTest: 'on a card: to the next test without a reading',
+  suggestedTest: 'to the suggested test',
+  steps: 'next, previous step',
+  cardField: 'into the field of the card',
   esc: 'Esc',
-  outOfAFieldSoThat: 'leave a field, so that the keys work',
+  leaveField: 'leave a field, so that the keys work',
   quickCheck: 'quick check',
   decision: 'decision',
-  readFarForTwoMetresFigures: 'large view, for two metres; Enter saves the figure',
+  largeView: 'large view, for two metres; Enter saves the figure',
   report: 'report',
-  inTheLedgerNewCheck: 'in the list of checks: new check',
+  newCheck: 'in the list of checks: new check',
   cOrF: '°C or °F',
   thisList: 'this list',
-  showMeRoundTheBench: 'Show me around',
-  figuresAreTypedAsTheyAreSpoken:
+  tour: 'Show me around',
+  figuresHelp:
     'Enter figures as you say them: **4k7**, **2.88k**, **11 883**, **OL**, **1880 mV**, **64F**, **3,28**. If a figure can be read in two ways, you are asked. A typed unit always counts.',
-  theToolAdvisesTheMakersData:
+  advice:
     'The tool advises. The maker’s data, local codes and the licensed technician decide. Work on cold systems only. Keep clear of fans. Jumper no wire you have not identified. Never leave a substitute resistor in.',
 };
 
@@ -175,7 +173,7 @@ export const topBarWords = {
   checks: 'Checks',
   mellowProbe: 'Mellow Probe',
   demoWorkshop: 'Demo workshop',
-  demoWorkshopMadeUp: 'Demo workshop: invented data',
+  demo: 'Demo workshop: invented data',
   temperaturesInSwitch: (temperatureUnit: Shown): string => `Temperatures in °${temperatureUnit}, switch`,
   helpAndShortcuts: 'Help and shortcuts',
   temperaturesIn: (unit: Shown): string => `Temperatures in °${unit}`,
@@ -190,12 +188,12 @@ export const workshopFormWords = {
   workshop: 'Workshop',
   technician: 'Technician',
   addressTelephoneLicence: 'Address, telephone, licence',
-  oneLineUnderTheName: 'one line under the name',
+  tagline: 'one line under the name',
   theWorkshopsLogo: 'The workshop’s logo',
   logo: 'Logo…',
-  logoOfTheWorkshop: 'Logo of the workshop',
+  logoAlt: 'Logo of the workshop',
   removeTheLogo: 'Remove the logo',
-  thisFileIsNoPictureThat: 'The browser cannot read this file as a picture. Use JPEG or PNG.',
+  unreadableLogo: 'The browser cannot read this file as a picture. Use JPEG or PNG.',
 };
 
 export const chartRowsWords = {
@@ -205,8 +203,8 @@ export const chartRowsWords = {
 export const curveFigureWords = {
   measuredAt: (value: Shown, temperature: Shown, unit: Shown): string => `measured ${value} at ${temperature} °${unit}`,
   sensorOver: (ohms: Shown, unit: Shown): string => `Sensor, ${ohms} against °${unit}`,
-  pluggedInVOver: (unit: Shown): string => `Plugged in, V against °${unit}`,
-  pluggedInWithSuspect: (unit: Shown): string => `Plugged in, V against °${unit} · dashed: suspect`,
+  title: (unit: Shown): string => `Plugged in, V against °${unit}`,
+  titleWithSuspect: (unit: Shown): string => `Plugged in, V against °${unit} · dashed: suspect`,
   highestSound: 'highest healthy',
   lowestSound: 'lowest healthy',
   expected: 'expected',

@@ -1,7 +1,7 @@
 import type { Shown } from './shown.ts';
 
 export const circuitDrawingWords = {
-  theCircuitAsThisTestNeedsIt: 'The circuit as this test needs it',
+  label: 'The circuit as this test needs it',
   circuitDrawing: 'circuit drawing',
   module: 'Module',
   plug: 'plug',
@@ -22,10 +22,10 @@ export const drawingOfWords = {
 };
 
 export const harnessRunWords = {
-  theLoomFromTheModuleTo: 'The harness, from the module to the sensor plug',
+  label: 'The harness, from the module to the sensor plug',
   change: (what: Shown): string => `${what}. Change`,
   run: 'run',
-  voltsShortOfTheBadPlace: (volts: Shown): string => `volts before the fault, ${volts}`,
+  voltsBefore: (volts: Shown): string => `volts before the fault, ${volts}`,
   beyondIt: (volts: Shown): string => `beyond it, ${volts}`,
 };
 

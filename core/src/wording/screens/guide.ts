@@ -36,7 +36,7 @@ export const whatStepWords = {
 
 export const troubleStepWords = {
   symptoms: 'Symptoms',
-  tapAllThatApply: 'Tap all that apply.',
+  howTo: 'Tap all that apply.',
   readsBoth: 'One says too cold, one too hot. Check which of them is true.',
 };
 
@@ -44,7 +44,7 @@ export const temperatureStepWords = {
   thermometer: 'Thermometer',
   measuredWith: 'Measured with',
   noThermometer: 'No thermometer? Say what you noticed',
-  onlyWhatYouKnow: 'Only what you know already. Do not touch to find out: steam, coolant and fans can hurt you.',
+  noticedCaution: 'Only what you know already. Do not touch to find out: steam, coolant and fans can hurt you.',
   asOfThese: 'Your readings were taken at this temperature.',
 };
 
@@ -71,7 +71,7 @@ export const resultStepWords = {
   ifWrong: 'If this is wrong',
   wrongOf: (n: Shown): string => `In about ${n} of 100 such checks it is something else.`,
   wrongCosts: (cost: Shown): string => `Then you lose the part and the time of this repair: ${cost}.`,
-  nothingMoreToTest: 'No test left would tell much more.',
+  nothingLeft: 'No test left would tell much more.',
   measureMore: 'Measure more',
   temperatureAgain: 'Measure the temperature again',
   leftOut: 'Left out:',

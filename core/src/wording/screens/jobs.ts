@@ -3,14 +3,14 @@ import type { Shown } from './shown.ts';
 export const chosenBarWords = {
   export: 'Export',
   tag: 'Tag…',
-  takeOutOfTheArchive: 'Move out of the archive',
+  unarchive: 'Move out of the archive',
   archive: 'Archive',
   delete: 'Delete',
   none: 'None',
   tags: 'Tags',
-  tagsApartByCommas: 'Tags, separated by commas',
+  tagsLabel: 'Tags, separated by commas',
   harbourFleet2: 'harbour, fleet 2',
-  theyGoBesideThoseTheChecks: (tags: Shown): string =>
+  tagsHelp: (tags: Shown): string =>
     `They are added to the tags of the checks, ${tags} at most. “-harbour” removes a tag.`,
   setTags: 'Set tags',
 };
@@ -21,7 +21,7 @@ export const importFilesWords = {
   importFile: 'Choose files…',
   importCheckFiles: 'Import check files',
   added: (name: Shown): string => `${name}: added.`,
-  theBrowsersStorageDoesNotTakeIt: (name: Shown): string =>
+  notSaved: (name: Shown): string =>
     `${name}: the browser’s storage is full or blocked. Free some space, then try again.`,
   notOpened: (name: Shown, openFault: Shown): string => `${name}: not opened. ${openFault}`,
 };
@@ -31,10 +31,10 @@ export const jobActsWords = {
   more: 'More ▾',
   moreFor: (name: Shown): string => `More for ${name}`,
   copy: 'Copy',
-  newCheckLikeThis: 'New check like this',
-  itCameBackNewCheck: 'Fault came back: new check',
+  newLikeThis: 'New check like this',
+  newRecurrence: 'Fault came back: new check',
   export: 'Export',
-  takeOutOfTheArchive: 'Move out of the archive',
+  unarchive: 'Move out of the archive',
   archive: 'Archive',
   delete: 'Delete',
 };
@@ -47,7 +47,7 @@ export const jobCardsWords = {
 
 export const jobFiltersWords = {
   searchChecks: 'Search checks',
-  machineSensorCodePart: 'Machine, sensor, code, part',
+  searchHint: 'Machine, sensor, code, part',
   fewer: 'Less',
   narrow: 'Filter',
   field: 'Field',
@@ -56,13 +56,13 @@ export const jobFiltersWords = {
   tag: 'Tag',
   due: 'due',
   archive: 'archive',
-  everyTag: 'every tag',
-  everyField: 'every field',
+  everyTag: 'any tag',
+  everyField: 'any field',
   engines: 'engines',
   climate: 'climate',
   boilers: 'boilers',
-  everyState: 'every state',
-  everyDecision: 'every decision',
+  everyState: 'any state',
+  everyDecision: 'any decision',
   undecided: 'undecided',
 };
 
@@ -77,8 +77,8 @@ export const jobTableWords = {
 };
 
 export const jobWhatWords = {
-  notKeptOnlyInThisWindow: '◆ not saved: only in this window',
-  temporaryStandInStillFitted: '◆ temporary replacement still fitted',
+  notSaved: '◆ not saved: only in this window',
+  temporaryFitted: '◆ temporary replacement still fitted',
   engine: 'Engine',
   climate: 'Climate',
   boiler: 'Boiler',
@@ -89,42 +89,42 @@ export const jobsScreenWords = {
   newCheck: 'New check',
   receive: 'Receive from another device',
   more: '⋯',
-  moreOfTheChecks: 'More',
+  moreMenu: 'More',
   importFiles: 'Import files…',
-  chooseAll: 'Choose all that are shown',
+  chooseAll: 'Choose all shown',
   safeKeeping: 'Backup',
   demoWorkshop: 'Demo workshop',
   myOwnChecks: 'My own checks',
   whatIsDue: 'What is due',
-  aNewerVersionLiesReadyThe: 'An update is ready. The page reloads with it. What you entered stays.',
+  updateReady: 'An update is ready. The page reloads with it. What you entered stays.',
   takeItNow: 'Update now',
   updateFailed: 'The update could not be fetched. The program works as before.',
   later: 'Later',
   backUp: 'Back up',
-  deleteOrExportACheckFirst: 'Delete or export a check first.',
-  whatYouTypeLivesInThis: 'What you enter is only in this window. Export it.',
+  makeRoom: 'Delete or export a check first.',
+  onlyInWindow: 'What you enter is only in this window. Export it.',
   tryAgain: 'Try again',
   close: 'Close',
   undo: 'Undo',
-  keptButCannotBeOpened: 'Saved, but cannot be opened',
-  exportAsItIs: 'Export as it is',
+  damagedTitle: 'Saved, but cannot be opened',
+  exportDamaged: 'Export as it is',
 };
 
 export const noJobsWords = {
-  noCheckIsLikeThis: 'No checks match.',
+  noMatch: 'No checks match.',
   showAll: 'Show all',
-  sensorSupplyOrWiring: 'Sensor, supply or wiring?',
-  fourFiguresAreEnoughForAVerdict: 'Four figures are enough for a verdict:',
-  theTemperatureBesideTheSensorBy: 'the temperature beside the sensor, from another thermometer',
-  theSensorsOhmsUnplugged: 'the sensor resistance, unplugged',
-  theVoltsAtThePlugUnplugged: 'the signal voltage, unplugged',
-  theVoltsAtThePlugPluggedIn: 'the signal voltage, plugged in',
-  typeThemInAnyOrderAfter:
+  title: 'Sensor, supply or wiring?',
+  fourFigures: 'Four figures are enough for a verdict:',
+  figureTemperature: 'the temperature beside the sensor, from another thermometer',
+  figureOhms: 'the sensor resistance, unplugged',
+  figureUnplugged: 'the signal voltage, unplugged',
+  figurePluggedIn: 'the signal voltage, plugged in',
+  anyOrder:
     'Enter them in any order. After each one the verdict says what is suspect, how sure it is, and what to measure next.',
-  checksAreKeptInThisBrowser: 'Checks are saved in this browser and nowhere else. Export them to have a copy.',
-  startTheFirstCheck: 'Start the first check',
-  startItWithATourOf: 'Start with a tour',
-  lookRoundTheDemoWorkshopFirst: 'Look around the demo workshop first',
+  storedHere: 'Checks are saved in this browser and nowhere else. Export them to have a copy.',
+  startFirst: 'Start the first check',
+  startWithTour: 'Start with a tour',
+  openDemo: 'Look around the demo workshop first',
 };
 
 export const jobFactsWords = {

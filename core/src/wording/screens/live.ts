@@ -1,24 +1,21 @@
 import type { Shown } from './shown.ts';
 
 export const heatCycleWords = {
-  connectWhatShowsTheSensorsTemperature:
-    'Connect what shows the sensor’s temperature (adapter or bus), and a thermometer beside it.',
-  theSensorInDoubt: 'The sensor in doubt',
+  needsChannel: 'Connect what shows the sensor’s temperature (adapter or bus), and a thermometer beside it.',
+  suspectChannel: 'The sensor in doubt',
   beside: (show: Shown, show2: Shown): string => `${show} beside ${show2}`,
   stands: 'steady',
   stillMoving: 'still changing',
   nowBeside: (show: Shown, show2: Shown, stands: Shown): string => `now ${show} beside ${show2} · ${stands}`,
   waitMore: (clock: Shown): string => `· wait ${clock} more`,
   readIt: (name: Shown): string => `Save the reading: ${name}`,
-  putItOnTheCheck: 'Put it on the check',
+  putOnCheck: 'Put it on the check',
   cold: 'Cold',
-  coldMachineSensorInItsPlace:
-    'Cold machine. The sensor is in its place or within reach, with the thermometer beside it.',
+  coldHelp: 'Cold machine. The sensor is in its place or within reach, with the thermometer beside it.',
   hot: 'Hot',
-  warmItBy25KOr:
-    'Warm it by 25 K or more: engine, hot water or air. Use no flame. Hot water burns. Wait until it is steady.',
+  hotHelp: 'Warm it by 25 K or more: engine, hot water or air. Use no flame. Hot water burns. Wait until it is steady.',
   after: 'After',
-  letItCoolWaitTenMinutes: 'Let it cool. Wait ten minutes, then read it again.',
+  afterHelp: 'Let it cool. Wait ten minutes, then read it again.',
   heatCycleBeside: (name: Shown, show: Shown, show2: Shown): string => `heat cycle, ${name}: ${show} beside ${show2}`,
 };
 
@@ -30,25 +27,24 @@ export const instrumentPanelWords = {
   closeLine: (name: Shown): string => `Close ${name}`,
   close: 'Close',
   onTheServer: 'on the server',
-  inThisPageWithoutTheServer: 'in this page, without the server',
-  timesAsFastAsLife: (speed: Shown): string => `, ${speed} times real speed`,
+  inPage: 'in this page, without the server',
+  speedNote: (speed: Shown): string => `, ${speed} times real speed`,
   madeUpMachine: (name: Shown, onTheServer: Shown, timesAsFastAsLife: Shown): string =>
     `Simulated machine “${name}”, ${onTheServer}${timesAsFastAsLife}.`,
   putItAway: 'Remove it',
-  howOftenTheyAreAsked: 'Reading rate',
+  readingRate: 'Reading rate',
   theMeterMeasures: 'The meter measures',
   volts: 'volts',
   ohms: 'ohms',
-  aMadeUpMachineToTry: 'Simulated machine, to try and to learn',
+  simulatedTitle: 'Simulated machine, to try and to learn',
   machine: 'Machine',
-  numberSameNumberSameMachine: 'Number (the same number gives the same machine)',
+  seedLabel: 'Number (the same number gives the same machine)',
   itsTimeRuns: 'Speed',
   instrumentsAroundIt: 'Instruments connected to it',
-  theNumberIsAWholeOne: 'Enter a whole number of up to nine digits.',
+  seedFault: 'Enter a whole number of up to nine digits.',
   startTheMachine: 'Start the machine',
-  instrumentsOnASerialPort: 'Instruments on a serial port',
-  thisBrowserOpensNoSerialPorts:
-    'This browser cannot open serial ports here. Use one that can, on this device or over HTTPS.',
+  serialTitle: 'Instruments on a serial port',
+  noSerialPorts: 'This browser cannot open serial ports here. Use one that can, on this device or over HTTPS.',
   asLife: 'real speed',
   tenTimes: '10 times',
   sixtyTimes: '60 times',
@@ -63,14 +59,14 @@ export const liveDeskWords = {
   live: (title: Shown): string => `Live data · ${title}`,
   liveValues: 'Live data',
   heatCycle: 'Heat cycle',
-  heatCycleTestStepByStep: 'Heat-cycle test, step by step',
-  nothingIsReadYet: 'No instrument connected',
-  connectAnInstrumentOrStartA:
+  heatCycleTitle: 'Heat-cycle test, step by step',
+  emptyTitle: 'No instrument connected',
+  emptyHelp:
     'Connect an instrument, or start a simulated machine. It has a meter, a vehicle adapter, a thermometer and one fault to find.',
-  valuesComeWithALineEach:
+  valuesHelp:
     'Each value shows whether it is steady, and its last minute. Unplug a sensor and watch which value changes.',
-  itStandsInTheChecksNote: 'It is in the note of the check.',
-  openACheckAndComeHere: 'To put it on a check, open the check and come here from there.',
+  noted: 'It is in the note of the check.',
+  needsCheck: 'To put it on a check, open the check and come here from there.',
   toTheBench: 'Back to the check',
   logs: 'Logs',
 };
@@ -80,47 +76,47 @@ export const liveOnCheckWords = {
 };
 
 export const machinePanelWords = {
-  theMadeUpMachine: 'The simulated machine',
+  title: 'The simulated machine',
   key: 'Key',
   theMetersLeads: 'Meter leads',
-  plugDecadeBoxHeat: 'Plug, decade box, heat',
+  actsTitle: 'Plug, decade box, heat',
   inThePlug: 'In the plug',
   sensorIn: 'Sensor connected',
   pullThePlug: 'Unplug',
-  bridgeIt: 'Jumper it',
+  bridgeIt: 'Jumper the plug',
   decadeBoxOhms: 'Decade box, ohms',
   set: 'Set',
   open: 'Open',
-  theSensorByItself: 'The sensor by itself',
-  intoHotWater90C: 'Into hot water, 90 °C',
-  coldSpray: 'Cold spray',
-  backInItsPlace: 'Back in its place',
+  sensorAlone: 'The sensor by itself',
+  hotWater: 'Put in hot water, 90 °C',
+  coldSpray: 'Spray it cold',
+  putBack: 'Put back in its place',
   keyOff: 'Key off',
   keyOn: 'Key on',
   engineRuns: 'Engine runs',
-  signalPinToChassis: 'signal pin to chassis',
+  leadsSignal: 'signal pin to chassis',
   signalToReturn: 'signal to return',
   returnToChassis: 'return to chassis',
-  onTheSensorsOwnPins: 'on the sensor’s own pins',
+  leadsSensor: 'on the sensor’s own pins',
 };
 
 export const recordBarWords = {
   recording: 'Recording',
   record: 'Record',
-  endAndLookAtIt: 'Stop and open it',
-  valuesEachKeptAsItComes: (clock: Shown, counted: Shown): string => `${clock} · ${counted} values saved`,
-  nothingIsRecordedYet: 'Nothing recorded yet.',
-  connectAnInstrumentFirst: 'Connect an instrument first.',
-  whatIsRecordedNowIsHeld: (storageFault: Shown): string =>
+  stopAndOpen: 'Stop and open it',
+  progress: (clock: Shown, counted: Shown): string => `${clock} · ${counted} values saved`,
+  empty: 'Nothing recorded yet.',
+  needsInstrument: 'Connect an instrument first.',
+  notSaved: (storageFault: Shown): string =>
     `${storageFault} The recording stays in this window and is saved as soon as possible.`,
-  placesToWiggleComeFromThe: 'Places to wiggle come from the harness of the check.',
-  noteAtThisMoment: 'Note at this moment',
-  aNoteAtThisMoment: 'a note at this moment',
+  placesHelp: 'Places to wiggle come from the harness of the check.',
+  addNote: 'Note at this moment',
+  noteHint: 'a note at this moment',
   note: 'Note',
-  handsAndLeadsClearOfFans:
+  caution:
     'Keep hands and leads clear of fans and belts. Jumper no pin you have not identified. No airbag or high-voltage plug.',
   wiggle: (place: Shown): string => `wiggle ${place}`,
-  marksTapWhenItBeginsAnd: 'Marks: tap at the start, and again at the end',
+  marksHelp: 'Marks: tap at the start, and again at the end',
   wigglingHere: 'Wiggling here',
 };
 

@@ -2,24 +2,24 @@ import type { Shown } from './shown.ts';
 
 export const findingListWords = {
   compareAllSensors: 'Compare all sensors',
-  standsOnTheCheck: (list: Shown): string => `On the check: ${list}`,
+  onCheck: (list: Shown): string => `On the check: ${list}`,
   show: 'Show',
   onTheCheck: 'on the check',
-  putOnTheCheck: 'Put on the check',
-  lookAtThis: 'look at this',
-  asItShouldBe: 'as it should be',
+  putOnCheck: 'Put on the check',
+  lookAtThis: 'check this',
+  good: 'normal',
   told: 'for information',
 };
 
 export const logColumnsWords = {
-  howTheColumnsWereRead: 'How the columns were read',
+  title: 'How the columns were read',
   column: (number: Shown): string => `Column ${number}`,
   columnHolds: (number: Shown): string => `Column ${number} holds`,
   unitOfColumn: (number: Shown): string => `Unit of column ${number}`,
   unit: 'unit?',
-  timeOfColumnIn: (number: Shown): string => `Time of column ${number} in`,
-  noColumnHoldsTheTime: 'No column holds the time.',
-  aRowEverySeconds: 'A row every, s',
+  timeUnitOf: (number: Shown): string => `Time of column ${number} in`,
+  noTime: 'No column holds the time.',
+  rowInterval: 'A row every, s',
   readItSo: 'Use these settings',
   notRead: 'not read',
   time: 'time',
@@ -34,11 +34,11 @@ export const logAskedWords = {
 
 export const logListWords = {
   logs: 'Logs',
-  openALogFile: 'Open a log file',
+  openFile: 'Open a log file',
   aLogFile: 'a log file',
-  tablesOfMetersScanToolsAnd:
+  formats:
     'Tables from meters, scan tools and loggers, with any separator, up to a few million rows. Nothing leaves this device.',
-  theBrowsersStorageDoesNotAnswer: 'The browser’s storage does not answer: recordings cannot be listed.',
+  storeSilent: 'The browser’s storage does not answer: recordings cannot be listed.',
   deleteForGood: 'Delete for good',
   keepIt: 'Keep it',
   deleteRecording: (title: Shown): string => `Delete ${title}`,
@@ -51,25 +51,25 @@ export const logListWords = {
 };
 
 export const logMoreWords = {
-  howTheFileWasRead: 'How the file was read',
-  layASecondLogOverIt: 'Add a second log, save',
+  readTitle: 'How the file was read',
+  moreTitle: 'Add a second log, save',
   byItsClock: 'Match by clock',
-  aSecondLogByItsClock: 'a second log by its clock',
+  besideByClock: 'a second log, matched by clock',
   byItsCourse: 'Match by shape',
-  aSecondLogByItsCourse: 'a second log by its course',
+  besideByCourse: 'a second log, matched by shape',
   saveAsCsv: 'Save as CSV',
 };
 
 export const logViewWords = {
   courseOf: (list: Shown): string => `Curve of ${list}`,
-  theRangeThatIsShown: 'Time range',
+  range: 'Time range',
   earlier: 'Earlier',
   closer: 'Zoom in',
   wider: 'Zoom out',
   wholeLog: 'Show all',
   later: 'Later',
-  highestAndLowestOfEachColumn: 'the highest and lowest of each point are drawn, no spike is lost',
-  everySampleIsDrawn: 'every sample is drawn',
+  thinned: 'the highest and lowest of each point are drawn, no spike is lost',
+  everySample: 'every sample is drawn',
   channels: 'Channels',
   show: (name: Shown): string => `Show ${name}`,
   is: (name: Shown): string => `${name} is`,
@@ -80,36 +80,34 @@ export const logsScreenWords = {
   toTheBench: 'Back to the check',
   logLaboratory: 'Logs',
   readingTheLog: 'Reading the log',
-  lookingForWhatItTells: 'Analysing the log',
+  analysing: 'Analysing the log',
   progress: 'Progress',
   stop: 'Stop',
   rows: (counted: Shown, clock: Shown): string => `${counted} rows · ${clock}`,
   forTheCheck: 'For the check',
-  tooLargeToBeKeptIn: 'Too large to save in the browser. Keep the file.',
+  tooLarge: 'Too large to save in the browser. Keep the file.',
   notKept: (storageFault: Shown): string => `Not saved: ${storageFault}`,
-  piecesOfItCouldNotBe: (lost: Shown): string => `${lost} pieces of it could not be read; the rest is here.`,
+  piecesLost: (lost: Shown): string => `${lost} pieces of it could not be read; the rest is here.`,
   whatWasFound: 'Findings',
   nothingStandsOut: 'Nothing unusual found',
   whatItTells: 'Findings',
-  chooseACheckAboveThenIts: 'Choose a check above to use its circuit and to add findings to it.',
-  openALogOrARecording: 'Open a log, or a recording',
-  dropOutsStepsWarmUpSettling:
-    'Drop-outs, steps, warm-up and drift are found, shown on the chart, and added to a check as evidence.',
+  needsCheck: 'Choose a check above to use its circuit and to add findings to it.',
+  emptyTitle: 'Open a log, or a recording',
+  emptyHelp: 'Drop-outs, steps, warm-up and drift are found, shown on the chart, and added to a check as evidence.',
   noCheck: 'no check',
   log: (title: Shown): string => `Log “${title}”`,
-  itStoodThereAlready: 'It is already on the check.',
-  putOnTheCheck: (things: Shown, title: Shown): string => `${things} put on “${title}”.`,
+  alreadyThere: 'It is already on the check.',
+  putOnCheck: (things: Shown, title: Shown): string => `${things} put on “${title}”.`,
 };
 
 export const useLogRoomWords = {
-  thisRecordingIsNotInThisBrowser: 'This recording is not in this browser. Open its file instead.',
-  theCoursesDoNotFitEach: 'The two logs do not match by shape. Match them by clock instead.',
-  cannotBeReadAsALog: (name: Shown): string =>
-    `${name} cannot be read as a log. Use a CSV table with one row per time.`,
+  recordingMissing: 'This recording is not in this browser. Open its file instead.',
+  noMatchByShape: 'The two logs do not match by shape. Match them by clock instead.',
+  unreadable: (name: Shown): string => `${name} cannot be read as a log. Use a CSV table with one row per time.`,
   liesEarlier: (name: Shown, seconds: Shown): string => `${name} is ${seconds} s earlier.`,
   liesLater: (name: Shown, seconds: Shown): string => `${name} is ${seconds} s later.`,
-  liesEarlierByCourse: (name: Shown, seconds: Shown, correlation: Shown): string =>
+  earlierByShape: (name: Shown, seconds: Shown, correlation: Shown): string =>
     `${name} is ${seconds} s earlier, correlation ${correlation}.`,
-  liesLaterByCourse: (name: Shown, seconds: Shown, correlation: Shown): string =>
+  laterByShape: (name: Shown, seconds: Shown, correlation: Shown): string =>
     `${name} is ${seconds} s later, correlation ${correlation}.`,
 };

@@ -3,14 +3,14 @@ import type { Shown } from './shown.ts';
 export const paperWords = {
   report: 'Report',
   inPlainWords: 'For you',
-  theCheckInDetail: 'The check in detail',
+  detailTitle: 'The check in detail',
   photos: 'Photos',
   cautions: 'Cautions',
 };
 
 export const reportSheetWords = {
   bench: '‹ Check',
-  theReportAsAFile: 'The report as a file',
+  fileLabel: 'The report as a file',
   pages: 'Pages',
   paper: 'Paper',
   making: 'Creating…',
@@ -18,9 +18,8 @@ export const reportSheetWords = {
   pdf: 'PDF',
   html: 'HTML',
   print: 'Print',
-  theFileCouldNotBeMade: (fault: Shown): string => `The file could not be created: ${fault}. Use Print instead.`,
-  noVerdictOnTheseFiguresThe: (message: Shown): string =>
-    `No verdict for these figures: ${message}. The report has none.`,
+  fileFailed: (fault: Shown): string => `The file could not be created: ${fault}. Use Print instead.`,
+  noVerdict: (message: Shown): string => `No verdict for these figures: ${message}. The report has none.`,
   computeAgain: 'Compute again',
   letter: 'Letter',
   bothPages: 'both pages',
@@ -31,5 +30,5 @@ export const reportSheetWords = {
 };
 
 export const reportPdfWords = {
-  checkOfATemperatureSensorCircuit: 'Check of a temperature sensor circuit',
+  subject: 'Check of a temperature sensor circuit',
 };

@@ -1,14 +1,13 @@
 import type { Shown } from './shown.ts';
 
 export const keptPictureWords = {
-  mbAreTooLargeForAPicture: (size: Shown): string => `${size} MB is too large for a picture. Use a smaller one.`,
-  thisIsNoPictureThatThe: 'The browser cannot read this as a picture. Use JPEG or PNG.',
-  theBrowsersStorageDoesNotTake:
-    'The browser’s storage is full or blocked. The picture stays until you leave the page.',
+  tooLarge: (size: Shown): string => `${size} MB is too large for a picture. Use a smaller one.`,
+  unreadable: 'The browser cannot read this as a picture. Use JPEG or PNG.',
+  notSaved: 'The browser’s storage is full or blocked. The picture stays until you leave the page.',
 };
 
 export const practiceWords = {
-  thisCaseNumberCannotBeUsed: (number: Shown): string => `This case number cannot be used: ${number}.`,
+  unusableNumber: (number: Shown): string => `This case number cannot be used: ${number}.`,
 };
 
 export const readingViewWords = {

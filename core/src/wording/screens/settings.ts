@@ -2,7 +2,7 @@ import type { Shown } from './shown.ts';
 
 export const settingsWords = {
   settings: 'Settings',
-  partsOfTheSettings: 'Parts of the settings',
+  parts: 'Parts of the settings',
   general: 'General',
   workshop: 'Workshop',
   instruments: 'My instruments',

@@ -3,20 +3,20 @@ import type { Shown } from './shown.ts';
 export const takeScreenWords = {
   receiveACheck: 'Receive a check',
   theCheck: 'The check',
-  itsPhotosStayedOnTheOtherDevice: 'Its photos are still on the other device.',
+  withoutPhotos: 'Its photos are still on the other device.',
   begun: (day: Shown, readings: Shown): string => `Started ${day}, ${readings}.`,
-  aCheckOfTheSameOrigin: 'A check with the same origin is here. This one is added beside it.',
+  sameOrigin: 'A check with the same origin is here. This one is added beside it.',
   keepIt: 'Keep it',
   leaveIt: 'Cancel',
   receive: 'Receive',
-  onTheOtherDeviceOpenThe:
+  howTo:
     'On the other device, open the check and tap Share. Scan the pictures there, or open its link here. To open a file, use Import on the list of checks.',
   scan: 'Scan…',
   scanThePictures: 'Scan the pictures',
-  thisHoldsNoCheckOrOnly: 'This contains no complete check. Copy the whole link again.',
+  incompleteLink: 'This contains no complete check. Copy the whole link again.',
   notOpened: (openFault: Shown): string => `Not opened. ${openFault}`,
-  thatIsNoPictureOfACheck: 'This is not a picture of a check.',
-  aPictureWasReadWronglyScan: 'A picture was read wrongly. Scan it again.',
+  foreignPicture: 'This is not a picture of a check.',
+  misread: 'A picture was read wrongly. Scan it again.',
   of: (size: Shown, count: Shown): string => `${size} of ${count}`,
-  holdItOnTheOtherScreen: 'Point it at the other screen.',
+  aim: 'Point it at the other screen.',
 };

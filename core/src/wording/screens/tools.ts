@@ -4,22 +4,22 @@ export const bathsToolWords = {
   iceBath: 'Ice bath',
   crushedIce: (temperature: Shown): string =>
     `Crushed ice just covered with water, stirred, in an insulated cup: **${temperature}** within a tenth. Use no salt. Wait until the reading is steady, at least two minutes.`,
-  iceBathAsAPairOn: 'Ice bath as a pair on a check',
+  useIceBath: 'Ice bath as a pair on a check',
   boilingWater: 'Boiling water',
   altitudeM: 'Altitude (m)',
-  orPressureTodayHPa: 'or pressure today (hPa)',
+  pressure: 'or pressure today (hPa)',
   atThePlace: 'at the place',
   altitudeLimits: 'Enter an altitude from −500 to 11 000 m.',
-  waterDoesNotBoilAtThat: 'Enter a pressure from 7 to 220 640 hPa.',
+  pressureLimits: 'Enter a pressure from 7 to 220 640 hPa.',
   waterBoilsAt: (temperature: Shown, pressureHPa: Shown): string =>
     `Water boils at **${temperature}** (${pressureHPa} hPa). It is 100 °C only near sea level in average weather.`,
-  thePressureMustBeTheOne: 'Use the pressure at your place, not the sea-level pressure of a weather report.',
-  boilingWaterAsAPairOn: 'Boiling water as a pair on a check',
-  boilingWaterAndSteamBurnEye:
+  pressureHelp: 'Use the pressure at your place, not the sea-level pressure of a weather report.',
+  useBoilingWater: 'Boiling water as a pair on a check',
+  boilingCaution:
     '▲ Boiling water and steam burn: use eye protection and tongs. No open flame on a sensor. Never open a pressurised cooling system.',
-  whatThermometersAreGoodFor: 'How good thermometers are',
-  commonPracticeNoSource: 'Common practice, no source.',
-  whereWillItSettle: 'Where will it end?',
+  thermometersTitle: 'How good thermometers are',
+  sourceNote: 'Common practice, no source.',
+  settlingTitle: 'Where will it end?',
   minute: (number: Shown): string => `Minute ${number}`,
   reading: (number: Shown): string => `Reading ${number}`,
   anotherReading: 'Another reading',
@@ -33,9 +33,8 @@ export const cardScreenWords = {
   inCircuit: 'in circuit',
   print: 'Print',
   pocketCard: 'Pocket card',
-  temperatureOhmsAndVolts: 'Temperature, ohms and volts',
-  unpluggedTheOpenEndOfThe:
-    'Unplugged: the open end of the scale. Remove a substitute resistor again. The maker’s data decide.',
+  tableLabel: 'Temperature, ohms and volts',
+  note: 'Unplugged: the open end of the scale. Remove a substitute resistor again. The maker’s data decide.',
   ohms: 'ohms',
   lowHigh: 'low … high',
   voltsPluggedIn: 'volts, plugged in',
@@ -43,44 +42,43 @@ export const cardScreenWords = {
 };
 
 export const codesToolWords = {
-  codesOfMachinesThatFollowNo:
+  purpose:
     'Codes of machines that follow no standard. Every check understands the codes listed here. A check keeps the meaning a code had when it was added.',
   code: 'Code',
   circuit: 'Circuit',
   flueGasTemperature: 'flue gas temperature',
   meaning: 'Meaning',
   addTheCode: 'Add the code',
-  isKnownAlreadyYourOwnMeaning: (code: Shown, what: Shown): string =>
-    `${code} is already known: ${what}. Your meaning replaces it.`,
-  theCodesAreNotKeptThe: (fault: Shown): string => `The codes are not saved: the browser’s storage is ${fault}.`,
+  knownAlready: (code: Shown, what: Shown): string => `${code} is already known: ${what}. Your meaning replaces it.`,
+  notSaved: (fault: Shown): string => `The codes are not saved: the browser’s storage is ${fault}.`,
   deleted: (code: Shown): string => `Deleted ${code}.`,
   undo: 'Undo',
   learnACurve: 'Learn a curve',
-  fromYourOwnReadings: 'From the readings of your own checks, where the maker’s table is missing.',
+  learnPurpose: 'From the readings of your own checks, where the maker’s table is missing.',
   allSensorsOfAMachine: 'All sensors of a machine',
   whichOneIsOutOfLine:
     'Compare them after a rest, or in one medium: which one is out, by how much, and how sure that is.',
   ownCodes: 'Own codes',
   deleteCode: (code: Shown): string => `Delete ${code}`,
   delete: 'Delete',
-  noCodesYetAddThoseOf: 'No codes yet. Add codes of your machines, or import a file.',
+  empty: 'No codes yet. Add codes of your machines, or import a file.',
   fromAFile: 'Import a file…',
   codeFile: 'Code file',
   csv: 'CSV',
-  noRoomForMoreCodesThe: 'The list of codes is full. Delete some first.',
-  isTooLargeForAList: (name: Shown): string => `${name} is too large for a list of codes. Split it into smaller files.`,
+  full: 'The list of codes is full. Delete some first.',
+  tooLarge: (name: Shown): string => `${name} is too large for a list of codes. Split it into smaller files.`,
   taken: (name: Shown, codes: Shown): string => `${name}: ${codes} imported.`,
   foundNoRoom: (left: Shown): string => `${left} did not fit.`,
 };
 
 export const deskSlidersWords = {
-  meterOnThePin10M: 'meter on the pin (10 MΩ)',
+  meterOn: 'meter on the pin (10 MΩ)',
   wireOneWay: 'Wire, one way',
   itsCopper: 'Wire size',
   mm: (wireMm2: Shown): string => `${wireMm2} mm²`,
-  jointInTheSignal: 'Bad joint in the signal wire',
+  badJoint: 'Bad joint in the signal wire',
   leakToGround: 'Leak to ground',
-  leakAcrossThePlug: 'Leak across the plug',
+  leakAcross: 'Leak across the plug',
   none: 'none',
 };
 
@@ -91,28 +89,28 @@ export const dividerToolWords = {
   learnIt: 'compute it',
   goodPairOhms: 'A good pair: ohms',
   andVolts: 'and volts',
-  thoseVoltsAreNotBetween0: 'Enter volts between 0 and the reference.',
+  pairFault: 'Enter volts between 0 and the reference.',
   voltsOverTemperature: 'Voltage against temperature',
-  errorOfTheShownValue: 'Error of the shown value',
+  errorChart: 'Error of the shown value',
   allSoundAgain: 'Reset to healthy',
   atThisTemperature: 'At this temperature',
-  referenceAndPullUpAreNeeded: 'Reference and pull-up are needed.',
-  useThisCircuitOnACheck: 'Use this circuit on a check',
+  needsCircuit: 'Reference and pull-up are needed.',
+  useOnCheck: 'Use this circuit on a check',
   resistor: 'pull-up',
-  mirrored: 'mirrored',
-  vAtThePinOverDashed: (unit: Shown): string => `V at the pin against °${unit}, dashed: as set`,
+  mirrored: 'pull-down',
+  voltTitle: (unit: Shown): string => `V at the pin against °${unit}, dashed: as set`,
   sound: 'healthy',
-  shownMinusTrueKOver: (unit: Shown): string => `Shown minus true, K, against °${unit}`,
+  errorTitle: (unit: Shown): string => `Shown minus true, K, against °${unit}`,
   none: 'none',
   fact: 'fact',
   value: 'value',
   sensor: 'sensor',
-  voltsSoundAsSet: 'volts, healthy → as set',
+  volts: 'volts, healthy → as set',
   shownAsSet: 'shown, as set',
   sensitivity: 'sensitivity',
   mVK: (milliVoltPerK: Shown): string => `${milliVoltPerK} mV/K`,
-  anOhmOfWire: '1 Ω of wire',
-  bestPullUpForTheRange: 'best pull-up for the range',
+  ohmOfWire: '1 Ω of wire',
+  bestPullUp: 'best pull-up for the range',
   mVKAtWorst: (ohm: Shown, worstMilliVoltPerK: Shown): string => `${ohm} (${worstMilliVoltPerK} mV/K at worst)`,
   at: 'At',
   rangeFrom: 'Range from',
@@ -125,10 +123,10 @@ export const judgeToolWords = {
   tolerance: 'Tolerance ± %',
   taken: 'measured',
   in: 'in',
-  temperatureOhmsAndThePartsTolerance:
+  empty:
     'Enter temperature, ohms and the part’s tolerance. The answer says how sure it is that the part is inside. Pass or fail is only given where meter and thermometer are good enough (JCGM 106).',
-  addAsAPairToACheck: 'Add as a pair to a check',
-  inAStirredBath: 'in a stirred bath',
+  addToCheck: 'Add as a pair to a check',
+  stirredBath: 'in a stirred bath',
   atTheMachine: 'at the machine',
   anEngine: 'an engine',
   aClimateSystem: 'a climate system',
@@ -137,22 +135,22 @@ export const judgeToolWords = {
 
 export const shelfScreenWords = {
   shelf: 'Tools',
-  toolsOfTheShelf: 'Tools',
+  title: 'Tools',
 };
 
 export const substitutesToolWords = {
-  aSubstituteResistorMustComeOut:
+  caution:
     '▲ Remove a substitute resistor again. Left in, it disables frost, overheat or icing protection. It is never a repair.',
   toBeShown: 'Temperature to show',
   myDrawer: 'My resistors',
   resistorsIOwn: 'Resistors I own',
-  notReadTypeLike: (list: Shown): string => `Not read: ${list}. Type like 4k7, 220, 1.5k.`,
+  notRead: (list: Shown): string => `Not read: ${list}. Type like 4k7, 220, 1.5k.`,
   outsideThisCurve: (temperature: Shown, temperature2: Shown): string =>
     `Outside this curve (${temperature} … ${temperature2}).`,
-  forTheSensorHas: (temperature: Shown, ohm: Shown): string => `For ${temperature} the sensor has ${ohm}`,
-  resistorsForThatTemperature: 'Resistors for that temperature',
-  putTheBestOnACheck: 'Add the best to a check as a test',
-  stepsForASweep: 'Steps for a sweep',
+  wantedOhm: (temperature: Shown, ohm: Shown): string => `For ${temperature} the sensor has ${ohm}`,
+  resistorsLabel: 'Resistors for that temperature',
+  addBestToCheck: 'Add the best to a check as a test',
+  sweepTitle: 'Steps for a sweep',
   steps: 'Steps',
   whatIOwn: 'what I own',
   resistors: 'resistors',
@@ -167,7 +165,7 @@ export const substitutesToolWords = {
 };
 
 export const sweepToolWords = {
-  keyOnSensorUnpluggedTheResistor:
+  caution:
     '▲ Key on, sensor unplugged, resistor across the two cavities of its plug. Remove the last one again: left in, it defeats frost, overheat or icing protection.',
   resistor: 'Resistor',
   resistorOf: (number: Shown): string => `Resistor ${number}`,
@@ -178,53 +176,51 @@ export const sweepToolWords = {
   anotherRow: 'Another row',
   reference: 'Reference',
   theSensorFitted: 'The sensor fitted',
-  modulesCurveAndTheSensors: 'Module’s curve and the sensor’s',
-  useCurvePullUpAndEnds: 'Use curve, pull-up and ends on this check',
-  coldEndOfTheScale: (temperature: Shown): string => `Cold end of the scale: ${temperature}.`,
-  hotEndOfTheScale: (temperature: Shown): string => `Hot end of the scale: ${temperature}.`,
+  chartLabel: 'Module’s curve and the sensor’s',
+  useOnCheck: 'Use curve, pull-up and ends on this check',
+  coldEnd: (temperature: Shown): string => `Cold end of the scale: ${temperature}.`,
+  hotEnd: (temperature: Shown): string => `Hot end of the scale: ${temperature}.`,
   pullUpAbout: (ohm: Shown, within: Shown, rows: Shown): string =>
     `Pull-up about ${ohm} ± ${within}, from ${rows} with volts.`,
-  ownCurveThroughRowsShownValues: (count: Shown, sigmaK: Shown): string =>
+  ownCurve: (count: Shown, sigmaK: Shown): string =>
     `Own curve through ${count} rows; shown values good to about ± ${sigmaK} K.`,
-  noCurveOfTheShelfIs: 'No saved curve matches this module. Use its own curve.',
+  noCurveFits: 'No saved curve matches this module. Use its own curve.',
   theModuleExpects: (name: Shown, probability: Shown): string => `The module expects ${name} (${probability}).`,
-  withItShowsUpToK: (name: Shown, errorK: Shown, temperature: Shown): string =>
+  showsWrong: (name: Shown, errorK: Shown, temperature: Shown): string =>
     `With ${name} it shows up to ${errorK} K wrong (at ${temperature}). The wrong part is fitted, or the module is set to another sensor.`,
-  suitsItAtMostKApart: (name: Shown, kelvin: Shown): string => `${name} fits: at most ${kelvin} K apart.`,
+  suits: (name: Shown, kelvin: Shown): string => `${name} fits: at most ${kelvin} K apart.`,
   overModuleDashed: (unit: Shown, name: Shown): string => `Ω against °${unit}: module, dashed: ${name}`,
   module: 'module',
-  modulesOwnFromASweep: 'Module’s own, from a sweep',
+  curveName: 'Module’s own, from a sweep',
 };
 
 export const tableTextWords = {
-  kBOfTextAreTooMuch: (count: Shown): string => `${count} kB of text is too large for a table. Paste fewer rows.`,
+  tooLarge: (count: Shown): string => `${count} kB of text is too large for a table. Paste fewer rows.`,
 };
 
 export const toolsWords = {
   curves: 'Curves',
-  whatASensorShouldHaveAt: 'What a sensor should read at which temperature, as a table and pocket card.',
+  curvesPurpose: 'What a sensor should read at which temperature, as a table and pocket card.',
   ownCurve: 'Own curve',
-  aTableFromAManualBecomes: 'Turn a table from a manual into a curve: paste, type or import it.',
-  whatSensorIsThis: 'What sensor is this?',
-  oneOrTwoPairsOfTemperature: 'Enter one or two pairs of temperature and ohms to see which sensor it probably is.',
+  ownCurvePurpose: 'Turn a table from a manual into a curve: paste, type or import it.',
+  identify: 'What sensor is this?',
+  identifyPurpose: 'Enter one or two pairs of temperature and ohms to see which sensor it probably is.',
   modulesOwnCurve: 'Module’s own curve',
-  knownResistorsInDisplayedValuesOut:
-    'Connect known resistors and enter what the module displays, to find the curve it expects.',
+  sweepPurpose: 'Connect known resistors and enter what the module displays, to find the curve it expects.',
   dividerDesk: 'Divider',
-  voltsAndShownValueOverTemperature: 'Voltage and displayed value against temperature, with wires, joints and leaks.',
+  dividerPurpose: 'Voltage and displayed value against temperature, with wires, joints and leaks.',
   substitutes: 'Substitute resistors',
-  whichResistorsOfTheDrawerShow: 'Which of your resistors make the display show a given temperature.',
+  substitutesPurpose: 'Which of your resistors make the display show a given temperature.',
   referenceTemperatures: 'Reference temperatures',
-  iceBoilingWaterAtAltitudeThermometers: 'Ice water, boiling water at altitude, thermometers and how long to wait.',
+  bathsPurpose: 'Ice water, boiling water at altitude, thermometers and how long to wait.',
   judgeOneResistance: 'Check one resistance',
-  insideItsToleranceOrNotHow: 'Inside its tolerance or not, how sure, and the effect on the display.',
+  judgePurpose: 'Inside its tolerance or not, how sure, and the effect on the display.',
   learnACurve: 'Learn a curve',
-  fromYourOwnReadings: 'From the readings of your own checks, where the maker’s table is missing.',
-  allSensorsOfAMachine: 'All sensors of a machine',
-  whichOneIsOutOfLine:
-    'Compare them after a rest, or in one medium: which one is out, by how much, and how sure that is.',
+  learnPurpose: 'From the readings of your own checks, where the maker’s table is missing.',
+  machine: 'All sensors of a machine',
+  machinePurpose: 'Compare them after a rest, or in one medium: which one is out, by how much, and how sure that is.',
   ownCodes: 'Own codes',
-  whatTheCodesOfYourBoilers: 'What the codes of your boilers and machines mean.',
+  codesPurpose: 'What the codes of your boilers and machines mean.',
 };
 
 export const machineToolWords = {

@@ -3,14 +3,14 @@ import type { Shown } from './shown.ts';
 export const casesPartWords = {
   nextCase: 'Next case',
   nextInTurn: 'Suggested case',
-  chosenByWhatWentWrongSo: 'Chosen by your mistakes so far, and harder with time.',
-  goOnWith: (number: Shown): string => `Go on with ${number}`,
+  adaptiveHelp: 'Chosen by your mistakes so far, and harder with time.',
+  goOnWith: (number: Shown): string => `Continue with ${number}`,
   ofYourChoice: 'Choose a case',
   theme: 'Theme',
   field: 'Field',
   drawACase: 'Start a case',
   byItsNumber: 'By number',
-  theSameNumberIsTheSame: 'The same number gives the same case on any device.',
+  numberHelp: 'The same number gives the same case on any device.',
   caseNumber: 'Case number',
   exampleNumber: '2-ABC123-D',
   playIt: 'Start',
@@ -30,8 +30,8 @@ export const courseDeskWords = {
   what: 'what',
   reads: 'reading',
   voltsPlugPulled: 'voltage, unplugged',
-  voltsAtThePlugSeated: 'voltage at the plug, plugged in',
-  voltsTheModuleSees: 'voltage at the module',
+  voltsPluggedIn: 'voltage at the plug, plugged in',
+  voltsAtModule: 'voltage at the module',
   itShows: 'display',
   itShowsPulled: 'display, unplugged',
   itShowsBridged: 'display, jumpered',
@@ -39,7 +39,7 @@ export const courseDeskWords = {
 
 export const coursePartWords = {
   course: 'Course',
-  fromOhmsLawToTwoFaults:
+  purpose:
     'From Ohm’s law to two faults at once. Each step has a page, an experiment and three cases. Take them in any order.',
   ofRight: (right: Shown, count: Shown): string => `${right} of ${count} right`,
 };
@@ -48,25 +48,24 @@ export const debriefStepsWords = {
   min: (minutes: Shown): string => `${minutes} min`,
   youExpected: (expects: Shown): string => `You expected: ${expects}.`,
   couldShow: (outcomes: Shown): string => `Possible outcomes: ${outcomes}.`,
-  fromHereOnItCouldHave: 'From this step on the fault could be known.',
+  knownFromHere: 'From this step on the fault could be known.',
   worthBitsIn: (bits: Shown, minutes: Shown): string => `Expected information: ${bits} bits in ${minutes}.`,
-  takenBeforeItTellsLittleMore: 'You took this reading before. It tells little more.',
-  enoughWasKnownTheIdealWould: 'Enough was known here. The best choice was to repair.',
-  theIdealWouldHaveDoneThe: 'The best test was the same, or as good.',
-  theIdealBitsIn: (name: Shown, bits: Shown, minutes: Shown): string =>
-    `The best test: ${name}, ${bits} bits in ${minutes}.`,
+  takenBefore: 'You took this reading before. It tells little more.',
+  enoughKnown: 'Enough was known here. The best choice was to repair.',
+  asGoodAsBest: 'The best test was the same, or as good.',
+  bestTest: (name: Shown, bits: Shown, minutes: Shown): string => `The best test: ${name}, ${bits} bits in ${minutes}.`,
   itWonBits: (won: Shown): string => `It gave ${won} bits.`,
-  itMisledByBits: (bits: Shown): string => `It misled you by ${bits} bits.`,
+  misled: (bits: Shown): string => `It misled you by ${bits} bits.`,
   itChangedNothing: 'It changed nothing.',
 };
 
 export const debriefViewWords = {
   training: 'Training',
-  caseWhatItWas: (number: Shown): string => `Case ${number}: the answer`,
-  theDebriefBrokeOff: (failed: Shown): string => `The debrief stopped: ${failed}`,
-  workingOutWhatTheIdealWould: 'Computing the best order…',
+  title: (number: Shown): string => `Case ${number}: the answer`,
+  stopped: (failed: Shown): string => `The debrief stopped: ${failed}`,
+  computing: 'Computing the best order…',
   theTruth: 'The truth',
-  withTheToolsGivenTheIdeal: 'With these tools the best order reached no safe verdict.',
+  noSafeVerdict: 'With these tools the best order reached no safe verdict.',
   nextCase: 'Next case',
   theSameAgain: 'Same case again',
   progress: 'Progress',
@@ -74,32 +73,32 @@ export const debriefViewWords = {
   whereItWas: 'Location',
   stepByStep: 'Step by step',
   theIdealOrder: 'The best order',
-  whatTheIdealDid: 'What the best order did',
+  bestOrderTitle: 'What the best order did',
   min: (minutes: Shown, cameOf: Shown): string => `${minutes} min ${cameOf}`,
-  byWhatEachTestTellsFor: (probability: Shown): string =>
+  bestOrderHelp: (probability: Shown): string =>
     `It takes the most informative test per minute of work, until one group has ${probability}.`,
-  rightWithThisKitItCannot: 'Right: this kit cannot decide it.',
-  itCouldHaveBeenToldWith: 'This kit could have decided it.',
+  rightUndecidable: 'Right: this kit cannot decide it.',
+  wasDecidable: 'This kit could have decided it.',
   givenUp: 'You gave up.',
   rightAtOnce: 'Right first time.',
-  rightInTheEndAfterInVain: (count: Shown): string => `Right in the end, after ${count} without success.`,
+  rightInTheEnd: (count: Shown): string => `Right in the end, after ${count} without success.`,
   what: 'what',
   you: 'you',
   theIdeal: 'best order',
   aboveIt: 'difference',
   minutes: 'minutes',
-  partsAndWaysBack: 'parts and second visits',
+  partsAndVisits: 'parts and second visits',
   inAll: 'total',
   tests: 'tests',
-  itCouldHaveBeenKnownAfterStep: (number: Shown): string => `The fault could be known after step ${number}.`,
-  bitsWonForAMinuteOfMeasuring: (wonPerMinute: Shown): string => `${wonPerMinute} bits gained per minute of measuring.`,
-  putRightInVain: (list: Shown): string => `Replaced in vain: ${list}.`,
+  knownAfterStep: (number: Shown): string => `The fault could be known after step ${number}.`,
+  bitsPerMinute: (wonPerMinute: Shown): string => `${wonPerMinute} bits gained per minute of measuring.`,
+  replacedInVain: (list: Shown): string => `Replaced in vain: ${list}.`,
   cautionsPassedOver: (careless: Shown): string => `Cautions ignored: ${careless}.`,
-  readingsWithTheSetUpWrong: (mistakes: Shown): string => `Readings with a wrong set-up: ${mistakes}.`,
-  whatYouSaidOfTheOdds: (logScore: Shown, unknowing: Shown): string =>
+  wrongSetUps: (mistakes: Shown): string => `Readings with a wrong set-up: ${mistakes}.`,
+  estimatesScore: (logScore: Shown, unknowing: Shown): string =>
     `Score of your estimates: ${logScore} (0 is perfect, ${unknowing} is a pure guess; being sure and wrong costs most).`,
-  itWasMoreThanTheCustomerAllowed: 'This is more than the customer allowed.',
-  youWorkedItsRuleOfThumb: (name: Shown, name2: Shown, right: Shown, of: Shown): string =>
+  overBudget: 'This is more than the customer allowed.',
+  ruleOfThumb: (name: Shown, name2: Shown, right: Shown, of: Shown): string =>
     `You worked by “${name}”. Its rule of thumb (${name2}) is right in ${right} of ${of} cases like this one.`,
   youWorked: (name: Shown): string => `You worked by “${name}”.`,
 };
@@ -113,10 +112,10 @@ export const difficultyChoiceWords = {
 
 export const examPartWords = {
   exam: 'Exam',
-  aSetOfCaseNumbersAn:
+  purpose:
     'A set of case numbers from an instructor, or drawn here. The tool gives no hints. The first play of each case counts.',
   name: 'Name',
-  caseNumbersOneALine: 'Case numbers, one per line',
+  numbersLabel: 'Case numbers, one per line',
   draw: (examcases: Shown): string => `Draw ${examcases}`,
   noCaseNumber: (list: Shown): string => `Not a case number: ${list}.`,
   done: 'done',
@@ -125,14 +124,14 @@ export const examPartWords = {
   result: 'Result',
   unnamed: 'unnamed',
   resultOf: (learner: Shown): string => `Result: ${learner}`,
-  ofRightAtOnceStillToPlay: (count: Shown, count2: Shown, count3: Shown): string =>
+  standing: (count: Shown, count2: Shown, count3: Shown): string =>
     `${count} of ${count2} right first time, ${count3} still to play.`,
   signed: 'Signed:',
   date: 'Date:',
   printThePage: 'Print the page',
-  csvForTheInstructor: 'CSV for the instructor',
+  exportCsv: 'CSV for the instructor',
   aClass: 'A class',
-  theCSVsOfAllLearnersPut: 'Combines the CSV files of all learners into one table.',
+  classHelp: 'Combines the CSV files of all learners into one table.',
   resultsAsCsv: 'Results as CSV',
   theClass: 'The class',
   case: 'case',
@@ -142,9 +141,8 @@ export const examPartWords = {
   inVain: 'without success',
   cautionsMissed: 'cautions missed',
   logScore: 'log score',
-  thisIsNoResultOfAn: (name: Shown): string => `${name}: this is not an exam result. Columns are missing.`,
-  lineAFigureOrTheCase: (name: Shown, line: Shown): string =>
-    `${name}, line ${line}: a figure or the case number cannot be read.`,
+  foreignFile: (name: Shown): string => `${name}: this is not an exam result. Columns are missing.`,
+  badLine: (name: Shown, line: Shown): string => `${name}, line ${line}: a figure or the case number cannot be read.`,
   learner: 'learner',
   of: (right: Shown, cases: Shown): string => `${right} of ${cases}`,
   minAboveIdeal: 'min above best',
@@ -154,35 +152,34 @@ export const examPartWords = {
 export const progressPartWords = {
   progress: 'Progress',
   nothingPlayedYet: 'Nothing played yet',
-  beginWithTheCourseOrTake: 'Start with the course, or take the next case.',
+  empty: 'Start with the course, or take the next case.',
   course: 'Course',
   howItGoes: 'Your results',
-  whatGoesWrongMost: 'Most frequent mistakes',
+  slipsTitle: 'Most frequent mistakes',
   of: (slip: Shown, did: Shown, could: Shown): string => `${slip}: ${did} of ${could}`,
   nothingYet: 'Nothing yet.',
-  whatYouSaidOfTheOdds: 'Your estimates',
-  logarithmicScore0IsPerfectIs: (score: Shown, unknowing: Shown): string =>
+  estimatesTitle: 'Your estimates',
+  estimatesScore: (score: Shown, unknowing: Shown): string =>
     `Score ${score}: 0 is perfect, ${unknowing} is a pure guess.`,
-  sayWhileYouWorkHowLikely: 'Record your estimate while you work. You see here how often you were right.',
+  estimatesEmpty: 'Record your estimate while you work. You see here how often you were right.',
   casesPlayed: 'Cases played',
   exportAllCases: 'Export all cases',
   bringCases: 'Import cases…',
-  casesFromAFile: 'Cases from a file',
+  importCases: 'Cases from a file',
   case: 'case',
   theme: 'theme',
   rightAtOnce: 'right first time',
   min: 'min',
   aboveTheIdeal: 'above the best',
   casesCameFrom: (count: Shown, name: Shown): string => `${count} cases imported from ${name}.`,
-  theBrowsersStorageDoesNotTakeThem: 'The browser’s storage is full or blocked. Free some space, then try again.',
+  notSaved: 'The browser’s storage is full or blocked. Free some space, then try again.',
   trainingCases: 'training cases',
   yes: 'yes',
   no: 'no',
 };
 
 export const refusedBarWords = {
-  theBrowsersStorageDoesNotTake:
-    'The browser’s storage is full or blocked, so the case cannot start. Free some space, then try again.',
+  refused: 'The browser’s storage is full or blocked, so the case cannot start. Free some space, then try again.',
 };
 
 export const stepScreenWords = {
@@ -191,14 +188,14 @@ export const stepScreenWords = {
   tryIt: 'Try it',
   threeCases: 'Three cases',
   case: (number: Shown): string => `Case ${number}`,
-  notRightAtOnce: 'not right first time',
+  notFirstTime: 'not right first time',
   begun: 'started',
   right: 'right',
 };
 
 export const trainScreenWords = {
   training: 'Training',
-  partsOfTheTraining: 'Parts of the training',
+  parts: 'Parts of the training',
   course: 'Course',
   cases: 'Cases',
   exam: 'Exam',

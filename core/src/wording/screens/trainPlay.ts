@@ -1,7 +1,7 @@
 import type { Shown } from './shown.ts';
 
 export const beliefFormWords = {
-  iThinkItIs: 'I think it is',
+  label: 'I think it is',
   aGroup: 'a group',
   howSure: 'How sure',
   saySo: 'Record my estimate',
@@ -18,7 +18,7 @@ export const caseHeadWords = {
 export const modeChoiceWords = {
   theToolsVerdict: 'The tool’s verdict',
   toolHidden: 'tool hidden',
-  toolAnswersYourBet: 'tool answers your estimate',
+  answers: 'tool answers your estimate',
   toolShown: 'tool shown',
 };
 
@@ -26,13 +26,12 @@ export const playScreenWords = {
   training: 'Training',
   trainingCase: 'Training case',
   opening: 'Opening…',
-  thisCaseIsNotHereIt: 'This case is not here. It was removed, or played in another browser.',
+  missing: 'This case is not here. It was removed, or played in another browser.',
 };
 
 export const plugFaceWords = {
   plugWithCavities: (cavities: Shown): string => `Plug with cavities ${cavities}`,
-  plugWithSomethingAcross: (cavities: Shown, across: Shown): string =>
-    `Plug with cavities ${cavities}, something across ${across}`,
+  acrossLabel: (cavities: Shown, across: Shown): string => `Plug with cavities ${cavities}, something across ${across}`,
   live: 'live',
 };
 
@@ -43,33 +42,33 @@ export const practiceBenchWords = {
 
 export const practicePanelWords = {
   theCase: 'The case',
-  theTrainingBenchBrokeOff: (failed: Shown): string => `The training stopped: ${failed}`,
+  stopped: (failed: Shown): string => `The training stopped: ${failed}`,
   do: 'Do',
-  lookAtItMin: (look: Shown): string => `Inspect · ${look} min`,
+  inspect: (look: Shown): string => `Inspect · ${look} min`,
   diagramMin: (diagram: Shown): string => `Diagram · ${diagram} min`,
   warmItMin: (warm: Shown): string => `Warm it · ${warm} min`,
   pullWatchMin: (at: Shown, minutes: Shown): string => `Unplug ${at}, watch · ${minutes} min`,
-  hotNowHandsAndSleevesClear: 'Hot now: keep hands and sleeves clear of fans. Open nothing hot.',
+  hotCaution: 'Hot now: keep hands and sleeves clear of fans. Open nothing hot.',
   plug: (cavitiesText: Shown): string => `Plug: ${cavitiesText}.`,
-  whatDoYouThink: 'What do you think?',
+  estimateTitle: 'What do you think?',
   theToolHeld: 'The tool’s estimate was',
   theToolSays: 'The tool says',
   itWouldMeasure: (proposed: Shown): string => `It suggests: ${proposed}.`,
   act: 'Act',
-  whatIsDoneAboutIt: 'what you do about it',
+  repairLabel: 'what you do about it',
   because: 'because',
   doIt: 'Do it',
-  cannotBeToldWithThisKit: 'This kit cannot decide it',
+  undecidable: 'This kit cannot decide it',
   giveUp: 'Give up',
   whatHappened: 'What happened',
   nothingYet: 'Nothing yet.',
-  handItOverNothingWrongNow: 'hand it over: nothing wrong now',
+  handOver: 'hand it over: nothing wrong now',
   putRight: (groupName: Shown): string => `repair: ${groupName}`,
 };
 
 export const probeEntryWords = {
   notMeasured: 'not measured',
-  nothingSteadyStandsOnIt: 'it shows no steady value',
+  nothingSteady: 'it shows no steady value',
   howItStands: 'Set-up',
   key: 'Key',
   atPlug: 'At plug',
@@ -78,7 +77,7 @@ export const probeEntryWords = {
   acrossCavities: 'Across cavities',
   while: 'While',
   metersRange: 'Meter’s range',
-  leftAloneUntilItStoodStill: 'waited until it was steady',
+  waited: 'waited until it was steady',
   iExpect: 'I expect',
   probe: 'Probe',
   withResistor: 'with resistor',

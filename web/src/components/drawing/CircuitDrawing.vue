@@ -89,7 +89,7 @@ const uses = (probe: Probe): boolean => props.drawing.probes?.red === probe || p
 </script>
 
 <template>
-  <section class="sheet drawing" :aria-label="say.theCircuitAsThisTestNeedsIt">
+  <section class="sheet drawing" :aria-label="say.label">
     <svg :viewBox="viewBox" :class="{ upright }" role="img" :aria-label="drawing.suspect?.text ?? say.circuitDrawing">
       <g class="lines">
         <rect x="10" y="8" width="206" height="234" rx="10" class="module" />

@@ -53,7 +53,7 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
 </script>
 
 <template>
-  <ol class="loom" :class="{ earlier }" data-test="loom" :aria-label="say.theLoomFromTheModuleTo">
+  <ol class="loom" :class="{ earlier }" data-test="loom" :aria-label="say.label">
     <li v-for="(row, i) in rows" :key="row.element" :style="{ minHeight: `${row.height}px` }" :class="{ run: row.run }">
       <span class="rail" aria-hidden="true">
         <span
@@ -106,7 +106,7 @@ const marksAt = (element: number) => marks.value.filter((m) => m.element === ele
     </li>
   </ol>
   <p v-if="profile" class="legend">
-    <span class="key before" aria-hidden="true"></span> {{ say.voltsShortOfTheBadPlace(voltsText(profile.before)) }}
+    <span class="key before" aria-hidden="true"></span> {{ say.voltsBefore(voltsText(profile.before)) }}
     <span class="key beyond" aria-hidden="true"></span> {{ say.beyondIt(voltsText(profile.beyond)) }}
   </p>
 </template>

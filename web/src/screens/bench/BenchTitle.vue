@@ -16,7 +16,7 @@ const heading = useAfterTyping(() => titleText(job.title));
   <TextField
     v-model="job.title"
     class="title"
-    :label="say.titleOfThisCheck"
+    :label="say.checkTitle"
     hide-label
     :placeholder="say.machineAndSensor"
     :maxlength="400"

@@ -176,7 +176,7 @@ const positions = computed(() =>
           quantity="told-celsius"
           v-model="temperature"
           :issue="verdict.issues.get(`moments.${moment.id}.temperatureC`)"
-          :about="say.besideTheSensorByAnotherThermometer"
+          :about="say.thermometerHint"
         />
         <ThermometerTap v-if="temperature.text.trim() !== ''" v-model="moment.thermometer" :kit="job.kit" />
       </div>

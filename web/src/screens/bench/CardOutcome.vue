@@ -39,7 +39,7 @@ function voidIt(): void {
   <div class="outcome">
     <p v-if="reading?.voided" class="box voided">
       {{ say.voided(reading.voided.reason) }}
-      <ActButton kind="quiet" @click="readings.unvoid(reading.id)">{{ say.takeItBackIn }}</ActButton>
+      <ActButton kind="quiet" @click="readings.unvoid(reading.id)">{{ say.include }}</ActButton>
     </p>
     <p v-else-if="outcome" :class="['box', outcome.standing]" data-test="outcome" role="status">
       <b>{{ outcome.title }}</b> {{ outcome.text }}
@@ -58,9 +58,9 @@ function voidIt(): void {
           v-model="reason"
           class="words"
           unsent
-          :label="say.whyItIsVoided"
+          :label="say.exclusionReason"
           hide-label
-          :placeholder="say.whyBadContactWrongPin"
+          :placeholder="say.exclusionReasonExample"
           :maxlength="400"
         />
         <ActButton submit :disabled="reason.trim() === ''">{{ say.void }}</ActButton>
@@ -70,7 +70,7 @@ function voidIt(): void {
         <TextField
           v-model="reading.note"
           class="words"
-          :label="say.noteOnThisReading"
+          :label="say.noteLabel"
           hide-label
           :placeholder="say.note"
           :maxlength="2000"

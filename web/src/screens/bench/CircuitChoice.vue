@@ -49,10 +49,10 @@ const curves = computed(() => [
     label: say.typed,
     options: [
       ...TYPED_FORMS.map((f) => ({ value: typedId(f.kind, f.id), label: f.name })),
-      { value: 'points', label: say.pointsOfATable },
-      { value: 'band', label: say.aLineOfASpecificationNtc },
-      { value: 'band ptc', label: say.aLineOfASpecificationPtc },
-      { value: 'unknown', label: say.notKnownLearnItFromTheReadings },
+      { value: 'points', label: say.curvePoints },
+      { value: 'band', label: say.bandNtc },
+      { value: 'band ptc', label: say.bandPtc },
+      { value: 'unknown', label: say.curveUnknown },
     ],
   },
   {

@@ -19,19 +19,19 @@ const { job, verdict } = useSession();
 const circuit = computed(() => job.circuit);
 const bands = computed(() => (circuit.value.curve.source === 'band' ? circuit.value.curve.bands : null));
 const SOURCES = [
-  { value: 'usual', label: say.whatIsUsualForSuchACircuit },
-  { value: 'typed', label: say.theMakersData },
-  { value: 'board', label: say.readOffTheBoard },
+  { value: 'usual', label: say.sourceTypical },
+  { value: 'typed', label: say.sourceMaker },
+  { value: 'board', label: say.sourceBoard },
 ] as const;
 const LAYOUTS = [
-  { value: 'pull-up', label: say.sensorToGroundPullUpIn },
-  { value: 'pull-down', label: say.sensorToTheReferencePullDown },
-  { value: 'one-wire', label: say.oneWireReturnThroughTheBody },
+  { value: 'pull-up', label: say.layoutPullUp },
+  { value: 'pull-down', label: say.layoutPullDown },
+  { value: 'one-wire', label: say.layoutOneWire },
 ] as const;
 const COMPARED = [
   { value: 'null', label: say.notKnown },
-  { value: 'true', label: say.theReferenceThatFeedsTheSensor },
-  { value: 'false', label: say.aReferenceOfItsOwn },
+  { value: 'true', label: say.comparedWithSameReference },
+  { value: 'false', label: say.comparedWithOwnReference },
 ];
 const SHARED = [
   { value: 'unknown', label: say.notKnown },
@@ -61,7 +61,7 @@ const lines = computed<Line[]>(() => {
       set: (e) => (c.supplyV = e),
     },
     {
-      label: say.secondPullUpWhenHot,
+      label: say.hotPullUp,
       path: 'circuit.hotPullUpOhm',
       quantity: 'ohms',
       get: () => c.hotPullUpOhm,
@@ -69,7 +69,7 @@ const lines = computed<Line[]>(() => {
       placeholder: say.none,
     },
     {
-      label: say.longCableOneWayM,
+      label: say.cableLength,
       path: 'circuit.cableM',
       quantity: 'number',
       get: () => c.cableM,
@@ -99,7 +99,7 @@ const lines = computed<Line[]>(() => {
       set: (e) => (c.display.maxC = e),
     },
     {
-      label: say.defaultShownAtAFault,
+      label: say.substituteValue,
       path: 'circuit.display.substituteC',
       quantity: 'celsius',
       get: () => c.display.substituteC,
@@ -115,12 +115,12 @@ const ratiometric = computed({
 </script>
 
 <template>
-  <SideSheet v-model:open="open" :title="say.circuitAndKitInDetail" :width="560">
+  <SideSheet v-model:open="open" :title="say.title" :width="560">
     <div class="form">
       <PickList v-model="circuit.layout" :label="say.layout" :options="LAYOUTS" />
-      <PickList v-model="circuit.pullUpSource" :label="say.thePullUpsFigureIs" :options="SOURCES" />
+      <PickList v-model="circuit.pullUpSource" :label="say.pullUpSource" :options="SOURCES" />
       <template v-if="bands">
-        <h3>{{ say.linesOfTheSpecification }}</h3>
+        <h3>{{ say.bandLines }}</h3>
         <div v-for="(b, i) in bands" :key="i" class="pair">
           <EntryField
             :label="say.temperature(i + 1)"
@@ -141,7 +141,7 @@ const ratiometric = computed({
         </ActButton>
       </template>
       <template v-if="points">
-        <h3>{{ say.pointsOfTheSensorsTable }}</h3>
+        <h3>{{ say.tablePoints }}</h3>
         <div v-for="(p, i) in points" :key="i" class="pair">
           <EntryField
             :label="say.temperature(i + 1)"
@@ -156,7 +156,7 @@ const ratiometric = computed({
             :issue="verdict.issues.get(`circuit.curve.points.${i}.resistanceOhm`)"
           />
         </div>
-        <p v-if="verdict.issues.get('circuit.curve')" class="needed">{{ say.atLeastTwoPointsAreNeeded }}</p>
+        <p v-if="verdict.issues.get('circuit.curve')" class="needed">{{ say.tooFewPoints }}</p>
         <ActButton
           :disabled="points.length >= MOST.points"
           @click="points.push({ temperatureC: blank(), resistanceOhm: blank() })"
@@ -177,9 +177,9 @@ const ratiometric = computed({
           @update:model-value="l.set"
         />
       </div>
-      <PickList v-model="ratiometric" :label="say.theModuleComparesTheSignalWith" :options="COMPARED" />
-      <PickList v-model="circuit.shares" :label="say.otherSensorsShareWithThisOne" :options="SHARED" />
-      <h3>{{ say.kitUsedOnThisCheck }}</h3>
+      <PickList v-model="ratiometric" :label="say.comparedWith" :options="COMPARED" />
+      <PickList v-model="circuit.shares" :label="say.sharedWires" :options="SHARED" />
+      <h3>{{ say.kitOfCheck }}</h3>
       <KitForm v-model="job.kit" />
     </div>
   </SideSheet>

@@ -18,11 +18,11 @@ const figures = computed(() =>
 <template>
   <section class="sheet charts" :aria-label="say.charts">
     <template v-if="figures">
-      <PlotFigure :figure="figures.resistance" :label="say.sensorResistanceAgainstTemperature" />
-      <PlotFigure v-if="figures.voltage" :figure="figures.voltage" :label="say.dividerVoltageAgainstTemperature" />
+      <PlotFigure :figure="figures.resistance" :label="say.resistanceChart" />
+      <PlotFigure v-if="figures.voltage" :figure="figures.voltage" :label="say.voltageChart" />
     </template>
-    <p v-else-if="verdict.fault" class="soft">{{ say.noChartsWithoutAComputation }}</p>
-    <p v-else-if="verdict.shown && !verdict.result" class="soft">{{ say.theChartsAppearWhenTheCircuit }}</p>
+    <p v-else-if="verdict.fault" class="soft">{{ say.needsVerdict }}</p>
+    <p v-else-if="verdict.shown && !verdict.result" class="soft">{{ say.needsCircuit }}</p>
   </section>
 </template>
 

@@ -19,8 +19,7 @@ const preferences = usePreferences();
 const columns = computed(() => {
   const { suspects, readings } = props.assessment;
   const named = suspects.slice(0, 2).map((s) => ({ key: s.fault, name: s.name, predicts: s.predicts }));
-  if (named.length < 2)
-    named.push({ key: 'prior', name: say.ifNothingWereWrong, predicts: readings.map((r) => r.healthy) });
+  if (named.length < 2) named.push({ key: 'prior', name: say.healthyColumn, predicts: readings.map((r) => r.healthy) });
   return named;
 });
 const rows = computed(() =>
@@ -56,7 +55,7 @@ const heads = computed<readonly Column<(typeof rows.value)[number]>[]>(() => [
 
 <template>
   <div data-test="evidence">
-    <div class="small-head">{{ say.measuredAgainstWhatEachSuspectPredicts }}</div>
+    <div class="small-head">{{ say.title }}</div>
     <FactTable :label="say.tableName" :columns="heads" :rows="rows" :row-key="(r) => r.id">
       <template #reading="{ row }">
         {{ row.name }} <span class="mono shown">{{ row.shown }}</span>

@@ -10,7 +10,7 @@ const { job, work } = useSession();
 </script>
 
 <template>
-  <section data-test="progress" :aria-label="say.progressOfTheJob">
+  <section data-test="progress" :aria-label="say.label">
     <div class="small-head">{{ job.closed ? say.done : say.afterTheRepair }}</div>
     <h2>{{ progress.title }}</h2>
     <ul v-if="progress.proved.length > 0">

@@ -89,9 +89,7 @@ const keyName = computed(() => (preferences.takeKey === ' ' ? say.space : prefer
       >{{ say.takeIt }} <kbd>{{ keyName }}</kbd></ActButton
     >
     <CheckBox v-model="whenStill">{{ say.whenItStands }}</CheckBox>
-    <ActButton kind="quiet" @click="learning = !learning">{{
-      learning ? say.pressTheKeyOrFootSwitch : say.otherKey
-    }}</ActButton>
+    <ActButton kind="quiet" @click="learning = !learning">{{ learning ? say.awaitingKey : say.otherKey }}</ActButton>
   </div>
 </template>
 

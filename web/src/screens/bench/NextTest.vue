@@ -71,10 +71,8 @@ const cost = computed(() =>
 const pair = computed(() => {
   const first = props.advice.undecided[0];
   if (!first) return '';
-  const how = first.test
-    ? say.wouldTell(nameOf(first.test.measurement, first.test.conditions))
-    : say.noTestAtHandWouldTell;
-  return say.notToldApartYet(first.names.join(' and '), how);
+  const how = first.test ? say.wouldTell(nameOf(first.test.measurement, first.test.conditions)) : say.noneSeparates;
+  return say.notSeparated(first.names.join(' and '), how);
 });
 
 const highVoltage = computed(() => namesHighVoltage(job.complaint.codes));
@@ -89,7 +87,7 @@ const remaining = computed(() => remainingText(props.advice.remaining, hasPrices
     <p v-if="highVoltage" class="caution" data-test="high-voltage">▲ {{ HIGH_VOLTAGE }}</p>
     <h3 v-else class="enough">{{ remaining ? say.nothingSeparatesThem : say.enoughMeasured }}</h3>
     <p v-if="!highVoltage">
-      {{ remaining || say.noTestLeftWouldTellMuch }}
+      {{ remaining || say.nothingLeft }}
     </p>
   </section>
   <section v-else :class="['next', { earlier }]" data-test="next" :aria-label="say.nextTest">
@@ -101,7 +99,7 @@ const remaining = computed(() => remainingText(props.advice.remaining, hasPrices
       </ActButton>
     </h3>
     <p v-if="schoolNext">
-      {{ say.byMostTellingNow(school!.name, tests[0].name, tests[0].minutesText) }}
+      {{ say.bySchool(school!.name, tests[0].name, tests[0].minutesText) }}
     </p>
     <p v-else>{{ tests[0].title }}.</p>
     <OutcomeScale

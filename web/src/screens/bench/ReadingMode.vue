@@ -110,7 +110,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     <NumberPad v-if="touch && about" class="pad" :text="draft" :quantity="about.quantity" @type="draft = $event" />
     <div class="acts">
       <HoldButton v-if="about" :disabled="draft.trim() === ''" @held="take">{{ say.holdToTake }}</HoldButton>
-      <ActButton @click="leave">{{ say.backToTheBench }}</ActButton>
+      <ActButton @click="leave">{{ say.close }}</ActButton>
       <CheckBox v-if="canSpeak()" v-model="preferences.spoken">{{ say.speakIt }}</CheckBox>
     </div>
   </div>

@@ -19,7 +19,7 @@ function choose(state?: MachineState): void {
 </script>
 
 <template>
-  <TapAside v-model:open="open" :title="say.howWillYouRepeatIt">
+  <TapAside v-model:open="open" :title="say.question">
     <ActButton :kind="kind ?? 'quiet'"><slot /></ActButton>
     <template #content>
       <div class="ways" data-test="repeat">

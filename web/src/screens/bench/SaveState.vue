@@ -16,7 +16,7 @@ const { keeping, record } = useSession();
     <ActButton @click="$emit('export')">{{ say.exportNow }}</ActButton>
   </span>
   <span v-else-if="keeping.kind === 'removed-elsewhere'" class="fault" role="alert">
-    {{ say.deletedInAnotherWindow }}
+    {{ say.deletedElsewhere }}
     <ActButton @click="record.keepAgain()">{{ say.keepIt }}</ActButton>
   </span>
   <span v-else class="soft" data-test="save-state">{{ keeping.kind === 'kept' ? say.kept : say.keeping }}</span>

@@ -37,9 +37,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
 </script>
 
 <template>
-  <section ref="root" class="sheet card" :aria-label="say.theTestOnTheCard" :data-card="work.test">
+  <section ref="root" class="sheet card" :aria-label="say.cardLabel" :data-card="work.test">
     <div class="how">
-      <div v-if="siblings.length > 1" class="siblings" role="group" :aria-label="say.testsOfThisStation">
+      <div v-if="siblings.length > 1" class="siblings" role="group" :aria-label="say.testList">
         <ActButton
           kind="bare"
           v-for="id in siblings"
@@ -62,7 +62,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
         v-if="taken.length > 1 || about.needs.length > 0 || taken.some((r) => r.voided)"
         class="taken"
         role="group"
-        :aria-label="say.readingsOfThisTest"
+        :aria-label="say.readingList"
       >
         <ActButton
           kind="bare"

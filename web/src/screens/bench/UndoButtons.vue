@@ -11,8 +11,8 @@ const { history, record } = useSession();
 const told = ref('');
 let timer: ReturnType<typeof setTimeout> | undefined;
 const WAYS = [
-  { way: 'undo', name: say.undo, would: say.takeBack, nothing: say.nothingToTakeBack, done: say.takenBack },
-  { way: 'redo', name: say.redo, would: say.doAgain, nothing: say.nothingToDoAgain, done: say.doneAgain },
+  { way: 'undo', name: say.undo, would: say.takeBack, nothing: say.nothingToUndo, done: say.takenBack },
+  { way: 'redo', name: say.redo, would: say.doAgain, nothing: say.nothingToRedo, done: say.doneAgain },
 ] as const;
 /** Both ways, each with what it would change; empty where there is nothing. */
 const ways = computed(() =>
@@ -27,7 +27,7 @@ function move(way: 'undo' | 'redo'): void {
   const { done, words } = ways.value.find((w) => w.way === way)!;
   const moved = history[way]();
   if (!moved) return;
-  told.value = moved.left > 0 ? `${done(words)} ${say.whatWasChangedAgainElsewhereStays}` : done(words);
+  told.value = moved.left > 0 ? `${done(words)} ${say.laterChangesStay}` : done(words);
   clearTimeout(timer);
   timer = setTimeout(() => (told.value = ''), 6000);
 }

@@ -45,8 +45,8 @@ const learned = computed(() => assessment.value?.learnedPullUp ?? null);
 const curves = computed(() => {
   const possible = assessment.value?.possibleCurves;
   if (!possible) return '';
-  if (possible.length === 0) return say.curveNotKnownNoneOfThe;
-  return say.curveNotKnownStillPossible(possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', '));
+  if (possible.length === 0) return say.noCurveNear;
+  return say.possibleCurves(possible.map((c) => `${c.name} (${formatProbability(c.share)})`).join(', '));
 });
 const decision = computed(() => job.decision ?? null);
 /** After the repair the panel says what is proved; what was suspected before stands folded under it. */
@@ -56,9 +56,9 @@ const failure = computed(() => {
     case undefined:
       return '';
     case 'silent':
-      return say.theComputationDidNotEndAnd(verdict.fault.message);
+      return say.computationStopped(verdict.fault.message);
     case 'stopped':
-      return say.theComputationCouldNotBeStarted(verdict.fault.message);
+      return say.computationFailed(verdict.fault.message);
     case 'threw':
       return say.theComputationFailed(verdict.fault.message);
   }
@@ -86,26 +86,22 @@ const failure = computed(() => {
     </ActButton>
     <div v-if="verdict.fault" class="failed" role="alert" data-test="verdict-failed">
       <p>
-        <b>{{ say.noVerdictOnTheseFigures }}</b> {{ say.whatYouTypedIsKept(failure) }}
-        <template v-if="verdict.shown">{{ say.whatStandsBelowIsOfEarlierFigures }}</template>
+        <b>{{ say.noVerdict }}</b> {{ say.failure(failure) }}
+        <template v-if="verdict.shown">{{ say.earlierBelow }}</template>
       </p>
       <div>
         <ActButton icon="reload" @click="judging.again()">{{ say.computeAgain }}</ActButton>
       </div>
     </div>
     <p v-else-if="verdict.slow" class="slow" role="status" data-test="computing">
-      {{ say.computing }} {{ verdict.shown ? say.whatStandsBelowIsOfEarlierFigures : '' }}
+      {{ say.computing }} {{ verdict.shown ? say.earlierBelow : '' }}
     </p>
     <JobProgress v-if="progress" :progress="progress" />
-    <component
-      :is="progress ? FoldOut : 'div'"
-      class="suspicion"
-      v-bind="progress ? { title: say.whatWasSuspectedBeforeTheRepair } : {}"
-    >
+    <component :is="progress ? FoldOut : 'div'" class="suspicion" v-bind="progress ? { title: say.beforeRepair } : {}">
       <div v-if="words && assessment" data-test="verdict" :data-earlier="verdict.earlier">
         <div class="small-head top">
           <span
-            >{{ verdict.earlier ? say.verdictOnEarlierFigures : say.verdictSoFar }} ·
+            >{{ verdict.earlier ? say.earlierTitle : say.verdictSoFar }} ·
             <span :class="['state', words.state]">{{ SIGNS[words.state] }} {{ STATES[words.state] }}</span></span
           >
           <ActButton kind="bare" class="why" @click="why = true">{{ say.whyInFigures }}</ActButton>
@@ -123,8 +119,8 @@ const failure = computed(() => {
       </div>
       <div v-else-if="verdict.shown" data-test="incomplete" :data-earlier="verdict.earlier">
         <div class="small-head">{{ say.verdictSoFar }}</div>
-        <h2>{{ say.theCircuitIsNotComplete }}</h2>
-        <p class="detail">{{ say.fillInTheFieldsMarkedIn }}</p>
+        <h2>{{ say.incompleteTitle }}</h2>
+        <p class="detail">{{ say.incompleteHelp }}</p>
       </div>
       <div v-else-if="!verdict.fault && !verdict.slow" class="soft">{{ say.computing }}</div>
 

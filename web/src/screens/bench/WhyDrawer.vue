@@ -80,11 +80,11 @@ function weigh(fault: string, text: string): void {
 </script>
 
 <template>
-  <SideSheet v-model:open="open" :title="say.theVerdictInFigures" :width="640">
+  <SideSheet v-model:open="open" :title="say.title" :width="640">
     <template v-if="assessment">
-      <h3>{{ say.howMuchHangsOnEachReading }}</h3>
+      <h3>{{ say.readingWeights }}</h3>
       <p v-if="hangs.length === 0" class="soft">
-        {{ assessment.readings.length === 0 ? say.noReadingYet : say.rankingAgainWithoutEachReading }}
+        {{ assessment.readings.length === 0 ? say.noReadingYet : say.computingWeights }}
       </p>
       <ul v-else>
         <li v-for="h in hangs" :key="h.id">
@@ -92,14 +92,14 @@ function weigh(fault: string, text: string): void {
         </li>
       </ul>
       <template v-if="course.length > 1">
-        <h3>{{ say.howItMovedReadingByReading }}</h3>
+        <h3>{{ say.courseTitle }}</h3>
         <div class="course" data-test="course">
-          <PlotFigure :figure="courseChart" :label="say.howTheVerdictMovedReadingByReading" />
+          <PlotFigure :figure="courseChart" :label="say.courseChart" />
         </div>
       </template>
       <h3>{{ say.everyFault }}</h3>
       <p class="soft">
-        {{ say.whatIsSeenAndToldIs }}
+        {{ say.findingsNote }}
       </p>
       <p v-if="job.experience" data-test="experience">
         {{ ownRatesText(job.experience) }}
@@ -128,10 +128,10 @@ function weigh(fault: string, text: string): void {
         </template>
       </FactTable>
       <p class="soft">
-        {{ say.beforeIsTheDefaultWeightWith }}
+        {{ say.beforeNote }}
       </p>
     </template>
-    <p v-else class="soft">{{ say.theCircuitIsNotComplete }}</p>
+    <p v-else class="soft">{{ say.incomplete }}</p>
   </SideSheet>
 </template>
 

@@ -64,7 +64,7 @@ const finishing = computed<FinishingStep[]>(() => [
     </dl>
     <p v-if="highVoltage" class="caution" data-test="high-voltage">▲ {{ HIGH_VOLTAGE }}</p>
     <p v-else-if="remaining">{{ remaining }}</p>
-    <p v-else-if="!more" class="soft">{{ say.nothingMoreToTest }}</p>
+    <p v-else-if="!more" class="soft">{{ say.nothingLeft }}</p>
   </section>
   <div class="ways">
     <ActButton

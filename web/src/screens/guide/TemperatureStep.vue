@@ -83,7 +83,7 @@ function measuredWith(kind: ThermometerKind): void {
         n.text
       }}</ActButton>
     </div>
-    <p class="caution">▲ {{ say.onlyWhatYouKnow }}</p>
+    <p class="caution">▲ {{ say.noticedCaution }}</p>
   </FoldOut>
 </template>
 

@@ -21,7 +21,7 @@ function toggle(id: string): void {
 </script>
 
 <template>
-  <p class="soft">{{ say.tapAllThatApply }}</p>
+  <p class="soft">{{ say.howTo }}</p>
   <div class="chips" role="group" :aria-label="say.symptoms">
     <ActButton v-for="s in symptoms" :key="s.id" class="chip" :aria-pressed="chosen(s.id)" @click="toggle(s.id)">
       <span aria-hidden="true">{{ chosen(s.id) ? '✓' : '' }}</span> {{ s.name }}

@@ -28,7 +28,7 @@ const add = (tag: string): unknown => (typed.value = typed.value.trim() === '' ?
       <ActButton icon="export" :disabled="busy" @click="emit('act', 'export')">{{ say.export }}</ActButton>
       <ActButton icon="tag" :disabled="busy" @click="tagging = true">{{ say.tag }}</ActButton>
       <ActButton :disabled="busy" @click="emit('act', 'archive')">
-        {{ archived ? say.takeOutOfTheArchive : say.archive }}
+        {{ archived ? say.unarchive : say.archive }}
       </ActButton>
       <ActButton icon="delete" kind="grave" :disabled="busy" @click="emit('act', 'remove')">{{ say.delete }}</ActButton>
       <ActButton kind="quiet" @click="emit('none')">{{ say.none }}</ActButton>
@@ -36,8 +36,8 @@ const add = (tag: string): unknown => (typed.value = typed.value.trim() === '' ?
   </NoticeBar>
   <AskSheet v-model:open="tagging" :title="say.tags" :width="460">
     <form @submit.prevent="setTags">
-      <TextField v-model="typed" :label="say.tagsApartByCommas" :maxlength="400" :placeholder="say.harbourFleet2" />
-      <p class="soft">{{ say.theyGoBesideThoseTheChecks(MOST.tags) }}</p>
+      <TextField v-model="typed" :label="say.tagsLabel" :maxlength="400" :placeholder="say.harbourFleet2" />
+      <p class="soft">{{ say.tagsHelp(MOST.tags) }}</p>
       <div v-if="tags.length > 0" class="known">
         <ActButton v-for="tag in tags" :key="tag" kind="quiet" @click="add(tag)">{{ tag }}</ActButton>
       </div>

@@ -19,7 +19,7 @@ async function take(files: readonly File[]): Promise<void> {
   for (const file of files) {
     const result = await jobs.importFile(file);
     if (result.ok) lines.push(say.added(file.name));
-    else if (result.reason === 'not-kept') lines.push(say.theBrowsersStorageDoesNotTakeIt(file.name));
+    else if (result.reason === 'not-kept') lines.push(say.notSaved(file.name));
     else lines.push(say.notOpened(file.name, openFaultText(result)));
   }
   emit('told', lines.join('\n'));

@@ -13,10 +13,10 @@ const entries = computed(() =>
   (
     [
       ['copy', say.copy, 'copy'],
-      ['like', say.newCheckLikeThis, 'plus'],
-      ...(props.job.state === 'measuring' ? [] : [['again', say.itCameBackNewCheck, 'rollback'] as const]),
+      ['like', say.newLikeThis, 'plus'],
+      ...(props.job.state === 'measuring' ? [] : [['again', say.newRecurrence, 'rollback'] as const]),
       ['export', say.export, 'export'],
-      ['archive', props.job.archived ? say.takeOutOfTheArchive : say.archive, 'inbox'],
+      ['archive', props.job.archived ? say.unarchive : say.archive, 'inbox'],
       ['remove', say.delete, 'delete'],
     ] as const
   ).map(([what, name, icon]) => ({ name, icon, grave: what === 'remove', act: () => emit('act', what) })),

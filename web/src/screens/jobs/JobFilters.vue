@@ -59,7 +59,7 @@ const GROUPS = [
       search
       :label="say.searchChecks"
       hide-label
-      :placeholder="say.machineSensorCodePart"
+      :placeholder="say.searchHint"
     />
     <ActButton v-if="narrow" kind="quiet" :aria-expanded="open" @click="open = !open">
       {{ open ? say.fewer : say.narrow }}{{ !open && narrowing > 0 ? ` (${narrowing})` : '' }}

@@ -18,8 +18,8 @@ const due = computed(() => dueOf(props.job, props.today));
       {{ FIELDS[job.field] }}<template v-if="job.about"> · {{ job.about }}</template>
       <TagMark v-for="tag in job.tags" :key="tag">{{ tag }}</TagMark>
     </div>
-    <div v-if="homeless" class="due">{{ say.notKeptOnlyInThisWindow }}</div>
-    <div v-if="job.standIn" class="due">{{ say.temporaryStandInStillFitted }}</div>
+    <div v-if="homeless" class="due">{{ say.notSaved }}</div>
+    <div v-if="job.standIn" class="due">{{ say.temporaryFitted }}</div>
     <div v-if="due.open > 0" :class="due.due > 0 ? 'due' : 'soft'">
       {{ due.due > 0 ? '◆' : '○' }} {{ followUpsText(due) }}
     </div>

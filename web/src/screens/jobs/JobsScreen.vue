@@ -129,7 +129,7 @@ onKeyStroke('c', () => void start());
       <div class="tools">
         <JobFilters v-if="jobs.lines.length > 0" v-model="filter" class="search" :tags="tags" />
         <ActButton icon="plus" kind="main" class="new" @click="start()">{{ say.newCheck }} <kbd>C</kbd></ActButton>
-        <MoreMenu class="menu" :label="say.more" :name="say.moreOfTheChecks" :entries="more" />
+        <MoreMenu class="menu" :label="say.more" :name="say.moreMenu" :entries="more" />
       </div>
       <ImportFiles v-model:open="importing" @told="importNote = $event" />
       <NoticeBar v-if="dueText" status>
@@ -139,7 +139,7 @@ onKeyStroke('c', () => void start());
         >
       </NoticeBar>
       <NoticeBar v-if="newVersion" kind="told" status>
-        {{ say.aNewerVersionLiesReadyThe }}
+        {{ say.updateReady }}
         <template #action>
           <ActButton @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
           <ActButton kind="quiet" @click="newVersion = false">{{ say.later }}</ActButton>
@@ -160,7 +160,7 @@ onKeyStroke('c', () => void start());
       </NoticeBar>
       <NoticeBar v-if="jobs.fault" kind="bad">
         {{ storageFaultText(jobs.fault) }}
-        {{ jobs.fault === 'full' ? say.deleteOrExportACheckFirst : say.whatYouTypeLivesInThis }}
+        {{ jobs.fault === 'full' ? say.makeRoom : say.onlyInWindow }}
         <template #action
           ><ActButton icon="reload" @click="jobs.load()">{{ say.tryAgain }}</ActButton></template
         >
@@ -207,11 +207,11 @@ onKeyStroke('c', () => void start());
       />
 
       <section v-if="jobs.damaged.length > 0" class="sheet damaged">
-        <h2>{{ say.keptButCannotBeOpened }}</h2>
+        <h2>{{ say.damagedTitle }}</h2>
         <p v-for="d in jobs.damaged" :key="d.key">
           {{ openFaultText(d.fault) }}
           <ActButton @click="saveFile(`${d.key}.json`, 'application/json', JSON.stringify(d.data, null, 2))">
-            {{ say.exportAsItIs }}
+            {{ say.exportDamaged }}
           </ActButton>
         </p>
       </section>

@@ -11,26 +11,26 @@ const emit = defineEmits<{ start: [query?: Record<string, string>]; all: [] }>()
 <template>
   <section v-if="filtered" class="empty">
     <p>
-      {{ say.noCheckIsLikeThis }} <ActButton @click="emit('all')">{{ say.showAll }}</ActButton>
+      {{ say.noMatch }} <ActButton @click="emit('all')">{{ say.showAll }}</ActButton>
     </p>
   </section>
   <section v-else class="empty sheet">
-    <h1>{{ say.sensorSupplyOrWiring }}</h1>
-    <p>{{ say.fourFiguresAreEnoughForAVerdict }}</p>
+    <h1>{{ say.title }}</h1>
+    <p>{{ say.fourFigures }}</p>
     <ol>
-      <li>{{ say.theTemperatureBesideTheSensorBy }}</li>
-      <li>{{ say.theSensorsOhmsUnplugged }}</li>
-      <li>{{ say.theVoltsAtThePlugUnplugged }}</li>
-      <li>{{ say.theVoltsAtThePlugPluggedIn }}</li>
+      <li>{{ say.figureTemperature }}</li>
+      <li>{{ say.figureOhms }}</li>
+      <li>{{ say.figureUnplugged }}</li>
+      <li>{{ say.figurePluggedIn }}</li>
     </ol>
     <p>
-      {{ say.typeThemInAnyOrderAfter }}
+      {{ say.anyOrder }}
     </p>
-    <p class="soft">{{ say.checksAreKeptInThisBrowser }}</p>
+    <p class="soft">{{ say.storedHere }}</p>
     <div class="tools">
-      <ActButton icon="plus" kind="main" @click="emit('start')">{{ say.startTheFirstCheck }}</ActButton>
-      <ActButton @click="emit('start', { tour: '' })">{{ say.startItWithATourOf }}</ActButton>
-      <ActButton v-if="workshop === 'own'" href="/demo/">{{ say.lookRoundTheDemoWorkshopFirst }}</ActButton>
+      <ActButton icon="plus" kind="main" @click="emit('start')">{{ say.startFirst }}</ActButton>
+      <ActButton @click="emit('start', { tour: '' })">{{ say.startWithTour }}</ActButton>
+      <ActButton v-if="workshop === 'own'" href="/demo/">{{ say.openDemo }}</ActButton>
     </div>
   </section>
 </template>

@@ -25,14 +25,14 @@ const STEPS = [
   {
     id: 'before',
     name: say.cold,
-    what: say.coldMachineSensorInItsPlace,
+    what: say.coldHelp,
   },
   {
     id: 'hot',
     name: say.hot,
-    what: say.warmItBy25KOr,
+    what: say.hotHelp,
   },
-  { id: 'after', name: say.after, what: say.letItCoolWaitTenMinutes },
+  { id: 'after', name: say.after, what: say.afterHelp },
 ] as const;
 const looks = ref<Record<(typeof STEPS)[number]['id'], CycleLook | null>>({ before: null, hot: null, after: null });
 const verdict = computed(() => judgeCycle(looks.value));
@@ -76,13 +76,13 @@ const told = computed(() => verdict.value.verdict !== 'unfinished');
 <template>
   <div class="cycle">
     <p v-if="temperatures.length === 0" class="soft">
-      {{ say.connectWhatShowsTheSensorsTemperature }}
+      {{ say.needsChannel }}
     </p>
     <template v-else>
       <ChoiceRow
         v-if="temperatures.length > 1"
         :model-value="sensorId"
-        :label="say.theSensorInDoubt"
+        :label="say.suspectChannel"
         :options="
           temperatures
             .filter((c) => c.instrument !== 'thermometer')
@@ -107,7 +107,7 @@ const told = computed(() => verdict.value.verdict !== 'unfinished');
         say.readIt(next.name.toLowerCase())
       }}</ActButton>
       <p class="verdict" role="status" data-test="cycle">{{ cycleText(verdict, preferences.temperatureUnit) }}</p>
-      <ActButton v-if="told" @click="tell">{{ say.putItOnTheCheck }}</ActButton>
+      <ActButton v-if="told" @click="tell">{{ say.putOnCheck }}</ActButton>
     </template>
   </div>
 </template>

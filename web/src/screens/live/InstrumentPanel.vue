@@ -81,13 +81,13 @@ function want(id: InstrumentId, on: boolean): void {
       {{
         say.madeUpMachine(
           MACHINE_CASES.find((c) => c.id === live.standIn!.case)!.name,
-          live.standIn.where === 'server' ? say.onTheServer : say.inThisPageWithoutTheServer,
-          live.standIn.speed > 1 ? say.timesAsFastAsLife(live.standIn.speed) : '',
+          live.standIn.where === 'server' ? say.onTheServer : say.inPage,
+          live.standIn.speed > 1 ? say.speedNote(live.standIn.speed) : '',
         )
       }}
       <ActButton kind="quiet" @click="live.leaveStandIn()">{{ say.putItAway }}</ActButton>
     </p>
-    <PickList v-model="live.everyS" :label="say.howOftenTheyAreAsked" :options="RATES" />
+    <PickList v-model="live.everyS" :label="say.readingRate" :options="RATES" />
     <ChoiceRow
       v-if="live.lines.some((l) => l.id === 'meter')"
       :model-value="live.measures"
@@ -98,11 +98,11 @@ function want(id: InstrumentId, on: boolean): void {
       ]"
       @update:model-value="$event && live.measure($event)"
     />
-    <FoldOut v-if="!live.standIn" :title="say.aMadeUpMachineToTry">
+    <FoldOut v-if="!live.standIn" :title="say.simulatedTitle">
       <div class="fold">
         <PickList v-model="chosenCase" :label="say.machine" :options="cases" />
         <div class="pair">
-          <TextField v-model="seed" :label="say.numberSameNumberSameMachine" figure />
+          <TextField v-model="seed" :label="say.seedLabel" figure />
           <PickList v-model="speed" :label="say.itsTimeRuns" :options="SPEEDS" />
         </div>
         <div class="wants" role="group" :aria-label="say.instrumentsAroundIt">
@@ -114,19 +114,19 @@ function want(id: InstrumentId, on: boolean): void {
             >{{ i.name }}</CheckBox
           >
         </div>
-        <p v-if="seedNumber === null" class="odd" role="alert">{{ say.theNumberIsAWholeOne }}</p>
+        <p v-if="seedNumber === null" class="odd" role="alert">{{ say.seedFault }}</p>
         <ActButton kind="main" :disabled="busy || seedNumber === null" @click="standIns">{{
           say.startTheMachine
         }}</ActButton>
       </div>
     </FoldOut>
-    <FoldOut :title="say.instrumentsOnASerialPort">
+    <FoldOut :title="say.serialTitle">
       <div v-if="serial" class="fold">
         <ActButton v-for="i in INSTRUMENTS" :key="i.id" @click="connect(i.id)">{{ i.name }} · {{ i.about }}</ActButton>
         <p v-if="fault" class="odd" role="alert">{{ fault }}</p>
       </div>
       <p v-else class="soft">
-        {{ say.thisBrowserOpensNoSerialPorts }}
+        {{ say.noSerialPorts }}
       </p>
     </FoldOut>
   </section>

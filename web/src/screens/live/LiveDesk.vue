@@ -32,7 +32,7 @@ const places = computed(() => {
 const told = ref('');
 function cycleDone(text: string, id: string | null): void {
   if (props.job) emit('cycle', text, id);
-  told.value = props.job ? say.itStandsInTheChecksNote : say.openACheckAndComeHere;
+  told.value = props.job ? say.noted : say.needsCheck;
 }
 /** With a check in hand its own ways come first; without one the places of every screen are enough. */
 const actions = computed(() =>
@@ -55,7 +55,7 @@ const actions = computed(() =>
         <InstrumentPanel />
         <MachinePanel v-if="live.standIn" :key="live.standIn.bench" />
         <section class="sheet fold" :aria-label="say.heatCycle">
-          <FoldOut :title="say.heatCycleTestStepByStep"><HeatCycle @done="cycleDone" /></FoldOut>
+          <FoldOut :title="say.heatCycleTitle"><HeatCycle @done="cycleDone" /></FoldOut>
           <NoticeBar v-if="told" kind="told" status>{{ told }}</NoticeBar>
         </section>
       </div>
@@ -70,12 +70,12 @@ const actions = computed(() =>
           :fresh-s="live.freshS()"
         />
         <section v-if="channels.length === 0" class="empty sheet">
-          <h2>{{ say.nothingIsReadYet }}</h2>
+          <h2>{{ say.emptyTitle }}</h2>
           <p>
-            {{ say.connectAnInstrumentOrStartA }}
+            {{ say.emptyHelp }}
           </p>
           <p class="soft">
-            {{ say.valuesComeWithALineEach }}
+            {{ say.valuesHelp }}
           </p>
         </section>
       </div>

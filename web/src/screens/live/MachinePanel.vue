@@ -21,10 +21,10 @@ const KEYS = [
   { value: 'running', label: say.engineRuns },
 ] as const;
 const LEADS = [
-  { value: 'signal', label: say.signalPinToChassis },
+  { value: 'signal', label: say.leadsSignal },
   { value: 'across', label: say.signalToReturn },
   { value: 'return', label: say.returnToChassis },
-  { value: 'sensor', label: say.onTheSensorsOwnPins },
+  { value: 'sensor', label: say.leadsSensor },
 ];
 function turn(to: 'off' | 'on' | 'running'): void {
   key.value = to;
@@ -44,7 +44,7 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
 </script>
 
 <template>
-  <section class="machine sheet" :aria-label="say.theMadeUpMachine">
+  <section class="machine sheet" :aria-label="say.title">
     <div class="head">
       <h2>{{ about.name }}</h2>
       <p class="soft">“{{ about.complaint }}”</p>
@@ -60,7 +60,7 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
       >
     </div>
     <PickList :model-value="leads" :label="say.theMetersLeads" :options="LEADS" @update:model-value="lead" />
-    <FoldOut :title="say.plugDecadeBoxHeat">
+    <FoldOut :title="say.actsTitle">
       <div class="more">
         <div class="row" role="group" :aria-label="say.inThePlug">
           <ActButton @click="live.act('plug sensor')">{{ say.sensorIn }}</ActButton>
@@ -72,10 +72,10 @@ const hasBox = computed(() => live.lines.some((l) => l.id === 'box'));
           <ActButton :disabled="boxOhm === null" @click="live.setBox(boxOhm)">{{ say.set }}</ActButton>
           <ActButton @click="live.setBox(null)">{{ say.open }}</ActButton>
         </div>
-        <div class="row" role="group" :aria-label="say.theSensorByItself">
-          <ActButton @click="live.act('sensor-at 90')">{{ say.intoHotWater90C }}</ActButton>
+        <div class="row" role="group" :aria-label="say.sensorAlone">
+          <ActButton @click="live.act('sensor-at 90')">{{ say.hotWater }}</ActButton>
           <ActButton @click="live.act('sensor-at 5')">{{ say.coldSpray }}</ActButton>
-          <ActButton @click="live.act('sensor-at place')">{{ say.backInItsPlace }}</ActButton>
+          <ActButton @click="live.act('sensor-at place')">{{ say.putBack }}</ActButton>
         </div>
       </div>
     </FoldOut>

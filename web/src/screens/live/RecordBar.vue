@@ -73,7 +73,7 @@ function begin(): void {
 const groups = computed(
   (): { label: string; marks: { kind: MarkKind; place: string; name: string; key: string }[] }[] => [
     {
-      label: say.marksTapWhenItBeginsAnd,
+      label: say.marksHelp,
       marks: KEYS.map(([kind, key]) => ({ kind, place: '', name: MARK_NAMES[kind], key })),
     },
     {
@@ -101,15 +101,15 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
       <ActButton v-if="!running" kind="main" :disabled="!live.reading" @click="begin"
         >{{ say.record }} <kbd>R</kbd></ActButton
       >
-      <ActButton v-else kind="main" :disabled="ending" @click="end">{{ say.endAndLookAtIt }} <kbd>R</kbd></ActButton>
+      <ActButton v-else kind="main" :disabled="ending" @click="end">{{ say.stopAndOpen }} <kbd>R</kbd></ActButton>
       <span v-if="head" class="told" role="status" data-test="recording">
         <span class="dot" aria-hidden="true"></span>
-        {{ say.valuesEachKeptAsItComes(clockText(head.lengthS), counted(head.samples)) }}
+        {{ say.progress(clockText(head.lengthS), counted(head.samples)) }}
       </span>
-      <span v-else class="soft">{{ live.reading ? say.nothingIsRecordedYet : say.connectAnInstrumentFirst }}</span>
+      <span v-else class="soft">{{ live.reading ? say.empty : say.needsInstrument }}</span>
     </div>
     <NoticeBar v-if="live.recordFault" kind="bad">
-      {{ say.whatIsRecordedNowIsHeld(storageFaultText(live.recordFault)) }}
+      {{ say.notSaved(storageFaultText(live.recordFault)) }}
     </NoticeBar>
     <template v-if="running">
       <div v-for="g in groups" :key="g.label" class="marks" role="group" :aria-label="g.label">
@@ -123,10 +123,10 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
         >
           {{ m.name }} <kbd v-if="m.key">{{ m.key }}</kbd>
         </ActButton>
-        <span v-if="g.marks.length === 0" class="soft">{{ say.placesToWiggleComeFromThe }}</span>
+        <span v-if="g.marks.length === 0" class="soft">{{ say.placesHelp }}</span>
       </div>
       <form class="note" @submit.prevent="tell">
-        <TextField v-model="note" :label="say.noteAtThisMoment" hide-label :placeholder="say.aNoteAtThisMoment" />
+        <TextField v-model="note" :label="say.addNote" hide-label :placeholder="say.noteHint" />
         <ActButton submit>{{ say.note }}</ActButton>
       </form>
       <p v-if="lastMarks.length > 0" class="last">
@@ -135,7 +135,7 @@ onKeyStroke('R', () => (running.value ? void end() : live.reading && begin()));
           <b>{{ m.kind === 'note' ? m.text : `${MARK_NAMES[m.kind]}${m.place ? ` ${m.place}` : ''}` }}</b>
         </span>
       </p>
-      <p class="caution"><span aria-hidden="true">▲</span> {{ say.handsAndLeadsClearOfFans }}</p>
+      <p class="caution"><span aria-hidden="true">▲</span> {{ say.caution }}</p>
     </template>
   </section>
 </template>

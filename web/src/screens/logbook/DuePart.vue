@@ -39,7 +39,7 @@ async function done(due: Due): Promise<void> {
           <span class="what">
             <b>{{ d.kind === 'stand-in' ? say.standIn(d.text || say.notNamed) : d.text }}</b>
             <RouterLink :to="`/check/${d.line.id}`">{{ titleText(d.line.title) }}</RouterLink>
-            <span class="soft">{{ d.kind === 'stand-in' ? say.aStandInIsNoRepair : dayText(d.on) }}</span>
+            <span class="soft">{{ d.kind === 'stand-in' ? say.temporaryNote : dayText(d.on) }}</span>
           </span>
           <ActButton v-if="d.kind === 'follow-up'" :aria-label="say.doneWith(d.text)" @click="done(d)">{{
             say.done
@@ -51,7 +51,7 @@ async function done(due: Due): Promise<void> {
     </template>
     <template v-else>
       <h2>{{ say.nothingIsDue }}</h2>
-      <p class="soft">{{ say.followUpsThatACheckAsks }}</p>
+      <p class="soft">{{ say.empty }}</p>
     </template>
   </section>
 </template>

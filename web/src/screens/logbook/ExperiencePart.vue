@@ -72,34 +72,28 @@ const exportCsv = (): void =>
   <section v-if="record.closed === 0" class="sheet stacked" :aria-label="say.experience">
     <h2>{{ say.nothingLearnedYet }}</h2>
     <p class="soft">
-      {{ say.everyCheckThatIsClosedWith }}
+      {{ say.purpose }}
     </p>
   </section>
   <template v-else>
     <section class="sheet stacked" :aria-label="say.baseRates">
       <h2>{{ provedChecksText(record.closed) }}</h2>
-      <CheckBox v-model="preferences.experience" data-test="use-experience">{{
-        say.newChecksStartFromThisWorkshops
-      }}</CheckBox>
+      <CheckBox v-model="preferences.experience" data-test="use-experience">{{ say.useOwn }}</CheckBox>
       <p class="soft small">
-        {{ say.aCheckTakesThemWithIts }}
+        {{ say.useOwnHelp }}
       </p>
       <div class="choices">
         <PickList v-model="field" class="field" :label="say.ratesFor" :options="fields" />
-        <ChoiceRow
-          v-model="preferences.experienceStrength"
-          :label="say.theDefaultWeightsCountForSo"
-          :options="strengths"
-        />
+        <ChoiceRow v-model="preferences.experienceStrength" :label="say.priorWeight" :options="strengths" />
       </div>
       <FactTable :label="say.baseRates" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.group" />
       <p class="soft small">
-        {{ say.backTheFaultCameBackSo }}
+        {{ say.backNote }}
       </p>
     </section>
-    <section class="sheet beside" :aria-label="say.howOftenItWasRight">
+    <section class="sheet beside" :aria-label="say.accuracyTitle">
       <div>
-        <h2>{{ say.theToolsWordOnYourChecks }}</h2>
+        <h2>{{ say.accuracyTable }}</h2>
         <ReliabilityChart :bands="record.reliability" />
       </div>
       <div>
@@ -107,7 +101,7 @@ const exportCsv = (): void =>
         <p v-if="minutes.checks > 0" data-test="minutes">
           {{ measuringMinutesText(minutes) }}
         </p>
-        <p v-else class="soft">{{ say.noCheckKnowsWhenItsReadings }}</p>
+        <p v-else class="soft">{{ say.noTimes }}</p>
         <ActButton icon="table" @click="exportCsv">{{ say.exportAsCsv }}</ActButton>
       </div>
     </section>

@@ -23,10 +23,7 @@ onMounted(() => void jobs.load());
 </script>
 
 <template>
-  <PageFrame
-    :title="say.logbook"
-    :tabs="{ label: say.partsOfTheLogbook, base: '/logbook', parts: PARTS, current: current.id }"
-  >
+  <PageFrame :title="say.logbook" :tabs="{ label: say.parts, base: '/logbook', parts: PARTS, current: current.id }">
     <NoticeBar v-if="jobs.fault" kind="bad">{{ storageFaultText(jobs.fault) }}</NoticeBar>
     <component :is="current.component" v-if="jobs.loaded" />
     <p v-else class="soft">{{ say.readingTheChecks }}</p>

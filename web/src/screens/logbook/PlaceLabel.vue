@@ -37,11 +37,11 @@ const print = (): void => window.print();
         </div></PaperLight
       >
       <p class="soft no-print note">
-        {{ say.scanItInTheLogbookOr }}
+        {{ say.howToUse }}
         <span class="mono">{{ address }}</span>
       </p>
     </main>
-    <main v-else-if="jobs.loaded" class="soft">{{ say.noPlaceHereHasTheCode(code) }}</main>
+    <main v-else-if="jobs.loaded" class="soft">{{ say.unknownCode(code) }}</main>
   </div>
 </template>
 

@@ -54,8 +54,8 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
     </TopBar>
     <main>
       <section v-if="jobs.loaded && !place" class="sheet part">
-        <h2>{{ say.noPlaceHereHasTheCode(code) }}</h2>
-        <p class="soft">{{ say.itsChecksWereDeletedRenamedOr }}</p>
+        <h2>{{ say.unknownCode(code) }}</h2>
+        <p class="soft">{{ say.unknownHelp }}</p>
         <ActButton icon="unorderedList" to="/logbook/places">{{ say.allMachines }}</ActButton>
       </section>
       <template v-else-if="place">
@@ -68,10 +68,10 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
           }}</ActButton>
           <ActButton icon="qrcode" :to="`/logbook/place/${place.code}/label`">{{ say.label }}</ActButton>
           <span class="code" data-test="code">{{ place.code }}</span>
-          <span class="soft small">{{ say.theNextCheckTakesCircuitCurve }}</span>
+          <span class="soft small">{{ say.nextCheckHelp }}</span>
         </div>
         <NoticeBar v-for="d in dues" :key="`${d.line.id} ${d.id}`" :kind="d.kind === 'stand-in' ? 'bad' : 'odd'">
-          {{ d.kind === 'stand-in' ? say.standInStillIn(d.text || say.notNamed) : d.text }}, {{ dueText(d, today) }}
+          {{ d.kind === 'stand-in' ? say.temporaryFitted(d.text || say.notNamed) : d.text }}, {{ dueText(d, today) }}
         </NoticeBar>
         <section class="sheet part" :aria-label="say.overTheYears">
           <h2>{{ say.overTheYears }}</h2>
@@ -85,7 +85,7 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
               <span class="what">
                 <RouterLink :to="`/check/${line.id}`">{{ titleText(line.title) }}</RouterLink>
                 <b>{{ lineOutcomeText(line) }}</b>
-                <span v-if="line.recurrenceOf" class="back">{{ say.cameBackAfterAnEarlierRepair }}</span>
+                <span v-if="line.recurrenceOf" class="back">{{ say.cameBack }}</span>
                 <span v-if="line.about" class="soft">{{ line.about }}</span>
                 <span v-if="job?.repair.done" class="soft">{{ say.done(job.repair.done) }}</span>
                 <span v-if="job?.note" class="soft">{{ say.note(job.note) }}</span>
@@ -104,7 +104,7 @@ const rows = computed(() => (place.value?.lines ?? []).map((line) => ({ line, jo
           <h2>{{ say.photosFromHere }}</h2>
           <div class="photos">
             <figure v-for="p in photos" :key="`${p.job} ${p.id}`">
-              <img :src="p.image" :alt="p.caption || say.photoWithoutACaption" />
+              <img :src="p.image" :alt="p.caption || say.untitledPhoto" />
               <figcaption class="soft">{{ p.caption }}</figcaption>
             </figure>
           </div>

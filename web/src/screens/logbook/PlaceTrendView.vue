@@ -30,14 +30,14 @@ const figure = computed(
   <template v-if="trend && figure && trend.points.length > 0">
     <p data-test="trend">{{ trendText(trend, preferences.temperatureUnit) }}</p>
     <div class="chart" data-test="trend-chart">
-      <LazyPlot :figure="figure" :label="say.howFarTheSensorReadOff" />
+      <LazyPlot :figure="figure" :label="say.title" />
     </div>
     <p class="soft small">
-      {{ say.thisSensorByItselfOrProved }}
+      {{ say.legend }}
     </p>
   </template>
   <p v-else class="soft">
-    {{ say.noFigureHereCanBeHeld }}
+    {{ say.empty }}
   </p>
 </template>
 

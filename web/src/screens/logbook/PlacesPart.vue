@@ -40,7 +40,7 @@ function find(text: string): void {
   const asked = typedPlaceCode(text);
   const place = placeByCode(places.value, asked);
   if (place) void router.push(`/logbook/place/${place.code}`);
-  else told.value = asked ? say.noPlaceHereHasTheCode(asked) : say.thatIsNoLabelOfThisProgram;
+  else told.value = asked ? say.unknownCode(asked) : say.foreignLabel;
 }
 </script>
 
@@ -48,7 +48,7 @@ function find(text: string): void {
   <section v-if="places.length === 0" class="sheet part" :aria-label="say.machines">
     <h2>{{ say.noMachinesYet }}</h2>
     <p class="soft">
-      {{ say.nameTheMachineInAChecks }}
+      {{ say.empty }}
     </p>
     <ActButton kind="main" to="/">{{ say.checks }}</ActButton>
   </section>
@@ -60,7 +60,7 @@ function find(text: string): void {
         search
         :label="say.searchMachines"
         hide-label
-        :placeholder="say.machineCircuitOrTheCodeOn"
+        :placeholder="say.searchHint"
         @enter="code && find(words)"
       />
       <ActButton icon="qrcode" @click="scanning = true">{{ say.scanALabel }}</ActButton>
@@ -78,13 +78,13 @@ function find(text: string): void {
       failingPartText(p)
     }}</NoticeBar>
     <section class="sheet part" :aria-label="say.machines">
-      <p v-if="shown.length === 0" class="soft">{{ say.noMachineIsLikeThis }}</p>
+      <p v-if="shown.length === 0" class="soft">{{ say.noMatch }}</p>
       <div v-for="m in all ? shown : shown.slice(0, MOST)" :key="m.name" class="machine" data-test="machine">
         <h2>{{ m.name }}</h2>
         <ul>
           <li v-for="p in m.places" :key="p.key">
             <RouterLink :to="`/logbook/place/${p.code}`">
-              <b>{{ unbroken(p.circuit) || say.circuitWithoutAName }}</b>
+              <b>{{ unbroken(p.circuit) || say.untitledCircuit }}</b>
               <span class="code">{{ p.code }}</span>
               <span class="soft last">{{ placeLastText(p) }}</span>
             </RouterLink>
@@ -101,7 +101,7 @@ function find(text: string): void {
   </template>
   <ScanSheet
     v-if="scanning"
-    :title="say.scanALabelTitle"
+    :title="say.scanTitle"
     @found="((scanning = false), find($event))"
     @close="scanning = false"
   />

@@ -4,7 +4,7 @@ import ical, { ICalCalendarMethod } from 'ical-generator';
 
 /** What is due as a calendar file (RFC 5545): one event of a day each, with a day's warning; a stand-in stands on the day the list was made. */
 export function calendarText(dues: readonly Due[], today: string, addressOf: (job: string) => string): string {
-  const calendar = ical({ name: say.sensorChecksFollowUps, method: ICalCalendarMethod.PUBLISH });
+  const calendar = ical({ name: say.name, method: ICalCalendarMethod.PUBLISH });
   calendar.prodId({ company: say.mellowProbe, product: 'follow-ups', language: 'EN' });
   for (const { kind, line, id, text, on } of dues) {
     const day = kind === 'stand-in' ? today : on;
@@ -14,7 +14,7 @@ export function calendarText(dues: readonly Due[], today: string, addressOf: (jo
       start: day,
       allDay: true,
       stamp: new Date(`${today}T00:00:00Z`),
-      summary: kind === 'stand-in' ? say.takeOutTheStandIn(line.title) : `${text}: ${line.title}`,
+      summary: kind === 'stand-in' ? say.removeTemporary(line.title) : `${text}: ${line.title}`,
       description: [line.machine, line.circuit, text].filter(Boolean).join('\n'),
       url: addressOf(line.id),
     });

@@ -57,7 +57,7 @@ describe('the years of a place as a chart', () => {
     ]);
     expect(named(traces, say.formerSensor).y).toEqual([5, 2]);
     expect(named(traces, say.thisSensor).y).toEqual([0]);
-    expect(named(traces, say.thisSensorThroughTheWiring).y).toEqual([1]);
+    expect(named(traces, say.throughWiring).y).toEqual([1]);
     expect(layout.shapes!.map((s) => s.x0)).toEqual([DAYS[1], DAYS[2]]);
     expect(layout.annotations!.map((a) => a.text)).toEqual(expect.arrayContaining([say.sensorChanged, 'plug cleaned']));
   });

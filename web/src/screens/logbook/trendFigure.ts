@@ -11,7 +11,7 @@ import { dayText } from '@mellow-probe/core/base/units/writing';
 const KINDS = [
   { name: say.thisSensor, of: (p: TrendPoint, now: number) => p.sensor === now && p.counts, symbol: 'circle' },
   {
-    name: say.thisSensorThroughTheWiring,
+    name: say.throughWiring,
     of: (p: TrendPoint, now: number) => p.sensor === now && !p.counts,
     symbol: 'circle-open',
   },

@@ -44,7 +44,7 @@ const rows = computed(() =>
     .sort((a, b) => WEIGHT[a.tone] - WEIGHT[b.tone] || a.index - b.index),
 );
 const WEIGHT = { odd: 0, told: 1, good: 2 } as const;
-const TONES = { odd: say.lookAtThis, told: say.told, good: say.asItShouldBe } as const;
+const TONES = { odd: say.lookAtThis, told: say.told, good: say.good } as const;
 
 /** Names and values of a cold start, as the tool for all sensors takes them. */
 const sensorsOf = (channels: readonly { channel: string; valueC: number }[]): string =>
@@ -94,7 +94,7 @@ function show([from, to]: [number, number]): void {
         </h3>
         <p>{{ unbroken(r.meaning) }}</p>
         <p v-if="r.evidence.length > 0" class="soft puts">
-          {{ unbroken(say.standsOnTheCheck(r.evidence.join(' · '))) }}
+          {{ unbroken(say.onCheck(r.evidence.join(' · '))) }}
         </p>
       </div>
       <div class="acts">
@@ -104,7 +104,7 @@ function show([from, to]: [number, number]): void {
         <ActButton kind="quiet" @click="show(r.span)">{{ say.show }}</ActButton>
         <template v-if="r.evidence.length > 0 && toCheck">
           <span v-if="put.has(r.index)" class="put" role="status">{{ say.onTheCheck }}</span>
-          <ActButton v-else @click="emit('use', r.index)">{{ say.putOnTheCheck }}</ActButton>
+          <ActButton v-else @click="emit('use', r.index)">{{ say.putOnCheck }}</ActButton>
         </template>
       </div>
     </li>

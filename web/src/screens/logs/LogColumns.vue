@@ -41,7 +41,7 @@ function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: Ti
 </script>
 
 <template>
-  <section class="columns" :aria-label="say.howTheColumnsWereRead" data-test="log-columns">
+  <section class="columns" :aria-label="say.title" data-test="log-columns">
     <div v-for="(c, k) in columns" :key="k" class="column" :class="{ unread: useOf(k) === 'other' }">
       <span class="name">{{ c.head || say.column(k + 1) }}</span>
       <PickList
@@ -64,15 +64,15 @@ function choose(k: number, what: { use?: LogColumnUse; unit?: LogUnit; time?: Ti
       <PickList
         v-else-if="useOf(k) === 'time'"
         :model-value="said[k]?.time ?? c.time ?? undefined"
-        :label="say.timeOfColumnIn(k + 1)"
+        :label="say.timeUnitOf(k + 1)"
         hide-label
         :options="TIMES"
         @update:model-value="choose(k, { time: $event })"
       />
     </div>
     <div v-if="!timed" class="column">
-      <span>{{ say.noColumnHoldsTheTime }}</span>
-      <EntryField v-model="every" :label="say.aRowEverySeconds" quantity="number" />
+      <span>{{ say.noTime }}</span>
+      <EntryField v-model="every" :label="say.rowInterval" quantity="number" />
     </div>
     <ActButton
       :kind="asked ? 'main' : 'plain'"

@@ -26,16 +26,16 @@ const about = (h: RecordingHead): string =>
 <template>
   <nav class="list sheet" :aria-label="say.logs">
     <FilePick
-      :label="say.openALogFile"
+      :label="say.openFile"
       :about="say.aLogFile"
       accept=".csv,.txt,.tsv,.log,text/*"
       kind="main"
       @files="emit('open', $event)"
     />
     <p class="soft small">
-      {{ say.tablesOfMetersScanToolsAnd }}
+      {{ say.formats }}
     </p>
-    <NoticeBar v-if="fault" kind="bad">{{ say.theBrowsersStorageDoesNotAnswer }}</NoticeBar>
+    <NoticeBar v-if="fault" kind="bad">{{ say.storeSilent }}</NoticeBar>
     <ul>
       <li v-for="h in kept" :key="h.id" :class="{ on: h.id === current }">
         <RouterLink :to="{ path: `/logs/${h.id}`, query: route.query }">

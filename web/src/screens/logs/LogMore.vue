@@ -46,22 +46,22 @@ async function save(): Promise<void> {
       </template>
       <template v-else>
         <p class="soft small" data-test="read-as">{{ asked.readAs(readAs) }}</p>
-        <FoldOut :title="say.howTheFileWasRead">
+        <FoldOut :title="say.readTitle">
           <LogColumns :columns="lab.fileRead.value.columns" :asked="false" @read="(...said) => emit('read', ...said)" />
         </FoldOut>
       </template>
     </template>
-    <FoldOut :title="say.layASecondLogOverIt">
+    <FoldOut :title="say.moreTitle">
       <div class="row">
         <FilePick
           :label="say.byItsClock"
-          :about="say.aSecondLogByItsClock"
+          :about="say.besideByClock"
           accept=".csv,.txt,.tsv,.log,text/*"
           @files="beside($event, 'clock')"
         />
         <FilePick
           :label="say.byItsCourse"
-          :about="say.aSecondLogByItsCourse"
+          :about="say.besideByCourse"
           accept=".csv,.txt,.tsv,.log,text/*"
           @files="beside($event, 'course')"
         />

@@ -63,7 +63,7 @@ function toggle(id: string): void {
       @width="lab.setWidth"
     />
   </div>
-  <div class="tools" role="group" :aria-label="say.theRangeThatIsShown">
+  <div class="tools" role="group" :aria-label="say.range">
     <ActButton kind="quiet" :aria-label="say.earlier" @click="pan(-0.5)">◀</ActButton>
     <ActButton kind="quiet" :aria-label="say.later" @click="pan(0.5)">▶</ActButton>
     <ActButton icon="zoomIn" kind="quiet" @click="zoom(0.4)">{{ say.closer }}</ActButton>
@@ -73,7 +73,7 @@ function toggle(id: string): void {
     }}</ActButton>
     <span class="soft told" data-test="range"
       >{{ clockText(lab.range.value[0]) }} … {{ clockText(lab.range.value[1]) }}:
-      {{ dense ? say.highestAndLowestOfEachColumn : say.everySampleIsDrawn }}</span
+      {{ dense ? say.thinned : say.everySample }}</span
     >
   </div>
   <ul class="channels" :aria-label="say.channels">

@@ -89,9 +89,7 @@ async function use(index: number): Promise<void> {
     });
     put.value = new Set([...put.value, index]);
     told.value =
-      taken === 0
-        ? say.itStoodThereAlready
-        : say.putOnTheCheck(countText(taken, 'thing', 'things'), job.value?.title ?? '');
+      taken === 0 ? say.alreadyThere : say.putOnCheck(countText(taken, 'thing', 'things'), job.value?.title ?? '');
   } catch {
     told.value = NOT_TAKEN;
   }
@@ -125,7 +123,7 @@ async function remove(id: string): Promise<void> {
       <LogList :kept="kept" :fault="listFault" :current="lab.head.value?.id ?? null" @open="open" @remove="remove" />
       <div class="lab">
         <section v-if="lab.busy.value" class="sheet busy" role="status">
-          <span>{{ lab.state.value.at === 'reading' ? say.readingTheLog : say.lookingForWhatItTells }}</span>
+          <span>{{ lab.state.value.at === 'reading' ? say.readingTheLog : say.analysing }}</span>
           <ProgressBar :share="'share' in lab.state.value ? lab.state.value.share : 0" :label="say.progress" />
           <ActButton v-if="lab.state.value.at === 'reading'" @click="lab.cancel()">{{ say.stop }}</ActButton>
         </section>
@@ -154,18 +152,18 @@ async function remove(id: string): Promise<void> {
               </div>
               <PickList v-model="checkId" class="check" :label="say.forTheCheck" :options="checks" />
             </div>
-            <NoticeBar v-if="lab.notKept.value === 'too-large'" kind="told">{{ say.tooLargeToBeKeptIn }}</NoticeBar>
+            <NoticeBar v-if="lab.notKept.value === 'too-large'" kind="told">{{ say.tooLarge }}</NoticeBar>
             <NoticeBar v-else-if="lab.notKept.value" kind="odd">{{
               say.notKept(storageFaultText(lab.notKept.value))
             }}</NoticeBar>
-            <NoticeBar v-if="lab.lost.value > 0">{{ say.piecesOfItCouldNotBe(lab.lost.value) }}</NoticeBar>
+            <NoticeBar v-if="lab.lost.value > 0">{{ say.piecesLost(lab.lost.value) }}</NoticeBar>
             <LogView :lab="lab" />
             <LogMore :lab="lab" @read="(...said) => open([lab.file.value!], ...said)" @told="told = $event" />
           </section>
           <section v-if="lab.analysis.value" class="sheet part" :aria-label="say.whatWasFound">
             <h2>{{ lab.analysis.value.findings.length === 0 ? say.nothingStandsOut : say.whatItTells }}</h2>
             <p v-if="!checkId" class="soft small">
-              {{ say.chooseACheckAboveThenIts }}
+              {{ say.needsCheck }}
             </p>
             <NoticeBar v-if="told" kind="told" status>{{ told }}</NoticeBar>
             <FindingList
@@ -180,9 +178,9 @@ async function remove(id: string): Promise<void> {
           </section>
         </template>
         <section v-else-if="lab.state.value.at === 'nothing'" class="sheet empty">
-          <h2>{{ say.openALogOrARecording }}</h2>
+          <h2>{{ say.emptyTitle }}</h2>
           <p>
-            {{ say.dropOutsStepsWarmUpSettling }}
+            {{ say.emptyHelp }}
           </p>
         </section>
       </div>

@@ -36,11 +36,11 @@ export function headOfFile(name: string, of: LogShape, id: string, at: string): 
 
 /** What became of a second file beside the log in hand. */
 export function besideText(name: string, result: Beside): string {
-  if (result === null) return say.theCoursesDoNotFitEach;
-  if (!result.ok) return say.cannotBeReadAsALog(name);
+  if (result === null) return say.noMatchByShape;
+  if (!result.ok) return say.unreadable(name);
   const earlier = result.offsetS < 0;
   const seconds = fixed(Math.abs(result.offsetS), 1);
   if (result.correlation === null) return (earlier ? say.liesEarlier : say.liesLater)(name, seconds);
-  const byCourse = earlier ? say.liesEarlierByCourse : say.liesLaterByCourse;
+  const byCourse = earlier ? say.earlierByShape : say.laterByShape;
   return byCourse(name, seconds, fixed(result.correlation, 2));
 }

@@ -185,7 +185,7 @@ describe('another log', () => {
     await other.openRecording(id);
     expect(worker.rooms).toBe(rooms);
     await other.openRecording('nowhere');
-    expect(other.state.value).toEqual({ at: 'failed', why: say.thisRecordingIsNotInThisBrowser });
+    expect(other.state.value).toEqual({ at: 'failed', why: say.recordingMissing });
   });
   test('a second file laid beside it has its own channels; one that cannot be read says so and leaves the first', async () => {
     const { lab } = mounted();
@@ -194,7 +194,7 @@ describe('another log', () => {
     const told = await lab.beside(file(SINE(100), 'second.csv'), 'clock');
     expect(told).toContain('second.csv');
     expect(lab.shape.value!.channels).toHaveLength(2);
-    expect(await lab.beside(file('no log', 'bad.csv'), 'clock')).toBe(say.cannotBeReadAsALog('bad.csv'));
+    expect(await lab.beside(file('no log', 'bad.csv'), 'clock')).toBe(say.unreadable('bad.csv'));
     expect(lab.shape.value!.channels).toHaveLength(2);
   });
   test('cancelled it is gone; what comes late is not taken, and the room is left with the screen', async () => {

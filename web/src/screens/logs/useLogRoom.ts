@@ -165,7 +165,7 @@ async function openRecording(desk: Desk, job: () => Job | null, id: string): Pro
     const read = await readRecording(id);
     if (mine !== desk.asked) return;
     if (!read) {
-      state.value = { at: 'failed', why: say.thisRecordingIsNotInThisBrowser };
+      state.value = { at: 'failed', why: say.recordingMissing };
       return;
     }
     head.value = read.head;

@@ -16,7 +16,7 @@ const near = computed(() => nearestAddress(route.path));
 <template>
   <MessagePage>
     <template #bar><TopBar back /></template>
-    <h1>{{ say.thisPageDoesNotExist }}</h1>
+    <h1>{{ say.title }}</h1>
     <p>{{ say.checkTheAddress(route.path) }}</p>
     <ActButton kind="main" :to="near.path">{{ say.goTo(screenTitle(near.name)) }}</ActButton>
     <ActButton v-if="near.path !== '/'" to="/">{{ say.allChecks }}</ActButton>

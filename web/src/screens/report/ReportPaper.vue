@@ -40,7 +40,7 @@ defineExpose({ drawn: () => paper.value?.querySelector<SVGSVGElement>('.drawing 
         <SectionPart v-for="s in report.customer" :key="s.id" class="plain" :section="s" />
       </template>
       <h2 v-if="report.sections.length > 0" :class="{ 'next-page': report.customer.length > 0 }">
-        {{ say.theCheckInDetail }}
+        {{ say.detailTitle }}
       </h2>
       <SectionPart v-for="s in report.sections" :key="s.id" :section="s">
         <CircuitDrawing v-if="s.id === 'circuit'" class="picture" :drawing="drawing" />

@@ -120,7 +120,7 @@ const print = (): void => window.print();
     <TopBar class="no-print" back folds>
       <ActButton kind="quiet" :to="`/check/${job.id}`">{{ say.bench }}</ActButton>
     </TopBar>
-    <section class="tools no-print" :aria-label="say.theReportAsAFile">
+    <section class="tools no-print" :aria-label="say.fileLabel">
       <PickList v-model="pages" class="pages" :label="say.pages" hide-label :options="PAGES" />
       <PickList v-model="paper" class="paper-size" :label="say.paper" hide-label :options="PAPERS" />
       <ActButton v-if="sharing" icon="shareAlt" :disabled="waiting || making" @click="makePdf('share')">{{
@@ -133,13 +133,13 @@ const print = (): void => window.print();
       <ActButton icon="printer" kind="main" :disabled="waiting" @click="print">{{ say.print }}</ActButton>
     </section>
     <p v-if="fault" class="fault no-print" role="alert">
-      {{ say.theFileCouldNotBeMade(fault) }}
+      {{ say.fileFailed(fault) }}
     </p>
     <p v-if="unreadable > 0" class="fault no-print" role="status" data-test="unreadable">
       {{ unreadablePhotosText(unreadable) }}
     </p>
     <p v-if="verdict.fault" class="fault no-print" role="alert">
-      {{ say.noVerdictOnTheseFiguresThe(verdict.fault.message) }}
+      {{ say.noVerdict(verdict.fault.message) }}
       <ActButton icon="reload" @click="judging.again()">{{ say.computeAgain }}</ActButton>
     </p>
     <ReportPaper

@@ -23,7 +23,7 @@ export function reportDocument(report: Report, pictures: ReportPictures, paper: 
     for (const section of report.customer) content.push({ stack: sectionOf(section, null, 'plain'), style: 'plain' });
   }
   if (report.sections.length > 0) {
-    content.push(heading(paperWords.theCheckInDetail, 'part', 'detail', report.customer.length > 0));
+    content.push(heading(paperWords.detailTitle, 'part', 'detail', report.customer.length > 0));
     for (const section of report.sections) content.push(...sectionOf(section, pictures, 'detail'));
   }
   if (photos.length > 0) {
@@ -44,7 +44,7 @@ export function reportDocument(report: Report, pictures: ReportPictures, paper: 
     pageMargins: [40, 40, 40, 48],
     info: {
       title: report.title,
-      subject: say.checkOfATemperatureSensorCircuit,
+      subject: say.subject,
       ...(report.head.workshop !== '' && { author: report.head.workshop }),
     },
     // Text and language for a reader; not marked as tagged: there is no structure tree.

@@ -49,7 +49,7 @@ async function writeTo(sink: WritableStream<Uint8Array>): Promise<number> {
   return manifest.entries.length;
 }
 function done(count: number, where: string): void {
-  told.value = say.inPutItWhereThisDevice(countText(count, 'record', 'records'), where);
+  told.value = say.written(countText(count, 'record', 'records'), where);
   if (chosen.value.includes('job')) noteBackup();
 }
 async function toFile(): Promise<void> {
@@ -79,9 +79,9 @@ async function toFolder(): Promise<void> {
   <section class="sheet stacked" :aria-label="say.backup">
     <h2>{{ say.backup }}</h2>
     <p class="soft">
-      {{ say.oneZipOfTheExportedFiles }}
+      {{ say.purpose }}
     </p>
-    <div class="row" role="group" :aria-label="say.whatGoesIntoIt">
+    <div class="row" role="group" :aria-label="say.contents">
       <CheckBox
         v-for="kind in KIND_LIST"
         :key="kind"
@@ -94,15 +94,15 @@ async function toFolder(): Promise<void> {
       v-if="canSeal()"
       v-model="phrase"
       class="phrase"
-      :label="say.passphraseIfItIsToBeSealed"
+      :label="say.passphrase"
       :placeholder="say.none"
       :maxlength="200"
     />
     <p v-else class="soft">
-      {{ say.overPlainHttpThisBrowserGives }}
+      {{ say.noEncryption }}
     </p>
-    <p v-if="tooShort" class="odd" role="status">{{ say.atLeastSignsAShortOne(SHORTEST) }}</p>
-    <p v-else-if="phrase !== ''" class="soft">{{ say.withoutThePassphraseNobodyOpensIt }}</p>
+    <p v-if="tooShort" class="odd" role="status">{{ say.passphraseRule(SHORTEST) }}</p>
+    <p v-else-if="phrase !== ''" class="soft">{{ say.passphraseWarning }}</p>
     <div class="row">
       <ActButton
         icon="save"

@@ -26,17 +26,17 @@ const sizes = ref<{ kind: Kind; bytes: number }[]>([]);
 const asked = ref(false);
 
 const OFFLINE = {
-  'not-here': say.notKeptForUseWithoutThe,
-  fetching: say.beingFetchedForUseWithoutTheServer,
-  ready: say.worksWithoutTheServerEveryPart,
-  failed: say.couldNotBeKeptForUse,
-  saving: say.notFetchedToSaveData,
+  'not-here': say.offlineUnavailable,
+  fetching: say.offlineLoading,
+  ready: say.offlineReady,
+  failed: say.offlineFailed,
+  saving: say.offlineSaver,
 } as const;
 const READER = {
-  kept: say.picturesAreReadOffline,
-  away: say.picturesAreReadOfflineAfterFirstUse,
+  kept: say.picturesOffline,
+  away: say.picturesAfterFirstUse,
   fetching: say.fetchingTheReader,
-  failed: say.theReaderDidNotCome,
+  failed: say.readerFailed,
 } as const;
 /** The reader of tables in pictures, for use without the server. */
 const reader = ref<'kept' | 'away' | 'fetching' | 'failed'>('away');
@@ -77,20 +77,20 @@ async function measure(): Promise<void> {
 
 <template>
   <section class="sheet stacked" :aria-label="say.whatIsKept">
-    <h2>{{ say.whatIsKeptHere }}</h2>
+    <h2>{{ say.title }}</h2>
     <p v-if="usage" data-test="usage">
-      {{ say.inThisBrowserOfThatIt(bytesText(usage.used), bytesText(usage.of)) }}
+      {{ say.usage(bytesText(usage.used), bytesText(usage.of)) }}
     </p>
-    <p v-if="persisted">{{ say.theBrowserPromisesNotToThrow }}</p>
+    <p v-if="persisted">{{ say.persistent }}</p>
     <p v-else-if="persisted === false" class="row">
-      {{ asked ? say.theBrowserDidNotPromise : say.theBrowserMayThrowItAway }}
-      <ActButton v-if="!asked" @click="ask">{{ say.askItToKeepEverything }}</ActButton>
+      {{ asked ? say.persistRefused : say.notPersistent }}
+      <ActButton v-if="!asked" @click="ask">{{ say.askToPersist }}</ActButton>
     </p>
     <p v-else class="soft">
-      {{ say.thisBrowserDoesNotSayWhether }}
+      {{ say.persistUnknown }}
     </p>
     <div class="row">
-      <ActButton :disabled="share !== null" @click="measure">{{ say.whatTakesTheRoom }}</ActButton>
+      <ActButton :disabled="share !== null" @click="measure">{{ say.sizesTitle }}</ActButton>
       <ProgressBar v-if="share !== null" :share="share" :label="say.measuring" />
     </div>
     <ul v-if="sizes.length > 0" data-test="sizes">
@@ -105,12 +105,10 @@ async function measure(): Promise<void> {
     </p>
     <p v-if="offline === 'ready'" data-test="reader" class="row">
       {{ READER[reader] }}
-      <ActButton v-if="reader === 'away' || reader === 'failed'" @click="keepReader">{{
-        say.makePicturesWorkOfflineToo
-      }}</ActButton>
+      <ActButton v-if="reader === 'away' || reader === 'failed'" @click="keepReader">{{ say.fetchReader }}</ActButton>
     </p>
     <p v-if="newVersion" class="row">
-      {{ say.aNewerVersionLiesReady }}
+      {{ say.updateReady }}
       <ActButton kind="main" @click="takeNewVersion">{{ say.takeItNow }}</ActButton>
     </p>
   </section>

@@ -54,7 +54,7 @@ async function unseal(): Promise<void> {
   if (result.ok) {
     sealedFile.value = null;
     await look(result.file);
-  } else why.value = result.reason === 'damaged' ? say.thisFileIsDamagedNothingWas : say.thisIsNotItsPassphrase;
+  } else why.value = result.reason === 'damaged' ? say.damaged : say.wrongPassphrase;
 }
 async function look(file: Blob): Promise<void> {
   await run(async () => {
@@ -112,8 +112,8 @@ const takenText = computed(() => {
   const r = restored.value;
   if (!r) return '';
   const list = STANDINGS.filter((s) => r[s] > 0).map((s) => `${r[s]} ${STANDING_NAMES[s]}`);
-  const left = refused.value > 0 ? say.leftOutForTheyAreNone(refused.value) : '';
-  return [list.length > 0 ? say.takenIn(list.join(', ')) : say.nothingWasTakenIn, left].filter(Boolean).join(' ');
+  const left = refused.value > 0 ? say.refused(refused.value) : '';
+  return [list.length > 0 ? say.takenIn(list.join(', ')) : say.nothingRestored, left].filter(Boolean).join(' ');
 });
 </script>
 
@@ -121,7 +121,7 @@ const takenText = computed(() => {
   <section class="sheet stacked" :aria-label="say.bringBack">
     <h2>{{ say.bringBack }}</h2>
     <p class="soft">
-      {{ say.aBackupOfThisOrAnother }}
+      {{ say.purpose }}
     </p>
     <div class="row">
       <FilePick :label="say.openABackup" :about="say.aBackup" accept=".zip,.sealed,application/zip" @files="take" />
@@ -146,7 +146,7 @@ const takenText = computed(() => {
       </p>
       <NoticeBar v-if="damaged.length > 0" kind="bad">{{ damagedRecordsText(damaged.map((d) => d.path)) }}</NoticeBar>
       <div class="wide">
-        <FactTable :label="say.whatItWouldChange" :columns="columns" :rows="rows" :row-key="(r) => r.kind">
+        <FactTable :label="say.changesTitle" :columns="columns" :rows="rows" :row-key="(r) => r.kind">
           <template #kind="{ row }">
             <CheckBox
               :model-value="kinds.includes(row.kind)"
@@ -161,7 +161,7 @@ const takenText = computed(() => {
           say.takeIn(countText(chosen.length, 'record', 'records'))
         }}</ActButton>
         <ActButton kind="quiet" :disabled="share !== null" @click="clear">{{ say.leaveIt }}</ActButton>
-        <span v-if="chosen.length === 0" class="soft">{{ say.everythingInItIsHereAlready }}</span>
+        <span v-if="chosen.length === 0" class="soft">{{ say.nothingNew }}</span>
       </div>
     </template>
     <p v-if="takenText" role="status" data-test="taken">

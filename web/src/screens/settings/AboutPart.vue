@@ -18,8 +18,8 @@ const version = import.meta.env.VITE_VERSION as string | undefined;
     <p data-test="versions">
       {{
         version === undefined
-          ? keptPartWords.programOfTheWorkbench(NEWEST_VERSION)
-          : keptPartWords.programFilesOfFormat(version, NEWEST_VERSION)
+          ? keptPartWords.versionLineUnreleased(NEWEST_VERSION)
+          : keptPartWords.versionLine(version, NEWEST_VERSION)
       }}
     </p>
     <p class="soft">{{ say.madeUp }}</p>

@@ -26,7 +26,7 @@ const current = computed(() => PARTS.find((p) => p.id === wanted.value) ?? PARTS
   <PageFrame
     :title="say.settings"
     narrow
-    :tabs="{ label: say.partsOfTheSettings, base: '/settings', parts: PARTS, current: current.id }"
+    :tabs="{ label: say.parts, base: '/settings', parts: PARTS, current: current.id }"
   >
     <component :is="current.component" :data-part="current.id" />
   </PageFrame>

@@ -31,7 +31,7 @@ async function read(packed: string): Promise<void> {
   [job.value, why.value] = [null, ''];
   const text = await unpackText(packed, MAX_FILE_BYTES);
   if (text === null) {
-    why.value = say.thisHoldsNoCheckOrOnly;
+    why.value = say.incompleteLink;
     return;
   }
   const opened = openJob(text);
@@ -48,16 +48,16 @@ function found(text: string): void {
   const packed = /#([\w-]+)$/.exec(text.trim());
   const took = packed ? { kind: 'whole' as const, text: packed[1] } : takeFrame(collected.value, text);
   if (took.kind === 'more') collected.value = took.collected;
-  else if (took.kind === 'other') why.value = say.thatIsNoPictureOfACheck;
+  else if (took.kind === 'other') why.value = say.foreignPicture;
   else {
     [scanning.value, collected.value] = [false, null];
     if (took.kind === 'whole') void read(took.text);
-    else why.value = say.aPictureWasReadWronglyScan;
+    else why.value = say.misread;
   }
 }
 const progress = computed(() => {
   const c = collected.value;
-  return c ? say.of(c.parts.size, countText(c.count, 'picture', 'pictures')) : say.holdItOnTheOtherScreen;
+  return c ? say.of(c.parts.size, countText(c.count, 'picture', 'pictures')) : say.aim;
 });
 async function keep(): Promise<void> {
   if (!job.value) return;
@@ -75,9 +75,9 @@ async function keep(): Promise<void> {
       <p>{{ [job.machine, job.circuit.name].filter(Boolean).join(' · ') }}</p>
       <p class="soft">
         {{ say.begun(dayText(job.createdAt), countText(job.readings.length, 'reading', 'readings')) }}
-        <template v-if="job.photos.length > 0">{{ say.itsPhotosStayedOnTheOtherDevice }}</template>
+        <template v-if="job.photos.length > 0">{{ say.withoutPhotos }}</template>
       </p>
-      <p v-if="known" class="soft">{{ say.aCheckOfTheSameOrigin }}</p>
+      <p v-if="known" class="soft">{{ say.sameOrigin }}</p>
       <div class="row">
         <ActButton kind="main" @click="keep">{{ say.keepIt }}</ActButton>
         <ActButton to="/">{{ say.leaveIt }}</ActButton>
@@ -85,7 +85,7 @@ async function keep(): Promise<void> {
     </section>
     <section v-else class="sheet stacked" :aria-label="say.receive">
       <p>
-        {{ say.onTheOtherDeviceOpenThe }}
+        {{ say.howTo }}
       </p>
       <ActButton icon="qrcode" kind="main" @click="scanning = true">{{ say.scan }}</ActButton>
     </section>

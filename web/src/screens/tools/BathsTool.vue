@@ -76,43 +76,38 @@ function addBath(celsius: number): (job: Job) => void {
       <p>
         <MarkedText :text="say.crushedIce(temperature(0))" />
       </p>
-      <UseOnJob :what="say.iceBathAsAPairOn" :change="addBath(0)" />
+      <UseOnJob :what="say.useIceBath" :change="addBath(0)" />
       <h2>{{ say.boilingWater }}</h2>
       <div class="fields">
         <EntryField :label="say.altitudeM" quantity="number" v-model="draft.altitudeM" />
-        <EntryField
-          :label="say.orPressureTodayHPa"
-          quantity="number"
-          :placeholder="say.atThePlace"
-          v-model="draft.pressureHPa"
-        />
+        <EntryField :label="say.pressure" quantity="number" :placeholder="say.atThePlace" v-model="draft.pressureHPa" />
       </div>
       <p v-if="altitudeBad && draft.pressureHPa.value === null" class="told odd">{{ say.altitudeLimits }}</p>
       <p v-else-if="Number.isNaN(boils)" class="told odd">
-        {{ say.waterDoesNotBoilAtThat }}
+        {{ say.pressureLimits }}
       </p>
       <p v-else class="told" data-test="boils">
         <MarkedText :text="say.waterBoilsAt(temperature(boils), (10 * pressureKPa).toFixed(0))" />
       </p>
       <p class="soft">
-        {{ say.thePressureMustBeTheOne }}
+        {{ say.pressureHelp }}
       </p>
-      <UseOnJob :what="say.boilingWaterAsAPairOn" :disabled="Number.isNaN(boils)" :change="addBath(boils)" />
+      <UseOnJob :what="say.useBoilingWater" :disabled="Number.isNaN(boils)" :change="addBath(boils)" />
       <p class="caution">
-        {{ say.boilingWaterAndSteamBurnEye }}
+        {{ say.boilingCaution }}
       </p>
     </div>
     <div>
-      <h2>{{ say.whatThermometersAreGoodFor }}</h2>
+      <h2>{{ say.thermometersTitle }}</h2>
       <FactTable
-        :label="say.whatThermometersAreGoodFor"
+        :label="say.thermometersTitle"
         headless
         :columns="COLUMNS"
         :rows="THERMOMETERS"
         :row-key="(t) => t.name"
       />
-      <p class="soft">{{ say.commonPracticeNoSource }}</p>
-      <h2>{{ say.whereWillItSettle }}</h2>
+      <p class="soft">{{ say.sourceNote }}</p>
+      <h2>{{ say.settlingTitle }}</h2>
       <div v-for="(r, i) in draft.rows" :key="r.id" class="timed">
         <EntryField :label="say.minute(i + 1)" quantity="number" v-model="r.minute" />
         <EntryField :label="say.reading(i + 1)" quantity="number" v-model="r.value" />

@@ -64,18 +64,13 @@ const print = (): void => window.print();
       ><main class="light card" :aria-label="say.pocketCard">
         <h1>{{ curve.name }}</h1>
         <p class="soft">{{ known.find((c) => c.id === circuitId)?.name }} · {{ curve.source }}</p>
-        <FactTable
-          :label="say.temperatureOhmsAndVolts"
-          :columns="COLUMNS"
-          :rows="lines"
-          :row-key="(l) => l.temperatureC"
-        >
+        <FactTable :label="say.tableLabel" :columns="COLUMNS" :rows="lines" :row-key="(l) => l.temperatureC">
           <template #ohm="{ row }">
             <b>{{ formatOhm(row.resistanceOhm) }}</b>
           </template>
         </FactTable>
         <p class="soft foot">
-          {{ say.unpluggedTheOpenEndOfThe }}
+          {{ say.note }}
         </p>
       </main></PaperLight
     >

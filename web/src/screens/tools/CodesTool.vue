@@ -39,11 +39,11 @@ const known = computed(() => (draft.value.code.trim() === '' ? null : decodeCode
 function add(): void {
   if (!ready.value) return;
   const code: OwnCode = { code: draft.value.code.trim(), what: draft.value.what.trim(), says: draft.value.says };
-  notes.value = own.keep([code]) > 0 ? [say.noRoomForMoreCodesThe] : [];
+  notes.value = own.keep([code]) > 0 ? [say.full] : [];
   if (notes.value.length === 0) draft.value = blank();
 }
 async function load([file]: readonly File[]): Promise<void> {
-  if (file.size > MOST_BYTES) notes.value = [say.isTooLargeForAList(file.name)];
+  if (file.size > MOST_BYTES) notes.value = [say.tooLarge(file.name)];
   else {
     const { codes, faults } = readOwnCodes(await file.text());
     const left = own.keep(codes);
@@ -58,7 +58,7 @@ async function load([file]: readonly File[]): Promise<void> {
 
 <template>
   <p class="soft">
-    {{ say.codesOfMachinesThatFollowNo }}
+    {{ say.purpose }}
   </p>
   <form class="row add" @submit.prevent="add">
     <TextField v-model="draft.code" mono :label="say.code" :maxlength="80" placeholder="E12" />
@@ -72,10 +72,10 @@ async function load([file]: readonly File[]): Promise<void> {
     <PickList v-model="draft.says" class="meaning" :label="say.meaning" :options="MEANINGS" />
     <ActButton kind="main" submit :disabled="!ready">{{ say.addTheCode }}</ActButton>
   </form>
-  <p v-if="known" class="told">{{ say.isKnownAlreadyYourOwnMeaning(known.code, known.what) }}</p>
+  <p v-if="known" class="told">{{ say.knownAlready(known.code, known.what) }}</p>
   <p v-for="note in notes" :key="note" class="told" role="status">{{ note }}</p>
   <p v-if="own.fault" class="told odd" role="alert">
-    {{ say.theCodesAreNotKeptThe(own.fault) }}
+    {{ say.notSaved(own.fault) }}
   </p>
   <p v-if="own.removed" class="told">
     {{ say.deleted(own.removed.code) }}
@@ -95,7 +95,7 @@ async function load([file]: readonly File[]): Promise<void> {
       }}</ActButton>
     </template>
   </FactTable>
-  <p v-else class="soft">{{ say.noCodesYetAddThoseOf }}</p>
+  <p v-else class="soft">{{ say.empty }}</p>
   <div class="row">
     <FilePick :label="say.fromAFile" :about="say.codeFile" accept=".csv,.txt,text/csv" @files="load" />
     <ActButton

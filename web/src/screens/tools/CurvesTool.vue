@@ -137,19 +137,19 @@ function exportCurve(): void {
   <p class="soft" data-test="curve-facts">{{ facts }}</p>
   <p v-if="namedBy" class="soft mono" data-test="curve-names">{{ namedBy }}</p>
   <div class="two">
-    <div class="chart"><LazyPlot :figure="figure" :label="say.resistanceOfOverTemperature(curve.name)" /></div>
-    <div class="scroll" tabindex="0" role="region" :aria-label="say.tableOfTheCurve">
+    <div class="chart"><LazyPlot :figure="figure" :label="say.chartTitle(curve.name)" /></div>
+    <div class="scroll" tabindex="0" role="region" :aria-label="say.tableLabel">
       <FactTable
         data-test="curve-table"
-        :label="say.tableOfTheCurve"
+        :label="say.tableLabel"
         :columns="columns"
         :rows="lines"
         :row-key="(l) => l.temperatureC"
       />
     </div>
   </div>
-  <FoldOut v-if="picture" :title="say.thePictureItWasReadFrom">
-    <img class="picture" :src="picture" :alt="say.pictureOfTheTableOf(curve.name)" />
+  <FoldOut v-if="picture" :title="say.sourcePicture">
+    <img class="picture" :src="picture" :alt="say.pictureAlt(curve.name)" />
   </FoldOut>
   <div class="row">
     <ActButton icon="idcard" :to="{ path: '/shelf/card', query: { curve: curve.id } }">{{ say.pocketCard }}</ActButton>
@@ -161,7 +161,7 @@ function exportCurve(): void {
       say.deleteThisCurve
     }}</ActButton>
     <UseOnJob
-      :what="say.useOnThisCheck"
+      :what="say.useOnCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: curve.name, curve: curve.curve })"
     />
   </div>

@@ -22,9 +22,9 @@ const slides = computed(() => {
   return [
     { label: say.wireOneWay, at: wireM, text: `${wireM.value} m = ${formatOhm(wireOhm)}`, low: 0, high: 200, step: 1 },
     { label: say.itsCopper, at: wireMm2, text: say.mm(fixed(wireMm2.value, 2)), low: 0.1, high: 2.5, step: 0.05 },
-    { label: say.jointInTheSignal, at: series, text: seriesOhm === 0 ? say.none : formatOhm(seriesOhm), ...share },
+    { label: say.badJoint, at: series, text: seriesOhm === 0 ? say.none : formatOhm(seriesOhm), ...share },
     { label: say.leakToGround, at: leakGround, text: leak(leakGroundOhm), ...share },
-    { label: say.leakAcrossThePlug, at: leakAcross, text: leak(leakAcrossOhm), ...share },
+    { label: say.leakAcross, at: leakAcross, text: leak(leakAcrossOhm), ...share },
   ];
 });
 </script>
@@ -38,6 +38,6 @@ const slides = computed(() => {
       v-bind="{ label: slide.label, text: slide.text, low: slide.low, high: slide.high, step: slide.step }"
       @update:model-value="slide.at.value = $event"
     />
-    <CheckBox v-model="meterOn">{{ say.meterOnThePin10M }}</CheckBox>
+    <CheckBox v-model="meterOn">{{ say.meterOn }}</CheckBox>
   </div>
 </template>

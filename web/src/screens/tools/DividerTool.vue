@@ -35,7 +35,7 @@ const x = computed(() => temperatures.value.map((t) => shownTemperature(t, unit.
 const ends = computed<[number, number]>(() => [x.value[0], x.value[x.value.length - 1]]);
 const voltChart = computed(() =>
   lineFigure(
-    say.vAtThePinOverDashed(unit.value),
+    say.voltTitle(unit.value),
     [{ name: say.sound, x: x.value, y: healthy.value.map((p) => p.volts) }],
     preferences.dark,
     false,
@@ -52,13 +52,10 @@ const errorHeight = computed(() => {
   return [1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => s >= most) ?? 1000;
 });
 const errorChart = computed(() =>
-  lineFigure(
-    say.shownMinusTrueKOver(unit.value),
-    [{ name: say.none, x: ends.value, y: [0, 0] }],
-    preferences.dark,
-    false,
-    { x: ends.value, y: [-errorHeight.value, errorHeight.value] },
-  ),
+  lineFigure(say.errorTitle(unit.value), [{ name: say.none, x: ends.value, y: [0, 0] }], preferences.dark, false, {
+    x: ends.value,
+    y: [-errorHeight.value, errorHeight.value],
+  }),
 );
 const overlayOf = (y: readonly number[]) => ({ x: x.value, y, colour: overlayColour(preferences.dark) });
 const FACTS: readonly Column<{ name: string; value: string }>[] = [
@@ -70,14 +67,14 @@ const atFacts = computed(() => {
   const { sound, set, milliVoltPerK, kelvinPerOhm } = at.value;
   return [
     { name: say.sensor, value: formatOhm(sound.sensorOhm) },
-    { name: say.voltsSoundAsSet, value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
+    { name: say.volts, value: `${formatVolt(sound.volts)} → ${formatVolt(set.volts)}` },
     { name: say.shownAsSet, value: formatTemperature(set.shownC, unit.value, 1) },
     { name: say.sensitivity, value: say.mVK(fixed(milliVoltPerK, 1)) },
-    { name: say.anOhmOfWire, value: `${significant(kelvinPerOhm, 2)} K` },
+    { name: say.ohmOfWire, value: `${significant(kelvinPerOhm, 2)} K` },
     ...(best.value
       ? [
           {
-            name: say.bestPullUpForTheRange,
+            name: say.bestPullUp,
             value: say.mVKAtWorst(formatOhm(best.value.ohm), fixed(best.value.worstMilliVoltPerK, 1)),
           },
         ]
@@ -113,7 +110,7 @@ function apply(job: Job): void {
   </div>
   <p v-if="learned" :class="['told', { odd: !learned.ok }]" data-test="learned">
     <template v-if="learned.ok">{{ pullUpOfPairText(learned.value, learned.sigma) }}</template>
-    <template v-else>{{ say.thoseVoltsAreNotBetween0 }}</template>
+    <template v-else>{{ say.pairFault }}</template>
   </p>
   <div class="two desk">
     <div>
@@ -125,7 +122,7 @@ function apply(job: Job): void {
         />
       </div>
       <div class="chart small">
-        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" :label="say.errorOfTheShownValue" />
+        <LazyPlot :figure="errorChart" :overlay="overlayOf(errors)" :label="say.errorChart" />
       </div>
     </div>
     <div>
@@ -161,10 +158,10 @@ function apply(job: Job): void {
         :rows="atFacts"
         :row-key="(f) => f.name"
       />
-      <p v-else class="soft">{{ say.referenceAndPullUpAreNeeded }}</p>
+      <p v-else class="soft">{{ say.needsCircuit }}</p>
     </div>
   </div>
-  <UseOnJob :what="say.useThisCircuitOnACheck" :disabled="!circuit" :change="apply" />
+  <UseOnJob :what="say.useOnCheck" :disabled="!circuit" :change="apply" />
 </template>
 
 <style scoped>

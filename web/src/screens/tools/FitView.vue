@@ -30,7 +30,7 @@ const mistyped = computed(() =>
     const row = props.read.rows[m.row];
     return {
       line: row.line,
-      text: say.lineAtSticksOutItsNeighbours(
+      text: say.outlier(
         row.line,
         formatOhm(row.resistanceOhm),
         formatTemperature(row.temperatureC, preferences.temperatureUnit, 1),
@@ -41,10 +41,8 @@ const mistyped = computed(() =>
 );
 const refusal = computed(() => {
   if (!props.fit || props.fit.ok) return '';
-  if (props.fit.reason === 'too-few-points') return say.twoPointsAtLeastMakeACurve;
-  return props.fit.row === null
-    ? say.theResistanceTurnsRoundNoSensorDoes
-    : say.lineTheResistanceTurnsRoundHere(props.read.rows[props.fit.row].line);
+  if (props.fit.reason === 'too-few-points') return say.tooFewPoints;
+  return props.fit.row === null ? say.reverses : say.reversesAt(props.read.rows[props.fit.row].line);
 });
 const words = computed(() => {
   if (!props.fit?.ok) return '';
@@ -53,8 +51,7 @@ const words = computed(() => {
     .filter((t) => t.form !== form)
     .map((t) => `${FORM_NAMES[t.form]} ${missText(t)}`)
     .join('; ');
-  const tolerance =
-    props.fit.toleranceShare === null ? '' : say.toleranceFromMinAndMax(fixed(100 * props.fit.toleranceShare, 1));
+  const tolerance = props.fit.toleranceShare === null ? '' : say.tolerance(fixed(100 * props.fit.toleranceShare, 1));
   return [say.misses(FORM_NAMES[form], missText(props.fit)), tolerance, tried === '' ? '' : say.tried(tried)]
     .filter(Boolean)
     .join(' ');
@@ -121,10 +118,10 @@ const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
     </p>
     <p v-if="refusal" class="told odd" role="alert">{{ refusal }}</p>
     <p v-if="words" class="told" data-test="fit">{{ words }}</p>
-    <div v-if="figure" class="chart"><LazyPlot :figure="figure" :label="say.theCurveThroughItsPoints" /></div>
-    <FoldOut v-if="residuals.length > 0" :title="say.whatIsLeftOverAtEachPoint">
+    <div v-if="figure" class="chart"><LazyPlot :figure="figure" :label="say.curveChart" /></div>
+    <FoldOut v-if="residuals.length > 0" :title="say.deviationChart">
       <FactTable
-        :label="say.whatIsLeftOverAtEachPoint"
+        :label="say.deviationChart"
         headless
         :columns="COLUMNS"
         :rows="residuals"
@@ -132,7 +129,7 @@ const COLUMNS: readonly Column<(typeof residuals.value)[number]>[] = [
       />
     </FoldOut>
     <p v-if="!figure && faults.length === 0 && !refusal" class="soft">
-      {{ say.theCurveAppearsWithTheSecond }}
+      {{ say.needsSecondPoint }}
     </p>
   </div>
 </template>

@@ -60,7 +60,7 @@ const likely = computed(() => result.value?.candidates.filter((c) => c.probabili
 const OTHER = 'not-on-the-shelf';
 const estimate = computed(() => result.value?.other.estimate ?? null);
 const estimateName = computed(() =>
-  estimate.value ? say.ntcFromThesePairs(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
+  estimate.value ? say.ntcFromPairs(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
 );
 const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
 const use = computed(() =>
@@ -88,13 +88,13 @@ const misses = computed(() => {
   if (!result.value || result.value.other.probability < 0.5) return '';
   const [best] = result.value.candidates;
   const most = Math.max(...best.missK.map(Math.abs));
-  return most < 999 ? say.probablyNoneNearestMisses(best.name, fixed(most, 1)) : say.probablyNoneNearestFar(best.name);
+  return most < 999 ? say.probablyNoneMisses(best.name, fixed(most, 1)) : say.probablyNoneFar(best.name);
 });
 const separation = computed(() => {
   const s = result.value?.separateAt;
   if (!s || !result.value || result.value.candidates[1].probability < 0.005) return '';
   const [a, b] = result.value.candidates;
-  return say.oneMorePairNearTellsMost(
+  return say.nextPair(
     formatTemperature(s.temperatureC, preferences.temperatureUnit),
     a.name,
     formatOhm(s.firstOhm),
@@ -122,18 +122,18 @@ const separation = computed(() => {
         <ActButton :disabled="draft.pairs.length >= 20" @click="draft.pairs.push(blankPair())">
           {{ say.anotherPair }}
         </ActButton>
-        <CheckBox v-model="draft.bath">{{ say.inAStirredBath }}</CheckBox>
+        <CheckBox v-model="draft.bath">{{ say.stirredBath }}</CheckBox>
       </div>
-      <p class="soft">{{ say.meterAndThermometerAreThoseOf }}</p>
+      <p class="soft">{{ say.kitNote }}</p>
     </div>
     <div aria-live="polite" class="answers">
       <template v-if="result">
         <p v-if="misses || result.noneFits" class="told odd" data-test="none-fits">
-          {{ misses || say.noneOfTheShelfFitsThese }}
+          {{ misses || say.noneFits }}
         </p>
         <ProbabilityBar
           v-if="result.other.probability > 0.005"
-          :label="say.aCurveThatIsNotOn"
+          :label="say.unsavedCurve"
           :probability="result.other.probability"
           :leading="result.other.probability > (likely[0]?.probability ?? 0)"
           data-test="other-curve"
@@ -148,7 +148,7 @@ const separation = computed(() => {
         />
         <FactTable
           v-if="likely.length > 0"
-          :label="say.howFarEachCurveMisses"
+          :label="say.missChart"
           :columns="COLUMNS"
           :rows="likely"
           :row-key="(c) => c.id"
@@ -160,13 +160,13 @@ const separation = computed(() => {
         </FactTable>
         <p v-if="separation" class="told" data-test="separate">{{ separation }}</p>
       </template>
-      <p v-else class="soft">{{ say.typeATemperatureAndTheOhms }}</p>
+      <p v-else class="soft">{{ say.empty }}</p>
     </div>
   </div>
   <div v-if="result" class="row">
     <PickList v-model="chosen" class="which" :label="say.curveToUse" hide-label :options="usable" />
     <UseOnJob
-      :what="say.useOnThisCheck"
+      :what="say.useOnCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"
     />
   </div>

@@ -39,7 +39,7 @@ const { draft } = useDraft('judge', schema, () => ({
   field: 'engine' as const,
 }));
 const TAKEN = [
-  { value: 'bath', label: say.inAStirredBath },
+  { value: 'bath', label: say.stirredBath },
   { value: 'machine', label: say.atTheMachine },
 ];
 const where = computed({
@@ -90,9 +90,9 @@ function put(job: Job): void {
   </div>
   <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="judged">{{ l.text }}</p>
   <p v-if="lines.length === 0" class="soft">
-    {{ say.temperatureOhmsAndThePartsTolerance }}
+    {{ say.empty }}
   </p>
-  <UseOnJob :what="say.addAsAPairToACheck" :disabled="!judged?.ok" :change="put" />
+  <UseOnJob :what="say.addToCheck" :disabled="!judged?.ok" :change="put" />
 </template>
 
 <style scoped>

@@ -86,11 +86,11 @@ async function keep(): Promise<void> {
   if (await curves.keep(own, shown.value?.address ?? null)) {
     draft.value = { ...draft.value, text: '', columns: {}, name: '', source: '', from: undefined };
     await router.push('/shelf/curves');
-  } else note.value = say.theBrowsersStorageDoesNotTake;
+  } else note.value = say.notSaved;
 }
 async function openFile(file: File): Promise<void> {
   if (file.size > 2_000_000) {
-    note.value = say.mbIsTooLargeForA(file.name, fixed(file.size / 1e6, 0));
+    note.value = say.tooLarge(file.name, fixed(file.size / 1e6, 0));
     return;
   }
   const text = await file.text();
@@ -98,13 +98,13 @@ async function openFile(file: File): Promise<void> {
     const opened = openCurve(text);
     note.value = opened.ok
       ? (await curves.keep({ ...opened.curve, id: newId() }))
-        ? say.standsOnTheShelfNow(opened.curve.name)
+        ? say.saved(opened.curve.name)
         : NOT_TAKEN
       : say.notOpened(opened.reason.replaceAll('-', ' '), opened.detail);
     return;
   }
   const why = tooLongText(text);
-  if (why !== null) note.value = say.isLeftAsItIs(file.name, why);
+  if (why !== null) note.value = say.leftAlone(file.name, why);
   else
     draft.value = {
       ...draft.value,
@@ -122,7 +122,7 @@ function leaveOut(line: number): void {
 
 <template>
   <div class="row">
-    <ChoiceRow v-model="draft.way" :label="say.howTheCurveIsGiven" :options="WAYS" />
+    <ChoiceRow v-model="draft.way" :label="say.wayLabel" :options="WAYS" />
     <FilePick
       v-if="!isFromPicture"
       :label="say.fromAFile"
@@ -132,7 +132,7 @@ function leaveOut(line: number): void {
     />
   </div>
   <p v-if="note" class="told" role="status">{{ note }}</p>
-  <p v-if="fault" class="told odd" role="alert">{{ say.whatYouTypeIsNotKept(fault) }}</p>
+  <p v-if="fault" class="told odd" role="alert">{{ say.draftNotSaved(fault) }}</p>
   <FromPicture v-if="draft.way === 'picture'" :kept="pictures.table" @use="useText($event, 'table')" />
   <FromDiagram v-else-if="draft.way === 'diagram'" :kept="pictures.diagram" @use="useText($event, 'diagram')" />
   <div v-else class="two">
@@ -160,7 +160,7 @@ function leaveOut(line: number): void {
         <p class="soft">{{ say.steinhartHart }}</p>
       </div>
       <p v-if="draft.way !== 'table' && !curve && draft.r25.text + draft.a.text !== ''" class="told odd">
-        {{ say.theseFiguresGiveNoSensorYet }}
+        {{ say.noSensor }}
       </p>
     </div>
     <div class="outcome">
@@ -183,18 +183,12 @@ function leaveOut(line: number): void {
       :maxlength="400"
       :placeholder="say.machinePartNumber"
     />
-    <TextField
-      v-model="draft.source"
-      class="name"
-      :label="say.whereTheFiguresAreFrom"
-      :maxlength="400"
-      :placeholder="say.manualPage"
-    />
+    <TextField v-model="draft.source" class="name" :label="say.source" :maxlength="400" :placeholder="say.manualPage" />
   </div>
   <div v-if="!isFromPicture" class="row">
-    <ActButton icon="database" kind="main" :disabled="!curve" @click="keep">{{ say.putItOnTheShelf }}</ActButton>
+    <ActButton icon="database" kind="main" :disabled="!curve" @click="keep">{{ say.saveCurve }}</ActButton>
     <UseOnJob
-      :what="say.useOnThisCheck"
+      :what="say.useOnCheck"
       :disabled="!curve"
       :change="(job) => (job.circuit.curve = { source: 'given', name: record().name, curve: curve! })"
     />

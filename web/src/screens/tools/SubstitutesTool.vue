@@ -97,7 +97,7 @@ function addReading(job: Job): void {
 
 <template>
   <p class="caution">
-    {{ say.aSubstituteResistorMustComeOut }}
+    {{ say.caution }}
   </p>
   <div class="row">
     <CurvePick v-model="draft.curve" class="pick-curve" />
@@ -113,7 +113,7 @@ function addReading(job: Job): void {
     />
   </div>
   <p v-if="drawer.unread.length > 0" class="told odd">
-    {{ say.notReadTypeLike(drawer.unread.join(', ')) }}
+    {{ say.notRead(drawer.unread.join(', ')) }}
   </p>
   <p v-if="!inside" class="told odd">
     {{ say.outsideThisCurve(temperature(model.minC, 0), temperature(model.maxC, 0)) }}
@@ -122,7 +122,7 @@ function addReading(job: Job): void {
     <div>
       <h2>
         {{
-          say.forTheSensorHas(
+          say.wantedOhm(
             draft.wanted.value === null ? '?' : temperature(draft.wanted.value),
             inside ? formatOhm(model.resistanceOhm(draft.wanted.value!)) : '?',
           )
@@ -130,15 +130,15 @@ function addReading(job: Job): void {
       </h2>
       <FactTable
         data-test="substitutes"
-        :label="say.resistorsForThatTemperature"
+        :label="say.resistorsLabel"
         :columns="COLUMNS"
         :rows="list"
         :row-key="(s) => `${s.how}${s.parts.join()}`"
       />
-      <UseOnJob :what="say.putTheBestOnACheck" :disabled="list.length === 0" :change="addReading" />
+      <UseOnJob :what="say.addBestToCheck" :disabled="list.length === 0" :change="addReading" />
     </div>
     <div>
-      <h2>{{ say.stepsForASweep }}</h2>
+      <h2>{{ say.sweepTitle }}</h2>
       <div class="row">
         <EntryField
           v-for="[key, label] in [
@@ -155,7 +155,7 @@ function addReading(job: Job): void {
       </div>
       <FactTable
         data-test="steps"
-        :label="say.stepsForASweep"
+        :label="say.sweepTitle"
         :columns="STEP_COLUMNS"
         :rows="steps"
         :row-key="(s) => s.ohm"

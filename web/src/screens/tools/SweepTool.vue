@@ -77,7 +77,7 @@ const chart = computed(() => {
 });
 function apply(job: Job): void {
   const v = view.value!;
-  if (v.fit) job.circuit.curve = { source: 'given', name: say.modulesOwnFromASweep, curve: v.fit.curve };
+  if (v.fit) job.circuit.curve = { source: 'given', name: say.curveName, curve: v.fit.curve };
   if (v.pullUp) job.circuit.pullUpOhm = written(Math.round(v.pullUp.value));
   if (v.minC !== null) job.circuit.display.minC = { text: `${v.minC} °C`, value: v.minC };
   if (v.maxC !== null) job.circuit.display.maxC = { text: `${v.maxC} °C`, value: v.maxC };
@@ -86,7 +86,7 @@ function apply(job: Job): void {
 
 <template>
   <p class="caution">
-    {{ say.keyOnSensorUnpluggedTheResistor }}
+    {{ say.caution }}
   </p>
   <div class="two">
     <div>
@@ -120,10 +120,10 @@ function apply(job: Job): void {
     <div>
       <CurvePick v-model="draft.sensor" :label="say.theSensorFitted" />
       <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="sweep-told">{{ l.text }}</p>
-      <div v-if="chart" class="chart"><LazyPlot :figure="chart" :label="say.modulesCurveAndTheSensors" /></div>
+      <div v-if="chart" class="chart"><LazyPlot :figure="chart" :label="say.chartLabel" /></div>
     </div>
   </div>
-  <UseOnJob :what="say.useCurvePullUpAndEnds" :disabled="!view?.fit" :change="apply" />
+  <UseOnJob :what="say.useOnCheck" :disabled="!view?.fit" :change="apply" />
 </template>
 
 <style scoped>

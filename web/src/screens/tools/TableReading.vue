@@ -57,13 +57,13 @@ function listsOf(column: TableColumn, n: number): List[] {
   return [
     role,
     { aspect: 'unit', label: say.unitOfColumn(n), prompt: say.unit, options: unitsOf(column) },
-    { aspect: 'decimal', label: say.decimalMarkOfColumn(n), prompt: say.mark, options: MARKS },
+    { aspect: 'decimal', label: say.decimalMarkOf(n), prompt: say.mark, options: MARKS },
   ];
 }
 </script>
 
 <template>
-  <section class="reading" :aria-label="say.howTheTableWasRead" data-test="table-reading">
+  <section class="reading" :aria-label="say.title" data-test="table-reading">
     <p v-for="q in questions" :key="q" class="told odd" role="alert">{{ q }}</p>
     <div class="columns">
       <fieldset

@@ -16,7 +16,7 @@ const form = defineModel<FitForm | 'best'>('form', { required: true });
 
 const EXAMPLE = say.example;
 const FORM_OPTIONS = [
-  { value: 'best' as const, label: say.whatThePointsBear },
+  { value: 'best' as const, label: say.formBest },
   ...FIT_FORMS.map((value) => ({ value, label: FORM_NAMES[value] })),
 ];
 function pasted(event: ClipboardEvent): void {
@@ -29,16 +29,16 @@ function pasted(event: ClipboardEvent): void {
 
 <template>
   <figure v-if="picture" class="beside">
-    <img :src="picture.url" :alt="say.thePictureTheFiguresWereReadFrom" />
+    <img :src="picture.url" :alt="say.pictureAlt" />
     <figcaption class="soft">
-      {{ say.readFromThisPictureItIs }}
+      {{ say.pictureNote }}
       <ActButton kind="quiet" @click="emit('withoutPicture')">{{ say.withoutIt }}</ActButton>
     </figcaption>
   </figure>
   <TextField
     v-model="text"
     mono
-    :label="say.temperatureAndOhmsALineEach"
+    :label="say.textLabel"
     :rows="12"
     :maxlength="MOST_TEXT"
     :placeholder="EXAMPLE"

@@ -22,7 +22,7 @@ useInSight(() => current.value.id, useTemplateRef<HTMLElement>('tools'));
       ><b class="title">{{ say.shelf }}</b></TopBar
     >
     <main>
-      <nav ref="tools" :aria-label="say.toolsOfTheShelf">
+      <nav ref="tools" :aria-label="say.title">
         <RouterLink
           v-for="t in TOOLS"
           :key="t.id"

@@ -22,21 +22,21 @@ export function sweepLines(
 ): SweepLine[] {
   const lines: SweepLine[] = [];
   const plain = (text: string): void => void lines.push({ text, odd: false });
-  if (minC !== null) plain(say.coldEndOfTheScale(temperature(minC)));
-  if (maxC !== null) plain(say.hotEndOfTheScale(temperature(maxC)));
+  if (minC !== null) plain(say.coldEnd(temperature(minC)));
+  if (maxC !== null) plain(say.hotEnd(temperature(maxC)));
   if (pullUp) {
     const from = countText(pullUp.rows, 'row', 'rows');
     plain(say.pullUpAbout(formatOhm(pullUp.value), formatOhm(2 * pullUp.sigma), from));
   }
-  if (fit) plain(say.ownCurveThroughRowsShownValues(against.length, fixed(2 * fit.sigmaK, 1)));
+  if (fit) plain(say.ownCurve(against.length, fixed(2 * fit.sigmaK, 1)));
   const [first] = expects.candidates;
-  if (rows > 1 && expects.noneFits) lines.push({ text: say.noCurveOfTheShelfIs, odd: true });
+  if (rows > 1 && expects.noneFits) lines.push({ text: say.noCurveFits, odd: true });
   else if (rows > 1) plain(say.theModuleExpects(first.name, formatProbability(first.probability)));
   if (against.length === 0) return lines;
   const worst = against.reduce((a, b) => (Math.abs(b.errorK) > Math.abs(a.errorK) ? b : a));
-  if (Math.abs(worst.errorK) <= SUITS_K) plain(say.suitsItAtMostKApart(sensorName, fixed(Math.abs(worst.errorK), 1)));
+  if (Math.abs(worst.errorK) <= SUITS_K) plain(say.suits(sensorName, fixed(Math.abs(worst.errorK), 1)));
   else {
-    const text = say.withItShowsUpToK(sensorName, fixed(worst.errorK, 0), temperature(worst.temperatureC));
+    const text = say.showsWrong(sensorName, fixed(worst.errorK, 0), temperature(worst.temperatureC));
     lines.push({ text, odd: true });
   }
   return lines;

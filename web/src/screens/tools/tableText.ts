@@ -9,5 +9,5 @@ export const MOST_TEXT = 200_000;
 export function tooLongText(text: string): string | null {
   const [first] = readPoints(text).faults;
   if (first?.reason === 'too-many') return pointFaultText(first);
-  return text.length > MOST_TEXT ? say.kBOfTextAreTooMuch((text.length / 1000).toFixed(0)) : null;
+  return text.length > MOST_TEXT ? say.tooLarge((text.length / 1000).toFixed(0)) : null;
 }

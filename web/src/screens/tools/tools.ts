@@ -18,15 +18,15 @@ const tool = (id: string, name: string, purpose: string, load: () => Promise<{ d
 });
 
 export const TOOLS: readonly ShelfTool[] = [
-  tool('curves', say.curves, say.whatASensorShouldHaveAt, () => import('./CurvesTool.vue')),
-  tool('own', say.ownCurve, say.aTableFromAManualBecomes, () => import('./OwnCurveTool.vue')),
-  tool('identify', say.whatSensorIsThis, say.oneOrTwoPairsOfTemperature, () => import('./IdentifyTool.vue')),
-  tool('sweep', say.modulesOwnCurve, say.knownResistorsInDisplayedValuesOut, () => import('./SweepTool.vue')),
-  tool('divider', say.dividerDesk, say.voltsAndShownValueOverTemperature, () => import('./DividerTool.vue')),
-  tool('substitutes', say.substitutes, say.whichResistorsOfTheDrawerShow, () => import('./SubstitutesTool.vue')),
-  tool('baths', say.referenceTemperatures, say.iceBoilingWaterAtAltitudeThermometers, () => import('./BathsTool.vue')),
-  tool('judge', say.judgeOneResistance, say.insideItsToleranceOrNotHow, () => import('./JudgeTool.vue')),
-  tool('learn', say.learnACurve, say.fromYourOwnReadings, () => import('./LearnTool.vue')),
-  tool('machine', say.allSensorsOfAMachine, say.whichOneIsOutOfLine, () => import('./MachineTool.vue')),
-  tool('codes', say.ownCodes, say.whatTheCodesOfYourBoilers, () => import('./CodesTool.vue')),
+  tool('curves', say.curves, say.curvesPurpose, () => import('./CurvesTool.vue')),
+  tool('own', say.ownCurve, say.ownCurvePurpose, () => import('./OwnCurveTool.vue')),
+  tool('identify', say.identify, say.identifyPurpose, () => import('./IdentifyTool.vue')),
+  tool('sweep', say.modulesOwnCurve, say.sweepPurpose, () => import('./SweepTool.vue')),
+  tool('divider', say.dividerDesk, say.dividerPurpose, () => import('./DividerTool.vue')),
+  tool('substitutes', say.substitutes, say.substitutesPurpose, () => import('./SubstitutesTool.vue')),
+  tool('baths', say.referenceTemperatures, say.bathsPurpose, () => import('./BathsTool.vue')),
+  tool('judge', say.judgeOneResistance, say.judgePurpose, () => import('./JudgeTool.vue')),
+  tool('learn', say.learnACurve, say.learnPurpose, () => import('./LearnTool.vue')),
+  tool('machine', say.machine, say.machinePurpose, () => import('./MachineTool.vue')),
+  tool('codes', say.ownCodes, say.codesPurpose, () => import('./CodesTool.vue')),
 ];

@@ -35,7 +35,7 @@ function sayEach(): void {
 <template>
   <div class="belief">
     <div class="quick">
-      <PickList v-model="leader" :label="say.iThinkItIs" :prompt="say.aGroup" :options="groups" />
+      <PickList v-model="leader" :label="say.label" :prompt="say.aGroup" :options="groups" />
       <ChoiceRow v-model="sure" :label="say.howSure" :options="SURES" />
       <ActButton :disabled="!leader || sure === undefined" @click="quick">{{ say.saySo }}</ActButton>
     </div>

@@ -51,7 +51,7 @@ const open = computed(() =>
   <RefusedBar :shown="refused" />
   <section class="sheet part" :aria-label="say.nextCase">
     <h2>{{ say.nextInTurn }}</h2>
-    <p class="soft">{{ say.chosenByWhatWentWrongSo }}</p>
+    <p class="soft">{{ say.adaptiveHelp }}</p>
     <ModeChoice v-model="mode" />
     <div class="acts">
       <ActButton kind="main" @click="play(training.next)">{{ say.nextCase }}</ActButton>
@@ -72,7 +72,7 @@ const open = computed(() =>
   </section>
   <section class="sheet part" :aria-label="say.byItsNumber">
     <h2>{{ say.byItsNumber }}</h2>
-    <p class="soft">{{ say.theSameNumberIsTheSame }}</p>
+    <p class="soft">{{ say.numberHelp }}</p>
     <form class="fields" @submit.prevent="byNumber">
       <TextField v-model="typed" :label="say.caseNumber" :placeholder="say.exampleNumber" :maxlength="20" mono />
       <ActButton submit :disabled="typed.trim() === ''">{{ say.playIt }}</ActButton>

@@ -65,8 +65,8 @@ const rows = computed(() => {
   return [
     { name: say.sensor, value: formatOhm(r.sensorOhm) },
     { name: say.voltsPlugPulled, value: formatVolt(r.openV) },
-    { name: say.voltsAtThePlugSeated, value: formatVolt(r.plugV) },
-    { name: say.voltsTheModuleSees, value: formatVolt(r.pinV) },
+    { name: say.voltsPluggedIn, value: formatVolt(r.plugV) },
+    { name: say.voltsAtModule, value: formatVolt(r.pinV) },
     { name: say.itShows, value: shown(r.shownC) },
     { name: say.itShowsPulled, value: shown(r.unpluggedC) },
     { name: say.itShowsBridged, value: shown(r.bridgedC) },

@@ -19,7 +19,7 @@ const next = computed(() => steps.value.findIndex((s) => s.right < s.cases.lengt
 <template>
   <section class="sheet part" :aria-label="say.course">
     <p class="soft lead">
-      {{ say.fromOhmsLawToTwoFaults }}
+      {{ say.purpose }}
     </p>
     <ol>
       <li v-for="(s, i) in steps" :key="s.id">

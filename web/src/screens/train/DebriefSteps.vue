@@ -34,15 +34,13 @@ const judgement = (step: DebriefStep): string => {
   if (won === null) return '';
   const parts: string[] = [];
   if (test) parts.push(say.worthBitsIn(fixed(test.bits, 2), formatMinutes(test.minutes)));
-  else parts.push(say.takenBeforeItTellsLittleMore);
-  if (!best) parts.push(say.enoughWasKnownTheIdealWould);
-  else if (lost < 0.02) parts.push(say.theIdealWouldHaveDoneThe);
+  else parts.push(say.takenBefore);
+  if (!best) parts.push(say.enoughKnown);
+  else if (lost < 0.02) parts.push(say.asGoodAsBest);
   else
-    parts.push(
-      say.theIdealBitsIn(measurementById(best.measurement).name, fixed(best.bits, 2), formatMinutes(best.minutes)),
-    );
+    parts.push(say.bestTest(measurementById(best.measurement).name, fixed(best.bits, 2), formatMinutes(best.minutes)));
   parts.push(
-    won > 0.02 ? say.itWonBits(fixed(won, 2)) : won < -0.02 ? say.itMisledByBits(fixed(-won, 2)) : say.itChangedNothing,
+    won > 0.02 ? say.itWonBits(fixed(won, 2)) : won < -0.02 ? say.misled(fixed(-won, 2)) : say.itChangedNothing,
   );
   return parts.join(' ');
 };
@@ -64,7 +62,7 @@ const judgement = (step: DebriefStep): string => {
         <p v-if="outcomes(s)" class="soft">{{ unbroken(say.couldShow(outcomes(s))) }}</p>
         <p>{{ unbroken(judgement(s)) }}</p>
         <p v-if="s.event.move.kind === 'act' && s.event.move.reason" class="soft">“{{ s.event.move.reason }}”</p>
-        <p v-if="told.score.knownAt === i" class="moment">{{ say.fromHereOnItCouldHave }}</p>
+        <p v-if="told.score.knownAt === i" class="moment">{{ say.knownFromHere }}</p>
       </div>
       <div v-if="s.won !== null || s.event.move.kind === 'look'" class="odds">
         <ProbabilityBar

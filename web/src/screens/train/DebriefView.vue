@@ -38,9 +38,9 @@ const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${Math.abs
 const ending = computed(() => {
   const { ended } = standing.value.state;
   const { right, unneeded } = score.value;
-  if (ended === 'cannot-tell') return right ? say.rightWithThisKitItCannot : say.itCouldHaveBeenToldWith;
+  if (ended === 'cannot-tell') return right ? say.rightUndecidable : say.wasDecidable;
   if (ended === 'gave-up') return say.givenUp;
-  return unneeded.length === 0 ? say.rightAtOnce : say.rightInTheEndAfterInVain(unneeded.length);
+  return unneeded.length === 0 ? say.rightAtOnce : say.rightInTheEnd(unneeded.length);
 });
 const COLUMNS: readonly Column<{ name: string; you: string; ideal: string; above: string }>[] = [
   { key: 'name', title: say.what, text: (r) => r.name },
@@ -52,7 +52,7 @@ const rows = computed(() => {
   const { minutes, money: paid, total, tests, ideal, regret } = score.value;
   return [
     { name: say.minutes, you: money(minutes), ideal: money(ideal.minutes), above: signed(regret.minutes) },
-    { name: say.partsAndWaysBack, you: money(paid), ideal: money(ideal.money), above: signed(regret.money) },
+    { name: say.partsAndVisits, you: money(paid), ideal: money(ideal.money), above: signed(regret.money) },
     { name: say.inAll, you: money(total), ideal: money(ideal.total), above: signed(regret.total) },
     { name: say.tests, you: String(tests), ideal: String(ideal.tests), above: signed(tests - ideal.tests) },
   ];
@@ -60,14 +60,14 @@ const rows = computed(() => {
 const remarks = computed(() => {
   const s = score.value;
   const list: string[] = [];
-  if (s.knownAt !== null) list.push(say.itCouldHaveBeenKnownAfterStep(s.knownAt + 1));
-  if (s.tests > 0) list.push(say.bitsWonForAMinuteOfMeasuring(fixed(s.wonPerMinute, 2)));
+  if (s.knownAt !== null) list.push(say.knownAfterStep(s.knownAt + 1));
+  if (s.tests > 0) list.push(say.bitsPerMinute(fixed(s.wonPerMinute, 2)));
   if (s.unneeded.length > 0)
-    list.push(say.putRightInVain(s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')));
+    list.push(say.replacedInVain(s.unneeded.map((g) => groupName(g).toLowerCase()).join(', ')));
   if (s.careless > 0) list.push(say.cautionsPassedOver(s.careless));
-  if (s.mistakes > 0) list.push(say.readingsWithTheSetUpWrong(s.mistakes));
-  if (s.logScore !== null) list.push(say.whatYouSaidOfTheOdds(fixed(s.logScore, 2), fixed(1.79, 2)));
-  if (s.over.minutes || s.over.money) list.push(say.itWasMoreThanTheCustomerAllowed);
+  if (s.mistakes > 0) list.push(say.wrongSetUps(s.mistakes));
+  if (s.logScore !== null) list.push(say.estimatesScore(fixed(s.logScore, 2), fixed(1.79, 2)));
+  if (s.over.minutes || s.over.money) list.push(say.overBudget);
   for (const slip of told.value!.result.did) list.push(`${SLIP_TEXT[slip]}.`);
   return list;
 });
@@ -75,7 +75,7 @@ const school = computed(() => {
   const { rule, score: s } = told.value!;
   if (!s.school) return '';
   const name = policyName(s.school);
-  return rule ? say.youWorkedItsRuleOfThumb(name, rule.name, rule.right, rule.of) : say.youWorked(name);
+  return rule ? say.ruleOfThumb(name, rule.name, rule.right, rule.of) : say.youWorked(name);
 });
 async function nextCase(): Promise<void> {
   await training.load();
@@ -86,17 +86,17 @@ async function nextCase(): Promise<void> {
 <template>
   <div class="debrief">
     <TopBar back folds :actions="[{ name: say.training, to: '/train' }]">
-      <h1 class="number">{{ say.caseWhatItWas(record.value.number) }}</h1>
+      <h1 class="number">{{ say.title(record.value.number) }}</h1>
     </TopBar>
     <main>
       <RefusedBar :shown="refused" />
-      <NoticeBar v-if="failed" kind="bad">{{ say.theDebriefBrokeOff(failed) }}</NoticeBar>
-      <p v-if="!told" class="soft" role="status">{{ say.workingOutWhatTheIdealWould }}</p>
+      <NoticeBar v-if="failed" kind="bad">{{ say.stopped(failed) }}</NoticeBar>
+      <p v-if="!told" class="soft" role="status">{{ say.computing }}</p>
       <template v-else>
         <section class="sheet part truth" :aria-label="say.theTruth" data-test="truth">
           <div>
             <h2>{{ truthText(told.truth) }}</h2>
-            <p>{{ ending }} {{ told.tellable ? '' : say.withTheToolsGivenTheIdeal }}</p>
+            <p>{{ ending }} {{ told.tellable ? '' : say.noSafeVerdict }}</p>
             <p v-if="school">{{ school }}</p>
             <ul class="remarks" data-test="remarks">
               <li v-for="r in remarks" :key="r">{{ r }}</li>
@@ -123,7 +123,7 @@ async function nextCase(): Promise<void> {
           <DebriefSteps :told="told" />
         </section>
         <section class="sheet part" :aria-label="say.theIdealOrder">
-          <h2>{{ say.whatTheIdealDid }}</h2>
+          <h2>{{ say.bestOrderTitle }}</h2>
           <ol class="ideal">
             <li v-for="(e, i) in told.ideal" :key="i">
               {{ moveText(e) }}
@@ -132,7 +132,7 @@ async function nextCase(): Promise<void> {
             </li>
           </ol>
           <p class="soft">
-            {{ say.byWhatEachTestTellsFor(formatProbability(0.95)) }}
+            {{ say.bestOrderHelp(formatProbability(0.95)) }}
           </p>
         </section>
       </template>

@@ -73,9 +73,7 @@ async function take(files: readonly File[]): Promise<void> {
     const read = readExamCsv(await file.text());
     handedIn.value = [...handedIn.value, ...read.rows];
     for (const { line, what } of read.faults)
-      told.value.push(
-        what === 'columns' ? say.thisIsNoResultOfAn(file.name) : say.lineAFigureOrTheCase(file.name, line),
-      );
+      told.value.push(what === 'columns' ? say.foreignFile(file.name) : say.badLine(file.name, line));
   }
 }
 const lines = computed(() => classTable(handedIn.value));
@@ -101,11 +99,11 @@ const CLASS: readonly Column<ClassLine>[] = [
   <section class="sheet part no-print" :aria-label="say.exam">
     <h2>{{ say.exam }}</h2>
     <p class="soft">
-      {{ say.aSetOfCaseNumbersAn }}
+      {{ say.purpose }}
     </p>
     <div class="fields">
       <TextField v-model="draft.learner" :label="say.name" :maxlength="400" />
-      <TextField v-model="draft.numbers" :label="say.caseNumbersOneALine" :rows="4" mono :maxlength="2000" />
+      <TextField v-model="draft.numbers" :label="say.numbersLabel" :rows="4" mono :maxlength="2000" />
       <div>
         <DifficultyChoice v-model="difficulty" />
         <ActButton @click="draw">{{ say.draw(EXAM_CASES) }}</ActButton>
@@ -126,24 +124,18 @@ const CLASS: readonly Column<ClassLine>[] = [
   <section v-if="done.length > 0" class="sheet part result" :aria-label="say.result" data-test="exam-result">
     <h2>{{ say.resultOf(draft.learner || say.unnamed) }}</h2>
     <p>
-      {{
-        say.ofRightAtOnceStillToPlay(
-          done.filter((e) => e.result.right).length,
-          done.length,
-          numbers.length - done.length,
-        )
-      }}
+      {{ say.standing(done.filter((e) => e.result.right).length, done.length, numbers.length - done.length) }}
     </p>
     <FactTable :label="say.result" :columns="ROWS" :rows="rows" :row-key="(r) => r.number" />
     <p class="sign">{{ say.signed }} <span class="rule"></span> {{ say.date }} <span class="rule"></span></p>
     <div class="acts no-print">
       <ActButton icon="printer" @click="print">{{ say.printThePage }}</ActButton>
-      <ActButton icon="table" @click="csv">{{ say.csvForTheInstructor }}</ActButton>
+      <ActButton icon="table" @click="csv">{{ say.exportCsv }}</ActButton>
     </div>
   </section>
   <section class="sheet part no-print" :aria-label="say.aClass">
     <h2>{{ say.aClass }}</h2>
-    <p class="soft">{{ say.theCSVsOfAllLearnersPut }}</p>
+    <p class="soft">{{ say.classHelp }}</p>
     <FilePick :label="say.resultsAsCsv" accept=".csv,text/csv" multiple @files="take" />
     <ul v-if="told.length > 0" class="wrong" role="alert">
       <li v-for="t in told" :key="t">{{ t }}</li>

@@ -7,7 +7,7 @@ import ChoiceRow from '../../components/base/ChoiceRow.vue';
 const mode = defineModel<PlayMode>({ required: true });
 const MODES = [
   { value: 'hidden', label: say.toolHidden },
-  { value: 'bet', label: say.toolAnswersYourBet },
+  { value: 'bet', label: say.answers },
   { value: 'shown', label: say.toolShown },
 ] as const;
 </script>

@@ -50,7 +50,7 @@ onBeforeUnmount(() => {
     >
     <main class="said">
       <p v-if="opened === null" class="soft">{{ say.opening }}</p>
-      <p v-else-if="opened.kind === 'missing'">{{ say.thisCaseIsNotHereIt }}</p>
+      <p v-else-if="opened.kind === 'missing'">{{ say.missing }}</p>
       <p v-else-if="opened.kind === 'blocked'" role="alert">{{ storageFaultText(opened.fault) }}</p>
       <p v-else role="alert">{{ opened.why }}</p>
       <ActButton to="/train">{{ say.training }}</ActButton>

@@ -21,7 +21,7 @@ const wire = computed(() => {
 const has = (id: string): boolean => props.seen.includes(id);
 const label = computed(() => {
   const cavities = names.value.map((n, i) => `${i + 1}${n ? ` ${n}` : ''}`).join(', ');
-  return props.across ? say.plugWithSomethingAcross(cavities, props.across) : say.plugWithCavities(cavities);
+  return props.across ? say.acrossLabel(cavities, props.across) : say.plugWithCavities(cavities);
 });
 </script>
 

@@ -26,7 +26,7 @@ const done = (move: Move): void => void make(move);
 const upright = useUpright();
 const repairs = FAULT_GROUPS.map((value) => ({
   value,
-  label: value === 'healthy' ? say.handItOverNothingWrongNow : say.putRight(groupName(value).toLowerCase()),
+  label: value === 'healthy' ? say.handOver : say.putRight(groupName(value).toLowerCase()),
 }));
 const chosen = ref<FaultGroup | undefined>();
 const reason = ref('');
@@ -53,12 +53,12 @@ const careless = computed(() => {
 <template>
   <aside class="practice" :aria-label="say.theCase">
     <CaseHead v-if="!upright" />
-    <NoticeBar v-if="failed" kind="bad">{{ say.theTrainingBenchBrokeOff(failed) }}</NoticeBar>
+    <NoticeBar v-if="failed" kind="bad">{{ say.stopped(failed) }}</NoticeBar>
     <NoticeBar v-if="careless" kind="odd">{{ careless }}</NoticeBar>
     <section class="sheet part" :aria-label="say.do">
       <div class="acts">
         <ActButton icon="eye" :disabled="state.looked" @click="done({ kind: 'look' })">{{
-          say.lookAtItMin(MINUTES.look)
+          say.inspect(MINUTES.look)
         }}</ActButton>
         <ActButton icon="partition" :disabled="state.knowsCavities" @click="done({ kind: 'diagram' })">{{
           say.diagramMin(MINUTES.diagram)
@@ -72,7 +72,7 @@ const careless = computed(() => {
           }}</ActButton>
         </template>
       </div>
-      <p v-if="state.warm" class="caution"><span aria-hidden="true">▲</span> {{ say.hotNowHandsAndSleevesClear }}</p>
+      <p v-if="state.warm" class="caution"><span aria-hidden="true">▲</span> {{ say.hotCaution }}</p>
       <p v-if="standing.cavitiesText" class="soft" data-test="cavities">{{ say.plug(standing.cavitiesText) }}</p>
       <PlugFace
         v-if="state.looked || state.knowsCavities"
@@ -81,7 +81,7 @@ const careless = computed(() => {
         :across="null"
       />
     </section>
-    <section class="sheet part" :aria-label="say.whatDoYouThink">
+    <section class="sheet part" :aria-label="say.estimateTitle">
       <BeliefForm @say="done({ kind: 'believe', shares: $event })" />
       <div v-if="betOpen && tool" class="tool" data-test="tool">
         <span class="small-head">{{ mode === 'bet' ? say.theToolHeld : say.theToolSays }}</span>
@@ -96,13 +96,11 @@ const careless = computed(() => {
       </div>
     </section>
     <section class="sheet part" :aria-label="say.act">
-      <PickList v-model="chosen" :label="say.act" :prompt="say.whatIsDoneAboutIt" :options="repairs" />
+      <PickList v-model="chosen" :label="say.act" :prompt="say.repairLabel" :options="repairs" />
       <TextField v-model="reason" :label="say.because" :maxlength="400" />
       <div class="acts">
         <ActButton kind="main" :disabled="!chosen || state.ended !== null" @click="act">{{ say.doIt }}</ActButton>
-        <ActButton kind="quiet" @click="done({ kind: 'cannot-tell', reason })">{{
-          say.cannotBeToldWithThisKit
-        }}</ActButton>
+        <ActButton kind="quiet" @click="done({ kind: 'cannot-tell', reason })">{{ say.undecidable }}</ActButton>
         <ActButton kind="quiet" @click="done({ kind: 'give-up' })">{{ say.giveUp }}</ActButton>
       </div>
     </section>

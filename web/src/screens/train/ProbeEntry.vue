@@ -97,9 +97,7 @@ async function probe(): Promise<void> {
   <div class="probe" data-test="probe">
     <div class="shows" :class="{ nothing: last && !last.shown?.text }" role="status" data-test="meter">
       <span class="figure mono">{{ last ? last.shown?.text || '– – –' : say.notMeasured }}</span>
-      <span v-if="last && !last.shown?.text && !last.shown?.damage" class="soft">{{
-        say.nothingSteadyStandsOnIt
-      }}</span>
+      <span v-if="last && !last.shown?.text && !last.shown?.damage" class="soft">{{ say.nothingSteady }}</span>
     </div>
     <NoticeBar v-if="last?.shown?.damage" kind="bad">{{ DAMAGE_TEXT[last.shown.damage] }}</NoticeBar>
     <div class="set" role="group" :aria-label="say.howItStands">
@@ -155,7 +153,7 @@ async function probe(): Promise<void> {
           v-model="own[k]"
         />
       </div>
-      <CheckBox v-if="waitsFor(about)" v-model="setUp.waited">{{ say.leftAloneUntilItStoodStill }}</CheckBox>
+      <CheckBox v-if="waitsFor(about)" v-model="setUp.waited">{{ say.waited }}</CheckBox>
     </div>
     <div class="expect">
       <span class="word">{{ say.iExpect }}</span>

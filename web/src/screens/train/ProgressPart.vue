@@ -57,7 +57,7 @@ async function bring(files: readonly File[]): Promise<void> {
         ? say.casesCameFrom(await training.take(read.plays), file.name)
         : `${file.name}: ${read.why}`;
     } catch {
-      told.value = say.theBrowsersStorageDoesNotTakeThem;
+      told.value = say.notSaved;
     }
   }
 }
@@ -68,7 +68,7 @@ const exportPlays = (): void =>
 <template>
   <section v-if="ended.length === 0" class="sheet part" :aria-label="say.progress">
     <h2>{{ say.nothingPlayedYet }}</h2>
-    <p class="soft">{{ say.beginWithTheCourseOrTake }}</p>
+    <p class="soft">{{ say.empty }}</p>
     <ActButton icon="read" kind="main" to="/train/course">{{ say.course }}</ActButton>
   </section>
   <template v-else>
@@ -78,22 +78,22 @@ const exportPlays = (): void =>
         <p>
           {{ beatenText(beaten, level) }}
         </p>
-        <h3>{{ say.whatGoesWrongMost }}</h3>
+        <h3>{{ say.slipsTitle }}</h3>
         <ul data-test="weak">
           <li v-for="w in weak.slice(0, 5)" :key="w.slip">{{ say.of(SLIP_TEXT[w.slip], w.did, w.could) }}</li>
           <li v-if="weak.length === 0" class="soft">{{ say.nothingYet }}</li>
         </ul>
       </div>
       <div>
-        <h3>{{ say.whatYouSaidOfTheOdds }}</h3>
+        <h3>{{ say.estimatesTitle }}</h3>
         <template v-if="bands.length > 0">
           <ReliabilityChart :bands="bands" />
           <p v-if="log !== null" class="soft">
-            {{ say.logarithmicScore0IsPerfectIs(fixed(log, 2), fixed(1.79, 2)) }}
+            {{ say.estimatesScore(fixed(log, 2), fixed(1.79, 2)) }}
           </p>
         </template>
         <p v-else class="soft">
-          {{ say.sayWhileYouWorkHowLikely }}
+          {{ say.estimatesEmpty }}
         </p>
       </div>
     </section>
@@ -108,7 +108,7 @@ const exportPlays = (): void =>
   </template>
   <div class="out">
     <ActButton icon="export" v-if="training.plays.length > 0" @click="exportPlays">{{ say.exportAllCases }}</ActButton>
-    <FilePick :label="say.bringCases" :about="say.casesFromAFile" accept=".json,application/json" @files="bring" />
+    <FilePick :label="say.bringCases" :about="say.importCases" accept=".json,application/json" @files="bring" />
     <span v-if="told" role="status" class="soft">{{ told }}</span>
   </div>
 </template>

@@ -7,5 +7,5 @@ defineProps<{ shown: boolean }>();
 </script>
 
 <template>
-  <NoticeBar v-if="shown" kind="bad">{{ say.theBrowsersStorageDoesNotTake }}</NoticeBar>
+  <NoticeBar v-if="shown" kind="bad">{{ say.refused }}</NoticeBar>
 </template>

@@ -35,7 +35,7 @@ const cases = computed(() =>
     const tries = training.plays.filter((p) => p.number === number && p.partOf === step.value.id);
     const best = tries.find((p) => p.result?.right) ?? tries.find((p) => p.result) ?? tries[0];
     const right = best?.result?.right === true;
-    return { number, right, stands: !best ? '' : !best.result ? say.begun : right ? say.right : say.notRightAtOnce };
+    return { number, right, stands: !best ? '' : !best.result ? say.begun : right ? say.right : say.notFirstTime };
   }),
 );
 </script>

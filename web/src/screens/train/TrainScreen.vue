@@ -29,10 +29,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <PageFrame
-    :title="say.training"
-    :tabs="{ label: say.partsOfTheTraining, base: '/train', parts: PARTS, current: current.id }"
-  >
+  <PageFrame :title="say.training" :tabs="{ label: say.parts, base: '/train', parts: PARTS, current: current.id }">
     <NoticeBar v-if="training.fault" kind="bad">{{ storageFaultText(training.fault) }}</NoticeBar>
     <component :is="current.component" />
   </PageFrame>

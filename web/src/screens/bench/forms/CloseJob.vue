@@ -34,12 +34,12 @@ function close(how: 'proved' | 'unproved'): void {
       <ActButton icon="fileText" kind="main" :to="`/check/${job.id}/report`">{{ say.report }}</ActButton>
     </template>
     <template v-else-if="state.proved">
-      <p class="told">{{ say.provedEveryValueReadAgainIs }}</p>
+      <p class="told">{{ say.verified }}</p>
       <ActButton kind="main" @click="close('proved')">{{ say.closeAsProved }}</ActButton>
     </template>
     <template v-else>
       <p class="told odd">{{ say.notProvedYet(lacks.join('; ')) }}</p>
-      <TextField v-model="reason" unsent :label="say.toCloseItAllTheSame" :rows="2" :maxlength="20000" />
+      <TextField v-model="reason" unsent :label="say.closeAnyway" :rows="2" :maxlength="20000" />
       <ActButton :disabled="reason.trim() === ''" @click="close('unproved')"> {{ say.closeWithoutProof }} </ActButton>
     </template>
   </div>

@@ -28,7 +28,7 @@ const STATES = {
 } as const;
 const states = CODE_STATES.map((value) => ({ value, label: STATES[value] }));
 const meaning = (code: Job['complaint']['codes'][number]): string =>
-  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ?? say.notACodeKnownHereA;
+  codeText(code, job.circuit.layout, curveSlope(job.circuit.curve), job.circuit.name) ?? say.unknownCode;
 
 /** The code that was probably meant where a letter stands for a digit, beside the one that is kept. */
 const meant = computed(() => new Map(codes.value.map((c) => [c.id, c.own ? null : meantCode(c.code)])));
@@ -78,7 +78,7 @@ function add(): void {
       />
       <ActButton submit :disabled="text.trim() === '' || full">{{ say.addCode }}</ActButton>
     </form>
-    <p v-if="full" class="soft">{{ say.codesNoRoomForMore(MOST.codes) }}</p>
+    <p v-if="full" class="soft">{{ say.full(MOST.codes) }}</p>
   </div>
 </template>
 

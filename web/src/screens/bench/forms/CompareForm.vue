@@ -57,12 +57,12 @@ const PHASES = [
 </script>
 
 <template>
-  <FormSheet :title="say.compare" :purpose="say.oldAgainstNewOrNeighbourAt">
+  <FormSheet :title="say.compare" :purpose="say.purpose">
     <p class="caution">
-      {{ say.hotWaterBurnsEyeProtectionNo }}
+      {{ say.caution }}
     </p>
     <ActButton icon="tool" :to="{ path: '/shelf/machine', query: { machine: job.machine } }">{{
-      say.allSensorsOfThisMachine
+      say.openMachineTool
     }}</ActButton>
     <div v-for="(p, i) in pairs" :key="p.id" class="pair" data-test="pair">
       <EntryField
@@ -85,12 +85,12 @@ const PHASES = [
     <ActButton class="add" :disabled="job.comparison.pairs.length >= MOST.pairs" @click="add">
       {{ say.addAPair }}
     </ActButton>
-    <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ say.pairsNoRoomForMore(MOST.pairs) }}</p>
+    <p v-if="job.comparison.pairs.length >= MOST.pairs" class="soft">{{ say.full(MOST.pairs) }}</p>
     <p v-for="l in lines" :key="l.text" :class="['told', { odd: l.odd }]" data-test="compare-told">{{ l.text }}</p>
     <template v-if="figures">
       <div class="charts">
-        <LazyPlot :figure="figures.ohms" :label="say.thePairsOnTheCurveOf" />
-        <LazyPlot :figure="figures.off" :label="say.howFarEachPairLiesOff" />
+        <LazyPlot :figure="figures.ohms" :label="say.pairsChart" />
+        <LazyPlot :figure="figures.off" :label="say.deviationChart" />
       </div>
       <p class="soft">{{ COMPARISON_SIGNS }}</p>
     </template>

@@ -56,13 +56,13 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
 </script>
 
 <template>
-  <FormSheet :title="say.complaint" :purpose="say.whatIsWrongInTheWords">
+  <FormSheet :title="say.complaint" :purpose="say.purpose">
     <div class="two">
       <TextField v-model="job.machine" :label="say.machine" :maxlength="400" :placeholder="say.whichMachineWhere" />
       <TextField v-model="job.customer" :label="say.customer" :maxlength="400" />
       <TextField v-model="job.orderNumber" :label="say.orderNumber" :maxlength="400" />
       <PickList v-model="job.field" :label="say.field" :options="FIELD_OPTIONS" />
-      <TextField v-model="tags" lazy :label="say.tags" :maxlength="400" :placeholder="say.apartByCommasToFindItBy" />
+      <TextField v-model="tags" lazy :label="say.tags" :maxlength="400" :placeholder="say.tagsHint" />
     </div>
     <KnownPlaces />
     <TextField
@@ -70,7 +70,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
       :label="say.complaint"
       :maxlength="20000"
       :rows="2"
-      :placeholder="say.sinceWhenWhenColdOrHot"
+      :placeholder="say.historyHint"
     />
     <p v-if="told" :class="['told', { odd: told.odd }]" data-test="complaint-told">{{ told.text }}</p>
     <div role="group" :aria-label="say.symptoms">
@@ -90,7 +90,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
     </div>
     <CodeList />
     <div role="group" :aria-label="say.replacedAlready">
-      <h3>{{ say.replacedAlreadyAndDidNotHelp }}</h3>
+      <h3>{{ say.replacedInVain }}</h3>
       <div class="row">
         <CheckBox
           v-for="[id, name] in PARTS"
@@ -102,7 +102,7 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
       </div>
     </div>
     <div>
-      <h3>{{ say.causesThatAreNoElectricalFault }}</h3>
+      <h3>{{ say.otherCauses }}</h3>
       <div v-for="c in causes" :key="c.id" class="cause">
         <div>
           <b>{{ c.name }}</b> <span class="soft">{{ c.check }}</span>

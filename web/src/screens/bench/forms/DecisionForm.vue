@@ -47,9 +47,9 @@ function decide(): void {
 </script>
 
 <template>
-  <FormSheet :title="say.decision" :purpose="say.theToolAdvisesYouDecideBy">
+  <FormSheet :title="say.decision" :purpose="say.purpose">
     <div v-if="first">
-      <h3>{{ unmeasured ? say.nothingMeasuredYetTheUsualOdds : say.theToolSays }}</h3>
+      <h3>{{ unmeasured ? say.onlyUsualOdds : say.theToolSays }}</h3>
       <p>{{ groupName(first.group) }}, {{ formatProbability(first.probability) }}.</p>
       <ul>
         <li v-for="s in suspects" :key="s.fault">
@@ -70,7 +70,7 @@ function decide(): void {
       v-if="chosen"
       v-model="reason"
       unsent
-      :label="differs ? say.whyOtherwiseThanTheToolNeeded : say.reasonIfYouLike"
+      :label="differs ? say.reasonRequired : say.reasonOptional"
       :rows="2"
       :maxlength="20000"
     />
@@ -80,7 +80,7 @@ function decide(): void {
         :disabled="!chosen || !first || verdict.earlier || (differs && reason.trim() === '')"
         @click="decide"
       >
-        {{ say.recordTheDecision }}
+        {{ say.record }}
       </ActButton>
     </div>
   </FormSheet>

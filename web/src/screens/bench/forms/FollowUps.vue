@@ -38,7 +38,7 @@ function setDay(id: string, day: string): void {
         :class="{ done: f.doneAt }"
         :label="say.whatToDo"
         hide-label
-        :placeholder="say.whatToDoHint"
+        :placeholder="say.taskHint"
         :maxlength="400"
       />
       <DayField
@@ -51,14 +51,14 @@ function setDay(id: string, day: string): void {
       />
       <ActButton
         kind="quiet"
-        :aria-label="say.removeThisFollowUp"
+        :aria-label="say.remove"
         @click="job.followUps = job.followUps.filter((x) => x.id !== f.id)"
       >
         ✕
       </ActButton>
     </div>
-    <ActButton :disabled="job.followUps.length >= MOST.followUps" @click="add"> {{ say.addAFollowUp }} </ActButton>
-    <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ say.followUpsNoRoomForMore(MOST.followUps) }}</p>
+    <ActButton :disabled="job.followUps.length >= MOST.followUps" @click="add"> {{ say.add }} </ActButton>
+    <p v-if="job.followUps.length >= MOST.followUps" class="soft">{{ say.full(MOST.followUps) }}</p>
   </div>
 </template>
 

@@ -84,7 +84,7 @@ const acts = (i: number) => [
 
 <template>
   <div class="rows">
-    <p class="soft">{{ say.fromTheModuleToTheSensor }}</p>
+    <p class="soft">{{ say.purpose }}</p>
     <div ref="list">
       <div
         v-for="(stop, i) in job.loom.stops"
@@ -93,7 +93,7 @@ const acts = (i: number) => [
         role="group"
         :aria-label="stopName(stop, i + 1)"
       >
-        <span class="grip" aria-hidden="true" :title="say.dragToAnotherPlace">⠿</span>
+        <span class="grip" aria-hidden="true" :title="say.drag">⠿</span>
         <TextField
           v-model="stop.name"
           :label="say.name"
@@ -113,11 +113,11 @@ const acts = (i: number) => [
           quantity="number"
           :issue="verdict.issues.get(`loom.${stop.id}.lengthM`)"
         />
-        <MenuButton label="⋯" :name="say.whatCanBeDoneWith(stopName(stop, i + 1))" :entries="acts(i)" />
+        <MenuButton label="⋯" :name="say.actionsFor(stopName(stop, i + 1))" :entries="acts(i)" />
       </div>
     </div>
     <NoticeBar v-if="twice.length > 0" kind="odd">
-      {{ say.twoStopsAreCalledSayWhich(twice.join(', ')) }}
+      {{ say.sameName(twice.join(', ')) }}
     </NoticeBar>
     <div class="adds">
       <ActButton :disabled="job.loom.stops.length >= MOST_CONNECTORS" @click="add('connector')">{{
@@ -129,27 +129,22 @@ const acts = (i: number) => [
     </div>
     <TextField
       v-model="pasted"
-      :label="say.orPasteRowsFromASheet"
+      :label="say.pasteLabel"
       :rows="3"
       :maxlength="20000"
       unsent
       :placeholder="say.exampleRows"
     />
-    <ActButton :disabled="pasted.trim() === ''" @click="take">{{ say.takeTheseRowsInPlaceOf }}</ActButton>
+    <ActButton :disabled="pasted.trim() === ''" @click="take">{{ say.replaceRows }}</ActButton>
     <div class="shelf">
       <PickList
         v-if="shelf.looms.length > 0"
-        :label="say.takeOneFromTheShelf"
-        :prompt="say.inPlaceOfThisOne"
+        :label="say.useSaved"
+        :prompt="say.replacesThis"
         :options="shelf.looms.map((l) => ({ value: l.id, label: l.name, about: say.onTheWay(l.loom.stops.length) }))"
         @update:model-value="takeKept"
       />
-      <TextField
-        v-model="keptAs"
-        :label="say.keepThisLoomOnTheShelfAs"
-        :maxlength="400"
-        :placeholder="say.kindOfMachineAndCircuit"
-      />
+      <TextField v-model="keptAs" :label="say.saveAs" :maxlength="400" :placeholder="say.saveAsHint" />
       <ActButton :disabled="keptAs.trim() === '' || shelf.full || job.loom.stops.length === 0" @click="keepHarness">
         {{ say.keep }}
       </ActButton>

@@ -26,7 +26,7 @@ async function take(id: string): Promise<void> {
 </script>
 
 <template>
-  <div v-if="places.length > 0" class="known" role="group" :aria-label="say.knownCircuitsOfThisMachine">
+  <div v-if="places.length > 0" class="known" role="group" :aria-label="say.title">
     <p v-for="p in places" :key="p.key">
       <ActButton @click="take(p.lines[0].id)">{{ say.takeOver(p.circuit || say.itsCircuit) }}</ActButton>
       <span class="soft">{{ placeLastText(p) }}</span>

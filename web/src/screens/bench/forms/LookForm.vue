@@ -11,7 +11,7 @@ import PhotoStrip from './PhotoStrip.vue';
 
 /** What was seen and felt: each finding moves the odds by its documented factors, which are shown. */
 const { job } = useSession();
-const KINDS = { look: say.seen, feel: say.feltAndHeated, history: say.history, code: say.codesWithoutANumber } as const;
+const KINDS = { look: say.seen, feel: say.feltAndHeated, history: say.history, code: say.unnumberedWarnings } as const;
 const groups = Object.entries(KINDS).map(([kind, label]) => ({ label, list: FINDINGS.filter((f) => f.kind === kind) }));
 const chosen = computed(() => job.findings);
 
@@ -27,9 +27,9 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
 </script>
 
 <template>
-  <FormSheet :title="say.look" :purpose="say.corrosionBentPinsOilOrWater">
+  <FormSheet :title="say.look" :purpose="say.purpose">
     <p class="caution">
-      {{ say.coldSystemOnlyNeverOpenA }}
+      {{ say.caution }}
     </p>
     <div class="two">
       <div v-for="g in groups" :key="g.label" role="group" :aria-label="g.label">
@@ -42,13 +42,7 @@ const factors = (ratios: Readonly<Record<string, number>>): string =>
         </template>
       </div>
     </div>
-    <TextField
-      v-model="job.note"
-      :label="say.note"
-      :rows="2"
-      :maxlength="20000"
-      :placeholder="say.whatCausedItWhereTheWater"
-    />
+    <TextField v-model="job.note" :label="say.note" :rows="2" :maxlength="20000" :placeholder="say.causeHint" />
     <PhotoStrip />
   </FormSheet>
 </template>

@@ -31,19 +31,19 @@ async function add(files: readonly File[]): Promise<void> {
   fault.value = '';
   for (const file of files) {
     if (job.photos.length >= MOST.photos) {
-      fault.value = say.atMostPhotosAJob(MOST.photos);
+      fault.value = say.full(MOST.photos);
       break;
     }
     const image = await scaledJpeg(file);
     if (!image) {
-      fault.value = say.notAPictureThisBrowserCanRead(file.name);
+      fault.value = say.unreadable(file.name);
       continue;
     }
     const id = newId();
     try {
       await putPhoto(job.id, id, image);
     } catch (error) {
-      fault.value = say.thisPhotoWasNotKept(storageFaultText(toStorageError(error).fault));
+      fault.value = say.notSaved(storageFaultText(toStorageError(error).fault));
       continue;
     }
     images.value[id] = image;
@@ -62,7 +62,7 @@ function remove(id: string): void {
     <div class="strip">
       <figure v-for="p in job.photos" :key="p.id" data-test="photo">
         <img v-if="images[p.id]" :src="images[p.id]" :alt="p.caption" />
-        <div v-else class="gone soft">{{ say.notInThisBrowser }}</div>
+        <div v-else class="gone soft">{{ say.elsewhere }}</div>
         <TextField v-model="p.caption" :label="say.caption" hide-label :maxlength="400" />
         <ActButton kind="quiet" @click="remove(p.id)">{{ say.remove }}</ActButton>
       </figure>

@@ -74,9 +74,9 @@ function allPassed(): void {
 </script>
 
 <template>
-  <FormSheet :title="say.proof" :purpose="say.readAgainWhatWasWrongAt">
+  <FormSheet :title="say.proof" :purpose="say.purpose">
     <div>
-      <h3>{{ say.valuesOfTheRepairedCircuit }}</h3>
+      <h3>{{ say.readingsTitle }}</h3>
       <div class="values">
         <EntryField
           :label="say.thermometerNow"

@@ -55,9 +55,9 @@ function voidIt(id: string): void {
 </script>
 
 <template>
-  <FormSheet :title="say.allReadings" :purpose="say.theRecordWhatWasReadWhen">
+  <FormSheet :title="say.allReadings" :purpose="say.purpose">
     <p v-if="rows.length === 0" class="soft">
-      {{ say.noReadingYetTheQuickCheck }}
+      {{ say.empty }}
     </p>
     <FactTable
       v-else
@@ -91,7 +91,7 @@ function voidIt(id: string): void {
           <TextField
             v-model="reason"
             unsent
-            :label="say.whyItIsVoided"
+            :label="say.exclusionReason"
             hide-label
             :placeholder="say.why"
             :maxlength="400"

@@ -21,7 +21,7 @@ function fitStandIn(): void {
   repair.value.standIn = { what: '', fittedAt: nowIso(), removedAt: null };
   job.followUps.push({
     id: newId(),
-    text: say.takeTheTemporaryStandInOut,
+    text: say.removeTemporary,
     dueOn: dayjs().add(3, 'day').format('YYYY-MM-DD'),
     doneAt: null,
   });
@@ -34,31 +34,25 @@ function removeStandIn(): void {
 </script>
 
 <template>
-  <FormSheet :title="say.repair" :purpose="say.thePartAndWhatMadeIt">
+  <FormSheet :title="say.repair" :purpose="say.purpose">
     <p v-if="advice" class="told">{{ advice }}</p>
     <p class="caution">
-      {{ say.coolingSystemsColdOnlyCoolantDrained }}
+      {{ say.caution }}
     </p>
-    <p v-if="substituted" class="told odd">{{ say.aSubstituteResistorWasUsedIn }}</p>
+    <p v-if="substituted" class="told odd">{{ say.substituteUsed }}</p>
     <div class="two">
-      <TextField v-model="repair.part" :label="say.part" :maxlength="400" :placeholder="say.whatWasMendedOrReplaced" />
+      <TextField v-model="repair.part" :label="say.part" :maxlength="400" :placeholder="say.doneHint" />
       <TextField v-model="repair.partNumber" :label="say.partNumber" :maxlength="400" />
     </div>
     <TextField v-model="repair.cause" :label="say.cause" :rows="2" :maxlength="20000" :placeholder="say.whyItFailed" />
-    <TextField
-      v-model="repair.done"
-      :label="say.done"
-      :rows="2"
-      :maxlength="20000"
-      :placeholder="say.sealContactCleanerLoomRoutedAwayBled"
-    />
+    <TextField v-model="repair.done" :label="say.done" :rows="2" :maxlength="20000" :placeholder="say.alsoDoneHint" />
     <CheckBox :model-value="repair.doneAt !== null" @update:model-value="repair.doneAt = $event ? nowIso() : null"
       >{{ say.repaired }}<span v-if="repair.doneAt" class="soft"> · {{ momentText(repair.doneAt) }}</span>
     </CheckBox>
     <div>
       <h3>{{ say.temporaryStandIn }}</h3>
       <p class="soft">
-        {{ say.aSensorOfTheSameCurve }}
+        {{ say.temporaryReplacementRule }}
       </p>
       <div v-if="repair.standIn" class="row">
         <TextField
@@ -66,7 +60,7 @@ function removeStandIn(): void {
           class="what"
           :label="say.whatStandsIn"
           hide-label
-          :placeholder="say.whatStandsInHint"
+          :placeholder="say.fittedHint"
           :maxlength="400"
         />
         <span v-if="repair.standIn.removedAt" class="told">{{ say.outSince(dayText(repair.standIn.removedAt)) }}</span>
@@ -75,7 +69,7 @@ function removeStandIn(): void {
           ><ActButton @click="removeStandIn">{{ say.itIsOut }}</ActButton></template
         >
       </div>
-      <ActButton v-else @click="fitStandIn">{{ say.bookAStandIn }}</ActButton>
+      <ActButton v-else @click="fitStandIn">{{ say.recordTemporary }}</ActButton>
     </div>
     <FollowUps />
   </FormSheet>

@@ -54,7 +54,7 @@ const columns = computed((): readonly Column<(typeof record.value.plugs)[number]
 const CELLS = {
   moved: { sign: '●', words: say.moved },
   still: { sign: '–', words: say.didNotMove },
-  other: { sign: '✕', words: say.belongsToAnotherPlug },
+  other: { sign: '✕', words: say.ofAnotherPlug },
   open: { sign: '○', words: say.notTried },
 } as const;
 function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; sign: string; words: string } {
@@ -66,8 +66,8 @@ function cellOf(plugId: string, valueId: string): { state: keyof typeof CELLS; s
 const LISTS = [
   {
     title: say.displayedValues,
-    name: say.nameOfADisplayedValue,
-    example: say.asTheScanToolNamesIt,
+    name: say.valueName,
+    example: say.valueNameHint,
     said: say.complainedOf,
     add: say.addAValue,
     most: MOST.values,
@@ -78,8 +78,8 @@ const LISTS = [
   },
   {
     title: say.plugs,
-    name: say.nameOfAPlug,
-    example: say.whereItSitsItsColour,
+    name: say.plugName,
+    example: say.plugNameHint,
     said: say.measuredHere,
     add: say.addAPlug,
     most: MOST.plugs,
@@ -102,9 +102,9 @@ function removeValue(id: string): void {
 </script>
 
 <template>
-  <FormSheet :title="say.theRightSensor" :purpose="say.machinesCarryLookAlikesGaugeSender">
+  <FormSheet :title="say.theRightSensor" :purpose="say.purpose">
     <p class="caution">
-      {{ say.keyOnEngineOffABridge }}
+      {{ say.caution }}
     </p>
     <div class="lists">
       <div v-for="list in LISTS" :key="list.title">
@@ -123,9 +123,9 @@ function removeValue(id: string): void {
     </div>
     <div v-if="record.plugs.length > 0 && record.values.length > 0">
       <h3>{{ say.whatMoved }}</h3>
-      <p class="soft">{{ say.tapTheValueThatMovedWhen }}</p>
+      <p class="soft">{{ say.howTo }}</p>
       <FactTable
-        :label="say.plugsAndTheValuesThatMoved"
+        :label="say.tableLabel"
         :columns="columns"
         :rows="record.plugs"
         :row-key="(p) => p.id"

@@ -36,7 +36,7 @@ function add(): void {
   <div>
     <h3>{{ say.settling }}</h3>
     <p class="soft">
-      {{ say.notSettledYetThreeOrMore }}
+      {{ say.needsThree }}
     </p>
     <div v-for="(r, i) in rows" :key="r.id" class="timed" data-test="timed">
       <EntryField :label="say.minute(i + 1)" quantity="number" v-model="r.minute" />
@@ -50,10 +50,10 @@ function add(): void {
       </ActButton>
     </div>
     <ActButton :disabled="job.comparison.settling.length >= MOST.timed" @click="add">
-      {{ say.addATimedReading }}
+      {{ say.add }}
     </ActButton>
     <p v-if="job.comparison.settling.length >= MOST.timed" class="soft">
-      {{ say.timedReadingsNoRoomForMore(MOST.timed) }}
+      {{ say.full(MOST.timed) }}
     </p>
     <p v-if="told" class="told" data-test="settling-told">{{ told }}</p>
   </div>

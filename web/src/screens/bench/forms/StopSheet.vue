@@ -22,7 +22,7 @@ const isLast = computed(() => props.index === stops.value.length - 1);
 const isOwn = computed(() => stop.value.kind === 'connector' || stop.value.kind === 'splice');
 const KINDS = [
   { value: 'connector', label: say.connector },
-  { value: 'splice', label: say.spliceJointUnderTape },
+  { value: 'splice', label: say.splice },
 ] as const;
 const MAKES = RUN_MAKES.map((value) => ({ value, label: value }));
 const issue = (path: string) => verdict.issues.get(`loom.${stop.value.id}.${path}`);
@@ -38,22 +38,17 @@ function remove(): void {
   <SideSheet v-model:open="open" :title="stop ? stopName(stop, index) : ''" :width="480">
     <div v-if="stop" class="form">
       <PickList v-if="isOwn" v-model="stop.kind" :label="say.kind" :options="KINDS" />
-      <TextField v-model="stop.name" :label="say.name" :maxlength="400" :placeholder="say.asInTheDiagramC2" />
-      <TextField v-model="stop.where" :label="say.whereItIs" :maxlength="400" :placeholder="say.behindTheDayTank" />
+      <TextField v-model="stop.name" :label="say.name" :maxlength="400" :placeholder="say.nameHint" />
+      <TextField v-model="stop.where" :label="say.whereItIs" :maxlength="400" :placeholder="say.whereHint" />
       <div class="pair">
         <EntryField
           v-model="stop.minutes"
-          :label="say.minutesToGetAtIt"
+          :label="say.accessMinutes"
           quantity="number"
           :issue="issue('minutes')"
           :placeholder="say.asUsual"
         />
-        <TextField
-          v-model="stop.opening"
-          :label="say.laidOpenTogetherWith"
-          :maxlength="400"
-          :placeholder="say.sameWordOneGo"
-        />
+        <TextField v-model="stop.opening" :label="say.openedWith" :maxlength="400" :placeholder="say.openedWithHint" />
       </div>
       <div class="pair">
         <TextField
@@ -64,7 +59,7 @@ function remove(): void {
           :maxlength="400"
         />
       </div>
-      <HintChecks v-model="stop.hints" :title="say.whatIsKnownOfThisPlace" />
+      <HintChecks v-model="stop.hints" :title="say.knownOfPlace" />
       <template v-if="!isLast">
         <h3>{{ say.runTo(stopName(stops[index + 1], index + 1)) }}</h3>
         <div class="pair">
@@ -83,15 +78,15 @@ function remove(): void {
               v-model="stop.run.colours[wire]"
               :label="say.colour(wire)"
               :maxlength="400"
-              :placeholder="say.greenWhiteGnWh"
+              :placeholder="say.colourHint"
             />
             <WireSwatch :colours="stop.run.colours[wire]" />
           </div>
         </div>
         <PickList v-model="stop.run.make" :label="say.make" :options="MAKES" />
-        <HintChecks v-model="stop.run.hints" :title="say.whatIsKnownOfThisRun" />
+        <HintChecks v-model="stop.run.hints" :title="say.knownOfWire" />
       </template>
-      <ActButton v-if="isOwn" kind="grave" @click="remove">{{ say.takeOutOfTheLoom }}</ActButton>
+      <ActButton v-if="isOwn" kind="grave" @click="remove">{{ say.remove }}</ActButton>
     </div>
   </SideSheet>
 </template>

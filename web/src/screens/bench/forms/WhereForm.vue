@@ -48,25 +48,25 @@ function pick(element: number): void {
 </script>
 
 <template>
-  <FormSheet :title="say.whereInTheLoom" :purpose="say.theWiringIsHalfAnAnswer">
+  <FormSheet :title="say.title" :purpose="say.purpose">
     <p class="caution">
-      {{ say.keyOffBeforeAConnectorIs }}
+      {{ say.connectorCaution }}
     </p>
     <p v-if="says" class="told" data-test="where">{{ says }}</p>
     <p v-else class="told odd" data-test="where">
-      <template v-if="empty">{{ say.noConnectorsYetAddThoseBetween }}</template>
-      <template v-else>{{ say.notTheQuestionYetTheReadings }}</template>
+      <template v-if="empty">{{ say.empty }}</template>
+      <template v-else>{{ say.notAWire }}</template>
     </p>
     <HarnessRun :job="job" :where="where" :earlier="verdict.adviceEarlier" @pick="pick" />
-    <section v-if="first" class="before" data-test="where-first" :aria-label="say.toLookAtFirst">
+    <section v-if="first" class="before" data-test="where-first" :aria-label="say.inspectFirst">
       <h3>{{ unbroken(say.first(lookText(first, job.loom), formatMinutes(first.minutes))) }}</h3>
-      <p v-if="first.kind === 'wiggle'" class="small">{{ say.handsAndSleevesClearOfFans }}</p>
+      <p v-if="first.kind === 'wiggle'" class="small">{{ say.wiggleCaution }}</p>
       <div v-for="line in looks" :key="line.hint" class="look">
         <ActButton @click="seen(line.hint)">{{ line.says }}</ActButton>
         <span>{{ line.chance }}: {{ line.leaves }}</span>
       </div>
     </section>
-    <section v-if="next && about" class="next" data-test="where-next" :aria-label="say.nextPlaceToLook">
+    <section v-if="next && about" class="next" data-test="where-next" :aria-label="say.nextPlace">
       <h3>{{ unbroken(say.next(wayTestName(next, job.loom), formatMinutes(next.minutes))) }}</h3>
       <dl>
         <template v-for="line in lines" :key="line.range">
@@ -80,10 +80,10 @@ function pick(element: number): void {
         {{ say.iAmAt(positionName(job.loom, next.conditions.position ?? 1)) }}
       </ActButton>
       <p v-if="where && !asksWhere(where)" class="small">
-        {{ say.whatIsWrongIsNotSettled }}
+        {{ say.notDecidedYet }}
       </p>
     </section>
-    <FoldOut :title="say.enterTheLoomRowByRow">
+    <FoldOut :title="say.openRows">
       <HarnessRows />
     </FoldOut>
     <StopSheet v-model:open="open" :index="picked" />

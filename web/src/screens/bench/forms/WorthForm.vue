@@ -38,10 +38,10 @@ watch(
   { immediate: true },
 );
 const FIELDS = [
-  { key: 'hourPrice', label: say.priceOfAnHour, hint: say.notKnown },
-  { key: 'partPrice', label: say.priceOfTheSensor, hint: '' },
-  { key: 'fitMinutes', label: say.minutesToFitIt, hint: '20' },
-  { key: 'modulePrice', label: say.priceOfAModule, hint: '' },
+  { key: 'hourPrice', label: say.hourPrice, hint: say.notKnown },
+  { key: 'partPrice', label: say.sensorPrice, hint: '' },
+  { key: 'fitMinutes', label: say.fitMinutes, hint: '20' },
+  { key: 'modulePrice', label: say.modulePrice, hint: '' },
   { key: 'backPrice', label: say.comingBackCosts, hint: say.ofAnHour },
 ] as const;
 const SURE = [
@@ -61,12 +61,12 @@ type Row = Plan['options'][number];
 const keyOf = (row: Row): string => `${row.group ?? row.measurement} ${JSON.stringify(row.conditions)}`;
 const COLUMNS: readonly Column<Row>[] = [
   { key: 'name', title: say.whatToDo },
-  { key: 'cost', title: say.untilItIsRight, mono: true, text: (row) => costText(row, priced.value) },
+  { key: 'cost', title: say.untilRight, mono: true, text: (row) => costText(row, priced.value) },
   { key: 'risk', title: say.inVain, soft: true, text: riskText },
 ];
 const RULES: readonly Column<Plan['rules'][number]>[] = [
   { key: 'name', title: say.wayOfWorking, text: (row) => row.name },
-  { key: 'cost', title: say.untilItIsRight, mono: true, text: (row) => costText(row, priced.value) },
+  { key: 'cost', title: say.untilRight, mono: true, text: (row) => costText(row, priced.value) },
 ];
 const sentence = computed(() =>
   plan.value ? planSentence(plan.value, preferences.temperatureUnit, priced.value, job.loom) : '',
@@ -75,7 +75,7 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
 </script>
 
 <template>
-  <FormSheet :title="say.worthIt" :purpose="say.toActNowToTestOn">
+  <FormSheet :title="say.worthIt" :purpose="say.purpose">
     <p v-if="sentence" :class="['told', { earlier: working }]" data-test="plan">{{ sentence }} {{ turns }}</p>
     <p v-else class="soft">{{ say.workingItOut }}</p>
     <div class="prices">
@@ -90,17 +90,17 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       />
     </div>
     <div>
-      <h3>{{ say.howSureTheCustomerWantsTo }}</h3>
-      <ChoiceRow v-model="sure" :label="say.howSureTheCustomerWantsToBe" :options="SURE" />
+      <h3>{{ say.surenessHelp }}</h3>
+      <ChoiceRow v-model="sure" :label="say.sureness" :options="SURE" />
     </div>
     <div>
-      <CheckBox v-model="job.worth.assembly">{{ say.theSensorIsOnlySoldWith }}</CheckBox>
-      <CheckBox v-model="job.worth.protects">{{ say.theCircuitProtectsFrostOverheatFlueFlame }}</CheckBox>
+      <CheckBox v-model="job.worth.assembly">{{ say.soldInAssembly }}</CheckBox>
+      <CheckBox v-model="job.worth.protects">{{ say.protects }}</CheckBox>
     </div>
     <p v-if="job.worth.protects" class="caution">
-      {{ say.costNeverReplacesTheProofHere }}
+      {{ say.protectsCaution }}
     </p>
-    <FactTable v-if="plan" :label="say.whatToDoCheapestFirst" :columns="COLUMNS" :rows="rows" :row-key="keyOf">
+    <FactTable v-if="plan" :label="say.waysTitle" :columns="COLUMNS" :rows="rows" :row-key="keyOf">
       <template #name="{ row }">
         <ActButton
           v-if="row.measurement"
@@ -114,10 +114,10 @@ const turns = computed(() => (plan.value ? breakEvenText(plan.value, priced.valu
       </template>
     </FactTable>
     <template v-if="plan">
-      <h3>{{ say.fixedWaysOfWorkingOnThis }}</h3>
-      <FactTable :label="say.fixedWaysOfWorking" :columns="RULES" :rows="plan.rules" :row-key="(row) => row.id" />
+      <h3>{{ say.ordersOnThisCheck }}</h3>
+      <FactTable :label="say.orders" :columns="RULES" :rows="plan.rules" :row-key="(row) => row.id" />
       <p class="soft">
-        {{ sure ? say.weighedAsSureAsAsked : say.weighedUntil95 }}
+        {{ sure ? say.ordersHelp : say.weighedUntil95 }}
       </p>
     </template>
   </FormSheet>

@@ -95,7 +95,7 @@ export function comparisonFigures(
     ohms: { data: ohms, layout: chartLayout(say.over(unit), colour, margin, {}, { type: 'log', dtick: 1 }) },
     off: {
       data: off,
-      layout: chartLayout(say.readsOffByOver(differenceUnit(unit), unit), colour, margin, {}, {}),
+      layout: chartLayout(say.deviationTitle(differenceUnit(unit), unit), colour, margin, {}, {}),
     },
   };
 }

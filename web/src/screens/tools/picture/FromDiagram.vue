@@ -71,7 +71,7 @@ function setMark(axis: AxisName, i: number, change: Partial<DiagramMark>): void 
   const next = marks.value[axis].map((m, k) => ({ ...m, ...(k === i ? change : {}) }));
   draft.value = { ...draft.value, [axis]: next as DiagramDraft['across'] };
 }
-const { busy, note, stop, work } = usePictureWork(say.theLineCouldNotBeFollowed);
+const { busy, note, stop, work } = usePictureWork(say.followFailed);
 const columns = computed((): readonly Column<DiagramPoint>[] => {
   const unit = preferences.temperatureUnit;
   return [
@@ -79,7 +79,7 @@ const columns = computed((): readonly Column<DiagramPoint>[] => {
     { key: 'ohm', title: 'Ω', mono: true, text: (p) => formatOhm(p.resistanceOhm) },
     {
       key: 'half',
-      title: say.thePictureTellsItTo,
+      title: say.uncertainty,
       mono: true,
       soft: true,
       text: (p) => `± ${fixed(100 * Math.expm1(p.halfLog), 1)} %`,
@@ -102,7 +102,7 @@ async function tap(x: number, y: number): Promise<void> {
       if (line) {
         draft.value = { ...draft.value, points: line };
         following.value = false;
-      } else note.value = say.noLineOfAColourOf;
+      } else note.value = say.noLine;
     },
   );
 }
@@ -119,7 +119,7 @@ async function open(file: File): Promise<void> {
       :kept="kept"
       subject="diagram"
       :note="note || straightening.note.value"
-      :lost="draftFault && say.thePointsAreNotKeptThe(draftFault)"
+      :lost="draftFault && say.pointsNotSaved(draftFault)"
       @open="open"
     />
     <div v-if="picture" class="two">
@@ -129,26 +129,26 @@ async function open(file: File): Promise<void> {
             say.straightenThePhoto
           }}</ActButton>
           <template v-else>
-            <span class="soft">{{ say.dragTheFourCornersAroundTheDiagram }}</span>
+            <span class="soft">{{ say.cornersHelp }}</span>
             <ActButton kind="main" :disabled="!straightening.canDo.value" @click="straightening.run()">{{
               say.straighten
             }}</ActButton>
-            <ActButton kind="quiet" @click="straightening.cancel()">{{ say.keepItAsItIs }}</ActButton>
+            <ActButton kind="quiet" @click="straightening.cancel()">{{ say.cancel }}</ActButton>
           </template>
         </div>
         <PictureStage
           :picture="picture"
           :handles="handles"
           :outline="straightening.handles.value !== null"
-          :label="say.pictureOfTheDiagram"
+          :label="say.pictureLabel"
           @move="move"
           @drop="drop"
           @tap="tap"
         />
       </div>
       <div class="steps">
-        <h3>{{ say.twoKnownPlacesOnEachAxis }}</h3>
-        <p class="soft">{{ say.dragEachCrossToWhereIts }}</p>
+        <h3>{{ say.axesTitle }}</h3>
+        <p class="soft">{{ say.axesHelp }}</p>
         <div v-for="axis in AXES" :key="axis" class="axis" :class="axis">
           <EntryField
             v-for="(m, i) in marks[axis]"
@@ -158,22 +158,22 @@ async function open(file: File): Promise<void> {
             :model-value="m.value"
             @update:model-value="setMark(axis, i, { value: $event })"
           />
-          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">{{ say.temperatureAxisIsLogarithmic }}</CheckBox>
-          <CheckBox v-else v-model="draft.logUp">{{ say.resistanceAxisIsLogarithmic }}</CheckBox>
+          <CheckBox v-if="axis === 'across'" v-model="draft.logAcross">{{ say.logTemperature }}</CheckBox>
+          <CheckBox v-else v-model="draft.logUp">{{ say.logResistance }}</CheckBox>
         </div>
         <p v-for="fault in read.faults" :key="fault" class="told odd" role="alert">{{ fault }}</p>
-        <h3>{{ say.pointsAlongTheLine }}</h3>
-        <p class="soft">{{ say.tapAlongTheLineMoreWhere }}</p>
+        <h3>{{ say.pointsTitle }}</h3>
+        <p class="soft">{{ say.pointsHelp }}</p>
         <div class="row">
           <ActButton :aria-pressed="following" @click="following = !following">
-            {{ following ? say.nowTapTheLine : say.followByColour }}
+            {{ following ? say.awaitingTap : say.followByColour }}
           </ActButton>
           <ActButton
             kind="quiet"
             :disabled="draft.points.length === 0"
             @click="draft.points = draft.points.slice(0, -1)"
           >
-            {{ say.takeTheLastBack }}
+            {{ say.removeLast }}
           </ActButton>
           <ActButton kind="quiet" :disabled="draft.points.length === 0" @click="draft.points = []">
             {{ say.allAway }}
@@ -189,7 +189,7 @@ async function open(file: File): Promise<void> {
             :row-key="(p) => p.temperatureC"
           />
         </div>
-        <p v-else-if="draft.points.length > 0" class="soft">{{ say.giveTheFourValuesAndThe }}</p>
+        <p v-else-if="draft.points.length > 0" class="soft">{{ say.needsValues }}</p>
         <ActButton kind="main" :disabled="read.points.length < 2" @click="emit('use', diagramText(read.points))">
           {{ say.useThesePoints }}
         </ActButton>

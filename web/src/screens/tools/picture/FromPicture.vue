@@ -44,7 +44,7 @@ const corners = computed<Corners | null>(
 const handles = computed(() => cornerHandles(corners.value ?? []));
 const round = computed(() => corners.value !== null && goRound(corners.value));
 
-const { busy, note, stop, work } = usePictureWork(say.thePictureCouldNotBeRead);
+const { busy, note, stop, work } = usePictureWork(say.readFailed);
 const progress = ref<PictureProgress | null>(null);
 /** The straight page, of which the snippets are cut: an address of its picture, and its size. */
 const page = shallowRef<{ url: string; width: number; height: number } | null>(null);
@@ -74,7 +74,7 @@ async function read(): Promise<void> {
     async ({ table, page: gray }) => {
       await showPage(gray);
       draft.value = { ...draft.value, heads: table.heads, rows: table.rows, looked: [], units: {} };
-      if (table.rows.length === 0) note.value = say.noTableFoundBetweenTheCorners;
+      if (table.rows.length === 0) note.value = say.noTable;
     },
   );
 }
@@ -134,13 +134,13 @@ const columns = computed((): readonly Column<PictureReading['rows'][number]>[] =
       :kept="kept"
       subject="table"
       :note="note"
-      :lost="draftFault && say.theFiguresAreNotKeptThe(draftFault)"
+      :lost="draftFault && say.figuresNotSaved(draftFault)"
       @open="open"
     />
     <div v-if="picture" class="two">
       <div>
-        <p class="soft say">{{ say.dragTheFourCornersAroundThe }}</p>
-        <PictureStage :picture="picture" :handles="handles" outline :label="say.pictureOfTheTable" @move="moveCorner" />
+        <p class="soft say">{{ say.cornersHelp }}</p>
+        <PictureStage :picture="picture" :handles="handles" outline :label="say.pictureLabel" @move="moveCorner" />
         <div class="row">
           <ActButton kind="main" :disabled="!round || busy" @click="read">
             {{ draft.rows.length > 0 ? say.readItAgain : say.readTheTable }}
@@ -152,21 +152,16 @@ const columns = computed((): readonly Column<PictureReading['rows'][number]>[] =
             }}</span>
             <ActButton kind="quiet" @click="stop">{{ say.cancel }}</ActButton>
           </template>
-          <span v-else-if="!round" class="told odd">{{ say.theCornersMustGoRoundThe }}</span>
+          <span v-else-if="!round" class="told odd">{{ say.cornersCross }}</span>
         </div>
       </div>
-      <section
-        v-if="draft.rows.length > 0"
-        class="figures"
-        :aria-label="say.figuresAsTheyWereRead"
-        data-test="picture-figures"
-      >
+      <section v-if="draft.rows.length > 0" class="figures" :aria-label="say.figuresLabel" data-test="picture-figures">
         <p role="status" :class="unsure > 0 ? 'told odd' : 'told'">
           {{ unsureFiguresText(unsure, draft.rows.length) }}
         </p>
         <PictureHeadings :headings="put.headings" @confirm="confirmUnit" />
-        <div class="scroll" tabindex="0" role="region" :aria-label="say.rowsOfTheTable">
-          <FactTable :label="say.rowsOfTheTable" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
+        <div class="scroll" tabindex="0" role="region" :aria-label="say.rowsLabel">
+          <FactTable :label="say.rowsLabel" :columns="columns" :rows="draft.rows" :row-key="(_, r) => r">
             <template v-for="(_, c) in heads" :key="c" #[String(c)]="{ row: cells, index: r }">
               <div v-if="cells[c]" class="cell" :class="{ unsure: put.doubts[r][c] !== null }">
                 <span class="snippet" :style="snippetStyle(cells[c].box, page)" aria-hidden="true"></span>
@@ -183,7 +178,7 @@ const columns = computed((): readonly Column<PictureReading['rows'][number]>[] =
                   />
                   <ActButton
                     v-if="put.doubts[r][c] !== null && put.doubts[r][c] !== 'no-figure'"
-                    :aria-label="say.inRowStandsAsInThePicture(cells[c].text, r + 1)"
+                    :aria-label="say.matchesPicture(cells[c].text, r + 1)"
                     @click="confirm(r, c)"
                   >
                     ✓

@@ -49,7 +49,7 @@ onBeforeUnmount(() => document.removeEventListener('paste', pasted));
       accept="image/*"
       @files="take"
     />
-    <span v-if="!has" class="soft">{{ say.orDropItHereOrPaste }}</span>
+    <span v-if="!has" class="soft">{{ say.dropHint }}</span>
   </div>
   <p v-if="kept.fault.value || note" class="told odd" role="alert">{{ kept.fault.value || note }}</p>
   <p v-if="lost" class="told odd" role="alert">{{ lost }}</p>

@@ -110,7 +110,7 @@ function tapped(event: MouseEvent): void {
             :class="h.kind"
             tabindex="0"
             role="button"
-            :aria-label="say.dragOrMoveWithTheArrowKeys(h.label)"
+            :aria-label="say.handleLabel(h.label)"
             :transform="`translate(${h.x} ${h.y}) scale(${scale})`"
             @pointerdown.prevent="grab($event, h)"
             @pointermove="drag"
@@ -126,15 +126,7 @@ function tapped(event: MouseEvent): void {
         </svg>
       </div>
     </div>
-    <SlideBar
-      v-model="zoom"
-      class="zoom"
-      :label="say.howCloseThePictureIs"
-      :text="`${zoom} ×`"
-      :low="1"
-      :high="4"
-      :step="0.25"
-    />
+    <SlideBar v-model="zoom" class="zoom" :label="say.zoom" :text="`${zoom} ×`" :low="1" :high="4" :step="0.25" />
   </div>
 </template>
 

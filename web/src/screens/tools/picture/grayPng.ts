@@ -13,6 +13,6 @@ export async function grayPng({ width, height, data }: GrayPicture): Promise<Blo
   }
   context.putImageData(image, 0, 0);
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say.noRoomForThePicture))), 'image/png'),
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say.noRoom))), 'image/png'),
   );
 }

@@ -9,7 +9,7 @@ import { usePictureWork } from './usePictureWork.ts';
 export function useStraighten(kept: ReturnType<typeof useKeptPicture>, straight: (picture: ShownPicture) => void) {
   /** Where the corners are; null while nothing is being straightened. */
   const corners = ref<Corners | null>(null);
-  const { busy, note, work } = usePictureWork(say.thePhotoCouldNotBeStraightened);
+  const { busy, note, work } = usePictureWork(say.straightenFailed);
   return {
     busy,
     note,
