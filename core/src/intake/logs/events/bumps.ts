@@ -30,15 +30,16 @@ function peaksOf(s: Series): { at: number; length: number; z: number }[] {
   const limit = normalQuantile(1 - FALSE_ALARM / (3 * n));
   const peaks: { at: number; length: number; z: number }[] = [];
   const floor = s.quantum / Math.sqrt(12);
+  const room = new Float64Array(n);
   for (const length of SCALES) {
     if (length > s.half || length > n) break;
-    const moving = new Float64Array(n - length + 1);
+    const moving = room.subarray(0, n - length + 1);
     for (let i = 0; i < moving.length; i++) moving[i] = sums[i + length] - sums[i];
     const scale = Math.max(scaleOf(moving, s.quantum, s.taken), floor * Math.sqrt(length), 1e-12);
     const least = Math.max(limit * scale, LEAST_STEPS * s.quantum * length);
     for (let i = 0; i < moving.length; i++) {
-      const size = Math.abs(moving[i]) / s.wider[i];
-      if (size >= least) peaks.push({ at: i, length, z: size / scale });
+      const size = Math.abs(moving[i]);
+      if (size >= least * s.wider[i]) peaks.push({ at: i, length, z: size / s.wider[i] / scale });
     }
   }
   return peaks;

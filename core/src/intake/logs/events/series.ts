@@ -73,11 +73,11 @@ function courseOf(x: Float64Array, half: number, quantum: number): Float64Array 
   );
   const out = Float64Array.from(plain);
   const window = new Float64Array(2 * half + 1);
-  let near = -1;
+  /** The last value that stands out, and the last one that was looked at. */
+  let [near, seen] = [-1, -1];
   for (let i = half; i < n - half; i++) {
     // Only where something stands out within the window: elsewhere both are alike.
-    for (let k = Math.max(near + 1, i - half); k <= i + half; k++)
-      if (Math.abs(x[k] - plain[k]) > STANDS_OUT * sigma) near = k;
+    while (seen < i + half) if (Math.abs(x[++seen] - plain[seen]) > STANDS_OUT * sigma) near = seen;
     if (n > LONG_LOG && near < i - half) continue;
     // The lesser of both sides, none where they disagree: a step has no slope.
     const [before, after] = [plain[i] - plain[i - half], plain[i + half] - plain[i]];
