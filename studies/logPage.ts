@@ -38,7 +38,7 @@ await page.evaluate(() => {
 });
 const memory = await workerMemory(page);
 await files(page, 'a log file').setInputFiles(file);
-await page.getByRole('heading', { name: /What it tells|Nothing stands out/ }).waitFor({ timeout: 120_000 });
+await page.getByRole('heading', { name: /Findings|Nothing unusual found/ }).waitFor({ timeout: 120_000 });
 const told = await page.evaluate(() => {
   const own = window as unknown as { longest: number; tasks: number };
   return { longest: own.longest, tasks: own.tasks };
