@@ -8,12 +8,9 @@ export function firstPaint(): Plugin {
   const opening = `${empty.title} ${appWords.openingTheChecks}`;
   const told = [
     `<h1>${empty.title}</h1><p>${empty.fourFigures}</p>`,
-    `<ol><li>${[
-      empty.figureTemperature,
-      empty.figureOhms,
-      empty.figureUnplugged,
-      empty.figurePluggedIn,
-    ].join('</li><li>')}</li></ol>`,
+    `<ol><li>${[empty.figureTemperature, empty.figureOhms, empty.figureUnplugged, empty.figurePluggedIn].join(
+      '</li><li>',
+    )}</li></ol>`,
     `<p>${empty.anyOrder}</p>`,
   ].join('');
   return {
