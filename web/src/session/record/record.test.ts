@@ -19,6 +19,15 @@ const EMPTY: Note = { title: '', size: 0, list: [] };
 const rest = async (): Promise<void> => {
   for (let i = 0; i < 30; i++) await Promise.resolve();
 };
+/** A test whose time passes as it says. */
+const inFakeTime = (work: () => Promise<void>) => async (): Promise<void> => {
+  vi.useFakeTimers();
+  try {
+    await work();
+  } finally {
+    vi.useRealTimers();
+  }
+};
 let n = 0;
 let name = '';
 beforeEach(() => {
@@ -154,9 +163,9 @@ describe('keeping', () => {
     expect(control.stored!.value.title).toBe('T');
     expect(await readAhead(name)).toEqual([]);
   });
-  test('refused, it is tried again by itself, after longer and longer pauses, and said to be refused until it is stored', async () => {
-    vi.useFakeTimers();
-    try {
+  test(
+    'refused, it is tried again by itself, after longer and longer pauses, and said to be refused until it is stored',
+    inFakeTime(async () => {
       const { record, control } = await opened();
       const said: string[] = [];
       watch(record.keeping, ({ kind }) => said.push(kind), { flush: 'sync' });
@@ -184,13 +193,11 @@ describe('keeping', () => {
       control.refuse = null;
       await vi.advanceTimersByTimeAsync(TRY_AGAIN_MS.first);
       expect(control.stored!.value.title).toBe('U');
-    } finally {
-      vi.useRealTimers();
-    }
-  });
-  test('put away while it is refused, it is not tried again; what no store would ever take neither', async () => {
-    vi.useFakeTimers();
-    try {
+    }),
+  );
+  test(
+    'put away while it is refused, it is not tried again; what no store would ever take neither',
+    inFakeTime(async () => {
       const { record, control } = await opened();
       control.refuse = 'full';
       record.value.title = 'T';
@@ -210,13 +217,11 @@ describe('keeping', () => {
       // By hand both are stored after all: nothing is left that leaving would lose.
       for (const each of [record, other.record]) await each.keepAgain();
       expect([control.stored!.value.title, other.control.stored!.value.title]).toEqual(['T', 'T']);
-    } finally {
-      vi.useRealTimers();
-    }
-  });
-  test('deleted elsewhere and to be stored again all the same: where that is refused, it is not said to be saved', async () => {
-    vi.useFakeTimers();
-    try {
+    }),
+  );
+  test(
+    'deleted elsewhere and to be stored again all the same: where that is refused, it is not said to be saved',
+    inFakeTime(async () => {
       const { record, control } = await opened();
       control.remove();
       control.refuse = 'full';
@@ -226,13 +231,11 @@ describe('keeping', () => {
       control.refuse = null;
       await vi.advanceTimersByTimeAsync(2 * TRY_AGAIN_MS.first);
       expect([record.keeping.value.kind, control.stored?.value]).toEqual(['kept', EMPTY]);
-    } finally {
-      vi.useRealTimers();
-    }
-  });
-  test('a store that refuses every third write loses nothing, says each refusal, and has it all in the end', async () => {
-    vi.useFakeTimers();
-    try {
+    }),
+  );
+  test(
+    'a store that refuses every third write loses nothing, says each refusal, and has it all in the end',
+    inFakeTime(async () => {
       const { record, control } = await opened();
       const said = new Set<string>();
       watch(record.keeping, ({ kind }) => said.add(kind), { flush: 'sync' });
@@ -250,10 +253,8 @@ describe('keeping', () => {
       await vi.advanceTimersByTimeAsync(2 * TRY_AGAIN_MS.first);
       expect(record.keeping.value.kind).toBe('kept');
       expect(control.stored!.value.list.map((r) => r.value)).toEqual(Array.from({ length: 60 }, (_, i) => i + 1));
-    } finally {
-      vi.useRealTimers();
-    }
-  });
+    }),
+  );
   test('leaving the page while the store refuses is asked about; not when all is kept', async () => {
     const { record, control } = await opened();
     const leaves = (): boolean => {
