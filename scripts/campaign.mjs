@@ -10,6 +10,7 @@ const codes = [
   run('npx', ['--no-install', 'tsx', 'e2e/campaignKills.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignBackup.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignHostile.ts']),
+  run('npx', ['--no-install', 'tsx', 'e2e/campaignFrames.ts']),
   run('npx', ['--no-install', 'tsx', 'e2e/campaignMany.ts']),
   run('npx', ['--no-install', 'tsx', 'studies/longRecording.ts']),
   run('npx', ['--no-install', 'tsx', 'studies/hostile.ts']),
