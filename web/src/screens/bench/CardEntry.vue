@@ -170,7 +170,7 @@ const positions = computed(() =>
         :model-value="keyOf(conditions)"
         @update:model-value="where"
       />
-      <div v-if="needsAir" class="beside">
+      <div v-if="needsAir" class="thermometer">
         <EntryField
           :label="hot ? say.thermometerHot : say.thermometer"
           quantity="told-celsius"
@@ -197,10 +197,11 @@ const positions = computed(() =>
   gap: 10px;
   flex-wrap: wrap;
 }
-.beside {
+.thermometer {
   position: relative;
 }
-.beside :deep(.within) {
+/* How good it is stands in the line of the label. */
+.thermometer :deep([data-test='thermometer']) {
   position: absolute;
   top: 3px;
   right: 2px;
