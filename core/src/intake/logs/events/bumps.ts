@@ -2,21 +2,18 @@ import { normalQuantile } from '../../../base/numeric/normal.ts';
 import { medianOf } from '../../../base/numeric/quantiles.ts';
 import type { LogEvent } from '../finding.ts';
 import { endOf, type ScaleEnds } from './ends.ts';
-import { FALSE_ALARM, LEAST_STEPS, mean, scaleOf, type Series, slopeOf } from './series.ts';
+import { FALSE_ALARM, LEAST_STEPS, mean, scaleOf, type Series, slopeOf, take } from './series.ts';
 
 const SCALES = [1, 2, 3, 4, 6, 8, 11, 15, 20] as const;
 /** Short ones that come back: the sum over 1 … 20 samples of what is left of the course, against the scatter of such sums in the series itself. */
 export function findBumps(s: Series, ends: ScaleEnds): LogEvent[] {
-  const n = s.x.length;
   const events: LogEvent[] = [];
   // The clearest first: what lies under one that was taken is the same event.
   for (const { at, length, z } of peaksOf(s).sort((a, b) => b.z - a.z)) {
-    let clear = true;
-    for (let i = at; i < at + length && clear; i++) clear = s.taken[i] === 0;
-    if (!clear) continue;
+    if (s.taken.subarray(at, at + length).includes(1)) continue;
     const [from, to] = edges(s, at, at + length);
     if (!isClear(s, from, to) || !isAbrupt(s, from, to) || !beyondBend(s, from, to)) continue;
-    for (let i = Math.max(0, from - 1); i < Math.min(n, to + 1); i++) s.taken[i] = 1;
+    take(s, from - 1, to + 1);
     events.push(bump(s, from, to, z, ends));
   }
   return events;

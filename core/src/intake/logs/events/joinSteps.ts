@@ -1,13 +1,13 @@
 import { medianOf } from '../../../base/numeric/quantiles.ts';
 import type { LogEvent } from '../finding.ts';
 import { endOf, type ScaleEnds } from './ends.ts';
-import { mean, type Series, slopeOf, span } from './series.ts';
+import { mean, type Series, slopeOf, span, take } from './series.ts';
 import type { Step } from './steps.ts';
 
 /** Longest stretch between two opposite steps that counts as one event, share of the series. */
 const LONGEST_AWAY = 0.25;
 
-/** Steps as they are told: one away and one back are a long drop-out, where what lies between is at an end of the scale. */
+/** The events that steps make: one away and one back are a long drop-out, where what lies between is at an end of the scale. */
 export function joinSteps(
   s: Series,
   steps: readonly Step[],
@@ -20,14 +20,10 @@ export function joinSteps(
     const pair = awayInTwoSteps(s, one, two, ends);
     const event = pair ?? awayAgain(s, one, ends) ?? loneStep(s, one, two, ends, explained);
     if (event) events.push(event);
-    // The second step of a pair is told with the first.
+    // The second step of a pair belongs to the event of the first.
     if (pair) k++;
   }
   return events;
-}
-
-function take({ taken }: Series, from: number, to: number): void {
-  for (let i = from; i < to; i++) taken[i] = 1;
 }
 
 const beforeOf = ({ x }: Series, { at }: Step): number => medianOf(x, Math.max(0, at - 6), at);
@@ -65,13 +61,13 @@ function loneStep(
   explained: readonly LogEvent[],
 ): LogEvent | null {
   const n = s.x.length;
-  // What a display makes up for after it stood is told with the standing; a rush has two bends.
+  // What a display makes up for after it stood belongs to the standing; a rush has two bends.
   const beside = s.half * s.stepS;
   if (explained.some((e) => s.t[one.at] >= e.fromS - beside && s.t[one.at] <= e.toS + beside)) return null;
   const before = beforeOf(s, one);
   const level = medianOf(s.x, one.at, Math.min(n, one.at + 6));
   const end = endOf(level, before, ends);
-  take(s, Math.max(0, one.at - 2), Math.min(n, one.at + 2));
+  take(s, one.at - 2, one.at + 2);
   const whole = span(s, one.at, end ? (two?.at ?? n) : one.at + 1);
   return { ...whole, kind: end ? 'drop-out' : 'step', before, level, end, sigmas: one.z };
 }

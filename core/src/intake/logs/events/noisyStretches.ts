@@ -1,7 +1,7 @@
 import { medianOf, quantileOf } from '../../../base/numeric/quantiles.ts';
 import { runningMedian } from '../../../base/numeric/runningMedian.ts';
 import type { LogEvent } from '../finding.ts';
-import { LONG_LOG, type Series, span } from './series.ts';
+import { LONG_LOG, type Series, span, take } from './series.ts';
 
 /** Stretches in which neighbours scatter several times as much as elsewhere. */
 const NOISE_TIMES = 3.3;
@@ -45,7 +45,7 @@ export function findNoise(s: Series): LogEvent[] {
       const level = medianOf(s.x, from, to);
       const sigmas = quantileOf(rough.slice(first, end + 1), 0.5) / usual[b];
       events.push({ ...span(s, from, to), kind: 'noise', before: level, level, end: null, sigmas });
-      for (let i = Math.max(0, from - BLOCK); i < Math.min(n, to + BLOCK); i++) s.taken[i] = 1;
+      take(s, from - BLOCK, to + BLOCK);
     }
     b = end;
   }

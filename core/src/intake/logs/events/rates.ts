@@ -1,6 +1,6 @@
 import { runningMedian } from '../../../base/numeric/runningMedian.ts';
 import type { LogEvent } from '../finding.ts';
-import { type Series, span } from './series.ts';
+import { type Series, span, take } from './series.ts';
 
 /** Faster than this no sensor in a liquid or a duct follows, K/s. Common practice, no source. */
 const FASTEST_K_S = 4;
@@ -35,7 +35,7 @@ export function findRates(s: Series): LogEvent[] {
         end: null,
         sigmas: Math.abs(total) / s.sigma,
       });
-      for (let k = Math.max(0, i - 3); k < Math.min(n, to + 4); k++) s.taken[k] = 1;
+      take(s, i - 3, to + 4);
     }
     i = to;
   }

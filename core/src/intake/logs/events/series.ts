@@ -148,6 +148,12 @@ export function scaleOf(values: Float64Array, quantum: number, taken?: Uint8Arra
   if (kept.length === 0) return core;
   return Math.max(quantileOf(kept, 0.683), quantileOf(kept, 0.9) / 1.645);
 }
+
+/** Marks samples as those of an event that was found; what lies outside the series is left out. */
+export function take({ taken }: Series, from: number, to: number): void {
+  taken.fill(1, Math.max(0, from), to);
+}
+
 export function mean(x: Float64Array, from: number, to: number): number {
   let sum = 0;
   for (let i = from; i < to; i++) sum += x[i];

@@ -1,7 +1,7 @@
 import { medianOf } from '../../../base/numeric/quantiles.ts';
 import type { LogEvent } from '../finding.ts';
 import { endOf, type ScaleEnds } from './ends.ts';
-import { FALSE_ALARM, type Series, span } from './series.ts';
+import { FALSE_ALARM, type Series, span, take } from './series.ts';
 
 /** Stretches in which every value is the same although the series has noise of its own, or went on moving underneath. */
 export function findStuck(s: Series, ends: ScaleEnds): LogEvent[] {
@@ -17,7 +17,7 @@ export function findStuck(s: Series, ends: ScaleEnds): LogEvent[] {
       const byNoise = equal !== null && run * Math.log(equal) + Math.log(n) < Math.log(FALSE_ALARM);
       if (byNoise || catchesUp(s, from, to)) {
         const after = medianOf(s.x, to, Math.min(n, to + 3));
-        for (let i = from; i < Math.min(n, to + 2); i++) s.taken[i] = 1;
+        take(s, from, to + 2);
         const sigmas = Number.isFinite(after) ? Math.abs(after - s.x[from]) / s.sigma : 0;
         events.push({ ...span(s, from, to), kind: 'stuck', before: s.x[from], level: s.x[from], end: null, sigmas });
       }
