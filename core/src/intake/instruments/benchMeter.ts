@@ -1,5 +1,5 @@
 import { type Channel, type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
-import { lineSplitter } from './lineSplitter.ts';
+import { lateAnswer, lineSplitter } from './lineSplitter.ts';
 
 /**
  * A bench meter over SCPI (SCPI-1999 and IEEE 488.2, from memory): `*IDN?`, `CONF:VOLT:DC`, `CONF:RES`, `READ?`. Each reading is asked together with
@@ -51,10 +51,8 @@ class ScpiMeter implements BenchMeter {
   }
 
   step(nowS: number): ReturnType<Driver['step']> {
-    const heard: Heard[] = [];
-    const half = this.lines.overdue(nowS, PATIENCE_S / 2);
-    if (half !== null) heard.push(this.fault('half', nowS, half));
-    else if (this.waiting && nowS - this.waiting.sinceS > PATIENCE_S) heard.push(this.fault('silent', nowS, ''));
+    const late = lateAnswer(this.lines, this.waiting, nowS, PATIENCE_S);
+    const heard: Heard[] = late ? [this.fault(late.fault, nowS, late.text)] : [];
     if (this.waiting || nowS < this.notBeforeS) return { send: '', heard };
     this.waiting = { for: this.named ? 'reading' : 'name', sinceS: nowS };
     if (!this.named) return { send: '*IDN?\n', heard };

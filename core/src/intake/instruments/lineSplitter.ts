@@ -1,3 +1,5 @@
+import type { LineFault } from './heard.ts';
+
 /** Longest line of any instrument here; what runs on longer is noise. */
 export const LONGEST_LINE = 200;
 
@@ -37,4 +39,21 @@ export function lineSplitter(): LineSplitter {
       return line;
     },
   };
+}
+
+/**
+ * What time alone says of an answer that should be there: a line half come, or nothing at all; null where none is late.
+ *
+ * @param waiting since when an answer is waited for, s; null where none is
+ * @param patienceS an answer may take so long; a line begun may stand for half of it
+ */
+export function lateAnswer(
+  lines: LineSplitter,
+  waiting: { sinceS: number } | null,
+  nowS: number,
+  patienceS: number,
+): { fault: LineFault; text: string } | null {
+  const half = lines.overdue(nowS, patienceS / 2);
+  if (half !== null) return { fault: 'half', text: half };
+  return waiting && nowS - waiting.sinceS > patienceS ? { fault: 'silent', text: '' } : null;
 }

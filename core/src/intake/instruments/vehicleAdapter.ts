@@ -1,5 +1,5 @@
 import { type Channel, type Driver, type Heard, type LineFault, lineFault } from './heard.ts';
-import { lineSplitter } from './lineSplitter.ts';
+import { lateAnswer, lineSplitter } from './lineSplitter.ts';
 import { hex, type Parameter, PARAMETERS, supportedPids } from './parameters.ts';
 
 /**
@@ -53,10 +53,8 @@ class VehicleAdapter implements Driver {
   constructor(private readonly everyS: number) {}
 
   step(nowS: number): ReturnType<Driver['step']> {
-    const heard: Heard[] = [];
-    const half = this.lines.overdue(nowS, PATIENCE_S / 2);
-    if (half !== null) heard.push(this.fault('half', nowS, half));
-    else if (this.waiting && nowS - this.waiting.sinceS > PATIENCE_S) heard.push(this.fault('silent', nowS, ''));
+    const late = lateAnswer(this.lines, this.waiting, nowS, PATIENCE_S);
+    const heard: Heard[] = late ? [this.fault(late.fault, nowS, late.text)] : [];
     if (this.waiting || nowS < this.notBeforeS) return { send: '', heard };
     const pid = this.nextPid();
     this.number = (this.number + 1) & 0xff;
@@ -68,7 +66,7 @@ class VehicleAdapter implements Driver {
     return this.lines.push(text, nowS).flatMap((l) => this.line(l, nowS));
   }
 
-  /** What is asked next: what the vehicle has, until that is known; then its sensors by turns. */
+  /** The next request: which sensors the vehicle has, until that is known; then each of them in turn. */
   private nextPid(): number {
     if (this.masksLeft.length === 0 && this.there.length === 0) this.masksLeft = [...MASKS];
     if (this.masksLeft.length > 0) return this.masksLeft[0];
