@@ -84,7 +84,7 @@ const writtenMark = ({ cells }: Found): DecimalMark => (cells.some((c) => c.incl
 
 /** The decimal mark of a column that can be read both ways; null where nothing tells. */
 function likelyDecimal(column: Found, elsewhere: DecimalMark | undefined): DecimalMark | null {
-  // Both marks stand for decimals in one column: what can be both is asked, and left out as long.
+  // Both marks stand for decimals in one column: a figure that can be both is a question, and left out until it is answered.
   if (column.cells.some((c) => cellFigure(c, '.') && !cellFigure(c, ','))) return null;
   const steady = ([',', '.'] as const).filter((mark) => isSteady(valuesOf(column, mark)));
   if (steady.length === 1 && column.cells.length >= 3) return steady[0];
