@@ -2,11 +2,11 @@ import { type Browser, expect, type Page, test } from '@playwright/test';
 import { axeFinds } from './axe.ts';
 import { choose, files } from './bench.ts';
 import { PNG } from 'pngjs';
-import { curveModel } from '../core/src/circuit/curves/curve.ts';
-import { grayOf } from '../core/src/intake/picture/grayPicture.ts';
+import { type ColourPicture, grayOf } from '../core/src/intake/picture/grayPicture.ts';
 import { pictureTable } from '../core/src/intake/picture/pictureTable.ts';
 import { prepareTable, readTable } from '../core/src/intake/picture/readTable.ts';
-import type { Corners } from '../core/src/intake/picture/straighten.ts';
+import type { Corners, Spot } from '../core/src/intake/picture/straighten.ts';
+import { drawnDiagram } from '../core/test/drawnDiagram.ts';
 import { textReader } from '../studies/textReader.ts';
 import { dragCorners, type TablePicture, tablePicture } from './tablePictures.ts';
 
@@ -160,21 +160,16 @@ test('a file that is no picture, reading that is stopped, and corners that cross
   await expect(page.getByRole('alert').filter({ hasText: /cannot read this( file)? as a picture/ })).toBeVisible();
 });
 
-test('a curve off a diagram: two values on each axis, the line followed by its colour', async ({ page, browser }) => {
-  const model = curveModel({ kind: 'beta', r25Ohm: 10_000, betaK: 3977 });
-  const [x, y] = [
-    (t: number) => 100 + ((t + 20) / 120) * 800,
-    (r: number) => 650 - (Math.log(r / 500) / Math.log(200)) * 600,
-  ];
-  const line = Array.from({ length: 241 }, (_, i) => -20 + i / 2)
-    .map((t) => `${x(t)},${y(model.resistanceOhm(t))}`)
-    .join(' ');
-  const drawing = await browser.newPage({ viewport: { width: 1000, height: 720 } });
-  await drawing.setContent(
-    `<body style="margin:0"><svg width="1000" height="720"><path d="M100 50V650H900M300 50V650M500 50V650M700 50V650M100 350H900" stroke="#bbb" fill="none"/><polyline points="${line}" fill="none" stroke="#b02020" stroke-width="4"/></svg>`,
-  );
-  const png = await drawing.screenshot();
-  await drawing.close();
+/** A picture of the core as a file. */
+function pngOf({ width, height, data }: ColourPicture): Buffer {
+  const png = new PNG({ width, height });
+  png.data.set(data);
+  return PNG.sync.write(png);
+}
+
+test('a curve off a diagram: two values on each axis, the line followed by its colour', async ({ page }) => {
+  const { picture, model, across, up, temperatures, ohms, at } = drawnDiagram(4);
+  const png = pngOf(picture);
 
   await page.goto('/shelf/own');
   await page.getByLabel('From a diagram').check();
@@ -182,25 +177,27 @@ test('a curve off a diagram: two values on each axis, the line followed by its c
   const stage = page.locator('.layer svg');
   await expect(stage).toBeVisible();
   await stage.scrollIntoViewIfNeeded();
-  const drag = async (handle: string, px: number, py: number): Promise<void> => {
-    const ring = (await page.getByRole('button', { name: handle }).locator('.ring').boundingBox())!;
+  const onStage = async ({ x, y }: Spot): Promise<[number, number]> => {
     const box = (await stage.boundingBox())!;
+    return [box.x + (x / picture.width) * box.width, box.y + (y / picture.height) * box.height];
+  };
+  const drag = async (handle: string, to: Spot): Promise<void> => {
+    const ring = (await page.getByRole('button', { name: handle }).locator('.ring').boundingBox())!;
     await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
     await page.mouse.down();
-    await page.mouse.move(box.x + (px / 1000) * box.width, box.y + (py / 720) * box.height, { steps: 3 });
+    await page.mouse.move(...(await onStage(to)), { steps: 3 });
     await page.mouse.up();
   };
-  await drag('Known temperature, left', x(0), 650);
-  await drag('Known temperature, right', x(100), 650);
-  await drag('Known resistance, low', 100, y(1000));
-  await drag('Known resistance, high', 100, y(100_000));
-  await page.getByLabel('Known temperature, left', { exact: true }).fill('0');
-  await page.getByLabel('Known temperature, right', { exact: true }).fill('100');
-  await page.getByLabel('Known resistance, low', { exact: true }).fill('1k');
-  await page.getByLabel('Known resistance, high', { exact: true }).fill('100k');
+  const known = [
+    ['Known temperature, left', across[0], temperatures[0]],
+    ['Known temperature, right', across[1], temperatures[1]],
+    ['Known resistance, low', up[0], ohms[0]],
+    ['Known resistance, high', up[1], ohms[1]],
+  ] as const;
+  for (const [handle, place] of known) await drag(handle, place);
+  for (const [handle, , value] of known) await page.getByLabel(handle, { exact: true }).fill(String(value));
   await page.getByRole('button', { name: 'Follow by colour' }).click();
-  const box = (await stage.boundingBox())!;
-  await page.mouse.click(box.x + (x(40) / 1000) * box.width, box.y + (y(model.resistanceOhm(40)) / 720) * box.height);
+  await page.mouse.click(...(await onStage(at(40))));
   await expect(page.locator('[data-test="diagram-points"] tbody tr')).toHaveCount(24);
   await page.reload();
   await expect(page.locator('[data-test="diagram-points"] tbody tr')).toHaveCount(24);

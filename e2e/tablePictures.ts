@@ -110,13 +110,23 @@ export async function tablePicture(page: Page, seed: number): Promise<TablePictu
   const corners = await page.$$eval('.c', (list) =>
     list.map((e) => [e.getBoundingClientRect().x, e.getBoundingClientRect().y] as [number, number]),
   );
-  const shot = PNG.sync.read(await page.screenshot());
+  const shot = PNG.sync.read(await photo(page));
   for (let i = 0; i < shot.data.length; i += 4) {
     const by = noise * (uniform() + uniform() - 1) * 1.5;
     for (let c = 0; c < 3; c++) shot.data[i + c] = Math.max(0, Math.min(255, shot.data[i + c] + by));
   }
   const done = `${font} ${size} px, rules ${rules}, ${align}, ${askew.toFixed(1)}° askew, tilt ${tilt.map((t) => t.toFixed(0)).join('/')}°, blur ${blur}, shadow ${shadow.toFixed(2)}, noise ${noise}`;
   return { png: PNG.sync.write(shot), rows, heads, corners, done, unit, kiloohms, comma };
+}
+
+/** A busy machine's browser now and then answers “Unable to capture screenshot”. The picture is only the material of a test, so it is taken again. */
+async function photo(page: Page): Promise<Buffer> {
+  for (let left = 3; ; left--)
+    try {
+      return await page.screenshot();
+    } catch (error) {
+      if (left === 0) throw error;
+    }
 }
 
 /** Drags the four corners on the shelf to those of the paper, as a hand does. */
