@@ -2,7 +2,7 @@
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { factTableWords as say } from '@mellow-probe/core/wording/screens/base';
 import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
-import { computed, onMounted, onUpdated, ref } from 'vue';
+import { computed, onMounted, onUpdated, ref, shallowRef } from 'vue';
 import type { Column } from './factTable.ts';
 
 /** Rows of facts: a cell is drawn by the slot of its column's name, else it is the text that the column gives. */
@@ -34,11 +34,35 @@ const selection = computed((): TableProps<Row>['rowSelection'] => {
       }
     : undefined;
 });
+/** Sorted and cut into pages here: the library goes over every row it is given at each change, and there may be thousands. */
+const UNSORTED: { key: string; order: 'ascend' | 'descend' | null } = { key: '', order: null };
+const sorting = shallowRef(UNSORTED);
+const sorted = computed(() => {
+  const { key, order } = sorting.value;
+  const ascending = order && props.columns.find((c) => c.key === key)?.order;
+  if (!ascending) return props.rows;
+  return [...props.rows].sort(order === 'ascend' ? ascending : (a, b) => ascending(b, a));
+});
+const turned = ref(1);
+const current = computed(() =>
+  Math.max(1, Math.min(turned.value, Math.ceil(props.rows.length / (props.page ?? Infinity)))),
+);
+const onPage = computed(() => {
+  const { page } = props;
+  return page ? sorted.value.slice((current.value - 1) * page, current.value * page) : sorted.value;
+});
+const onChange: TableProps<Row>['onChange'] = (pages, _, sorter) => {
+  const { columnKey, order } = Array.isArray(sorter) ? sorter[0] : sorter;
+  const next = order ? { key: String(columnKey), order } : UNSORTED;
+  turned.value = next.key === sorting.value.key && next.order === sorting.value.order ? (pages.current ?? 1) : 1;
+  sorting.value = next;
+};
 const columns = computed(() =>
   props.columns.map((c): TableColumnType<Row> => ({
     key: c.key,
     title: c.title,
-    sorter: c.order,
+    sorter: c.order !== undefined,
+    sortOrder: sorting.value.key === c.key ? sorting.value.order : null,
     showSorterTooltip: false,
     className:
       [c.mono && 'mono', c.soft && 'soft', c.wideOnly && 'wide-only', c.wideOnly === 'desk' && 'desk-only']
@@ -66,15 +90,18 @@ const byKey = computed(() => new Map(props.columns.map((c) => [c.key, c])));
     :class="['facts', { headless }]"
     size="small"
     :columns="columns"
-    :data-source="rows as Row[]"
+    :data-source="onPage as Row[]"
     :row-key="rowKey as never"
-    :pagination="page ? { pageSize: page, hideOnSinglePage: true, showSizeChanger: false } : false"
+    :pagination="
+      page ? { current, pageSize: page, total: rows.length, hideOnSinglePage: true, showSizeChanger: false } : false
+    "
     :custom-row="rowAttributes as never"
     :row-class-name="rowClass"
     :row-selection="selection"
     :show-header="!headless"
     :aria-label="label"
     table-layout="auto"
+    @change="onChange"
   >
     <template #headerCell="{ column }">
       <span :class="{ 'visually-hidden': byKey.get(String(column.key))?.quietTitle }">{{ column.title }}</span>

@@ -267,8 +267,22 @@ describe('what is pressed, typed and picked', () => {
     });
     const lines = () => table.findAll('[data-test="fact"]').map((r) => r.text().replace(/\s+/g, ' '));
     expect(lines()).toEqual(['row 4do 0', 'row 3do 1', 'row 2do 2']);
+    const page = () => table.get('.ant-pagination-item-active').text();
+    await table.get('.ant-pagination-item-2').trigger('click');
+    expect([page(), lines()]).toEqual(['2', ['row 1do 3', 'row 0do 4']]);
     await table.get('th').trigger('click');
-    expect(lines()[0]).toContain('row 0');
+    expect([page(), lines()]).toEqual(['1', ['row 0do 4', 'row 1do 3', 'row 2do 2']]);
+    await table.get('.ant-pagination-item-2').trigger('click');
+    expect(lines()).toEqual(['row 3do 1', 'row 4do 0']);
+    await table.get('th').trigger('click');
+    expect([page(), lines()[0], table.get('th').attributes('aria-sort')]).toEqual(['1', 'row 4do 0', 'descending']);
+    await table.get('th').trigger('click');
+    expect(lines()).toEqual(['row 4do 0', 'row 3do 1', 'row 2do 2']);
+    await table.get('.ant-pagination-item-2').trigger('click');
+    await table.setProps({ rows: rows.slice(0, 1) });
+    expect(lines()).toEqual(['row 4do 0']);
+    await table.setProps({ rows: [] });
+    expect(lines()).toEqual([]);
     expect(table.findAll('th')[1].get('.visually-hidden').text()).toBe('Act');
   });
 
@@ -282,13 +296,22 @@ describe('what is pressed, typed and picked', () => {
       },
       attachTo: document.body,
     });
-    await menu.get('button').trigger('click');
+    const button = menu.get('button');
+    (button.element as HTMLElement).focus();
+    await button.trigger('click');
     await new Promise((r) => setTimeout(r, 200));
+    expect(document.activeElement).toBe(menu.get('button').element);
     const items = [...document.querySelectorAll<HTMLElement>('[role="menuitem"]')];
     expect(items.map((i) => i.textContent)).toEqual(['copy', 'delete']);
     items[1].click();
     await flushPromises();
     expect(acts).toEqual(['delete']);
+    await new Promise((r) => setTimeout(r, 200));
+    const open = () => menu.get('button').classes('ant-dropdown-open');
+    expect(open()).toBe(false);
+    await menu.get('button').trigger('click');
+    await new Promise((r) => setTimeout(r, 200));
+    expect(open()).toBe(true);
     menu.unmount();
   });
 });

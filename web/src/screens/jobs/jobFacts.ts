@@ -17,4 +17,4 @@ export const changedText = ({ updatedAt }: JobLine): string => momentText(update
 export type JobAct = 'copy' | 'like' | 'again' | 'export' | 'archive' | 'remove';
 
 /** Checks on one page of the ledger. */
-export const JOBS_A_PAGE = 50;
+export const JOBS_A_PAGE = 25;
