@@ -7,7 +7,7 @@ import type { LogChoices } from '@mellow-probe/core/intake/logs/logColumns';
 import { clockText, logFaultText, logReadText } from '@mellow-probe/core/wording/logText';
 import { NOT_TAKEN, storageFaultText } from '@mellow-probe/core/wording/storageText';
 import { counted } from '@mellow-probe/core/base/units/writing';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActButton from '../../components/base/ActButton.vue';
 import NoticeBar from '../../components/base/NoticeBar.vue';
@@ -16,17 +16,20 @@ import ProgressBar from '../../components/base/ProgressBar.vue';
 import { openChecks } from '../../components/openChecks.ts';
 import TopBar from '../../components/TopBar.vue';
 import { newId, nowIso } from '../../browser/newId.ts';
+import { rested } from '../../browser/rested.ts';
+import { apart } from '../../browser/turns.ts';
 import { listRecordings, type RecordingHead, removeRecording } from '../../data/storage/recordingStorage.ts';
 import { useBench } from '../../session/bench.ts';
 import { useJobs } from '../../data/stores/jobs/jobs.ts';
-import FindingList from './FindingList.vue';
 import LogColumns from './LogColumns.vue';
 import LogList from './LogList.vue';
-import LogMore from './LogMore.vue';
-import LogView from './LogView.vue';
 import { useLogRoom } from './useLogRoom.ts';
 
 /** The log laboratory: recordings and files, the chart to the sample, what was found, and what of it goes on a check. */
+// What a log brings is put up one part after the other: at one go it would hold the page up.
+const LogView = defineAsyncComponent(() => apart(() => import('./LogView.vue')));
+const LogMore = defineAsyncComponent(() => apart(() => import('./LogMore.vue')));
+const FindingList = defineAsyncComponent(() => apart(() => import('./FindingList.vue')));
 const route = useRoute();
 const router = useRouter();
 const jobs = useJobs();
@@ -50,6 +53,8 @@ async function list(): Promise<void> {
 onMounted(() => {
   void list();
   void jobs.load();
+  // The chart library takes its time to start: before a file is read, nobody waits for it.
+  void rested().then(() => import('./LogChart.vue'));
 });
 watch(
   () => route.params.rec,
