@@ -41,9 +41,10 @@ export function readingView(
   reading: JobReading | undefined,
 ): ReadingView {
   const { quantity } = measurementById(measurement);
-  const value = reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
-  const { range, isJudged, predicted } = expectedOf(verdict, measurement, reading);
-  const standing = standingOf(isJudged && value !== null && range ? inside(range, value) : null);
+  const expected = expectedOf(verdict, measurement, reading);
+  const { range, predicted } = expected;
+  const value = valueOf(reading);
+  const standing = judged(value, expected);
   return {
     healthy: range ? formatInterval(range, quantity, unit) : '',
     ...standing,
@@ -52,6 +53,16 @@ export function readingView(
   };
 }
 
+/** How a reading that was taken stands to its healthy range, without the words about it. */
+export function readingStanding(verdict: VerdictView, reading: JobReading): ReadingView['standing'] {
+  return judged(valueOf(reading), expectedOf(verdict, reading.measurement, reading)).standing;
+}
+
+const valueOf = (reading: JobReading | undefined): number | null =>
+  reading?.value === 'OL' ? Infinity : (reading?.value ?? null);
+const judged = (value: number | null, { range, isJudged }: Expected): ReturnType<typeof standingOf> =>
+  standingOf(isJudged && value !== null && range ? inside(range, value) : null);
+
 /** Ohms as they were read, and what was probably meant where a factor of a thousand brings them into the healthy range. */
 function ohmsRead(ohm: number, range: Interval | undefined): Pick<ReadingView, 'readAs' | 'meant'> {
   const meant = range ? probablyMeant(ohm, range) : null;
@@ -59,18 +70,29 @@ function ohmsRead(ohm: number, range: Interval | undefined): Pick<ReadingView, '
 }
 
 /** What the engine expects of a test: healthy, and with the leading suspect; `isJudged`: this very reading is among those it weighed. */
-function expectedOf(
-  verdict: VerdictView,
-  measurement: string,
-  reading: JobReading | undefined,
-): { range?: Interval | undefined; isJudged: boolean; predicted?: Interval | undefined } {
+interface Expected {
+  range?: Interval | undefined;
+  isJudged: boolean;
+  predicted?: Interval | undefined;
+}
+function expectedOf(verdict: VerdictView, measurement: string, reading: JobReading | undefined): Expected {
   const assessment = verdict.fault ? undefined : verdict.result?.assessment;
   if (!assessment) return { isJudged: false };
-  const at = reading ? assessment.readings.findIndex((r) => r.id === reading.id) : -1;
-  if (at < 0) return { range: assessment.healthy[measurement], isJudged: false };
+  const at = reading && placesOf(assessment.readings).get(reading.id);
+  if (at === undefined) return { range: assessment.healthy[measurement], isJudged: false };
   const leader = assessment.suspects[0];
   const predicted = leader && leader.fault !== 'healthy' ? leader.predicts[at] : undefined;
   return { range: assessment.readings[at].healthy, isJudged: true, predicted };
+}
+
+/** Where each reading is among those that were weighed. Found once for all of them: each of hundreds asks at every letter. */
+const places = new WeakMap<readonly { id: string }[], ReadonlyMap<string, number>>();
+function placesOf(weighed: readonly { id: string }[]): ReadonlyMap<string, number> {
+  const known = places.get(weighed);
+  if (known) return known;
+  const found = new Map(weighed.map(({ id }, at) => [id, at]));
+  places.set(weighed, found);
+  return found;
 }
 
 /** `readingView` of the job on the bench, in the unit in force. */

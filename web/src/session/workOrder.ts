@@ -25,7 +25,7 @@ export interface WorkOrder {
   readonly current: Station | undefined;
   /** The test the tool proposes, or the chosen school's next. */
   readonly proposed: { measurement: string; conditions: Conditions; state?: MachineState } | null;
-  readingsOf(measurement: string): JobReading[];
+  readingsOf(measurement: string): readonly JobReading[];
   goStation(id: string): void;
   /** Puts a test on the card, with its latest reading; with conditions: a new reading under those. */
   goTest(measurement: string, conditions?: Conditions, state?: MachineState): void;
@@ -46,8 +46,9 @@ export function followWork(
 ): WorkOrder {
   const job = record.value;
   const station = ref('quick');
-  const card = onCard(job);
-  const { stations, doneTests, proposed, nextUndone } = testsOf(job, verdict, shown);
+  const readingsOf = readingsByTest(job);
+  const card = onCard(job, readingsOf);
+  const { stations, doneTests, proposed, nextUndone } = testsOf(job, verdict, shown, readingsOf);
 
   function goStation(id: string): void {
     const next = stations.value.find((s) => s.id === id);
@@ -81,7 +82,7 @@ export function followWork(
     stations,
     current: computed(() => stations.value.find((s) => s.id === station.value) ?? stations.value[0]),
     proposed,
-    readingsOf: (measurement: string) => readingsOf(job, measurement),
+    readingsOf,
     goStation,
     goTest,
     goReading,
@@ -101,16 +102,32 @@ export function followWork(
   });
 }
 
-const readingsOf = (job: Job, measurement: string): JobReading[] =>
-  job.readings.filter((r) => r.measurement === measurement);
+/** The readings of each test, in their order. Sorted once for all the tests: a check may hold hundreds, and every letter that is typed asks. */
+function readingsByTest(job: Job): (measurement: string) => readonly JobReading[] {
+  const byTest = computed(() => {
+    const lists = new Map<string, JobReading[]>();
+    for (const r of job.readings) {
+      const list = lists.get(r.measurement);
+      if (list) list.push(r);
+      else lists.set(r.measurement, [r]);
+    }
+    return lists;
+  });
+  return (measurement) => byTest.value.get(measurement) ?? [];
+}
 
 /** The stations and tests of a job, which of them are done, and which is next. */
-function testsOf(job: Job, verdict: VerdictView, shown: (station: string) => boolean) {
+function testsOf(
+  job: Job,
+  verdict: VerdictView,
+  shown: (station: string) => boolean,
+  readingsOf: WorkOrder['readingsOf'],
+) {
   const stations = computed(() =>
     stationsFor(job.school, job.circuit.layout, job.loom.stops.length).filter((s) => shown(s.id)),
   );
   const allTests = computed(() => stations.value.flatMap((s) => s.tests));
-  const isDone = (id: string): boolean => readingsOf(job, id).some((r) => !r.voided && r.value !== null);
+  const isDone = (id: string): boolean => readingsOf(id).some((r) => !r.voided && r.value !== null);
   const doneTests = computed(() => new Set(allTests.value.filter(isDone)));
   const proposed = computed((): WorkOrder['proposed'] => {
     const next = nextOfSchool(job.school, allTests.value, doneTests.value);
@@ -129,7 +146,7 @@ function testsOf(job: Job, verdict: VerdictView, shown: (station: string) => boo
 }
 
 /** The test on the card, and which of its readings: one that is there, or one still to be taken. */
-function onCard(job: Job) {
+function onCard(job: Job, readingsOf: WorkOrder['readingsOf']) {
   const test = ref<string | null>(null);
   const chosen = ref<string | null>(null);
   const draft = ref<JobConditions>({});
@@ -150,9 +167,7 @@ function onCard(job: Job) {
     },
     put(measurement: string, conditions: Conditions | undefined, inState: MachineState): void {
       test.value = measurement;
-      const mine = readingsOf(job, measurement).filter(
-        (r) => !r.voided && (inState === 'steady' || r.state === inState),
-      );
+      const mine = readingsOf(measurement).filter((r) => !r.voided && (inState === 'steady' || r.state === inState));
       const fresh = conditions && measurementById(measurement).needs.length > 0;
       [state.value, moment.value] = [inState, null];
       chosen.value = fresh ? null : (mine[mine.length - 1]?.id ?? null);

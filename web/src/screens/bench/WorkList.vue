@@ -5,14 +5,13 @@ import { PARTS_OF_WORK, type Station } from '@mellow-probe/core/advice/workOrder
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { computed } from 'vue';
 import ActButton from '../../components/base/ActButton.vue';
-import { useReadingView } from '../../session/readingView.ts';
+import { readingStanding } from '../../session/readingView.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useStationState } from './useStationState.ts';
 
 /** The whole order of work under four headings: stations with their state, and the tests of the one that is open with their last readings. */
 const emit = defineEmits<{ /** A station or a test was gone to. */ gone: [] }>();
-const { work } = useSession();
-const viewOf = useReadingView();
+const { verdict, work } = useSession();
 const stateOf = useStationState();
 const SIGNS = { settled: '●', odd: '◆', todo: '○' } as const;
 const WORDS = { settled: say.settled, odd: say.odd, todo: say.toDo } as const;
@@ -30,7 +29,7 @@ function testRows(station: Station): TestRow[] {
     const readings = work.readingsOf(id).filter((r) => !r.voided);
     const last = readings[readings.length - 1];
     if (!open && (!last || station.tests.length === 1)) return [];
-    const standing = last ? viewOf(id, last).standing : 'none';
+    const standing = last ? readingStanding(verdict, last) : 'none';
     const sign = standing === 'fits' ? 'settled' : standing === 'off' ? 'odd' : 'todo';
     return [{ id, name: measurementById(id).name, text: last?.text ?? '', sign, open: open && work.test === id }];
   });
