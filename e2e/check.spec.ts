@@ -167,3 +167,93 @@ test('any test can be added, under its conditions; keys lead to the proposed one
   );
   expect(focused, proposed).toBeTruthy();
 });
+
+/** What a technician noted on the job card, and where each part of it goes by the words on the screen: pressed, or a field with its figure. */
+const NOTES: readonly [note: string, by: readonly (string | readonly [field: string, figure: string])[]][] = [
+  [
+    'gauge pegged cold, 5 V at the plug, sensor reads 2.2k',
+    [
+      'Complaint',
+      'Stuck at the cold end, about −40',
+      'Quick check',
+      ['Volts unplugged', '5 V'],
+      ['Ohms, sensor', '2.2k'],
+    ],
+  ],
+  [
+    'code P0118; 4.98 with the plug off, 4.2 plugged in, 0.9 V on the return',
+    [
+      'Complaint',
+      ['Add a code', 'P0118'],
+      'Add code',
+      'Quick check',
+      ['Volts unplugged', '4.98'],
+      ['Volts plugged in', '4.2'],
+      ['Return voltage drop', '0.9 V'],
+    ],
+  ],
+  [
+    'gauge says 33, hose is 60 by the thermometer, 8.7k across the sensor',
+    [
+      ['Displayed', '33'],
+      ['Thermometer', '60'],
+      ['Ohms, sensor', '8.7k'],
+    ],
+  ],
+  [
+    'unplugged it: gauge drops to −40; jumpered: 150. Sensor open',
+    [
+      'Bypass test',
+      ['Displayed value, unplugged', '-40'],
+      'Displayed value, jumpered',
+      ['Displayed value, jumpered', '150'],
+      'Sensor resistance',
+      ['Sensor resistance', 'OL'],
+    ],
+  ],
+  [
+    'fine cold, only acts up hot; green pins, wet plug',
+    [
+      'Complaint',
+      'Only when hot',
+      'Inspect',
+      'Corrosion or bent pins at the plug',
+      'Water, coolant or condensate on the plug',
+    ],
+  ],
+  [
+    'new sensor already in, still reads too hot, 0 V at the plug',
+    ['Complaint', 'Reads too hot', 'Sensor', 'Quick check', ['Volts unplugged', '0 V']],
+  ],
+];
+
+test('six plain notes are entered by the words on the screen alone', async ({ page }) => {
+  await startCheck(page);
+  for (const [note, parts] of NOTES)
+    await test.step(note, async () => {
+      await page.goto('/');
+      await page.getByRole('button', { name: /New check/ }).click();
+      await expect(page.getByLabel('Title of this check')).toBeVisible();
+      const main = page.locator('main');
+      for (const part of parts) {
+        if (typeof part === 'string') {
+          const box = main.getByRole('checkbox', { name: part, exact: true });
+          const words = main.getByText(part, { exact: true }).filter({ visible: true }).first();
+          await expect(words).toBeVisible();
+          if ((await box.count()) > 0) await box.check();
+          else await words.click();
+        } else {
+          const [label, figure] = part;
+          await expect(main.getByText(label).filter({ visible: true }).first()).toBeVisible();
+          const input = main.getByRole('textbox', { name: label }).first();
+          await input.fill(figure);
+          await input.blur();
+        }
+      }
+      await kept(page);
+      await expect(verdict(page)).toBeVisible();
+      await main.getByText('All readings').first().click();
+      const figures = parts.filter((p) => typeof p !== 'string' && !/code|Thermometer/.test(p[0]));
+      await expect(main.getByRole('row').filter({ hasText: 'Exclude…' })).toHaveCount(figures.length);
+    });
+});

@@ -83,7 +83,9 @@ function setCause(id: string, state: (typeof CAUSE_STATES)[number]['value']): vo
           @update:model-value="complaint.symptoms = toggle(complaint.symptoms, s.id, $event)"
         >
           <span
-            >{{ s.name }} <span v-if="READS[s.reads]" class="soft">· {{ READS[s.reads] }}</span></span
+            >{{ s.name }}
+            <!-- Complaints of any machine say it themselves. -->
+            <span v-if="s.field !== null && READS[s.reads]" class="soft">· {{ READS[s.reads] }}</span></span
           >
         </CheckBox>
       </div>
