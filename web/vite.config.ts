@@ -4,7 +4,6 @@ import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
 import { firstPaint, nothingBefore } from './build/firstPaint.ts';
 import { ofFirst } from './build/firstScreen.ts';
-import { libraryMapsModule } from './build/libraryMaps.ts';
 import { librarySheets } from './build/librarySheets.ts';
 import { packedFiles } from './build/packedFiles.ts';
 import { palette } from './src/components/base/tokens.ts';
@@ -38,7 +37,6 @@ export default defineConfig(({ mode }) => ({
     vue(),
     readerData(),
     firstPaint(),
-    libraryMapsModule(),
     librarySheets(),
     nothingBefore(),
     // Everything is fetched once, when the page rests, and then works without the server; a newer version waits until it is taken.

@@ -20,7 +20,7 @@ async function librarySheet(dark: boolean, touch: boolean): Promise<string> {
     h(Dropdown, null, { default: () => h('i'), overlay: () => h(Menu) }),
   ];
   const theme = libraryTheme(dark, touch, false);
-  const value = themeAround(theme, defaultConfig, styles.createTheme);
+  const value = themeAround(theme, defaultConfig);
   const themed = () => h(DesignTokenProvider, { value }, () => h(ConfigProvider, { theme }, parts));
   await renderToString(createSSRApp({ render: () => h(styles.StyleProvider, { cache }, themed) }));
   return inRem(styles.extractStyle(cache, true));

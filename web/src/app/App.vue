@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { appWords as say } from '@mellow-probe/core/wording/screens/app';
 import ActButton from '../components/base/ActButton.vue';
-import { ConfigProvider, createTheme } from 'ant-design-vue';
+import { ConfigProvider } from 'ant-design-vue';
 import { defaultConfig, DesignTokenProvider } from 'ant-design-vue/es/theme/internal';
 import { useStill, useTouch } from '../browser/useMedia.ts';
 import { libraryTheme, themeAround } from '../components/base/tokens.ts';
@@ -18,7 +18,7 @@ const reload = (): void => window.location.reload();
 
 const [touch, still] = [useTouch(), useStill()];
 const antTheme = computed(() => libraryTheme(preferences.dark, touch.value, still.value));
-const around = computed(() => themeAround(antTheme.value, defaultConfig, createTheme));
+const around = computed(() => themeAround(antTheme.value, defaultConfig));
 
 // A fault in one part must not take down what was typed in another: it is shown, the page stays.
 onErrorCaptured((error) => {

@@ -1,10 +1,8 @@
 import '../browser/jitless.ts';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
-import maps from 'virtual:library-maps';
 import App from './App.vue';
 import { inTurns } from '../browser/turns.ts';
-import { takeMaps } from '../components/base/tokens.ts';
 import { createAppRouter, fetchAhead } from './router.ts';
 import './theme.css';
 
@@ -13,7 +11,6 @@ const dressed = [...document.querySelectorAll<HTMLLinkElement>('head > link[rel=
   .filter((link) => !('ended' in link.dataset))
   .map((link) => new Promise((end) => ['load', 'error'].forEach((how) => link.addEventListener(how, end))));
 
-takeMaps(maps);
 const router = createAppRouter();
 const app = createApp(App).use(createPinia()).use(router);
 // What index.html shows stays, and covers the page, until the first screen is there; where that cannot be fetched, the program says so.

@@ -2,11 +2,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
-import { ConfigProvider, theme } from 'ant-design-vue';
 import { describe, expect, test, vi } from 'vitest';
-import { type Component, defineComponent, h } from 'vue';
+import type { Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
-import { libraryMaps } from '../../../build/libraryMaps.ts';
 import ActButton from './ActButton.vue';
 import CheckBox from './CheckBox.vue';
 import ChoiceRow from './ChoiceRow.vue';
@@ -16,7 +14,7 @@ import FilePick from './FilePick.vue';
 import MenuButton from './MenuButton.vue';
 import PickList from './PickList.vue';
 import TextField from './TextField.vue';
-import { cssVariables, FOLDS, libraryTheme, mapName, palette, takeMaps } from './tokens.ts';
+import { cssVariables, FOLDS, libraryTheme, palette } from './tokens.ts';
 
 const SOURCE = path.resolve(import.meta.dirname, '../..');
 function sources(ending: RegExp): { name: string; text: string }[] {
@@ -101,32 +99,6 @@ describe('one dress for the whole interface', () => {
     expect(libraryTheme(false, false, false).token?.controlHeight).toBe(44);
     expect(libraryTheme(false, false, true).token?.motionDurationMid).toBe('0s');
     expect(libraryTheme(false, false, false).token?.motionDurationMid).toBe('0.12s');
-  });
-
-  test('what the build has worked out for the library is what the library works out itself, to the last sign', () => {
-    const worn = (dark: boolean, touch: boolean, still: boolean): { mark: string; token: unknown } => {
-      const found = { mark: '', token: {} as unknown };
-      const Probe = defineComponent(() => {
-        const { hashId, token } = theme.useToken();
-        Object.assign(found, { mark: hashId.value, token: { ...token.value } });
-        return () => null;
-      });
-      mount(() => h(ConfigProvider, { theme: libraryTheme(dark, touch, still) }, () => h(Probe))).unmount();
-      return found;
-    };
-    const all = [false, true].flatMap((dark) =>
-      [false, true].flatMap((touch) => [false, true].map((still) => [dark, touch, still] as const)),
-    );
-    const before = all.map((how) => worn(...how));
-    expect(new Set(before.map((w) => w.mark)).size).toBe(all.length);
-    const maps = libraryMaps();
-    takeMaps(JSON.parse(JSON.stringify(maps)) as typeof maps);
-    expect(libraryTheme(true, false, false).algorithm).toBeDefined();
-    expect(all.map((how) => worn(...how))).toEqual(before);
-    // It is this that is worn from now on.
-    takeMaps({ [mapName(true, true)]: { ...maps[mapName(true, true)], colorPrimaryTextActive: '#123456' } });
-    expect(worn(true, true, false).token).toHaveProperty('colorPrimaryTextActive', '#123456');
-    takeMaps(maps);
   });
 });
 

@@ -1,5 +1,4 @@
 import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
-import type { MapToken, SeedToken } from 'ant-design-vue/es/theme/interface';
 import type { DesignTokenContext } from 'ant-design-vue/es/theme/internal';
 
 /**
@@ -97,25 +96,11 @@ export function cssVariables(): string {
   );
 }
 
-type Algorithm = (seed: SeedToken) => MapToken;
-/** What the library works out of our tokens, by `mapName`. */
-export type LibraryMaps = Record<string, MapToken>;
-export const mapName = (dark: boolean, touch: boolean): string =>
-  `${dark ? 'dark' : 'light'} ${touch ? 'thumb' : 'mouse'}`;
-
-const workedOut = new Map<string, Algorithm>();
-/** Takes what the build has worked out: the themes made from now on need not. */
-export function takeMaps(maps: LibraryMaps): void {
-  for (const [name, map] of Object.entries(maps)) workedOut.set(name, () => map);
-}
-
 /** The library's theme in our dress. `touch`: pressed by thumbs, so everything is a size larger; `still`: nothing moves. */
 export function libraryTheme(dark: boolean, touch: boolean, still: boolean): ThemeConfig {
   const motion = still ? '0s' : `${SHAPE.motion}s`;
   const p = palette(dark);
-  const algorithm = workedOut.get(mapName(dark, touch));
   return {
-    ...(algorithm && { algorithm }),
     token: {
       ...libraryColours(p),
       controlOutlineWidth: 0,
@@ -200,14 +185,12 @@ function libraryColours(p: ReturnType<typeof palette>): ThemeConfig['token'] {
  * own dress, which nobody wears. What the library has for that comes from the caller: the page and the build have it in different forms.
  */
 export function themeAround(
-  { algorithm, token, ...rest }: ThemeConfig,
+  { token, algorithm: _, ...rest }: ThemeConfig,
   usual: DesignTokenContext,
-  createTheme: (algorithm: Algorithm | Algorithm[]) => DesignTokenContext['theme'],
 ): DesignTokenContext {
   return {
     ...usual,
     ...rest,
-    ...(algorithm && { theme: createTheme(algorithm) }),
     token: { ...usual.token, ...token },
   };
 }
