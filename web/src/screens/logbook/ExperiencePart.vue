@@ -91,7 +91,7 @@ const exportCsv = (): void =>
         {{ say.backNote }}
       </p>
     </section>
-    <section class="sheet beside" :aria-label="say.accuracyTitle">
+    <section class="sheet two-columns" :aria-label="say.accuracyTitle">
       <div>
         <h2>{{ say.accuracyTable }}</h2>
         <ReliabilityChart :bands="record.reliability" />

@@ -72,7 +72,7 @@ const exportPlays = (): void =>
     <ActButton icon="read" kind="main" to="/train/course">{{ say.course }}</ActButton>
   </section>
   <template v-else>
-    <section class="sheet beside" :aria-label="say.howItGoes">
+    <section class="sheet two-columns" :aria-label="say.howItGoes">
       <div>
         <h2>{{ rightAtOnceText(right, ended.length) }}</h2>
         <p>
