@@ -23,7 +23,7 @@ export const experiencePartWords = {
   useOwnHelp:
     'A check takes them with its first reading and keeps them. You can leave them out in the verdict in figures. Older verdicts do not change.',
   ratesFor: 'Frequencies for',
-  priorWeight: 'The default weights count as so many checks',
+  priorWeight: 'Weight of the defaults, in checks',
   backNote:
     '“back”: the fault came back, so the decision was wrong and does not count. The circuit’s own checks count most in its next check.',
   accuracyTitle: 'How often it was right',

@@ -84,7 +84,10 @@ const exportCsv = (): void =>
       </p>
       <div class="choices">
         <PickList v-model="field" class="field" :label="say.ratesFor" :options="fields" />
-        <ChoiceRow v-model="preferences.experienceStrength" :label="say.priorWeight" :options="strengths" />
+        <div>
+          <span class="small-head" aria-hidden="true">{{ say.priorWeight }}</span>
+          <ChoiceRow v-model="preferences.experienceStrength" :label="say.priorWeight" :options="strengths" />
+        </div>
       </div>
       <FactTable :label="say.baseRates" :columns="COLUMNS" :rows="rows" :row-key="(r) => r.group" />
       <p class="soft small">
