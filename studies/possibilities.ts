@@ -19,6 +19,14 @@ export interface Particle {
   logLikelihood: number;
 }
 
+/** A possibility in the terms of the model. */
+export interface Possibility {
+  hypothesis: Hypothesis;
+  position: number;
+  u: Float64Array;
+  predictions: Float64Array;
+}
+
 /** A normal distribution about a particle, by the lower factor of its precision and half ln of that one's determinant. */
 export interface Normal {
   hypothesis: number;
@@ -81,6 +89,11 @@ export class Possibilities {
     this.draws++;
     const h = this.hypotheses[hypothesis];
     this.predictor.predict(h, positionOf(h.branch, normalCdf(x[this.dimension - 1])), x, out);
+  }
+
+  possibility({ hypothesis, x, predictions }: Particle): Possibility {
+    const h = this.hypotheses[hypothesis];
+    return { hypothesis: h, position: positionOf(h.branch, normalCdf(x[this.dimension - 1])), u: x, predictions };
   }
 
   /** ln density before the readings, but for what all possibilities share. */

@@ -4,7 +4,7 @@ import type { Problem } from '../core/src/inference/model/problem.ts';
 import { logSumExp } from '../core/src/base/numeric/logSumExp.ts';
 import { normalQuantile } from '../core/src/base/numeric/normal.ts';
 import { happens, pick, seededUniform } from '../core/src/base/numeric/random.ts';
-import { type Normal, type Particle, Possibilities } from './possibilities.ts';
+import { type Normal, type Particle, Possibilities, type Possibility } from './possibilities.ts';
 
 /** How a fault's evidence is to be had: so many runs of so many particles, each moved so often after every step; then so many draws around them. */
 export interface Effort {
@@ -37,6 +37,30 @@ const [BY_GUIDE, BY_PRIOR] = [0.6, 0.3];
  * J. Comput. Graph. Stat. 13 (2004).
  */
 export function temperedEvidence(problem: Problem, fault: Fault, effort: Effort, seed = 1): TemperedEvidence {
+  return tempered(problem, fault, effort, seed).evidence;
+}
+
+/** The same, with so many draws of what is then believed of the fault, equally weighted. */
+export function temperedDraws(
+  problem: Problem,
+  fault: Fault,
+  effort: Effort,
+  count: number,
+  seed = 1,
+): TemperedEvidence & { possibilities: Possibility[] } {
+  const { evidence, weighed, runs } = tempered(problem, fault, effort, seed);
+  const total = logSumExp(weighed.logWeights);
+  const weights = weighed.logWeights.map((l) => Math.exp(l - total));
+  const particles = resampled(weighed.particles, weights, count, runs[0].uniform);
+  return { ...evidence, possibilities: particles.map((p) => runs[0].possibility(p)) };
+}
+
+function tempered(
+  problem: Problem,
+  fault: Fault,
+  effort: Effort,
+  seed: number,
+): { evidence: TemperedEvidence; weighed: Weighed; runs: readonly Run[] } {
   const runs = Array.from({ length: effort.runs }, (_, r) => new Run(problem, fault, effort, seed * 1009 + r));
   let around = runs.flatMap((run) => run.come());
   let weighed: Weighed = { particles: [], logWeights: [] };
@@ -53,11 +77,12 @@ export function temperedEvidence(problem: Problem, fault: Fault, effort: Effort,
   const { logWeights } = weighed;
   const logEvidence = logSumExp(logWeights) - Math.log(logWeights.length);
   const squares = Math.exp(logSumExp(logWeights.map((l) => 2 * (l - logEvidence))));
-  return {
+  const evidence = {
     logEvidence,
     relativeError: Math.sqrt(Math.max(0, squares / logWeights.length - 1) / logWeights.length),
     draws: runs.reduce((sum, r) => sum + r.draws, 0),
   };
+  return { evidence, weighed, runs };
 }
 
 interface Weighed {
@@ -92,6 +117,10 @@ class Run {
 
   get draws(): number {
     return this.space.draws;
+  }
+
+  possibility(particle: Particle): Possibility {
+    return this.space.possibility(particle);
   }
 
   /** Where the particles have come to when the instruments are as exact as they are. */

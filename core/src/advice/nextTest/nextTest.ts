@@ -51,7 +51,7 @@ const THERE_ANYWAY = 0.9;
  * The tests to choose from. Where the fault comes and goes, first what can be read with everything plugged in while it fails: unplugging re-seats a
  * bad terminal and destroys the evidence. A display that does not react is not asked again.
  */
-function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>, access: Access): PlannedTest[] {
+export function testsToPropose(problem: Problem, { faults }: Pick<Posterior, 'faults'>, access: Access): PlannedTest[] {
   const stuck = displayStuck(problem);
   const useful = (test: PlannedTest): boolean =>
     isSafeNow(test, problem) &&
