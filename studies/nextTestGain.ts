@@ -76,30 +76,30 @@ function write(list: readonly Compared[]): void {
 an independent sampler (\`studies/nextTestGain.ts\`).
 
 ${table(
-    ['', 'measured', 'bar'],
+  ['', 'measured', 'bar'],
+  [
     [
-      [
-        'the proposed test within 10 % of the best one',
-        `${percent(ratios.filter((r) => r >= 0.9).length / ratios.length)} (${ratios.filter((r) => r >= 0.9).length} of ${ratios.length})`,
-        'all',
-      ],
-      [
-        'the proposed test against the best one',
-        `median ${ratios[ratios.length >> 1].toFixed(2)}, least ${ratios[0].toFixed(2)}`,
-        '≥ 0.9',
-      ],
-      [
-        'proposed although it tells less than 0.05 bit',
-        `${proposed.filter((c) => c.proposedBits < 0.05).length} (least ${least.toFixed(3)} bit)`,
-        'none',
-      ],
-      [
-        'nothing proposed although a test tells more than 0.1 bit',
-        `${silent.filter((c) => c.bestBits > 0.1).length} of ${silent.length}`,
-        '',
-      ],
+      'the proposed test within 10 % of the best one',
+      `${percent(ratios.filter((r) => r >= 0.9).length / ratios.length)} (${ratios.filter((r) => r >= 0.9).length} of ${ratios.length})`,
+      'all',
     ],
-  )}`,
+    [
+      'the proposed test against the best one',
+      `median ${ratios[ratios.length >> 1].toFixed(2)}, least ${ratios[0].toFixed(2)}`,
+      '≥ 0.9',
+    ],
+    [
+      'proposed although it tells less than 0.05 bit',
+      `${proposed.filter((c) => c.proposedBits < 0.05).length} (least ${least.toFixed(3)} bit)`,
+      'none',
+    ],
+    [
+      'nothing proposed although a test tells more than 0.1 bit',
+      `${silent.filter((c) => c.bestBits > 0.1).length} of ${silent.length}`,
+      '',
+    ],
+  ],
+)}`,
   );
 }
 
