@@ -16,6 +16,7 @@ process.exit(
     tsx('studies/shelf.ts') ||
     tsx('studies/laterSpeed.ts') ||
     tsx('studies/page.ts') ||
+    tsx('studies/phone.ts') ||
     tsx('studies/saving.ts') ||
     tsx('studies/logPage.ts'),
 );

@@ -58,6 +58,29 @@ console.log(
   `against the ranking with narrow unknowns: wide ${(median(ranking) / narrow).toFixed(2)} (bar: 1.4), curve not known ${(unknown / narrow).toFixed(1)} (bar: 5), pairs ${(pairs / narrow).toFixed(1)} (bar: 12)`,
 );
 
+// The bars in processor time: what a busy machine adds does not count.
+function cpu(work: () => void): number {
+  const before = process.cpuUsage();
+  work();
+  const { user, system } = process.cpuUsage(before);
+  return (user + system) / 1000;
+}
+const alike = problems.slice(0, 10).map((p) => ({
+  ...p,
+  readings: Array.from({ length: 200 }, (_, i) => ({ ...p.readings[i % p.readings.length], id: `r${i}` })),
+}));
+const middleCpu = (list: readonly Problem[]): string => median(list.map((p) => cpu(() => posteriorOf(p)))).toFixed(0);
+const pairsCpu = problems.slice(0, 20).map((p) => {
+  const singles = posteriorOf(p);
+  return cpu(() => {
+    const steps = pairsOf(p, singles);
+    while (!steps.next().done);
+  });
+});
+console.log(
+  `processor time: 200 readings ${middleCpu(alike)} ms (bar: 500), curve not known ${middleCpu(problems.map((p) => ({ ...p, circuit: { ...p.circuit, curve } })))} ms (bar: 150), pairs ${median(pairsCpu).toFixed(0)} ms (bar: 400)`,
+);
+
 const draws = 20_000;
 const brute = problems.slice(0, 3).map((p) => (timed(() => yardstick(p, draws)) * 1_000_000) / draws);
 console.log(
