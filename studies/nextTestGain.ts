@@ -1,6 +1,7 @@
 // Is the proposed test the best one? What each test would tell for its cost, worked out anew by an independent sampler (`tempered.ts`: 4,096 draws a fault, its own
-// evidences), against the test that the program proposes. Writes its part of docs/accuracy.md.
-// `npx tsx studies/nextTestGain.ts [problems, 300] [first seed, 70000]`
+// evidences), against the test that the program proposes. The same draws say how much the verdict loses against ideal inference on the model's own cases. Writes
+// its parts of docs/accuracy.md. `npx tsx studies/nextTestGain.ts [problems, 300] [problems for the loss, 400] [first seed, 70000]`
+import { logLoss, scoreOf } from '../cli/src/study/stages.ts';
 import { percent } from '../cli/src/study/studyText.ts';
 import { outcomeTable, predictAll, unbiasedInformation } from '../core/src/advice/nextTest/information.ts';
 import { mendedApart } from '../core/src/advice/nextTest/mendedApart.ts';
@@ -14,21 +15,20 @@ import { seededCase } from './cases.ts';
 import { table, writeSection } from './sections.ts';
 import { temperedDraws } from './tempered.ts';
 
-const [problems, first] = [300, 70_000].map((usual, i) => Number(process.argv[2 + i] ?? usual));
+const [problems, forLoss, first] = [300, 400, 70_000].map((usual, i) => Number(process.argv[2 + i] ?? usual));
 const EFFORT = { runs: 2, particles: 200, moves: 3, draws: 10_000 };
 const DRAWS = 4096;
-/** Faults given less than this by the engine are left to it: they change nothing. */
+/** Faults given less than this by the engine are left to it, unless one is the truth: they change nothing. */
 const COUNTS = 2e-3;
 
-/** What is believed by the independent sampler. */
-function anew(problem: Problem, { faults }: Posterior, seed: number): FaultPosterior[] {
-  const found = faults
-    .filter((f) => f.probability > COUNTS)
-    .map((f, i) => {
-      const { logEvidence, possibilities } = temperedDraws(problem, f.fault, EFFORT, DRAWS, seed * 31 + i);
-      const draws = possibilities.map((p) => ({ ...p, size: NaN, weight: 1 / DRAWS }));
-      return { ...f, logEvidence, draws };
-    });
+/** What is believed by the independent sampler; faults that were left to the engine have no draws. */
+function anew(problem: Problem, { faults }: Posterior, truth: string, seed: number): FaultPosterior[] {
+  const found = faults.map((f, i) => {
+    if (f.probability <= COUNTS && f.fault.id !== truth) return { ...f, draws: [] };
+    const { logEvidence, possibilities } = temperedDraws(problem, f.fault, EFFORT, DRAWS, seed * 31 + i);
+    const draws = possibilities.map((p) => ({ ...p, size: NaN, weight: 1 / DRAWS }));
+    return { ...f, logEvidence, draws };
+  });
   const logs = found.map((f) => f.logEvidence + Math.log(f.prior));
   const total = logSumExp(logs);
   return found.map((f, i) => ({ ...f, probability: Math.exp(logs[i] - total) }));
@@ -42,11 +42,26 @@ interface Compared {
   bestBits: number;
 }
 
-function compared(seed: number): Compared {
-  const { problem } = seededCase(seed, 1 + (seed % 4));
+/** −ln of what was given to the true group, nat, by the engine and by the independent sampler. */
+interface Loss {
+  engine: number;
+  ideal: number;
+}
+
+function compared(seed: number, withTests: boolean): { loss: Loss; test: Compared | null } {
+  const { problem, simulated } = seededCase(seed, 1 + (seed % 4));
   const posterior = posteriorOf(problem);
+  const independent = anew(problem, posterior, simulated.fault, seed);
+  const loss = {
+    engine: logLoss([scoreOf(posterior.faults, simulated.group)]),
+    ideal: logLoss([scoreOf(independent, simulated.group)]),
+  };
+  return { loss, test: withTests ? bestAndProposed(problem, posterior, independent) : null };
+}
+
+function bestAndProposed(problem: Problem, posterior: Posterior, independent: readonly FaultPosterior[]): Compared {
   const access = EVERYTHING_AT_HAND;
-  const faults = mendedApart(anew(problem, posterior, seed));
+  const faults = mendedApart(independent.filter((f) => f.draws.length > 0 && f.probability > COUNTS));
   const told = testsToPropose(problem, posterior, access).map((test) => {
     const predictions = faults.map((f) => predictAll(posterior, test, f.draws));
     const outcomes = outcomeTable(faults, predictions, noiseOf(problem, test.measurement, test.conditions));
@@ -103,13 +118,28 @@ ${table(
   );
 }
 
-const list: Compared[] = [];
-for (let seed = first; seed < first + problems; seed++) {
-  const c = compared(seed);
-  list.push(c);
-  if (c.ratio !== null && c.ratio < 0.9) console.error(`seed ${seed}: ${JSON.stringify(c)}`);
-  if (list.length % 50 === 0 || list.length === problems) {
-    write(list);
-    console.error(`next test ${list.length} of ${problems}`);
-  }
+function writeLoss(list: readonly Loss[]): void {
+  const mean = (of: (l: Loss) => number): number => list.reduce((sum, l) => sum + of(l), 0) / list.length;
+  const [engine, ideal] = [mean((l) => l.engine), mean((l) => l.ideal)];
+  const variance = mean((l) => (l.engine - l.ideal - (engine - ideal)) ** 2);
+  const upper = engine - ideal + 1.645 * Math.sqrt(variance / list.length);
+  writeSection(
+    'own-ideal',
+    `${list.length} cases of the model itself with one to four readings, judged by the engine and by the independent sampler (\`studies/nextTestGain.ts\`; every fault above ${COUNTS} and
+the true one weighed anew). Log loss of the true group: engine ${engine.toFixed(3)} nat, ideal ${ideal.toFixed(3)} nat. The engine loses ${percent((engine - ideal) / ideal)} more, at most ${percent(upper / ideal)}
+(upper 95 % limit of the paired difference; bar: 5 %).`,
+  );
+}
+
+const tests: Compared[] = [];
+const losses: Loss[] = [];
+for (let i = 0; i < forLoss; i++) {
+  const { loss, test } = compared(first + i, i < problems);
+  losses.push(loss);
+  if (test) tests.push(test);
+  if (test?.ratio && test.ratio < 0.9) console.error(`seed ${first + i}: ${JSON.stringify(test)}`);
+  if ((i + 1) % 20 !== 0 && i + 1 !== forLoss) continue;
+  if (test) write(tests);
+  writeLoss(losses);
+  console.error(`next test ${i + 1} of ${forLoss}`);
 }
