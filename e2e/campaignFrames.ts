@@ -76,7 +76,7 @@ try {
   stop();
 }
 for (const error of errors.slice(0, 10)) console.log(error);
-const told = `${sent} frames of garbage on each line: ${errors.length} errors of the page, ${odd} times a figure that is none (bar: 0)`;
+const told = `${sent} frames of garbage on each line: ${errors.length} errors of the page, ${odd} times an impossible figure (bar: 0)`;
 console.log(told);
 noteReliability(`garbage on the lines of instruments${first === 1 ? '' : `, from seed ${first}`}`, told);
 process.exit(errors.length + odd === 0 ? 0 : 1);

@@ -49,3 +49,20 @@ export function sentencesIn(text: string): { text: string; words: number }[] {
     .split(/(?<=[.?!:;])\s+/)
     .map((part) => ({ text: part, words: part.split(/\s+/).filter((word) => /\p{L}/u.test(word)).length }));
 }
+
+/** The sentences of a Markdown text: without code, comments, links and pictures; each cell of a table by itself. */
+export function proseOf(markdown: string): string[] {
+  return markdown
+    .replace(/```[\s\S]*?```|<!--[\s\S]*?-->/g, '')
+    .split(/\n\s*\n|\n(?=\s*(?:[-*#|]|\d+\.)\s?)/)
+    .flatMap((block) => (block.trim().startsWith('|') ? block.split('|') : [block]))
+    .map((block) =>
+      block
+        .replace(/^\s*(?:[-*#]+|\d+\.)\s*/, '')
+        .replace(/!?\[([^\]]*)\]\([^)]*\)/g, '$1')
+        .replace(/`[^`]*`/g, 'code')
+        .replace(/\s+/g, ' ')
+        .trim(),
+    )
+    .filter(Boolean);
+}

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { FAULT_GROUPS } from '../core/src/base/units/vocabulary.ts';
@@ -7,7 +7,7 @@ import { MEASUREMENTS } from '../core/src/circuit/measurements/list.ts';
 import { STATIONS } from '../core/src/advice/workOrder/stations.ts';
 import { TOOLS } from '../web/src/screens/tools/tools.ts';
 import { groupName } from '../core/src/wording/groupName.ts';
-import { everySentence, sentencesIn } from './sentences.ts';
+import { everySentence, proseOf, sentencesIn } from './sentences.ts';
 
 /** Phrases that nobody in a workshop says, or that have another name here. Phrases, not single words: "Keep hands clear" is fine. */
 const BANNED: readonly RegExp[] = [
@@ -48,6 +48,30 @@ describe('the words of the program', () => {
     expect(parts.filter((s) => s.words > 20).map((s) => `${s.at}: ${s.text}`)).toEqual([]);
     const whole = parts.filter((s) => s.words > 1);
     expect(whole.reduce((sum, s) => sum + s.words, 0) / whole.length).toBeLessThanOrEqual(12);
+  });
+});
+
+describe('the words of the docs', () => {
+  const root = path.resolve(import.meta.dirname, '..');
+  const docs = [
+    ...['README.md', 'CONTRIBUTING.md', 'CHANGELOG.md'],
+    ...readdirSync(path.join(root, 'docs'), { recursive: true, encoding: 'utf8' })
+      .filter((name) => name.endsWith('.md'))
+      .map((name) => `docs/${name}`),
+  ];
+  const prose = docs.flatMap((at) => proseOf(readFileSync(path.join(root, at), 'utf8')).map((text) => ({ at, text })));
+  test('code, links and comments are left out, and a cell is read by itself', () => {
+    const text = 'See [the shelf](a.md) and `loom`.\n<!-- mended -->\n\n| one | two\n| - |\n\n- A point\n  goes on.';
+    expect(proseOf(text)).toEqual(['See the shelf and code.', 'one', 'two', 'A point goes on.']);
+  });
+  test('no phrase that nobody says; the glossary names those words', () => {
+    const found = prose.filter(({ at, text }) => at !== 'docs/glossary.md' && BANNED.some((b) => b.test(text)));
+    expect(found).toEqual([]);
+  });
+  test('no sentence of more than twenty words', () => {
+    const parts = prose.flatMap(({ at, text }) => sentencesIn(text).map((s) => ({ at, ...s })));
+    expect(parts.length).toBeGreaterThan(500);
+    expect(parts.filter((s) => s.words > 20).map((s) => `${s.at}: ${s.text}`)).toEqual([]);
   });
 });
 

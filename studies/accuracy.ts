@@ -58,8 +58,8 @@ writeSection(
   `${studyText(stages, ordersRun, { cases, orders, seed: 1 })}
 ## Against plain averaging
 
-On ${subset} further cases after loaded volts and sensor ohms, the same readings judged by averaging the likelihood over 10⁵ draws of every
-fault's prior (the yardstick, \`studies/yardstick.ts\`):
+On ${subset} further cases after loaded volts and sensor ohms, the same readings are judged in another way too. It averages the likelihood over 10⁵ draws
+of every fault's prior (the yardstick, \`studies/yardstick.ts\`):
 
 | | right group | log loss (nat) |
 |---|---|---|

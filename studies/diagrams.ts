@@ -13,8 +13,8 @@ const followed = scores.filter((s) => s.followed).length;
 
 writeSection(
   'diagrams',
-  `${count} drawn diagrams (\`core/test/drawnDiagram.ts\`): linear and logarithmic, four inks, one or two curves over a gray grid, up to 3° askew, shade to 30 %, JPEG of quality 60, 900 × 640
-pixels. Each line is tapped once, two pixels beside it; the crosses are exactly on the printed axes.
+  `${count} drawn diagrams (\`core/test/drawnDiagram.ts\`): linear and logarithmic, four inks, one or two curves over a gray grid. They are up to 3° askew, with shade to 30 %, JPEG of quality 60,
+900 × 640 pixels. Each line is tapped once, two pixels beside it; the crosses are exactly on the printed axes.
 
 ${table(
   ['', 'measured', 'bar'],

@@ -45,7 +45,7 @@ function learnedPart(): string {
   const scores = Array.from({ length: sensors }, (_, k) => scoreLearned(k, uniform));
   const sum = (of: (s: (typeof scores)[number]) => number): number => scores.reduce((all, s) => all + of(s), 0);
   const widths = scores.flatMap((s) => s.width ?? []).sort((a, b) => a - b);
-  return `${sensors} made-up NTC sensors of the catalogue, each learned from 5 to 40 pairs over 25 to 75 K, thermometer ± 1.5 K (half of its variance in all pairs alike), meter 1 %
+  return `${sensors} made-up NTC sensors of the catalogue, each learned from 5 to 40 pairs over 25 to 75 K. The thermometer has ± 1.5 K (half of its variance in all pairs alike), the meter 1 %
 (\`core/src/history/learn/simulatePairs.ts\`).
 
 ${table(

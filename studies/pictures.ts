@@ -58,7 +58,7 @@ if (!only && count >= 80)
   writeSection(
     'pictures',
     [
-      `${sum.pictures} pictures with ${sum.figures} figures in ${sum.rows} rows, made by the tests (four fonts, sizes, rules, askew to 3°, perspective, blur, shadow, grain, °F, decimal commas); corners dragged with an error of up to 4 px.`,
+      `${sum.pictures} pictures with ${sum.figures} figures in ${sum.rows} rows, made by the tests; corners dragged with an error of up to 4 px. They have four fonts, sizes, rules, up to 3° askew, perspective, blur, shadow, grain, °F and decimal commas.`,
       '',
       markdownTable(
         ['', 'measured', 'bar'],
