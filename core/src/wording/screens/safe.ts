@@ -7,7 +7,7 @@ export const backupPartWords = {
   contents: 'What to include',
   passphrase: 'Passphrase, to encrypt it',
   none: 'none',
-  noEncryption: 'Over plain HTTP the browser cannot encrypt a backup. See docs/keeping.md for HTTPS.',
+  noEncryption: 'Over plain HTTP the browser cannot encrypt a backup. See docs/howto/phone.md for HTTPS.',
   passphraseRule: (shortest: Shown): string => `Use at least ${shortest} characters. A short one is easy to guess.`,
   passphraseWarning: 'Nobody can open it without the passphrase, not even you.',
   writeTheBackup: 'Save the backup',
@@ -34,7 +34,7 @@ export const keptPartWords = {
   versionLine: (version: Shown, format: Shown): string => `Program ${version}, files of format ${format}.`,
   versionLineUnreleased: (format: Shown): string => `Unreleased build, files of format ${format}.`,
   offlineUnavailable:
-    'Does not work without the server over plain HTTP. Camera, wake lock and serial ports need HTTPS too. See docs/keeping.md for HTTPS.',
+    'Does not work without the server over plain HTTP. Camera, wake lock and serial ports need HTTPS too. See docs/howto/phone.md for HTTPS.',
   offlineLoading: 'Downloading for use without the server …',
   offlineReady: 'Works without the server: every part is on this device.',
   offlineSaver: 'Not downloaded for use without the server, because this browser saves data.',
