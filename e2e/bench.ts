@@ -57,8 +57,12 @@ export async function choose(field: Locator, words: string | RegExp): Promise<vo
   await still(field.page());
   const open = field.page().locator('.ant-select-dropdown:visible');
   const entries = open.locator('.ant-select-item-option');
-  await entries.filter({ hasText: words }).first().click();
-  await expect(open).toHaveCount(0);
+  const entry = entries.filter({ hasText: words }).first();
+  // A list that is filled anew between the press and the release leaves the click without its entry: a hand presses again.
+  await expect(async () => {
+    if ((await open.count()) > 0) await entry.click({ timeout: 5000 });
+    await expect(open).toHaveCount(0, { timeout: 5000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 /** The hidden field behind a button that picks files. */
