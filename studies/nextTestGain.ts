@@ -118,6 +118,8 @@ ${table(
   );
 }
 
+const signed = (share: number): string => `${share < 0 ? '−' : ''}${percent(Math.abs(share))}`;
+
 function writeLoss(list: readonly Loss[]): void {
   const mean = (of: (l: Loss) => number): number => list.reduce((sum, l) => sum + of(l), 0) / list.length;
   const [engine, ideal] = [mean((l) => l.engine), mean((l) => l.ideal)];
@@ -126,8 +128,8 @@ function writeLoss(list: readonly Loss[]): void {
   writeSection(
     'own-ideal',
     `${list.length} cases of the model itself with one to four readings, judged by the engine and by the independent sampler (\`studies/nextTestGain.ts\`; every fault above ${COUNTS} and
-the true one weighed anew). Log loss of the true group: engine ${engine.toFixed(3)} nat, ideal ${ideal.toFixed(3)} nat. The engine loses ${percent((engine - ideal) / ideal)} more, at most ${percent(upper / ideal)}
-(upper 95 % limit of the paired difference; bar: 5 %).`,
+the true one weighed anew). Log loss of the true group: engine ${engine.toFixed(3)} nat, ideal ${ideal.toFixed(3)} nat. Engine above ideal: ${signed((engine - ideal) / ideal)};
+upper 95 % limit of the paired difference: ${signed(upper / ideal)} (bar: 5 %).`,
   );
 }
 
