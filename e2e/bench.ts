@@ -71,9 +71,9 @@ export const files = (page: Page, about: string): Locator => page.locator(`[data
 export const field = (page: Page, label: string): Locator => page.getByLabel(label, { exact: false }).first();
 export const verdict = (page: Page): Locator => page.getByTestId('verdict').or(page.locator('[data-test="verdict"]'));
 
-/** Waits until what was typed is in the store. */
-export async function kept(page: Page): Promise<void> {
-  await expect(page.locator('[data-test="save-state"]')).toHaveText('Saved');
+/** Waits until what was typed is in the store; for a store that refused at first, as long as the page pauses before it tries again. */
+export async function kept(page: Page, timeout?: number): Promise<void> {
+  await expect(page.locator('[data-test="save-state"]')).toHaveText('Saved', timeout === undefined ? {} : { timeout });
 }
 
 /** Every tool, and the pocket card, by their addresses. */

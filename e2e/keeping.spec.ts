@@ -55,7 +55,7 @@ test('a full store is said at once, the figures stay, export and another try are
   await expect(page.getByRole('alert')).toContainText('storage is full');
   // Once there is room it is saved by itself.
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-  await expect(page.locator('[data-test="save-state"]')).toHaveText('Saved', { timeout: 60_000 });
+  await kept(page, 60_000);
   await page.reload();
   await expect(field(page, 'Ohms, sensor')).toHaveValue('3.6k');
 });

@@ -152,7 +152,7 @@ test('the database does not open: said on the list, the check lives in this wind
   await expect(page.getByRole('alert')).toContainText('Not saved.');
   // Once the database opens it is saved by itself.
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-  await expect(page.locator('[data-test="save-state"]')).toHaveText('Saved', { timeout: 60_000 });
+  await kept(page, 60_000);
 });
 
 test('the server is gone while a page is open: what was fetched ahead works, what was not is said with a way on', async ({

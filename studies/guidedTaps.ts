@@ -1,7 +1,5 @@
 // Taps of a guided check from an empty browser to its firm verdict, beside the keys of the figures, for the eighteen cases of docs/strokes.md; writes that
 // part of it. Each machine has the fault of its case at the middle of its sizes, and shows what it would. `npx tsx studies/guidedTaps.ts`
-import { readFileSync, writeFileSync } from 'node:fs';
-import path from 'node:path';
 import type { Advice } from '../web/src/workers/engineAnswer.ts';
 import { engine } from '../web/src/workers/engine.ts';
 import { seededUniform } from '../core/src/base/numeric/random.ts';
@@ -20,7 +18,7 @@ import type { Problem } from '../core/src/inference/model/problem.ts';
 import type { Assessment } from '../core/src/inference/verdict/assessment.ts';
 import { taker } from '../core/src/training/simulation/simulateCase.ts';
 import { verdictText } from '../core/src/wording/verdictText.ts';
-import { table } from './sections.ts';
+import { table, writeSection } from './sections.ts';
 
 interface GuidedCase {
   name: string;
@@ -223,12 +221,10 @@ for (const c of CASES) {
   console.log(`${c.name}: ${taps} taps, ${verdict} [${tests.join(', ')}]`);
 }
 console.log(`at most 10 taps in ${few} of ${CASES.length}, firm in ${firm}`);
-const file = path.resolve(import.meta.dirname, '../docs/strokes.md');
-const [from, to] = ['<!-- guided -->', '<!-- end of guided -->'];
-const whole = readFileSync(file, 'utf8');
-const [start, end] = [whole.indexOf(from), whole.indexOf(to)];
-if (start < 0 || end < start) throw new Error('docs/strokes.md has no place for the guided check');
-writeFileSync(
-  file,
-  `${whole.slice(0, start + from.length)}\n\n${table(['case', 'tests', 'taps', 'verdict at the end'], rows)}\n\nAt most 10 taps in ${few} of ${CASES.length} cases (bar: 15); the verdict is firm in ${firm}.\n\n${whole.slice(end)}`,
+writeSection(
+  'guided',
+  `${table(['case', 'tests', 'taps', 'verdict at the end'], rows)}
+
+At most 10 taps in ${few} of ${CASES.length} cases (bar: 15); the verdict is firm in ${firm}.`,
+  'strokes.md',
 );

@@ -11,7 +11,7 @@ const props = defineProps<{
   name?: string;
   entries: readonly { name: string; act: () => void; grave?: boolean; icon?: IconName | undefined }[];
 }>();
-/** The library's menu costs more than a row of a list: it is not made before it is asked for. */
+/** The library's menu costs more than a row of a list: it is made with the first press. */
 const asked = ref(false);
 const open = ref(false);
 const menu = computed<MenuProps>(() => ({
