@@ -164,6 +164,7 @@ describe('what one reading says', () => {
     const far = (...unknown: string[]) => assessment({ stretched: unknown.map((u) => ({ unknown: u })) as never });
     expect(stretchedText(far())).toBe('');
     expect(stretchedText(far('reference'))).toBe('Outside the usual range: the reference. Check that as well.');
+    expect(stretchedText(far('temperature'))).toContain('the thermometer or the place of the sensor');
     expect(stretchedText(far('ground', 'gremlin', 'supply'))).toBe(
       'Outside the usual range: the module’s ground and gremlin. Check that as well.',
     );
@@ -274,8 +275,33 @@ describe('the verdict in words', () => {
       title: 'Two things are wrong: a and b',
       detail: 'Or: c with d. No test at hand proves the second.',
     });
-    // Less likely than one fault: it is not said.
+    // Less likely than one fault: the one is named.
     expect(told({}, { ...none, probability: 0.5 }).title).toBe('Sensor open');
+  });
+  test('two that are possible: beside what leads, with the test; what leads is no surer than both together make it', () => {
+    const fault = (id: string, name: string) => ({ fault: id, name, group: 'wiring', size: null });
+    const test = { measurement: 'displayed', conditions: {}, bits: 1, minutes: 2 };
+    const { suspects } = assessment();
+    const possible = (first: string, probability: number, proving: object | null = test) =>
+      ({
+        probability,
+        pairs: [{ first: fault(first, 'a'), second: fault('other', 'b'), probability: 1, test: proving }],
+      }) as unknown as TwoFaults;
+    const firm = (two: TwoFaults, change: Partial<Assessment> = {}) =>
+      told({ ...groups(0.99), suspects: suspects.slice(0, 1), ...change }, two);
+    expect(firm(possible(suspects[0].fault, 0.3))).toEqual({
+      state: 'firm',
+      title: 'Sensor open',
+      detail: 'Two faults are possible (30 %): a and b. Test that proves the second: displayed value.',
+    });
+    expect(firm(possible('another', 0.2)).state).toBe('likely');
+    expect(firm(possible('another', 0.4)).state).toBe('open');
+    expect(firm(possible('another', 0.2, null)).detail).toBe('Two faults are possible (20 %): a and b.');
+    expect(firm(possible('another', 0.09)).detail).toBe('');
+    const doubted = { doubt: { kind: 'nothing-fits', readings: ['a', 'b'] } as never };
+    expect(firm(possible('another', 0.2, null), doubted).detail).toContain(
+      'look for two faults. Two faults are possible',
+    );
   });
 });
 

@@ -39,7 +39,7 @@ const UNKNOWNS: Readonly<Record<string, string>> = {
   'low end': 'the cold end of the display',
   'high end': 'the hot end of the display',
   'curve form': 'the form of the curve',
-  temperature: 'the thermometer',
+  temperature: 'the thermometer or the place of the sensor',
 };
 
 /** What is sound by the verdict but further off than sound circuits show; empty where nothing is. */

@@ -1,4 +1,4 @@
-import { saysTwo, type TwoFaults } from '../advice/nextTest/twoFaults.ts';
+import { mayBeTwo, type PairedFault, saysTwo, type TwoFaults } from '../advice/nextTest/twoFaults.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import type { Conditions } from '../circuit/measurements/measurement.ts';
 import type { FaultGroup } from '../base/units/vocabulary.ts';
@@ -50,13 +50,19 @@ export function verdictText(
     return {
       state: 'doubt',
       title: 'No single fault explains this',
-      detail: `Most doubtful: ${names}. Repeat that first. If it stays the same, look for two faults. ${aside}`.trim(),
+      detail: [
+        `Most doubtful: ${names}. Repeat that first. If it stays the same, look for two faults.`,
+        possibleText(two),
+        aside,
+      ]
+        .filter((t) => t !== '')
+        .join(' '),
     };
   }
   const contradiction = a.doubt.kind === 'contradiction' ? contradictionText(a, a.doubt.readings, nameOf, unit) : '';
-  const ending = [contradiction, aside].filter((t) => t !== '').join(' ');
-  const said = contradiction ? null : nothingFoundText(a);
-  const { title, detail, probability } = said ?? leadingText(a);
+  const ending = [contradiction, possibleText(two), aside].filter((t) => t !== '').join(' ');
+  const said = contradiction || mayBeTwo(two) ? null : nothingFoundText(a);
+  const { title, detail, probability } = said ?? leadingText(a, two);
   const state = contradiction
     ? 'doubt'
     : (said?.state ?? (probability < LIKELY ? 'open' : probability < FIRM ? 'likely' : 'firm'));
@@ -64,7 +70,7 @@ export function verdictText(
 }
 
 /** What leads, named as far as it is sure: the fault, or only its group with the kinds that are still open. */
-function leadingText(a: Assessment): { title: string; detail: string; probability: number } {
+function leadingText(a: Assessment, two: TwoFaults | null): { title: string; detail: string; probability: number } {
   const [first, second] = a.groups;
   if (first.probability < LIKELY) {
     const between = `${groupName(first.group)} ${formatProbability(first.probability)}, ${groupName(second.group).toLowerCase()} ${formatProbability(second.probability)}.`;
@@ -74,14 +80,14 @@ function leadingText(a: Assessment): { title: string; detail: string; probabilit
     return { title: 'Nothing wrong with this circuit now', detail: '', probability: first.probability };
   const kinds = a.suspects.filter((s) => s.group === first.group);
   const [suspect] = kinds;
+  const ofGroup = withPairs(first.probability, two, ({ group }) => group === first.group);
   // What the title names decides how sure it is; that the group is surer is said beside it.
   if (suspect && (kinds.length === 1 || suspect.probability >= LIKELY)) {
     const size = suspectDetail(suspect);
-    const probability = kinds.length === 1 ? first.probability : suspect.probability;
+    const single = kinds.length === 1 ? first.probability : suspect.probability;
+    const probability = withPairs(single, two, ({ fault }) => fault === suspect.fault);
     const surer =
-      first.probability >= FIRM && probability < FIRM
-        ? `The group is firm: ${groupName(first.group).toLowerCase()}.`
-        : '';
+      ofGroup >= FIRM && probability < FIRM ? `The group is firm: ${groupName(first.group).toLowerCase()}.` : '';
     return {
       title: titleOf(first.group, suspect),
       detail: [size === '' ? '' : `${capital(size)}.`, surer].filter((t) => t !== '').join(' '),
@@ -95,8 +101,23 @@ function leadingText(a: Assessment): { title: string; detail: string; probabilit
   return {
     title: groupFault(first.group),
     detail: open.length > 0 ? `Which one is open: ${open.join(', ')}.${shared}` : '',
-    probability: first.probability,
+    probability: ofGroup,
   };
+}
+
+/** Probability that something is wrong, of one fault or of two: `isIt` tells whether a fault of a pair is it. */
+function withPairs(single: number, two: TwoFaults | null, isIt: (fault: PairedFault) => boolean): number {
+  if (two === null) return single;
+  const inPairs = two.pairs.reduce((sum, p) => sum + (isIt(p.first) || isIt(p.second) ? p.probability : 0), 0);
+  return (1 - two.probability) * single + two.probability * inPairs;
+}
+
+/** A second fault that is possible, and the test that proves it; empty where none is. */
+function possibleText(two: TwoFaults | null): string {
+  if (!mayBeTwo(two)) return '';
+  const [{ first, second, test }] = two.pairs;
+  const possible = `Two faults are possible (${formatProbability(two.probability)}): ${first.name} and ${second.name}.`;
+  return test ? `${possible} Test that proves the second: ${testName(test.measurement, test.conditions)}.` : possible;
 }
 
 /** Everything measured fits a sound circuit, and nothing else is proved: what was found and what is not tested yet; null where that is not so. */
@@ -168,7 +189,7 @@ function contradictionText(
 }
 
 /** Two faults at once, each with its size, and the test that proves the second. */
-function twoFaultsText({ pairs }: TwoFaults, aside: string): VerdictText {
+function twoFaultsText({ pairs, probability: ofTwo }: TwoFaults, aside: string): VerdictText {
   const [{ first, second, test, probability }] = pairs;
   const sizes = [first, second].flatMap(({ name, size }) => (size ? [`${capital(name)}: ${sizeText(size)}.`] : []));
   const told = sizes.join(' ');
@@ -178,7 +199,7 @@ function twoFaultsText({ pairs }: TwoFaults, aside: string): VerdictText {
   const others = pairs.slice(1).map((p) => `${p.first.name} with ${p.second.name}`);
   const or = others.length > 0 ? ` Or: ${others.join('; ')}.` : '';
   return {
-    state: probability > 0.7 ? 'likely' : 'open',
+    state: ofTwo * probability > LIKELY ? 'likely' : 'open',
     title: `Two things are wrong: ${first.name} and ${second.name}`,
     detail: `${told}${or} ${how} ${aside}`.trim(),
   };

@@ -11,7 +11,7 @@ import { explain } from '../../inference/verdict/assessment.ts';
 import { testsAtRandom } from '../../../../studies/cases.ts';
 import { verdictText } from '../../wording/verdictText.ts';
 import type { Problem } from '../../inference/model/problem.ts';
-import { twoFaultsOf } from './twoFaults.ts';
+import { mayBeTwo, saysTwo, twoFaultsOf } from './twoFaults.ts';
 
 const judged = (problem: Problem) => {
   const posterior = posteriorOf(problem);
@@ -90,6 +90,39 @@ describe('two faults at once', () => {
     }
     expect(named).toBeGreaterThanOrEqual(7);
     expect(said).toBeGreaterThanOrEqual(9);
+  });
+  // Each was missed by a search that took one stretch of the second size, one kind of converter, or places of an even grid alone.
+  test.each([
+    [9035, 'return-open+sensor-low'],
+    [9047, 'placement+signal-to-ground'],
+    [9074, 'placement+signal-resistive'],
+    [9177, 'reference-low+signal-to-return'],
+    [9288, 'return-resistive+signal-resistive'],
+  ])('narrow peaks are found: pair %i is %s', (seed, truth) => {
+    const { problem } = simulatePair(seed, (p) => testsAtRandom(seed - 9000, p, 18));
+    const { two } = judged(problem);
+    expect(saysTwo(two)).toBe(true);
+    expect(two!.pairs.map((p) => [p.first.fault, p.second.fault].sort().join('+'))).toContain(truth);
+  });
+  test('a second fault that is likelier than one in ten but not than one is possible, and only that', () => {
+    const { problem } = simulatePair(9113, (p) => testsAtRandom(113, p, 18));
+    const { two } = judged(problem);
+    expect([mayBeTwo(two), saysTwo(two)]).toEqual([true, false]);
+    for (const [probability, may] of [
+      [0.09, false],
+      [0.11, true],
+      [0.5, true],
+      [0.51, false],
+    ] as const)
+      expect(mayBeTwo({ ...two!, probability }), String(probability)).toBe(may);
+    expect(mayBeTwo(null)).toBe(false);
+    expect(mayBeTwo({ probability: 0.3, pairs: [] })).toBe(false);
+  });
+  test('pairs are weighed where a reading is in some doubt, though none is doubted outright', () => {
+    const { problem } = simulatePair(9028, (p) => testsAtRandom(28, p, 18));
+    const { assessment, two } = judged(problem);
+    expect([assessment.doubt.kind, assessment.stretched]).toEqual(['none', []]);
+    expect(saysTwo(two)).toBe(true);
   });
   test('it gives way between its steps', () => {
     const steps = pairsOf(WET_AND_CORRODED, posteriorOf(WET_AND_CORRODED));

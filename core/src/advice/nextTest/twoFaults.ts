@@ -4,7 +4,8 @@ import type { FaultPosterior, Posterior } from '../../inference/posterior/poster
 import type { Access } from '../../catalogue/kit/access.ts';
 import { noiseOf } from '../../inference/model/predictor.ts';
 import type { Problem } from '../../inference/model/problem.ts';
-import { type Assessment, sizeEstimate, type SizeEstimate } from '../../inference/verdict/assessment.ts';
+import { type Assessment, leadingFaults, sizeEstimate, type SizeEstimate } from '../../inference/verdict/assessment.ts';
+import { stretchedBy } from '../../inference/verdict/doubt.ts';
 import { outcomeTable, predictAll, thinned, unbiasedInformation } from './information.ts';
 import { candidateTests, isSafeNow, minutesOf, soonest } from './nextTest.ts';
 
@@ -34,22 +35,34 @@ const [WORTH_NAMING, MOST] = [0.1, 3];
 /** A test of less than this many bits proves no second fault. */
 const PROVES = 0.1;
 
+/** From this probability on a second fault is named as possible. */
+const POSSIBLE = 0.1;
+/** Pairs are weighed from so many blunders on, added up, and where an unknown is so many σ off: half of what is worth saying. */
+const WEIGHED = { blunders: 0.3, sigmas: 2 } as const;
+
 /** Do pairs of faults outweigh all single ones? */
 export function saysTwo(two: TwoFaults | null): two is TwoFaults {
   return two !== null && two.probability > 0.5 && two.pairs.length > 0;
 }
 
+/** Is a second fault worth a look although one alone is likelier? */
+export function mayBeTwo(two: TwoFaults | null): two is TwoFaults {
+  return two !== null && two.probability >= POSSIBLE && two.probability <= 0.5 && two.pairs.length > 0;
+}
+
 /**
- * Weighs pairs where no single fault fits, readings contradict each other, or something sound is stretched too far; null where they need not be,
- * or where no two faults can stand together. Takes several rankings and yields between its steps, so that newer figures may end it.
+ * Weighs pairs where the readings are in some doubt under what leads, or something sound is stretched; null where they need not be, or where no
+ * two faults can stand together. Takes several rankings and yields between its steps, so that newer figures may end it.
  */
 export function* twoFaultSteps(
   problem: Problem,
   singles: Posterior,
-  { doubt, stretched }: Assessment,
+  { readings }: Assessment,
   access: Access,
 ): Generator<void, TwoFaults | null> {
-  if (!['contradiction', 'nothing-fits'].includes(doubt.kind) && stretched.length === 0) return null;
+  const blunders = readings.reduce((sum, r) => sum + r.blunder, 0);
+  const stretched = stretchedBy(singles, leadingFaults(singles), WEIGHED.sigmas);
+  if (blunders < WEIGHED.blunders && stretched.length === 0) return null;
   const pairs = yield* pairsOf(problem, singles);
   return pairs && weighPairs(problem, singles, pairs, access);
 }

@@ -523,7 +523,7 @@ describe('predictions and their likelihood', () => {
         }),
       );
       const k = of.latent.names.indexOf('curve level');
-      return of.startsOf(curve).map((s) => Number(s[k].toFixed(6)));
+      return of.startsOf({ curve }).map((s) => Number(s[k].toFixed(6)));
     };
     const level = (ohm: number): number => Number((Math.log(ohm / 4500) / 1.4).toFixed(6));
     expect(starts(['open-voltage', 5])).toEqual([0]);
@@ -538,7 +538,7 @@ describe('predictions and their likelihood', () => {
     // Never further out than two and a half σ.
     expect(starts(['sensor-ohms', 1e9])).toEqual([2.5]);
     const known = new Predictor(problemWith([['sensor-ohms', 9000]]));
-    expect([...known.start(known.problem.circuit.curve)]).toEqual(Array(known.latent.dimension).fill(0));
+    expect([...known.start(known.problem.circuit)]).toEqual(Array(known.latent.dimension).fill(0));
   });
 });
 

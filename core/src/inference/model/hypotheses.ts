@@ -77,12 +77,16 @@ function presenceOf({ readings, comesAndGoes = [] }: Problem): { onlyIn: Machine
   ];
 }
 
+/** Is the module's converter ratiometric? One answer where it is known; where no value is displayed it cannot matter, and one serves for both. */
+export function converterKinds({ circuit, readings }: Problem): boolean[] {
+  const { ratiometric } = circuit.display;
+  if (ratiometric !== null) return [ratiometric];
+  return readings.some((r) => measurementById(r.measurement).quantity === 'celsius') ? [true, false] : [true];
+}
+
 /** Every definite way in which a fault can be present, shares summing to one. */
 export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): Hypothesis[] {
-  const { ratiometric } = problem.circuit.display;
-  const displays = problem.readings.some((r) => measurementById(r.measurement).quantity === 'celsius');
-  // Without a displayed value the kind of converter cannot matter: one hypothesis serves for both.
-  const kinds = ratiometric !== null ? [ratiometric] : displays ? [true, false] : [true];
+  const kinds = converterKinds(problem);
   const presence = fault.id === 'healthy' ? [{ onlyIn: null, share: 1 }] : presenceOf(problem);
   const { curve } = problem.circuit;
   const curves = curve.alternatives ?? [{ share: 1, model: curve }];

@@ -34,8 +34,8 @@ export interface Hypothesis {
   onlyIn: MachineState | null;
   /** ln of its share of the fault's weight. */
   logShare: number;
-  /** A second fault that is present as well, its position in this stretch. */
-  second?: { branch: Branch; from: number; to: number };
+  /** A second fault that is present as well, its position in this stretch; fits set out from its unknown at `start`, else from the middle. */
+  second?: { branch: Branch; from: number; to: number; start?: number };
 }
 
 interface Prepared {
@@ -142,15 +142,28 @@ export class Predictor {
   }
 
   /**
-   * Where a fit sets out: every unknown at its middle, but the level of a curve that is hardly known at what the resistances that were read say of
-   * it, for from the middle it would have to come a long way.
+   * Where a fit sets out: every unknown at its middle, but a second size where it is told, and the level of a curve that is hardly known at what
+   * the resistances that were read say of it. From the middle a fit would have to come a long way.
    */
-  start(curve: CurveModel): Float64Array {
-    return this.startsOf(curve)[0];
+  start(h: Pick<Hypothesis, 'curve' | 'second'>): Float64Array {
+    const start = this.startsFrom(h.curve)[0];
+    return h.second?.start ? this.withSecond(start, h.second.start) : start;
   }
 
   /** `start`, and the other places from which a fit may end elsewhere. */
-  startsOf(curve: CurveModel): readonly Float64Array[] {
+  startsOf(h: Pick<Hypothesis, 'curve' | 'second'>): readonly Float64Array[] {
+    const at = h.second?.start;
+    const starts = this.startsFrom(h.curve);
+    return at ? starts.map((u) => this.withSecond(u, at)) : starts;
+  }
+
+  private withSecond(start: Float64Array, at: number): Float64Array {
+    const u = start.slice();
+    u[this.latent.secondSize] = at;
+    return u;
+  }
+
+  private startsFrom(curve: CurveModel): readonly Float64Array[] {
     let known = this.starts.get(curve);
     if (!known) {
       known = startsFor(curve, this.latent, this.problem, this.readings);

@@ -79,7 +79,7 @@ function visit(h: Hypothesis, ws: Workspace, felt: readonly number[], position: 
     if (fits.every((known) => different(known, fit))) fits.push(fit);
   };
   add(conditionalFit(ws, h, position, felt, true));
-  for (const start of ws.predictor.startsOf(h.curve).slice(1)) add(conditionalFit(ws, h, position, felt, false, start));
+  for (const start of ws.predictor.startsOf(h).slice(1)) add(conditionalFit(ws, h, position, felt, false, start));
   return { position, fits, logEvidence: logSumExp(fits.map((f) => f.logEvidence)) };
 }
 

@@ -30,7 +30,7 @@ export function conditionalFit(
   position: number,
   felt: readonly number[],
   trusting: boolean,
-  start = ws.predictor.start(h.curve),
+  start = ws.predictor.start(h),
 ): Conditional {
   const { n, u, residual, moved, shifted, step, predictor, predictions } = ws;
   u.set(start);

@@ -43,8 +43,8 @@ test('a curve not known sets out from the middle one of the resistances read, an
     );
     const model = circuit.curve.alternatives!.find(({ model: m }) => m.level)!.model;
     const level = predictor.latent.names.indexOf('curve level');
-    expect(predictor.start(model)).toBe(predictor.startsOf(model)[0]);
-    return predictor.startsOf(model).map((u) => u[level]);
+    expect(predictor.start({ curve: model })).toBe(predictor.startsOf({ curve: model })[0]);
+    return predictor.startsOf({ curve: model }).map((u) => u[level]);
   };
   const [middle, ...others] = starts(20, 2000, 9000);
   expect(others).toHaveLength(2);
@@ -57,5 +57,5 @@ test('a curve not known sets out from the middle one of the resistances read, an
   expect(starts(2, 20, 200, 2000, 20_000)).toHaveLength(3);
   // A curve that is known has one start, all at their middle.
   const known = new Predictor(problemWith([['sensor-ohms', 20]]));
-  expect(known.startsOf(coolantCircuit().curve).map((u) => [...u].every((x) => x === 0))).toEqual([true]);
+  expect(known.startsOf(coolantCircuit()).map((u) => [...u].every((x) => x === 0))).toEqual([true]);
 });

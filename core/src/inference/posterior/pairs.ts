@@ -1,11 +1,14 @@
 import type { Branch, Fault } from '../../circuit/faults/fault.ts';
 import { canStandTogether } from '../../circuit/faults/together.ts';
-import { settingOf, weightedFaults } from '../model/hypotheses.ts';
+import { converterKinds, settingOf, weightedFaults } from '../model/hypotheses.ts';
 import { type Hypothesis, Predictor } from '../model/predictor.ts';
 import type { Problem } from '../model/problem.ts';
 import { type Candidate, type Posterior, rank } from './posterior.ts';
 import { deficitAt, type Reach, reachOf } from './reach.ts';
-import { makeWorkspace, type Workspace } from './workspace.ts';
+import { normalQuantile } from '../../base/numeric/normal.ts';
+import { conditionalFit } from './conditionalFit.ts';
+import { surveyHypothesis } from './survey.ts';
+import { feltUnknowns, makeWorkspace, type Workspace } from './workspace.ts';
 
 /** Chance that two things are wrong at once. Common practice, no source. */
 export const PAIR_SHARE = 0.06;
@@ -22,68 +25,224 @@ export interface PairPosterior {
   posterior: Posterior;
 }
 
-/** Positions at which the sizes of both are tried at first, and steps of the search from the best of them. */
-const TRIED = [0.08, 0.29, 0.5, 0.71, 0.92];
-const STEPS = [0.1, 0.05, 0.025, 0.0125];
-/** Pairs that are looked at closely, and stretches into which the second size is parted. */
-const [CLOSELY, STRETCHES] = [8, 6];
+/** Places at which each size is tried at first: the middles of as many stretches. */
+const TRIED = [0.1, 0.3, 0.5, 0.7, 0.9];
+/** Places of one fault alone that are tried beside them, and steps of the search from the best of all. */
+const [MEETING, STEPS] = [5, [0.1, 0.05, 0.025, 0.0125]] as const;
+/** How many pairs are left after a first look, after a closer one and after a fit of each. */
+const [REFINED, FITTED, CLOSELY] = [50, 24, 8];
+/** A stretch whose deficit, or whose evidence (ln) after a fit, is this much worse than the best of its pair is left out. */
+const WORSE = { deficit: 8, fit: 7 } as const;
+/** A pair whose evidence after a fit is this much (ln) below the best one's is left out. */
+const PAIR_WORSE = 7;
 
-interface Screened {
-  first: Fault;
-  second: Fault;
-  weight: number;
-  branches: { first: Branch; second: Branch; secondPosition: number; deficit: number }[];
+/** A way in which one fault can be, and the places at which it alone meets a reading. */
+interface Way {
+  alone: Hypothesis;
+  meeting: readonly number[];
+}
+
+/** A way in which both can be, the second size within a stretch, and where in it the readings are missed least. */
+interface Stretch {
+  both: Hypothesis & { second: NonNullable<Hypothesis['second']> };
+  /** Positions of both sizes. */
+  p: number;
+  q: number;
   deficit: number;
 }
 
+interface Screened extends FaultPair {
+  weight: number;
+  stretches: Stretch[];
+}
+
 /**
- * Ranks pairs of faults by the same method as single ones: a coarse search over both sizes picks the pairs that could meet the readings, and
- * those are fitted and sampled with the second size as one more unknown. Takes several rankings; it yields between its steps, so that whoever
+ * Ranks pairs of faults by the same method as single ones: a search over both sizes and a fit of each picks the pairs that could meet the
+ * readings, and those are sampled with the second size as one more unknown. Takes several rankings; it yields between its steps, so that whoever
  * runs it can give up for newer figures, and returns null where no two faults can stand together.
  * Source: fault model §6.
  */
 export function* pairsOf(problem: Problem, singles: Posterior): Generator<void, PairPosterior | null> {
-  const faults = weightedFaults(problem);
   const predictor = new Predictor(problem, true);
   const ws = makeWorkspace(predictor);
-  const like = likeliestKind(singles);
-  const setting = settingOf(problem);
-  const alone = (branch: Branch, fault: Fault): Hypothesis => ({ ...like, fault, branch, logShare: 0, onlyIn: null });
-  const branchesOf = faults.map(({ fault }) => mainBranches(fault.branches(setting)));
-  const reach = reachOf(
-    ws,
-    faults.map(({ fault }, i) => alone(branchesOf[i][0], fault)),
-  );
-  const screened: Screened[] = [];
-  for (let i = 0; i < faults.length; i++) {
+  const search = new PairSearch(ws, problem, likeliestKind(singles));
+  let screened: Screened[] = [];
+  for (const some of search.firstLook()) {
+    screened.push(...some);
     yield;
-    for (let j = i + 1; j < faults.length; j++) {
-      const [a, b] = [faults[i], faults[j]];
-      if (!canStandTogether(a.fault, b.fault)) continue;
-      const branches = branchesOf[i].flatMap((first) =>
-        branchesOf[j].map((second) => search(ws, reach, alone(first, a.fault), second)),
+  }
+  const total = screened.reduce((sum, s) => sum + s.weight, 0);
+  if (total === 0) return null;
+  screened = likeliest(screened, REFINED).map((pair) => search.closerLook(pair));
+  yield;
+  const fitted = likeliest(screened, FITTED).map((pair) => fit(ws, pair));
+  yield;
+  fitted.sort((x, y) => y.score - x.score);
+  const kinds = converterKinds(problem);
+  const pairs = new Map<Fault, FaultPair>();
+  const candidates = fitted
+    .slice(0, CLOSELY)
+    .filter(({ score }) => score > fitted[0].score - PAIR_WORSE)
+    .map(({ first, second, weight, hypotheses }): Candidate => {
+      const fault: Fault = { ...first, id: `${first.id}+${second.id}` };
+      pairs.set(fault, { first, second });
+      const ofEachKind = hypotheses.flatMap((h) =>
+        kinds.map((ratiometric) => ({ ...h, fault, ratiometric, logShare: h.logShare - Math.log(kinds.length) })),
       );
-      const deficit = Math.min(...branches.map((x) => x.deficit));
-      screened.push({ first: a.fault, second: b.fault, weight: a.weight * b.weight, branches, deficit });
+      return { fault, weight: weight / total, hypotheses: ofEachKind };
+    });
+  return { pairs, posterior: rank(predictor, candidates) };
+}
+
+/** The pairs whose readings are missed least, weighed by how likely the two are. */
+function likeliest(pairs: readonly Screened[], count: number): Screened[] {
+  const cost = ({ stretches, weight }: Screened): number => leastDeficit(stretches) - Math.log(weight);
+  return [...pairs].sort((x, y) => cost(x) - cost(y)).slice(0, count);
+}
+
+function leastDeficit(stretches: readonly Stretch[]): number {
+  return stretches.reduce((least, s) => Math.min(least, s.deficit), Infinity);
+}
+
+/** The hypotheses of a pair that are left after a fit of each, and ln of its weight and rough evidence. */
+function fit(
+  ws: Workspace,
+  { first, second, weight, stretches }: Screened,
+): FaultPair & { weight: number; hypotheses: Hypothesis[]; score: number } {
+  const limit = leastDeficit(stretches) + WORSE.deficit;
+  const felt = feltUnknowns(ws, stretches[0].both);
+  const fits = stretches
+    .filter((s) => s.deficit < limit)
+    .map((stretch) =>
+      startsIn(stretch)
+        .map((start) => {
+          const both = { ...stretch.both, second: { ...stretch.both.second, start } };
+          return { both, score: conditionalFit(ws, both, stretch.p, felt, false).logEvidence + both.logShare };
+        })
+        .reduce((a, b) => (b.score > a.score ? b : a)),
+    );
+  const best = Math.max(...fits.map(({ score }) => score));
+  const hypotheses = fits.filter(({ score }) => score > best - WORSE.fit).map(({ both }) => both);
+  return { first, second, weight, hypotheses, score: best + Math.log(weight) };
+}
+
+/** Fits within a stretch start no nearer to its ends than these shares of it: at an end the unknown would be infinite, and a narrow peak may lie beside it. */
+const EDGES = [0.02, 0.003];
+
+/** Where fits of a stretch start, as its unknown: at the place that was found, and in the middle. */
+function startsIn({ both: { second }, q }: Stretch): number[] {
+  const share = (q - second.from) / (second.to - second.from);
+  const found = EDGES.map((edge) => normalQuantile(Math.min(1 - edge, Math.max(edge, share))));
+  return [...new Set([...found, 0])];
+}
+
+/** Where along both sizes the readings are missed least, every unknown at its middle. */
+class PairSearch {
+  private readonly faults: readonly { fault: Fault; weight: number; ways: readonly Way[] }[];
+  private readonly reach: Reach;
+  private readonly residual: Float64Array;
+
+  constructor(
+    private readonly ws: Workspace,
+    problem: Problem,
+    like: Pick<Hypothesis, 'ratiometric' | 'curve'>,
+  ) {
+    this.residual = new Float64Array(ws.m);
+    const setting = settingOf(problem);
+    const faults = weightedFaults(problem).map(({ fault, weight }) => {
+      const alone = mainBranches(fault.branches(setting)).map((branch) => ({
+        ...like,
+        fault,
+        branch,
+        logShare: 0,
+        onlyIn: null,
+      }));
+      return { fault, weight, alone };
+    });
+    this.reach = reachOf(
+      ws,
+      faults.map(({ alone: [h] }) => h),
+    );
+    this.faults = faults.map(({ fault, weight, alone }) => ({
+      fault,
+      weight,
+      ways: alone.map((h) => ({ alone: h, meeting: this.meetingPlaces(h) })),
+    }));
+  }
+
+  /** Places at which a reading is met exactly: the peak of two faults together may be as narrow, and it is often there. */
+  private meetingPlaces(h: Hypothesis): number[] {
+    const places = surveyHypothesis(h, this.ws, this.reach, false).places.filter((p) => p.meets);
+    return places
+      .sort((a, b) => a.deficit - b.deficit)
+      .slice(0, MEETING)
+      .map(({ position }) => position);
+  }
+
+  private deficit(both: Stretch['both'], p: number, q: number): number {
+    const at = { ...both, second: { ...both.second, from: q, to: q } };
+    return deficitAt(this.ws, at, p, this.reach, false, this.residual);
+  }
+
+  /** Every two faults that can stand together, those of one first fault at a time. */
+  *firstLook(): Generator<Screened[]> {
+    for (const [i, a] of this.faults.entries()) {
+      yield this.faults
+        .slice(i + 1)
+        .filter((b) => canStandTogether(a.fault, b.fault))
+        .map((b) => ({
+          first: a.fault,
+          second: b.fault,
+          weight: a.weight * b.weight,
+          stretches: a.ways.flatMap((first) => b.ways.flatMap((second) => this.stretchesOf(first, second))),
+        }));
     }
   }
-  // By what could be met, weighed by how likely the two are.
-  screened.sort((x, y) => x.deficit - Math.log(x.weight) - (y.deficit - Math.log(y.weight)));
-  const total = screened.reduce((sum, s) => sum + s.weight, 0);
-  const chosen = screened.slice(0, CLOSELY);
-  if (chosen.length === 0 || total === 0) return null;
-  const pairs = new Map<Fault, FaultPair>();
-  const candidates = chosen.map(({ first, second, weight, branches }): Candidate => {
-    const fault: Fault = { ...first, id: `${first.id}+${second.id}` };
-    pairs.set(fault, { first, second });
-    const least = Math.min(...branches.map((b) => b.deficit));
-    const hypotheses = branches
-      .filter((b) => b.deficit < least + 6)
-      .flatMap((b) => stretchesOf({ ...like, fault, branch: b.first, onlyIn: null }, b.second, b.secondPosition));
-    return { fault, weight: weight / total, hypotheses };
-  });
-  yield;
-  return { pairs, posterior: rank(predictor, candidates) };
+
+  /** The stretches of the second size, each with the best of the places that are tried. */
+  private stretchesOf({ alone, meeting }: Way, { alone: { branch }, meeting: secondMeeting }: Way): Stretch[] {
+    const firsts = alone.branch.sized ? [...TRIED, ...meeting] : [0.5];
+    const seconds = branch.sized ? TRIED : [0.5];
+    const half = 0.5 / seconds.length;
+    const logShare = Math.log((alone.branch.share * branch.share) / seconds.length);
+    return seconds.map((middle) => {
+      const [from, to] = [middle - half, middle + half];
+      const stretch: Stretch = {
+        both: { ...alone, logShare, second: { branch, from, to } },
+        p: 0.5,
+        q: middle,
+        deficit: Infinity,
+      };
+      for (const p of firsts) this.consider(stretch, p, middle);
+      for (const q of secondMeeting.filter((at) => from < at && at < to))
+        for (const p of [stretch.p, ...meeting]) this.consider(stretch, p, q);
+      return stretch;
+    });
+  }
+
+  private consider(stretch: Stretch, p: number, q: number): void {
+    const deficit = this.deficit(stretch.both, p, q);
+    if (deficit < stretch.deficit) Object.assign(stretch, { p, q, deficit });
+  }
+
+  /** The pair with the best places of its stretches found more closely, of those that are worth it. */
+  closerLook(pair: Screened): Screened {
+    const limit = leastDeficit(pair.stretches) + WORSE.deficit;
+    for (const stretch of pair.stretches) if (stretch.deficit < limit) this.walk(stretch);
+    return pair;
+  }
+
+  private walk(stretch: Stretch): void {
+    const { branch, second } = stretch.both;
+    for (const step of STEPS) {
+      const { p, q } = stretch;
+      for (const sign of [-1, 1]) {
+        if (branch.sized) this.consider(stretch, Math.min(1, Math.max(0, p + sign * step)), q);
+        if (second.branch.sized)
+          this.consider(stretch, stretch.p, Math.min(second.to, Math.max(second.from, q + sign * step)));
+      }
+    }
+  }
 }
 
 /** The kind of converter and the curve that the single faults make likeliest. */
@@ -104,41 +263,4 @@ function mainBranches(branches: readonly Branch[]): Branch[] {
   const broken = unsized.filter((b) => b.detail?.startsWith('between') || b.detail === undefined);
   const others = unsized.filter((b) => !broken.includes(b));
   return [...middle(segments), ...sized.filter((b) => !segments.includes(b)), ...middle(broken), ...others];
-}
-
-/** Where along both sizes the readings are missed least, every unknown at its middle. */
-function search(ws: Workspace, reach: Reach, h: Hypothesis, second: Branch): Screened['branches'][number] {
-  const residual = new Float64Array(ws.m);
-  const at = (p: number, q: number): number =>
-    deficitAt(ws, { ...h, second: { branch: second, from: q, to: q } }, p, reach, false, residual);
-  const firsts = h.branch.sized ? TRIED : [0.5];
-  const seconds = second.sized ? TRIED : [0.5];
-  let best = { p: 0.5, q: 0.5, deficit: Infinity };
-  const consider = (p: number, q: number): void => {
-    const deficit = at(p, q);
-    if (deficit < best.deficit) best = { p, q, deficit };
-  };
-  for (const p of firsts) for (const q of seconds) consider(p, q);
-  for (const step of STEPS) {
-    const { p, q } = best;
-    for (const sign of [-1, 1]) {
-      if (h.branch.sized) consider(Math.min(1, Math.max(0, p + sign * step)), q);
-      if (second.sized) consider(best.p, Math.min(1, Math.max(0, q + sign * step)));
-    }
-  }
-  return { first: h.branch, second, secondPosition: best.q, deficit: best.deficit };
-}
-
-/** A pair as hypotheses: the second size in the stretch where the search found it and in those beside it. */
-function stretchesOf(h: Omit<Hypothesis, 'logShare'>, second: Branch, position: number): Hypothesis[] {
-  const logShare = Math.log(h.branch.share * second.share);
-  if (!second.sized) return [{ ...h, logShare, second: { branch: second, from: 0.5, to: 0.5 } }];
-  const at = Math.min(STRETCHES - 1, Math.floor(position * STRETCHES));
-  return [at - 1, at, at + 1]
-    .filter((i) => i >= 0 && i < STRETCHES)
-    .map((i) => ({
-      ...h,
-      logShare: logShare - Math.log(STRETCHES),
-      second: { branch: second, from: i / STRETCHES, to: (i + 1) / STRETCHES },
-    }));
 }

@@ -16,7 +16,7 @@ export function reachOf(ws: Workspace, hypotheses: readonly Hypothesis[]): Reach
   const [trusted, doubted] = [new Float64Array(m).fill(1), new Float64Array(m).fill(1)];
   const all = everyUnknown(ws);
   for (const h of hypotheses) {
-    u.set(predictor.start(h.curve));
+    u.set(predictor.start(h));
     residualsAt(ws, h, 0.5, u, residual);
     linearise(ws, h, 0.5, all);
     for (let i = 0; i < m; i++) {
@@ -51,7 +51,7 @@ export function deficitAt(
   doubting: boolean,
   residual: Float64Array,
 ): number {
-  ws.u.set(ws.predictor.start(h.curve));
+  ws.u.set(ws.predictor.start(h));
   residualsAt(ws, h, position, ws.u, residual);
   const trusted = missOf(residual, reach.trusted);
   return doubting ? Math.min(trusted, THERMOMETER_COST + missOf(residual, reach.doubted)) : trusted;

@@ -5,8 +5,8 @@ import type { Workspace } from './workspace.ts';
 /** A first, cheap look at one hypothesis: where along its sizes could the readings be met at all? */
 export interface Survey {
   hypothesis: Hypothesis;
-  /** Positions to consider, ascending, with how badly the readings miss there (about −ln likelihood, each reading capped). */
-  places: { position: number; deficit: number }[];
+  /** Positions to consider, ascending, with how badly the readings miss there (about −ln likelihood, each reading capped). `meets`: one reading exactly. */
+  places: { position: number; deficit: number; meets: boolean }[];
 }
 
 const COARSE = 16;
@@ -20,14 +20,14 @@ const SAME = 1e-4;
 export function surveyHypothesis(h: Hypothesis, ws: Workspace, reach: Reach, doubting: boolean): Survey {
   const here = new Float64Array(ws.m);
   const look = (position: number): number => deficitAt(ws, h, position, reach, doubting, here);
-  if (!h.branch.sized) return { hypothesis: h, places: [{ position: 0.5, deficit: look(0.5) }] };
+  if (!h.branch.sized) return { hypothesis: h, places: [{ position: 0.5, deficit: look(0.5), meets: false }] };
   const places: Survey['places'] = [];
   const crossings: number[] = [];
   let before = new Float64Array(0);
   for (let i = 0; i <= COARSE; i++) {
     const position = i / COARSE;
     const deficit = look(position);
-    if (i % 2 === 1) places.push({ position, deficit });
+    if (i % 2 === 1) places.push({ position, deficit, meets: false });
     for (let r = 0; r < before.length; r++) {
       // A reading that misses by less than 1 σ on both sides needs no place of its own.
       if (before[r] * here[r] < 0 && Math.max(Math.abs(before[r]), Math.abs(here[r])) > 1) {
@@ -37,7 +37,8 @@ export function surveyHypothesis(h: Hypothesis, ws: Workspace, reach: Reach, dou
     before = here.slice();
   }
   for (const position of crossings) {
-    if (places.every((p) => Math.abs(p.position - position) > SAME)) places.push({ position, deficit: look(position) });
+    if (places.every((p) => Math.abs(p.position - position) > SAME))
+      places.push({ position, deficit: look(position), meets: true });
   }
   places.sort((a, b) => a.position - b.position);
   return { hypothesis: h, places };
@@ -54,7 +55,7 @@ function crossing(
   high: number,
 ): number {
   let [a, b, fa, fb] = [from, to, low, high];
-  u.set(predictor.start(h.curve));
+  u.set(predictor.start(h));
   for (let i = 0; i < 4; i++) {
     const x = i % 2 === 0 ? a + (b - a) * (fa / (fa - fb)) : (a + b) / 2;
     const fx = predictor.residualOf(h, x, u, r);

@@ -104,7 +104,7 @@ export function feltUnknowns(ws: Workspace, h: Hypothesis): number[] {
   const all = everyUnknown(ws);
   const felt = new Set<number>();
   for (const position of h.branch.sized ? [0.1, 0.5, 0.9] : [0.5]) {
-    u.set(ws.predictor.start(h.curve));
+    u.set(ws.predictor.start(h));
     residualsAt(ws, h, position, u, residual);
     linearise(ws, h, position, all);
     for (let i = 0; i < m; i++) {

@@ -211,7 +211,7 @@ function dominant(s: FaultPosterior, key: (d: FaultPosterior['draws'][number]) =
 }
 
 /** The faults of the leading group: a reading that they explain is in no doubt, whatever the others make of it. */
-function leadingFaults({ faults }: Posterior): readonly FaultPosterior[] {
+export function leadingFaults({ faults }: Posterior): readonly FaultPosterior[] {
   const sampled = faults.filter((f) => f.draws.length > 0);
   const [{ group }] = groupProbabilities(sampled);
   return sampled.filter((f) => f.fault.group === group);

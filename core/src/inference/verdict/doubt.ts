@@ -72,12 +72,16 @@ function thermometerBlunder({ predictor }: Posterior, faults: readonly FaultPost
 /** Beyond this an unknown is stretched: with the tails of the yard about 7 % of a reference, and less than one sound circuit in a hundred. */
 const STRETCHED = 2.7;
 
-/** The unknowns that are further off under these faults than sound circuits show, furthest first. */
-export function stretchedBy({ predictor }: Posterior, faults: readonly FaultPosterior[]): Stretched[] {
+/** The unknowns that are further off under these faults than sound circuits show, or than `limit` σ, furthest first. */
+export function stretchedBy(
+  { predictor }: Posterior,
+  faults: readonly FaultPosterior[],
+  limit: number = STRETCHED,
+): Stretched[] {
   if (predictor.readings.length === 0) return [];
   return predictor.latent.names
     .map((unknown, k) => ({ unknown, sigmas: averaged(faults, (d) => d.u[k]) }))
-    .filter(({ sigmas }) => Math.abs(sigmas) > STRETCHED)
+    .filter(({ sigmas }) => Math.abs(sigmas) > limit)
     .sort((a, b) => Math.abs(b.sigmas) - Math.abs(a.sigmas));
 }
 
