@@ -275,17 +275,24 @@ describe('the verdict in words', () => {
       title: 'Two things are wrong: a and b',
       detail: 'Or: c with d. No test at hand proves the second.',
     });
-    // Less likely than one fault: the one is named.
-    expect(told({}, { ...none, probability: 0.5 }).title).toBe('Sensor open');
+    // Hardly possible: the one is named.
+    expect(told({}, { ...none, probability: 0.09 }).title).toBe('Sensor open');
   });
   test('two that are possible: beside what leads, with the test; what leads is no surer than both together make it', () => {
-    const fault = (id: string, name: string) => ({ fault: id, name, group: 'wiring', size: null });
+    const fault = (id: string, name: string, group = 'wiring') => ({ fault: id, name, group, size: null });
     const test = { measurement: 'displayed', conditions: {}, bits: 1, minutes: 2 };
     const { suspects } = assessment();
     const possible = (first: string, probability: number, proving: object | null = test) =>
       ({
         probability,
-        pairs: [{ first: fault(first, 'a'), second: fault('other', 'b'), probability: 1, test: proving }],
+        pairs: [
+          {
+            first: fault(first, 'a', first === 'another' ? 'wiring' : 'sensor'),
+            second: fault('other', 'b'),
+            probability: 1,
+            test: proving,
+          },
+        ],
       }) as unknown as TwoFaults;
     const firm = (two: TwoFaults, change: Partial<Assessment> = {}) =>
       told({ ...groups(0.99), suspects: suspects.slice(0, 1), ...change }, two);
@@ -295,7 +302,11 @@ describe('the verdict in words', () => {
       detail: 'Two faults are possible (30 %): a and b. Test that proves the second: displayed value.',
     });
     expect(firm(possible('another', 0.2)).state).toBe('likely');
-    expect(firm(possible('another', 0.4)).state).toBe('open');
+    expect(firm(possible('another', 0.4, null))).toEqual({
+      state: 'open',
+      title: 'Not decided yet',
+      detail: 'Sensor open alone: 48 %. Two faults are possible (40 %): a and b.',
+    });
     expect(firm(possible('another', 0.2, null)).detail).toBe('Two faults are possible (20 %): a and b.');
     expect(firm(possible('another', 0.09)).detail).toBe('');
     const doubted = { doubt: { kind: 'nothing-fits', readings: ['a', 'b'] } as never };

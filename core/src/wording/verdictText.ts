@@ -81,6 +81,11 @@ function leadingText(a: Assessment, two: TwoFaults | null): { title: string; det
   const kinds = a.suspects.filter((s) => s.group === first.group);
   const [suspect] = kinds;
   const ofGroup = withPairs(first.probability, two, ({ group }) => group === first.group);
+  if (ofGroup < LIKELY) {
+    const alone = formatProbability((1 - two!.probability) * (suspect?.probability ?? first.probability));
+    const name = suspect ? titleOf(first.group, suspect) : groupFault(first.group);
+    return { title: 'Not decided yet', detail: `${name} alone: ${alone}.`, probability: ofGroup };
+  }
   // What the title names decides how sure it is; that the group is surer is said beside it.
   if (suspect && (kinds.length === 1 || suspect.probability >= LIKELY)) {
     const size = suspectDetail(suspect);
@@ -107,7 +112,7 @@ function leadingText(a: Assessment, two: TwoFaults | null): { title: string; det
 
 /** Probability that something is wrong, of one fault or of two: `isIt` tells whether a fault of a pair is it. */
 function withPairs(single: number, two: TwoFaults | null, isIt: (fault: PairedFault) => boolean): number {
-  if (two === null) return single;
+  if (!mayBeTwo(two)) return single;
   const inPairs = two.pairs.reduce((sum, p) => sum + (isIt(p.first) || isIt(p.second) ? p.probability : 0), 0);
   return (1 - two.probability) * single + two.probability * inPairs;
 }

@@ -206,7 +206,8 @@ const SCENARIOS: readonly Scenario[] = [
       ['sensor-ohms', '4k25'],
       ['return-drop', '0.004'],
     ],
-    verdict: /Nothing wrong with this circuit now/,
+    // 94.8 % by long sampling: just below what is firm, and the volts unplugged are not tested.
+    verdict: /Nothing wrong found so far/,
   },
   {
     name: 'new sensor already fitted and fault still there',

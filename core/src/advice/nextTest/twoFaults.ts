@@ -35,19 +35,19 @@ const [WORTH_NAMING, MOST] = [0.1, 3];
 /** A test of less than this many bits proves no second fault. */
 const PROVES = 0.1;
 
-/** From this probability on a second fault is named as possible. */
-const POSSIBLE = 0.1;
+/** From these probabilities on a second fault is named as possible, and two are said to be wrong. */
+const [POSSIBLE, SAID] = [0.1, 0.7];
 /** Pairs are weighed from so many blunders on, added up, and where an unknown is so many σ off: half of what is worth saying. */
 const WEIGHED = { blunders: 0.3, sigmas: 2 } as const;
 
-/** Do pairs of faults outweigh all single ones? */
+/** Is it likely that two things are wrong? */
 export function saysTwo(two: TwoFaults | null): two is TwoFaults {
-  return two !== null && two.probability > 0.5 && two.pairs.length > 0;
+  return two !== null && two.probability >= SAID && two.pairs.length > 0;
 }
 
-/** Is a second fault worth a look although one alone is likelier? */
+/** Is a second fault worth a look, although it is not likely yet? */
 export function mayBeTwo(two: TwoFaults | null): two is TwoFaults {
-  return two !== null && two.probability >= POSSIBLE && two.probability <= 0.5 && two.pairs.length > 0;
+  return two !== null && two.probability >= POSSIBLE && two.probability < SAID && two.pairs.length > 0;
 }
 
 /**

@@ -38,7 +38,10 @@ const inverse = (temperatureC: number): number => 1 / Math.max(temperatureC + KE
 
 /** ln R of a kind against its value at `baseC`, for a steepness. */
 function logShape(slope: 'ntc' | 'ptc', steepness: number, baseC: number): (temperatureC: number) => number {
-  if (slope === 'ntc') return (t) => steepness * (inverse(t) - inverse(baseC));
+  if (slope === 'ntc') {
+    const base = inverse(baseC);
+    return (t) => steepness * (inverse(t) - base);
+  }
   // Straight in R; below a fifth of it the line is bent so that it never reaches zero.
   const at = (t: number): number => {
     const share = 1 + steepness * (t - 25);
@@ -62,6 +65,7 @@ export function looseModel(form: {
 }): CurveModel {
   const { slope, baseC, baseOhm, steepness, steepnessSpread, level, toleranceLog } = form;
   const shape = logShape(slope, steepness, baseC);
+  const [inverseBase, logBase] = [inverse(baseC), Math.log(baseOhm)];
   const [minC, maxC] = slope === 'ntc' ? [-55, 200] : [-80, 900];
   const resistanceOhm = (t: number): number => baseOhm * Math.exp(shape(t));
   return {
@@ -75,7 +79,7 @@ export function looseModel(form: {
       if (!(r > 0)) return slope === 'ntc' ? Infinity : -KELVIN;
       if (r === Infinity) return slope === 'ntc' ? -KELVIN : Infinity;
       if (slope === 'ntc') {
-        const x = inverse(baseC) + Math.log(r / baseOhm) / steepness;
+        const x = inverseBase + (Math.log(r) - logBase) / steepness;
         return x > 0 ? 1 / x - KELVIN : Infinity;
       }
       const logAt25 = Math.log(r / baseOhm) - shape(25);
@@ -85,8 +89,10 @@ export function looseModel(form: {
     toleranceLog,
     formErrorLog: (t) => {
       if (slope === 'ptc') return steepnessSpread * Math.abs(t - baseC);
-      const x = Math.abs(inverse(t) - inverse(baseC));
-      return Math.hypot(steepnessSpread * x, formOfB(steepness, x));
+      const x = Math.abs(inverse(t) - inverseBase);
+      const [ofSpread, ofForm] = [steepnessSpread * x, formOfB(steepness, x)];
+      // Much faster than Math.hypot, and this is asked for at every prediction.
+      return Math.sqrt(ofSpread * ofSpread + ofForm * ofForm);
     },
   };
 }

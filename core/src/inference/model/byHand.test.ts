@@ -219,11 +219,16 @@ describe('hypotheses', () => {
   };
   const total = (list: readonly { logShare: number }[]): number =>
     list.reduce((sum, h) => sum + Math.exp(h.logShare), 0);
-  test('one way where nothing can tell; two kinds of converter where something is displayed, unless it is known', () => {
+  test('one way where nothing can tell; two kinds of converter where the reference is off and something is displayed, unless it is known', () => {
     expect(shares('sensor-high', [['sensor-ohms', 2000]])).toHaveLength(1);
-    expect(shares('sensor-high', [['displayed', 20]]).map((h) => h.ratiometric)).toEqual([true, false]);
+    expect(shares('reference-high', [['displayed', 20]]).map((h) => h.ratiometric)).toEqual([true, false]);
+    expect(shares('reference-high', [['open-voltage', 5]]).map((h) => h.ratiometric)).toEqual([true]);
+    // A fault that does not part the reference from what the module takes it for looks the same with either.
+    expect(shares('sensor-high', [['displayed', 20]]).map((h) => h.ratiometric)).toEqual([true]);
     const known = coolantCircuit({ display: { ...coolantCircuit().display, ratiometric: false } });
-    expect(shares('sensor-high', [['displayed', 20]], { circuit: known }).map((h) => h.ratiometric)).toEqual([false]);
+    expect(shares('reference-high', [['displayed', 20]], { circuit: known }).map((h) => h.ratiometric)).toEqual([
+      false,
+    ]);
     expect(shares('sensor-high', []).map((h) => h.ratiometric)).toEqual([true]);
   });
   test('in one state only, where more than one was read: a fifth of the weight, evenly', () => {

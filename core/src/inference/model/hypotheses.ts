@@ -1,6 +1,6 @@
 import { otherCommonCurves } from '../../catalogue/parts/curves.ts';
-import type { SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
-import type { Fault, Setting } from '../../circuit/faults/fault.ts';
+import { nominalState, type SensorCircuit } from '../../circuit/network/sensorCircuit.ts';
+import type { Branch, Fault, Setting } from '../../circuit/faults/fault.ts';
 import { FAULTS } from '../../circuit/faults/list.ts';
 import { measurementById } from '../../circuit/measurements/list.ts';
 import type { Hypothesis } from './predictor.ts';
@@ -77,21 +77,33 @@ function presenceOf({ readings, comesAndGoes = [] }: Problem): { onlyIn: Machine
   ];
 }
 
-/** Is the module's converter ratiometric? One answer where it is known; where no value is displayed it cannot matter, and one serves for both. */
-export function converterKinds({ circuit, readings }: Problem): boolean[] {
+/**
+ * Is the module's converter ratiometric? One answer where it is known. It matters only where a value is displayed and one of these branches parts the
+ * reference from what the module takes it for; else one answer serves for both.
+ */
+export function converterKinds({ circuit, readings }: Problem, branches: readonly Branch[]): boolean[] {
   const { ratiometric } = circuit.display;
   if (ratiometric !== null) return [ratiometric];
-  return readings.some((r) => measurementById(r.measurement).quantity === 'celsius') ? [true, false] : [true];
+  const displayed = readings.some((r) => measurementById(r.measurement).quantity === 'celsius');
+  return displayed && branches.some((branch) => partsReference(circuit, branch)) ? [true, false] : [true];
+}
+
+function partsReference(circuit: SensorCircuit, branch: Branch): boolean {
+  return [0, 0.5, 1].some((position) => {
+    const state = nominalState(circuit, 20, circuit.pullUpOhm ?? 1000);
+    branch.apply(state, position);
+    return state.referenceV !== state.nominalReferenceV;
+  });
 }
 
 /** Every definite way in which a fault can be present, shares summing to one. */
 export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): Hypothesis[] {
-  const kinds = converterKinds(problem);
   const presence = fault.id === 'healthy' ? [{ onlyIn: null, share: 1 }] : presenceOf(problem);
   const { curve } = problem.circuit;
   const curves = curve.alternatives ?? [{ share: 1, model: curve }];
-  return fault.branches(setting).flatMap((branch) =>
-    curves.flatMap(({ share: ofCurve, model }) =>
+  return fault.branches(setting).flatMap((branch) => {
+    const kinds = converterKinds(problem, [branch]);
+    return curves.flatMap(({ share: ofCurve, model }) =>
       kinds.flatMap((kind) =>
         presence.map(({ onlyIn, share }) => ({
           fault,
@@ -102,6 +114,6 @@ export function hypothesesOf(fault: Fault, setting: Setting, problem: Problem): 
           logShare: Math.log((branch.share * ofCurve * share) / kinds.length),
         })),
       ),
-    ),
-  );
+    );
+  });
 }

@@ -58,22 +58,23 @@ export function layNodes({ hypothesis: h, places }: Survey, ws: Workspace, limit
   return { hypothesis: h, felt, nodes };
 }
 
-/** Fits the unknowns at every other place of the survey whose deficit is within `limit`. */
+/** Fits the unknowns at every other place of the survey whose deficit is within `limit`; from other starts too where the evidence is `least` (ln). */
 export function completeLayout(
   { hypothesis: h, felt, nodes }: NodeLayout,
   ws: Workspace,
   survey: Survey,
   limit: number,
+  least = -Infinity,
 ): void {
   survey.places.forEach(({ position, deficit }, i) => {
-    if (deficit <= limit && nodes[i].fits.length === 0) nodes[i] = visit(h, ws, felt, position);
+    if (deficit <= limit && nodes[i].fits.length === 0) nodes[i] = visit(h, ws, felt, position, least);
   });
 }
 
-/** Fits at one position: from the usual start, and where a reading was doubted from all there are, those that end in different places. */
-function visit(h: Hypothesis, ws: Workspace, felt: readonly number[], position: number): Node {
+/** Fits at one position: from the usual start, and where a reading was doubted and the evidence is `least` (ln) from all there are, those that end in different places. */
+function visit(h: Hypothesis, ws: Workspace, felt: readonly number[], position: number, least = -Infinity): Node {
   const first = conditionalFit(ws, h, position, felt, false);
-  if (!first.doubtful) return { position, fits: [first], logEvidence: first.logEvidence };
+  if (!first.doubtful || first.logEvidence < least) return { position, fits: [first], logEvidence: first.logEvidence };
   const fits = [first];
   const add = (fit: Conditional): void => {
     if (fits.every((known) => different(known, fit))) fits.push(fit);

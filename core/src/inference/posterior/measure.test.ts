@@ -167,11 +167,48 @@ describe('every hypothesis of every fault', () => {
         hypotheses.reduce((s, h) => s + Math.exp(h.logShare), 0),
         fault.id,
       ).toBeCloseTo(1, 9);
-      // Both kinds of converter, and (but for a sound circuit) always or in one state only.
-      expect(hypotheses.some((h) => h.ratiometric) && hypotheses.some((h) => !h.ratiometric)).toBe(true);
+      // But for a sound circuit: always, or in one state only.
       expect(hypotheses.some((h) => h.onlyIn !== null)).toBe(fault.id !== 'healthy');
     }
   });
+  test.each(CATALOGUE_CIRCUITS.map((c) => [c.id] as const))(
+    '%s: the kind of converter matters where two kinds are told apart, and nowhere else',
+    (id) => {
+      const circuit = catalogueCircuit(id);
+      const shown = MEASUREMENTS.filter((m) => m.quantity === 'celsius' && m.layouts.includes(circuit.layout));
+      const problem = problemWith(
+        shown.map((m) => [m.id, 20]),
+        { circuit },
+      );
+      const predictor = new Predictor(problem);
+      const uniform = seededUniform(5);
+      const at = (): Float64Array =>
+        Float64Array.from({ length: predictor.latent.dimension }, () => normalQuantile(uniform()));
+      const kinds = weightedFaults(problem).map(({ fault }) => {
+        const hypotheses = hypothesesOf(fault, settingOf(problem), problem);
+        const differs = hypotheses.some((h) =>
+          [0.01, 0.3, 0.7, 0.99].some((position) => {
+            const u = at();
+            const [yes, no] = [true, false].map((ratiometric) => {
+              const out = new Float64Array(shown.length);
+              predictor.predict({ ...h, ratiometric }, position, u, out);
+              return [...out];
+            });
+            return yes.some((value, i) => Math.abs(value - no[i]) > 1e-9);
+          }),
+        );
+        const both = hypotheses.some((h) => !h.ratiometric);
+        // Where the display is at an end whatever the kind, two kinds are one too many, but not wrong.
+        if (differs) expect(both, fault.id).toBe(true);
+        return both ? [fault.id] : [];
+      });
+      expect(kinds.flat()).toEqual(
+        weightedFaults(problem)
+          .map(({ fault }) => fault.id)
+          .filter((fault) => fault.startsWith('reference-')),
+      );
+    },
+  );
 });
 
 describe('what would be healthy', () => {

@@ -42,9 +42,11 @@ interface Way {
   meeting: readonly number[];
 }
 
+type PairHypothesis = Hypothesis & { second: NonNullable<Hypothesis['second']> };
+
 /** A way in which both can be, the second size within a stretch, and where in it the readings are missed least. */
 interface Stretch {
-  both: Hypothesis & { second: NonNullable<Hypothesis['second']> };
+  both: PairHypothesis;
   /** Positions of both sizes. */
   p: number;
   q: number;
@@ -78,7 +80,6 @@ export function* pairsOf(problem: Problem, singles: Posterior): Generator<void, 
   const fitted = likeliest(screened, FITTED).map((pair) => fit(ws, pair));
   yield;
   fitted.sort((x, y) => y.score - x.score);
-  const kinds = converterKinds(problem);
   const pairs = new Map<Fault, FaultPair>();
   const candidates = fitted
     .slice(0, CLOSELY)
@@ -86,9 +87,15 @@ export function* pairsOf(problem: Problem, singles: Posterior): Generator<void, 
     .map(({ first, second, weight, hypotheses }): Candidate => {
       const fault: Fault = { ...first, id: `${first.id}+${second.id}` };
       pairs.set(fault, { first, second });
-      const ofEachKind = hypotheses.flatMap((h) =>
-        kinds.map((ratiometric) => ({ ...h, fault, ratiometric, logShare: h.logShare - Math.log(kinds.length) })),
-      );
+      const ofEachKind = hypotheses.flatMap((h) => {
+        const kinds = converterKinds(problem, [h.branch, h.second.branch]);
+        return kinds.map((ratiometric) => ({
+          ...h,
+          fault,
+          ratiometric,
+          logShare: h.logShare - Math.log(kinds.length),
+        }));
+      });
       return { fault, weight: weight / total, hypotheses: ofEachKind };
     });
   return { pairs, posterior: rank(predictor, candidates) };
@@ -108,7 +115,7 @@ function leastDeficit(stretches: readonly Stretch[]): number {
 function fit(
   ws: Workspace,
   { first, second, weight, stretches }: Screened,
-): FaultPair & { weight: number; hypotheses: Hypothesis[]; score: number } {
+): FaultPair & { weight: number; hypotheses: PairHypothesis[]; score: number } {
   const limit = leastDeficit(stretches) + WORSE.deficit;
   const felt = feltUnknowns(ws, stretches[0].both);
   const fits = stretches
@@ -179,7 +186,7 @@ class PairSearch {
       .map(({ position }) => position);
   }
 
-  private deficit(both: Stretch['both'], p: number, q: number): number {
+  private deficit(both: PairHypothesis, p: number, q: number): number {
     const at = { ...both, second: { ...both.second, from: q, to: q } };
     return deficitAt(this.ws, at, p, this.reach, false, this.residual);
   }

@@ -255,6 +255,7 @@ describe('a first look', () => {
     expect(
       surveyHypothesis(unsized.h, unsized.ws, reachOf(unsized.ws, [unsized.h]), false).places.map((p) => p.position),
     ).toEqual([0.5]);
+    expect(places.filter((p) => p.meets).map((p) => Math.abs(p.position - met) < 0.003)).toEqual([true]);
     // A reading that is met everywhere needs no place of its own.
     const level = bench('sensor-high', [['open-voltage', 5]]);
     expect(surveyHypothesis(level.h, level.ws, reachOf(level.ws, [level.h]), false).places).toHaveLength(8);
@@ -297,6 +298,22 @@ describe('nodes and cells', () => {
       if (deficit <= 8) expect(layout.nodes[i].fits.length).toBeGreaterThan(0);
     });
     expect(layout.nodes.filter((node) => node.fits.length > 0).length).toBeLessThan(layout.nodes.length);
+  });
+  test('a place with a doubted reading is fitted from other starts too, unless its first fit is hopeless', () => {
+    const doubted: Readings = [
+      ['sensor-ohms', 6000],
+      ['open-voltage', 5],
+      ['displayed', 70],
+    ];
+    const fits = (least?: number): number => {
+      const { ws, h } = bench('sensor-high', doubted);
+      const survey = surveyHypothesis(h, ws, reachOf(ws, [h]), false);
+      const layout = layNodes(survey, ws, -1);
+      completeLayout({ ...layout, felt: feltUnknowns(ws, h) }, ws, survey, Infinity, least);
+      return layout.nodes.reduce((sum, node) => sum + node.fits.length, 0);
+    };
+    expect(fits()).toBeGreaterThan(fits(Infinity));
+    expect(fits(-1e6)).toBe(fits());
   });
   test('cells meet midway between nodes, fill all sizes, and weigh width times evidence times share', () => {
     const { ws, survey, layout, h } = laid(30);

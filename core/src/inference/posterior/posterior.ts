@@ -38,6 +38,8 @@ const OUT_OF_REACH = 14;
 const IN_TROUBLE = 8;
 /** A hypothesis this far (ln) below the best after a first look is left at that: where a reading is doubted that look can be 20 too low. */
 const NOT_SEEN_YET = 40;
+/** A place whose first fit is this far (ln) below the best is not fitted from other starts, though a reading is doubted there. */
+const NOT_DOUBTED_ANEW = 15;
 /** A hypothesis this far (ln) below the best is not looked at closely: it is worth less than one in three thousand. */
 const HOPELESS = 8;
 /** Faults below this probability keep the Laplace estimate and get no draws. */
@@ -83,7 +85,8 @@ export function rank(predictor: Predictor, faultHypotheses: readonly Candidate[]
   const atFirst = bestMass();
   candidates.forEach(({ layouts, weight }, i) =>
     layouts.forEach((layout, k) => {
-      if (massOf(layout, weight) > atFirst - NOT_SEEN_YET) completeLayout(layout, ws, surveys[i][k], limit);
+      if (massOf(layout, weight) > atFirst - NOT_SEEN_YET)
+        completeLayout(layout, ws, surveys[i][k], limit, atFirst - Math.log(weight) - NOT_DOUBTED_ANEW);
     }),
   );
   const best = bestMass();
