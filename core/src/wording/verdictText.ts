@@ -69,32 +69,48 @@ export function verdictText(
   return { state, title, detail: [detail, ending].filter((t) => t !== '').join(' ') };
 }
 
+/** What is named, and the probability of exactly that. */
+interface Named {
+  title: string;
+  detail: string;
+  probability: number;
+}
+
 /** What leads, named as far as it is sure: the fault, or only its group with the kinds that are still open. */
-function leadingText(a: Assessment, two: TwoFaults | null): { title: string; detail: string; probability: number } {
+function leadingText(a: Assessment, two: TwoFaults | null): Named {
   const [first, second] = a.groups;
   if (first.probability < LIKELY) {
     const between = `${groupName(first.group)} ${formatProbability(first.probability)}, ${groupName(second.group).toLowerCase()} ${formatProbability(second.probability)}.`;
     return { title: 'Not decided yet', detail: between, probability: first.probability };
   }
-  if (first.group === 'healthy')
-    return { title: 'Nothing wrong with this circuit now', detail: '', probability: first.probability };
   const kinds = a.suspects.filter((s) => s.group === first.group);
-  const [suspect] = kinds;
-  const ofGroup = withPairs(first.probability, two, ({ group }) => group === first.group);
-  if (ofGroup < LIKELY) {
-    const alone = formatProbability((1 - two!.probability) * (suspect?.probability ?? first.probability));
+  const probability = withPairs(first.probability, two, ({ group }) => group === first.group);
+  if (mayBeTwo(two) && probability < LIKELY) {
+    const [suspect] = kinds;
+    const alone = formatProbability((1 - two.probability) * (suspect?.probability ?? first.probability));
     const name = suspect ? titleOf(first.group, suspect) : groupFault(first.group);
-    return { title: 'Not decided yet', detail: `${name} alone: ${alone}.`, probability: ofGroup };
+    return { title: 'Not decided yet', detail: `${name} alone: ${alone}.`, probability };
   }
+  if (first.group === 'healthy') return { title: 'Nothing wrong with this circuit now', detail: '', probability };
+  return kindText(first, kinds, probability, two);
+}
+
+/** A group of faults that leads, by the one fault where that is likely too, else with those that are open. */
+function kindText(
+  { group, probability: alone }: Assessment['groups'][number],
+  kinds: readonly Suspect[],
+  ofGroup: number,
+  two: TwoFaults | null,
+): Named {
+  const [suspect] = kinds;
   // What the title names decides how sure it is; that the group is surer is said beside it.
   if (suspect && (kinds.length === 1 || suspect.probability >= LIKELY)) {
     const size = suspectDetail(suspect);
-    const single = kinds.length === 1 ? first.probability : suspect.probability;
+    const single = kinds.length === 1 ? alone : suspect.probability;
     const probability = withPairs(single, two, ({ fault }) => fault === suspect.fault);
-    const surer =
-      ofGroup >= FIRM && probability < FIRM ? `The group is firm: ${groupName(first.group).toLowerCase()}.` : '';
+    const surer = ofGroup >= FIRM && probability < FIRM ? `The group is firm: ${groupName(group).toLowerCase()}.` : '';
     return {
-      title: titleOf(first.group, suspect),
+      title: titleOf(group, suspect),
       detail: [size === '' ? '' : `${capital(size)}.`, surer].filter((t) => t !== '').join(' '),
       probability,
     };
@@ -104,7 +120,7 @@ function leadingText(a: Assessment, two: TwoFaults | null): { title: string; det
   const [place] = new Set(kinds.slice(0, 2).map((s) => s.detail));
   const shared = place && kinds.slice(0, 2).every((s) => s.detail === place) ? ` The place: ${place}.` : '';
   return {
-    title: groupFault(first.group),
+    title: groupFault(group),
     detail: open.length > 0 ? `Which one is open: ${open.join(', ')}.${shared}` : '',
     probability: ofGroup,
   };
