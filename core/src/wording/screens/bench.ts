@@ -111,6 +111,8 @@ export const circuitDetailsWords = {
 
 export const curveChartsWords = {
   charts: 'Charts',
+  showCharts: 'Show charts',
+  hideCharts: 'Hide charts',
   resistanceChart: 'Sensor resistance against temperature',
   voltageChart: 'Divider voltage against temperature',
   needsVerdict: 'Charts need a computed verdict.',

@@ -26,6 +26,9 @@ export const usePreferences = defineStore('preferences', () => {
   /** How a check opens: guided or as the quick form; as the device is wide, until one was chosen. */
   const opens = ref(readPreference('opens', ['guided', 'quick', 'device'], 'device'));
   watch(opens, (way) => writePreference('opens', way));
+  /** On a phone the charts of a check are shown below its figures. */
+  const phoneCharts = ref(readPreference('phoneCharts', ['yes', 'no'], 'no') === 'yes');
+  watch(phoneCharts, (on) => writePreference('phoneCharts', on ? 'yes' : 'no'));
   /** Figures are spoken in the reading mode. */
   const spoken = ref(readPreference('spoken', ['yes', 'no'], 'no') === 'yes');
   watch(spoken, (on) => writePreference('spoken', on ? 'yes' : 'no'));
@@ -44,6 +47,7 @@ export const usePreferences = defineStore('preferences', () => {
     decimal,
     days,
     opens,
+    phoneCharts,
     experience,
     experienceStrength,
     dark,
