@@ -64,21 +64,21 @@ let before = '';
 const BARE = /^\s*[~<>≤≥]?\s*[-−+]?[\d.,]+\s*(?:(?:…|\.{2,3}|-|–|±)\s*[-−]?[\d.,]+\s*)?$/;
 
 /** A bare temperature gets the unit it was typed in, so that a later switch of units cannot change its meaning. */
-function settle(): void {
+function settle(text: string): void {
   emit('settle', before);
-  before = props.text;
+  before = text;
   const temperature = props.quantity === 'celsius' || props.quantity === 'told-celsius';
-  if (!temperature || !BARE.test(props.text) || wrong.value) return;
-  emit('choose', `${props.text.trim()} °${preferences.temperatureUnit}`);
+  if (!temperature || !BARE.test(text) || wrong.value) return;
+  emit('choose', `${text.trim()} °${preferences.temperatureUnit}`);
 }
 
 /** Enter goes on: from the large field to the next test, elsewhere to the next figure of the screen. */
 function goOn(event: KeyboardEvent): void {
+  const here = event.target as HTMLInputElement;
   if (props.large) {
-    settle();
+    settle(here.value);
     return emit('enter');
   }
-  const here = event.target as HTMLInputElement;
   const fields = [
     ...(here.closest('main, [role="dialog"]')?.querySelectorAll<HTMLInputElement>('.figure input') ?? []),
   ];
@@ -111,7 +111,7 @@ function goOn(event: KeyboardEvent): void {
         maxlength="200"
         :inputmode="pad ? 'none' : undefined"
         @input="emit('type', ($event.target as HTMLInputElement).value)"
-        @change="settle"
+        @change="settle(($event.target as HTMLInputElement).value)"
         @keydown.enter.prevent="goOn"
         @focus="before = text"
         @keydown.esc="($event.target as HTMLInputElement).blur()"

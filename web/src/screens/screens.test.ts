@@ -3,50 +3,29 @@ import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
-import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import { MEASUREMENTS } from '@mellow-probe/core/circuit/measurements/list';
 import { stationsFor } from '@mellow-probe/core/advice/workOrder/stations';
-import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { readdirSync, readFileSync } from 'node:fs';
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import { describe, expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
-import { createMemoryHistory, createRouter } from 'vue-router';
-import { emptyBrowser, until } from '../../test/browserWindow.ts';
-import type { Part } from '../workers/engineAnswer.ts';
-import type * as EngineClient from '../workers/engineClient.ts';
+import { until } from '../../test/browserWindow.ts';
+import {
+  broken,
+  DEMO,
+  EMPTY,
+  expectSound,
+  jobDoor,
+  JOBS,
+  judged,
+  mounted,
+  nameOf,
+  NOW,
+  onBench,
+  session,
+  show,
+} from '../../test/mountedScreens.ts';
 
-/** The real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing: everything else is what ships. */
-const broken = vi.hoisted(() => ({ message: '' }));
-vi.mock('../workers/engineClient.ts', async (original) => {
-  const { engine } = await import('../workers/engine.ts');
-  const real = await original<typeof EngineClient>();
-  return {
-    ...real,
-    engineLine: () => ({
-      judge: (job: Job, chart: boolean, tell: (part: Part) => boolean) =>
-        broken.message === ''
-          ? engine.judge(job, chart, tell)
-          : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
-      withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
-      course: (job: Job) => Promise.resolve(engine.course(job)),
-    }),
-  };
-});
-vi.mock('../components/LazyPlot.ts', async () => {
-  const { defineComponent, h } = await import('vue');
-  return {
-    default: defineComponent({
-      props: { figure: Object, label: String, overlay: Object },
-      setup: (p) => () => h('div', { role: 'img', 'aria-label': p.label }),
-    }),
-  };
-});
-
-const { useBench } = await import('../session/bench.ts');
-const { SESSION } = await import('../session/jobSession.ts');
-const { jobDoor } = await import('../data/storage/jobStorage.ts');
 const { withStore } = await import('../data/storage/stores.ts');
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: TestCard } = await import('./bench/TestCard.vue');
@@ -60,99 +39,6 @@ const { default: ReportScreen } = await import('./report/ReportScreen.vue');
 const TOOLS: Record<string, Component> = {};
 for (const [path, load] of Object.entries(import.meta.glob<{ default: Component }>('./tools/*Tool.vue')))
   TOOLS[path.replace(/.*\/|Tool\.vue/g, '')] = (await load()).default;
-
-const NOW = '2026-01-02T03:04:05.000Z';
-const DEMO = readdirSync('examples/demo').map((name): Job => {
-  const opened = openJob(readFileSync(`examples/demo/${name}`, 'utf8'));
-  if (!opened.ok) throw new Error(name);
-  return opened.job;
-});
-const EMPTY = newJob('empty', NOW);
-/** Those that every sheet is opened with: one in each state, one with pairs to compare. */
-const OPENED = ['Pilot boat', 'Cold store', 'Swimming bath', 'Harbour crane', 'Bakery'];
-const JOBS = [EMPTY, ...DEMO.filter((j) => OPENED.some((name) => j.title.startsWith(name)))].map(
-  (job) => [job.title || 'an empty check', job] as const,
-);
-
-async function onBench(job: Job): Promise<void> {
-  if (!(await jobDoor(job.id).read())) await jobDoor(job.id).write(job, null);
-  await useBench().open(job.id);
-  await judged();
-}
-function session() {
-  const { state } = useBench();
-  if (state.kind !== 'open') throw new Error(state.kind);
-  return state.session;
-}
-const judged = (): Promise<void> =>
-  until(() => {
-    const { state } = session().verdict;
-    return state.kind === 'failed' || (state.kind === 'ready' && state.now.complete);
-  }, 'the verdict');
-
-const mounted: VueWrapper[] = [];
-async function show(component: Component, options: { props?: object; path?: string } = {}): Promise<VueWrapper> {
-  const nothing = { template: '<div />' };
-  const router = createRouter({
-    history: createMemoryHistory(),
-    routes: [
-      { path: '/check/:id/report', component: nothing },
-      { path: '/:rest(.*)*', component: nothing },
-    ],
-  });
-  await router.push(options.path ?? '/');
-  const wrapper = mount(component, {
-    attachTo: document.body,
-    global: {
-      plugins: [router],
-      provide: useBench().state.kind === 'open' ? { [SESSION as symbol]: session() } : {},
-    },
-    ...(options.props ? { props: options.props } : {}),
-  }) as VueWrapper;
-  mounted.push(wrapper);
-  await flushPromises();
-  return wrapper;
-}
-
-/** What a screen reader would say of a control: label by id, label around it, aria-label, title or its own text. */
-function nameOf(control: DOMWrapper<Element>): string {
-  const el = control.element;
-  const by = el
-    .getAttribute('aria-labelledby')
-    ?.split(' ')
-    .map((id) => document.getElementById(id)?.textContent ?? '')
-    .join(' ');
-  const forId = el.id ? document.querySelector(`label[for="${el.id}"]`)?.textContent : '';
-  return (
-    [
-      by,
-      el.getAttribute('aria-label'),
-      forId,
-      el.closest('label')?.textContent,
-      el.getAttribute('title'),
-      el.tagName === 'BUTTON' ? el.textContent : '',
-    ]
-      .map((t) => t?.trim() ?? '')
-      .find((t) => t !== '') ?? ''
-  );
-}
-
-/** Holds for everything on screen: each control has a name, and no figure leaks that the computation did not have. */
-function expectSound(wrapper: VueWrapper): void {
-  for (const control of wrapper.findAll('input:not([type="file"]), textarea, button'))
-    expect(nameOf(control), control.html()).not.toBe('');
-  expect(wrapper.text()).not.toMatch(/\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/);
-}
-
-beforeEach(async () => {
-  await emptyBrowser();
-  broken.message = '';
-  setActivePinia(createPinia());
-});
-afterEach(async () => {
-  while (mounted.length > 0) mounted.pop()!.unmount();
-  if (useBench().state.kind === 'open') await session().close();
-});
 
 describe.each(JOBS)('on the bench: %s', (_, job) => {
   test.each(Object.keys(FORMS) as (keyof typeof FORMS)[])(

@@ -45,6 +45,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           v-for="id in siblings"
           :key="id"
           :class="{ on: id === work.test }"
+          :aria-current="id === work.test || undefined"
           @click="work.goTest(id)"
         >
           {{ measurementById(id).name }}
@@ -69,6 +70,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('.large 
           v-for="r in taken"
           :key="r.id"
           :class="{ on: r.id === work.readingId, voided: r.voided }"
+          :aria-current="r.id === work.readingId || undefined"
           @click="work.goReading(r.id)"
         >
           {{ r.text || '—' }}

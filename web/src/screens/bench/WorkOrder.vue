@@ -21,6 +21,7 @@ const upright = useUpright();
 const stateOf = useStationState();
 const all = ref(false);
 const done = computed(() => work.stations.filter((s) => stateOf(s).state !== 'todo').length);
+const at = computed(() => work.stations.findIndex((s) => s.id === work.station));
 const order = useTemplateRef<HTMLElement>('order');
 useInSight(() => work.station, order, order);
 </script>
@@ -29,9 +30,18 @@ useInSight(() => work.station, order, order);
   <nav ref="order" class="order" :aria-label="say.orderOfWork">
     <template v-if="upright">
       <div class="step">
-        <ActButton kind="quiet" class="beside" :aria-label="say.previousStep" @click="work.step(-1)">‹</ActButton>
+        <ActButton kind="quiet" class="beside" :aria-label="say.previousStep" :disabled="at <= 0" @click="work.step(-1)"
+          >‹</ActButton
+        >
         <span class="now">{{ work.current?.name }}</span>
-        <ActButton kind="quiet" class="beside" :aria-label="say.nextStep" @click="work.step(1)">›</ActButton>
+        <ActButton
+          kind="quiet"
+          class="beside"
+          :aria-label="say.nextStep"
+          :disabled="at === work.stations.length - 1"
+          @click="work.step(1)"
+          >›</ActButton
+        >
         <ActButton v-if="guided" :to="`/check/${job.id}/guide`" @click="preferences.opens = 'guided'">{{
           guideWords.guidedCheck
         }}</ActButton>

@@ -15,13 +15,14 @@ import TextField from '../../../components/base/TextField.vue';
 import EntryField from '../../../components/EntryField.vue';
 import { useOwnHarnesses } from '../../../session/ownHarnesses.ts';
 import { useSession } from '../../../session/jobSession.ts';
+import { useUnsent } from '../../../session/unsent.ts';
 
 /** The loom entered row by row, a row a connector, in the order from the module; dragged, moved by menu, or pasted from a sheet. */
 const { job, verdict } = useSession();
 const list = ref<HTMLElement>();
 const shelf = useOwnHarnesses();
-const keptAs = ref('');
-const pasted = ref('');
+const keptAs = useUnsent('harness name');
+const pasted = useUnsent('harness rows');
 const problems = ref<PastedHarness['problems']>([]);
 let sorting: Sortable | null = null;
 let gone = false;

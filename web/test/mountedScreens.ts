@@ -1,0 +1,137 @@
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { openJob } from '@mellow-probe/core/check/job/openJob';
+import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { readdirSync, readFileSync } from 'node:fs';
+import { afterEach, beforeEach, expect, vi } from 'vitest';
+import type { Component } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { emptyBrowser, until } from './browserWindow.ts';
+import type { Part } from '../src/workers/engineAnswer.ts';
+import type * as EngineClient from '../src/workers/engineClient.ts';
+
+/** Screens mounted for tests: the real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing. All else is what ships. */
+const broken = vi.hoisted(() => ({ message: '' }));
+/** Set `message` for an engine that fails. */
+export { broken };
+vi.mock('../src/workers/engineClient.ts', async (original) => {
+  const { engine } = await import('../src/workers/engine.ts');
+  const real = await original<typeof EngineClient>();
+  return {
+    ...real,
+    engineLine: () => ({
+      judge: (job: Job, chart: boolean, tell: (part: Part) => boolean) =>
+        broken.message === ''
+          ? engine.judge(job, chart, tell)
+          : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
+      withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
+      course: (job: Job) => Promise.resolve(engine.course(job)),
+    }),
+  };
+});
+vi.mock('../src/components/LazyPlot.ts', async () => {
+  const { defineComponent, h } = await import('vue');
+  return {
+    default: defineComponent({
+      props: { figure: Object, label: String, overlay: Object },
+      setup: (p) => () => h('div', { role: 'img', 'aria-label': p.label }),
+    }),
+  };
+});
+
+export const { useBench } = await import('../src/session/bench.ts');
+const { SESSION } = await import('../src/session/jobSession.ts');
+export const { jobDoor } = await import('../src/data/storage/jobStorage.ts');
+export const NOW = '2026-01-02T03:04:05.000Z';
+export const DEMO = readdirSync('examples/demo').map((name): Job => {
+  const opened = openJob(readFileSync(`examples/demo/${name}`, 'utf8'));
+  if (!opened.ok) throw new Error(name);
+  return opened.job;
+});
+export const EMPTY = newJob('empty', NOW);
+/** Those that every sheet is opened with: one in each state, one with pairs to compare. */
+const OPENED = ['Pilot boat', 'Cold store', 'Swimming bath', 'Harbour crane', 'Bakery'];
+export const JOBS = [EMPTY, ...DEMO.filter((j) => OPENED.some((name) => j.title.startsWith(name)))].map(
+  (job) => [job.title || 'an empty check', job] as const,
+);
+
+export async function onBench(job: Job): Promise<void> {
+  if (!(await jobDoor(job.id).read())) await jobDoor(job.id).write(job, null);
+  await useBench().open(job.id);
+  await judged();
+}
+export function session() {
+  const { state } = useBench();
+  if (state.kind !== 'open') throw new Error(state.kind);
+  return state.session;
+}
+export const judged = (): Promise<void> =>
+  until(() => {
+    const { state } = session().verdict;
+    return state.kind === 'failed' || (state.kind === 'ready' && state.now.complete);
+  }, 'the verdict');
+
+export const mounted: VueWrapper[] = [];
+export async function show(component: Component, options: { props?: object; path?: string } = {}): Promise<VueWrapper> {
+  const nothing = { template: '<div />' };
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/check/:id/report', component: nothing },
+      { path: '/:rest(.*)*', component: nothing },
+    ],
+  });
+  await router.push(options.path ?? '/');
+  const wrapper = mount(component, {
+    attachTo: document.body,
+    global: {
+      plugins: [router],
+      provide: useBench().state.kind === 'open' ? { [SESSION as symbol]: session() } : {},
+    },
+    ...(options.props ? { props: options.props } : {}),
+  }) as VueWrapper;
+  mounted.push(wrapper);
+  await flushPromises();
+  return wrapper;
+}
+
+/** What a screen reader would say of a control: label by id, label around it, aria-label, title or its own text. */
+export function nameOf(control: DOMWrapper<Element>): string {
+  const el = control.element;
+  const by = el
+    .getAttribute('aria-labelledby')
+    ?.split(' ')
+    .map((id) => document.getElementById(id)?.textContent ?? '')
+    .join(' ');
+  const forId = el.id ? document.querySelector(`label[for="${el.id}"]`)?.textContent : '';
+  return (
+    [
+      by,
+      el.getAttribute('aria-label'),
+      forId,
+      el.closest('label')?.textContent,
+      el.getAttribute('title'),
+      el.tagName === 'BUTTON' ? el.textContent : '',
+    ]
+      .map((t) => t?.trim() ?? '')
+      .find((t) => t !== '') ?? ''
+  );
+}
+
+/** Holds for everything on screen: each control has a name, and no figure leaks that the computation did not have. */
+export function expectSound(wrapper: VueWrapper): void {
+  for (const control of wrapper.findAll('input:not([type="file"]), textarea, button'))
+    expect(nameOf(control), control.html()).not.toBe('');
+  expect(wrapper.text()).not.toMatch(/\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/);
+}
+
+beforeEach(async () => {
+  await emptyBrowser();
+  broken.message = '';
+  setActivePinia(createPinia());
+});
+afterEach(async () => {
+  while (mounted.length > 0) mounted.pop()!.unmount();
+  if (useBench().state.kind === 'open') await session().close();
+});
