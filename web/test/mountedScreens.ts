@@ -135,3 +135,14 @@ afterEach(async () => {
   while (mounted.length > 0) mounted.pop()!.unmount();
   if (useBench().state.kind === 'open') await session().close();
 });
+
+/** The page without what moves by itself: styles of animations. */
+export const pageOf = (): string => document.body.innerHTML.replace(/ (style|ant-click-animating[\w-]*)="[^"]*"/g, '');
+
+/** The fields that can be typed into, with their labels without sign and what was read, which change with what is typed. */
+export function typedFields(place: VueWrapper): { name: string; field: DOMWrapper<HTMLInputElement> }[] {
+  return place
+    .findAll<HTMLInputElement>('input:not([type]), input[type="text"], textarea')
+    .filter((f) => f.attributes('role') !== 'combobox' && !f.element.readOnly && !f.element.disabled)
+    .map((field) => ({ name: nameOf(field).replace(/^[○●◆✕]|=.*$/g, ''), field }));
+}

@@ -1,9 +1,19 @@
 // @vitest-environment happy-dom
-import { type DOMWrapper, flushPromises, type VueWrapper } from '@vue/test-utils';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
 import { until } from '../../test/browserWindow.ts';
-import { broken, DEMO, mounted, nameOf, onBench, session, show } from '../../test/mountedScreens.ts';
+import {
+  broken,
+  DEMO,
+  mounted,
+  nameOf,
+  onBench,
+  pageOf,
+  session,
+  show,
+  typedFields,
+} from '../../test/mountedScreens.ts';
 
 const { FORMS } = await import('./bench/forms/list.ts');
 const { default: BenchTable } = await import('./bench/BenchTable.vue');
@@ -49,15 +59,8 @@ beforeEach(() => void (broken.message = 'not needed here'));
 function seen(wrapper: VueWrapper): string {
   const { work } = session();
   const said = Object.entries(wrapper.emitted()).filter(([event]) => !/^(click|focus|key|mouse|pointer)/.test(event));
-  const page = document.body.innerHTML.replace(/ (style|ant-click-animating[\w-]*)="[^"]*"/g, '');
-  return JSON.stringify([job(), work.station, work.test, work.readingId, said, wrapper.vm.$route.fullPath]) + page;
+  return JSON.stringify([job(), work.station, work.test, work.readingId, said, wrapper.vm.$route.fullPath]) + pageOf();
 }
-/** The label of a field without its sign and what it was read as, which change with what is typed. */
-const plainName = (field: DOMWrapper<Element>): string => nameOf(field).replace(/^[○●◆✕]|=.*$/g, '');
-const fieldsOf = (w: VueWrapper) =>
-  w
-    .findAll<HTMLInputElement>('input:not([type]), input[type="text"], textarea')
-    .filter((f) => f.attributes('role') !== 'combobox' && !f.element.readOnly && !f.element.disabled);
 /** What is open already, opens the file dialog, or asks the engine again, shows nothing new here. */
 const buttonsOf = (w: VueWrapper) =>
   w
@@ -68,15 +71,15 @@ const buttonsOf = (w: VueWrapper) =>
 describe.each(PLACES)('%s', (name, place, props) => {
   test('what is typed into a field is there again after a look at something else', async () => {
     const first = await opened(name, place, props);
-    const names = fieldsOf(first).map(plainName);
+    const names = typedFields(first).map((f) => f.name);
     for (let i = 0; i < names.length; i++) {
-      const field = fieldsOf(mounted.at(-1)!)[i];
+      const { field } = typedFields(mounted.at(-1)!)[i];
       await field.setValue('17');
       await field.trigger('blur');
       await flushPromises();
       mounted.pop()!.unmount();
-      const again = fieldsOf(await show(place, props && { props }))[i];
-      expect([plainName(again), again.element.value.replace(/ °C$/, '')]).toEqual([names[i], '17']);
+      const again = typedFields(await show(place, props && { props }))[i];
+      expect([again.name, again.field.element.value.replace(/ °C$/, '')]).toEqual([names[i], '17']);
     }
     await closed();
   });

@@ -6,7 +6,7 @@ import { asFound } from '@mellow-probe/core/check/job/moments';
 import { machineText } from '@mellow-probe/core/wording/machineText';
 import { blank, type Entry, entryOf } from '@mellow-probe/core/base/units/entry';
 import { formatProbability } from '@mellow-probe/core/base/units/format';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { newId } from '../../browser/newId.ts';
 import ActButton from '../../components/base/ActButton.vue';
@@ -50,10 +50,9 @@ function take(list: readonly { name: string; text: string }[]): void {
     .slice(0, MOST_SENSORS)
     .map(({ name, text }) => blankSensor(name, [entryOf(text, 'celsius', preferences.temperatureUnit)]));
 }
-const pasted = ref('');
 function takePasted(): void {
-  take(pastedSensors(pasted.value));
-  pasted.value = '';
+  take(pastedSensors(draft.value.pasted));
+  draft.value.pasted = '';
 }
 const liveTemperatures = computed(
   () => (void live.beat, [...live.channels.values()].filter((c) => c.channel.quantity === 'celsius')),
@@ -170,14 +169,16 @@ async function check(id: string): Promise<void> {
       </div>
       <FoldOut :title="say.paste">
         <TextField
-          v-model="pasted"
+          v-model="draft.pasted"
           :label="say.paste"
           hide-label
           :rows="4"
           :placeholder="say.pasteExample"
           :maxlength="4000"
         />
-        <ActButton :disabled="pastedSensors(pasted).length === 0" @click="takePasted">{{ say.useThem }}</ActButton>
+        <ActButton :disabled="pastedSensors(draft.pasted).length === 0" @click="takePasted">{{
+          say.useThem
+        }}</ActButton>
       </FoldOut>
     </div>
     <div class="found">

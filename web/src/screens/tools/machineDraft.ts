@@ -25,6 +25,8 @@ export const machineSchema = z.strictObject({
       }),
     )
     .max(MOST_SENSORS),
+  /** Names and values that were pasted and are not used yet. */
+  pasted: z.string().max(4000).default(''),
 });
 export type MachineDraft = z.infer<typeof machineSchema>;
 
@@ -39,6 +41,7 @@ export const blankMachine = (): MachineDraft => ({
   machine: '',
   moments: [{ id: newId(), how: 'rested', airC: blank() }],
   sensors: Array.from({ length: 4 }, () => blankSensor()),
+  pasted: '',
 });
 
 /** What a sensor shares, as it was typed: words apart by commas or semicolons. */
