@@ -40,7 +40,7 @@ vi.mock('../src/components/LazyPlot.ts', async () => {
   };
 });
 
-export const { useBench } = await import('../src/session/bench.ts');
+const { useBench } = await import('../src/session/bench.ts');
 const { SESSION } = await import('../src/session/jobSession.ts');
 export const { jobDoor } = await import('../src/data/storage/jobStorage.ts');
 export const NOW = '2026-01-02T03:04:05.000Z';
