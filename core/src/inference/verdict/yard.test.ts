@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { coolantCircuit, problemWith } from '../../../test/problems.ts';
 import { curveModel } from '../../circuit/curves/curve.ts';
 import type { Problem } from '../model/problem.ts';
-import { soundCircuit, YARD_ROWS, yardCase } from '../../training/simulation/yardCase.ts';
+import { soundCircuit } from '../../training/simulation/soundCircuit.ts';
+import { YARD_ROWS, yardCase } from '../../training/simulation/yardCase.ts';
 import { posteriorOf } from '../posterior/posterior.ts';
 import { assess, groupProbabilities } from './assessment.ts';
 

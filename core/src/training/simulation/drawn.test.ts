@@ -14,7 +14,8 @@ import { eventLog, samePlanted } from './eventLog.ts';
 import { shifts } from './shifts.ts';
 import { simulateCase, withReadings } from './simulateCase.ts';
 import { simulatePair } from './simulatePair.ts';
-import { soundCircuit, YARD_ROWS, yardCase as drawnCase, type YardRow } from './yardCase.ts';
+import { soundCircuit } from './soundCircuit.ts';
+import { YARD_ROWS, yardCase as drawnCase, type YardRow } from './yardCase.ts';
 
 const planned = (id: string, conditions: Conditions = {}) => ({
   measurement: measurementById(id),

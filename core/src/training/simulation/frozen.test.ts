@@ -5,7 +5,8 @@ import { measurementById } from '../../circuit/measurements/list.ts';
 import { eventLog } from './eventLog.ts';
 import { simulateCase, withReadings } from './simulateCase.ts';
 import { simulatePair } from './simulatePair.ts';
-import { soundCircuit, YARD_ROWS, yardCase } from './yardCase.ts';
+import { soundCircuit } from './soundCircuit.ts';
+import { YARD_ROWS, yardCase } from './yardCase.ts';
 
 /**
  * Same seed, same case, in every version: the reports in `docs/` name cases by their seeds, and figures of two versions are compared on the same
