@@ -139,6 +139,16 @@ afterEach(async () => {
 /** The page without what moves by itself: styles of animations. */
 export const pageOf = (): string => document.body.innerHTML.replace(/ (style|ant-click-animating[\w-]*)="[^"]*"/g, '');
 
+/** The buttons that can be pressed and are not what is open or chosen already. */
+export const pressable = (place: VueWrapper): DOMWrapper<Element>[] =>
+  place
+    .findAll('button:not([disabled])')
+    .filter(
+      (b) =>
+        b.attributes('aria-current') === undefined &&
+        ['aria-pressed', 'aria-selected'].every((is) => b.attributes(is) !== 'true'),
+    );
+
 /** The fields that can be typed into, with their labels without sign and what was read, which change with what is typed. */
 export function typedFields(place: VueWrapper): { name: string; field: DOMWrapper<HTMLInputElement> }[] {
   return place

@@ -10,6 +10,7 @@ import {
   nameOf,
   onBench,
   pageOf,
+  pressable,
   session,
   show,
   typedFields,
@@ -61,12 +62,8 @@ function seen(wrapper: VueWrapper): string {
   const said = Object.entries(wrapper.emitted()).filter(([event]) => !/^(click|focus|key|mouse|pointer)/.test(event));
   return JSON.stringify([job(), work.station, work.test, work.readingId, said, wrapper.vm.$route.fullPath]) + pageOf();
 }
-/** What is open already, opens the file dialog, or asks the engine again, shows nothing new here. */
-const buttonsOf = (w: VueWrapper) =>
-  w
-    .findAll('button:not([disabled])')
-    .filter((b) => b.attributes('aria-current') === undefined && b.attributes('aria-pressed') !== 'true')
-    .filter((b) => !/photo…|^Compute again/.test(nameOf(b)));
+/** What opens the file dialog, or runs the failing engine again, shows nothing new here. */
+const buttonsOf = (w: VueWrapper) => pressable(w).filter((b) => !/photo…|^Compute again/.test(nameOf(b)));
 
 describe.each(PLACES)('%s', (name, place, props) => {
   test('what is typed into a field is there again after a look at something else', async () => {
@@ -100,7 +97,7 @@ describe.each(PLACES)('%s', (name, place, props) => {
   });
 });
 
-test('on a phone the charts are folded away until they are asked for, and stay as they were left', async () => {
+test('on a phone the charts are folded away until they are opened, and stay as they were left', async () => {
   broken.message = '';
   const wide = await opened('charts', CurveCharts);
   const drawn = (w: VueWrapper): number => w.findAll('[role="img"]').length;
@@ -112,7 +109,7 @@ test('on a phone the charts are folded away until they are asked for, and stay a
   const narrow = await show(CurveCharts);
   expect([drawn(narrow), narrow.get('button').attributes('aria-expanded')]).toEqual([0, 'false']);
   await narrow.get('button').trigger('click');
-  await until(() => drawn(narrow) === 2, 'the charts that were asked for');
+  await until(() => drawn(narrow) === 2, 'the charts that were opened');
   expect(narrow.get('button').attributes('aria-expanded')).toBe('true');
   mounted.pop()!.unmount();
   const again = await show(CurveCharts);

@@ -1,17 +1,17 @@
 // @vitest-environment happy-dom
-import { type DOMWrapper, flushPromises, type VueWrapper } from '@vue/test-utils';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { describe, expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
 import { emptyBrowser, until } from '../../test/browserWindow.ts';
-import { DEMO, jobDoor, mounted, nameOf, pageOf, show, typedFields } from '../../test/mountedScreens.ts';
+import { DEMO, jobDoor, mounted, nameOf, pageOf, pressable, show, typedFields } from '../../test/mountedScreens.ts';
 
-/** The rooms beside a check, by the name of their file. Live data needs an instrument: its tests are its own. */
+/** The rooms beside a check, by the name of their file. Live data and training need a worker: their tests are their own. */
 const ROOMS: [string, Component][] = [];
 for (const [path, load] of Object.entries(
   import.meta.glob<{ default: Component }>([
     './tools/*Tool.vue',
-    './*/{Jobs,Settings,Logbook,Place,Logs,Tools,Training}Screen.vue',
+    './*/{Jobs,Settings,Logbook,Place,Logs,Tools}Screen.vue',
   ]),
 ))
   ROOMS.push([path.replace(/.*\/|\.vue/g, ''), (await load()).default]);
@@ -38,13 +38,9 @@ async function rested(): Promise<void> {
     return same >= 3;
   }, 'a page that rests');
 }
-/** A file that is saved or asked for goes through a click of an element that nobody sees. */
+/** A file that is saved or opened goes through a click of an element that nobody sees. */
 const filed = vi.spyOn(HTMLElement.prototype, 'click');
 const seen = (room: VueWrapper): string => `${room.vm.$route.fullPath} ${filed.mock.calls.length} ${pageOf()}`;
-const buttonsOf = (room: VueWrapper): DOMWrapper<Element>[] =>
-  room
-    .findAll('button:not([disabled])')
-    .filter((b) => ['aria-current', 'aria-pressed', 'aria-selected'].every((is) => !b.attributes(is)));
 
 describe.each(ROOMS)('%s', (_, place) => {
   test('what is typed into a field is there again after a look at something else', async () => {
@@ -63,12 +59,12 @@ describe.each(ROOMS)('%s', (_, place) => {
     expect(told()).toEqual(names.map((name) => [name, '17']));
   });
   test('every button does something', async () => {
-    const names = buttonsOf(await opened(place)).map(nameOf);
+    const names = pressable(await opened(place)).map(nameOf);
     const dead: string[] = [];
     for (let i = 0; i < names.length; i++) {
       const room = await opened(place);
       const before = seen(room);
-      await buttonsOf(room)[i].trigger('click');
+      await pressable(room)[i].trigger('click');
       await rested();
       if (seen(room) === before) dead.push(names[i]);
     }

@@ -86,7 +86,7 @@ describe('two faults at once', () => {
       said += Number(top !== null || assessment.doubt.kind === 'nothing-fits');
       const single = simulateCase(21_000 + i);
       const alone = judged(withReadings(single, testsAtRandom(i, single.problem, 18))).two;
-      expect(saysTwo(alone), `single case ${i}`).toBe(false);
+      expect(alone === null || alone.probability < 0.5, `single case ${i}`).toBe(true);
     }
     expect(named).toBeGreaterThanOrEqual(7);
     expect(said).toBeGreaterThanOrEqual(9);

@@ -37,7 +37,7 @@ const PROVES = 0.1;
 
 /** From these probabilities on a second fault is named as possible, and two are said to be wrong. */
 const [POSSIBLE, SAID] = [0.1, 0.7];
-/** Pairs are weighed from so many blunders on, added up, and where an unknown is so many σ off: half of what is worth saying. */
+/** Pairs are weighed from so many blunders on, added up, and where an unknown is so many σ off: less than what is worth saying. */
 const WEIGHED = { blunders: 0.3, sigmas: 2 } as const;
 
 /** Is it likely that two things are wrong? */

@@ -91,7 +91,7 @@ export function looseModel(form: {
       if (slope === 'ptc') return steepnessSpread * Math.abs(t - baseC);
       const x = Math.abs(inverse(t) - inverseBase);
       const [ofSpread, ofForm] = [steepnessSpread * x, formOfB(steepness, x)];
-      // Much faster than Math.hypot, and this is asked for at every prediction.
+      // Much faster than Math.hypot, and every prediction computes it.
       return Math.sqrt(ofSpread * ofSpread + ofForm * ofForm);
     },
   };

@@ -142,25 +142,18 @@ export class Predictor {
   }
 
   /**
-   * Where a fit sets out: every unknown at its middle, but a second size where it is told, and the level of a curve that is hardly known at what
+   * Where a fit sets out: every unknown at its middle, but a second size at its given start, and the level of a curve that is hardly known at what
    * the resistances that were read say of it. From the middle a fit would have to come a long way.
    */
   start(h: Pick<Hypothesis, 'curve' | 'second'>): Float64Array {
-    const start = this.startsFrom(h.curve)[0];
-    return h.second?.start ? this.withSecond(start, h.second.start) : start;
+    return this.startsOf(h)[0];
   }
 
   /** `start`, and the other places from which a fit may end elsewhere. */
-  startsOf(h: Pick<Hypothesis, 'curve' | 'second'>): readonly Float64Array[] {
-    const at = h.second?.start;
-    const starts = this.startsFrom(h.curve);
-    return at ? starts.map((u) => this.withSecond(u, at)) : starts;
-  }
-
-  private withSecond(start: Float64Array, at: number): Float64Array {
-    const u = start.slice();
-    u[this.latent.secondSize] = at;
-    return u;
+  startsOf({ curve, second }: Pick<Hypothesis, 'curve' | 'second'>): readonly Float64Array[] {
+    const at = second?.start;
+    const starts = this.startsFrom(curve);
+    return at ? starts.map((u) => u.map((value, k) => (k === this.latent.secondSize ? at : value))) : starts;
   }
 
   private startsFrom(curve: CurveModel): readonly Float64Array[] {

@@ -31,10 +31,8 @@ const TRIED = [0.1, 0.3, 0.5, 0.7, 0.9];
 const [MEETING, STEPS] = [5, [0.1, 0.05, 0.025, 0.0125]] as const;
 /** How many pairs are left after a first look, after a closer one and after a fit of each. */
 const [REFINED, FITTED, CLOSELY] = [50, 24, 8];
-/** A stretch whose deficit, or whose evidence (ln) after a fit, is this much worse than the best of its pair is left out. */
+/** A stretch whose deficit is this much worse than the best of its pair is left out; so is a stretch or a pair whose evidence (ln) after a fit is. */
 const WORSE = { deficit: 8, fit: 7 } as const;
-/** A pair whose evidence after a fit is this much (ln) below the best one's is left out. */
-const PAIR_WORSE = 7;
 
 /** A way in which one fault can be, and the places at which it alone meets a reading. */
 interface Way {
@@ -68,22 +66,23 @@ export function* pairsOf(problem: Problem, singles: Posterior): Generator<void, 
   const predictor = new Predictor(problem, true);
   const ws = makeWorkspace(predictor);
   const search = new PairSearch(ws, problem, likeliestKind(singles));
-  let screened: Screened[] = [];
+  const screened: Screened[] = [];
   for (const some of search.firstLook()) {
     screened.push(...some);
     yield;
   }
   const total = screened.reduce((sum, s) => sum + s.weight, 0);
   if (total === 0) return null;
-  screened = likeliest(screened, REFINED).map((pair) => search.closerLook(pair));
+  const refined = likeliest(screened, REFINED);
+  for (const pair of refined) search.closerLook(pair);
   yield;
-  const fitted = likeliest(screened, FITTED).map((pair) => fit(ws, pair));
+  const fitted = likeliest(refined, FITTED).map((pair) => fit(ws, pair));
   yield;
   fitted.sort((x, y) => y.score - x.score);
   const pairs = new Map<Fault, FaultPair>();
   const candidates = fitted
     .slice(0, CLOSELY)
-    .filter(({ score }) => score > fitted[0].score - PAIR_WORSE)
+    .filter(({ score }) => score > fitted[0].score - WORSE.fit)
     .map(({ first, second, weight, hypotheses }): Candidate => {
       const fault: Fault = { ...first, id: `${first.id}+${second.id}` };
       pairs.set(fault, { first, second });
@@ -232,11 +231,10 @@ class PairSearch {
     if (deficit < stretch.deficit) Object.assign(stretch, { p, q, deficit });
   }
 
-  /** The pair with the best places of its stretches found more closely, of those that are worth it. */
-  closerLook(pair: Screened): Screened {
-    const limit = leastDeficit(pair.stretches) + WORSE.deficit;
-    for (const stretch of pair.stretches) if (stretch.deficit < limit) this.walk(stretch);
-    return pair;
+  /** Finds the best places of the stretches of a pair more closely, of those that are worth it. */
+  closerLook({ stretches }: Screened): void {
+    const limit = leastDeficit(stretches) + WORSE.deficit;
+    for (const stretch of stretches) if (stretch.deficit < limit) this.walk(stretch);
   }
 
   private walk(stretch: Stretch): void {

@@ -10,7 +10,7 @@ import { usePreferences } from '../../data/stores/preferences.ts';
 
 /**
  * Resistance and loaded voltage against temperature: the healthy band, what was measured, and the leading suspect. On a phone they are folded away
- * until they are asked for: starting the chart library would hold up the figures above them.
+ * until the technician opens them: starting the chart library would hold up the figures above them.
  */
 const { verdict, judging } = useSession();
 const preferences = usePreferences();
