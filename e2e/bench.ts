@@ -53,9 +53,11 @@ export const chosen = (field: Locator): Locator => listOf(field).locator('.ant-s
 /** Opens a list and takes the first entry with these words; a whole name where several begin alike. */
 export async function choose(field: Locator, words: string | RegExp): Promise<void> {
   await listOf(field).click();
+  const open = field.page().locator('.ant-select-dropdown:visible');
+  // On a busy machine the list comes a while after the click.
+  await expect(open).not.toHaveCount(0);
   // A list that is still unfolding can move away from under the click.
   await still(field.page());
-  const open = field.page().locator('.ant-select-dropdown:visible');
   const entries = open.locator('.ant-select-item-option');
   const entry = entries.filter({ hasText: words }).first();
   // A list that is filled anew between the press and the release leaves the click without its entry: a hand presses again.
