@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import vue from '@vitejs/plugin-vue';
 import { firstPaint, nothingBefore } from './build/firstPaint.ts';
-import { ofFirst } from './build/firstScreen.ts';
+import { fileOf } from './build/screenFiles.ts';
 import { librarySheets } from './build/librarySheets.ts';
 import { packedFiles } from './build/packedFiles.ts';
 import { palette } from './src/components/base/tokens.ts';
@@ -96,7 +96,7 @@ export default defineConfig(({ mode }) => ({
           groups: [
             // Zod with what it is told before any schema is made.
             { name: 'base', test: /node_modules\/(vue-router|pinia|zod|workbox-window)\/|browser\/jitless/ },
-            { name: (id, ctx) => (ofFirst(id, ctx) ? 'first' : null) },
+            { name: fileOf },
           ],
         },
       },

@@ -41,6 +41,7 @@ vi.mock('../src/components/LazyPlot.ts', async () => {
 });
 
 const { useBench } = await import('../src/session/bench.ts');
+const { BENCH_PARTS } = await import('../src/screens/bench/laterParts.ts');
 const { SESSION } = await import('../src/session/jobSession.ts');
 export const { jobDoor } = await import('../src/data/storage/jobStorage.ts');
 export const NOW = '2026-01-02T03:04:05.000Z';
@@ -83,6 +84,8 @@ export async function show(component: Component, options: { props?: object; path
     ],
   });
   await router.push(options.path ?? '/');
+  // What is fetched later is at hand, as it is once a page has rested.
+  await Promise.all([...BENCH_PARTS, component].map((part) => 'fetch' in part && part.fetch()));
   const wrapper = mount(component, {
     attachTo: document.body,
     global: {

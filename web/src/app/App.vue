@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { appWords as say } from '@mellow-probe/core/wording/screens/app';
 import ActButton from '../components/base/ActButton.vue';
-import { ConfigProvider } from 'ant-design-vue';
+import ConfigProvider from 'ant-design-vue/es/config-provider';
 import { defaultConfig, DesignTokenProvider } from 'ant-design-vue/es/theme/internal';
 import { useStill, useTouch } from '../browser/useMedia.ts';
 import { libraryTheme, themeAround } from '../components/base/tokens.ts';

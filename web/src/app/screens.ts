@@ -1,4 +1,5 @@
 import type { Component } from 'vue';
+import { BENCH_PARTS } from '../screens/bench/laterParts.ts';
 
 /** Every screen. A new one is a folder in `screens/` and one entry here. */
 export interface Screen {
@@ -45,6 +46,8 @@ export const OTHER_ADDRESSES: readonly { path: string; redirect: (rest: string) 
 export const LATER_PARTS: readonly (() => Promise<unknown>)[] = [
   () => import('../data/stores/jobs/wholeJobActions.ts'),
   () => import('../session/kit.ts'),
+  ...BENCH_PARTS.map((part) => part.fetch),
+  () => import('@mellow-probe/core/check/job/readingsCsv'),
   () => import('../screens/jobs/exportJobs.ts'),
   () => import('../components/PlotFigure.vue'),
   () => import('../components/ShortcutList.vue'),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Button } from 'ant-design-vue';
+import Button from 'ant-design-vue/es/button';
 import { computed, ref, useAttrs } from 'vue';
 import { useTurn } from '../../browser/turns.ts';
 import ActIcon from './ActIcon.vue';

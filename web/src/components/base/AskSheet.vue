@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Modal } from 'ant-design-vue';
+import Modal from 'ant-design-vue/es/modal';
 import { useEscape } from './useEscape.ts';
 
 /** A sheet in front of everything, closed by Escape. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Checkbox } from 'ant-design-vue';
+import Checkbox from 'ant-design-vue/es/checkbox';
 
 /** Yes or no, with its words beside it; the whole line is pressed. */
 const on = defineModel<boolean>({ required: true });

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string | number">
-import { Radio } from 'ant-design-vue';
+import Radio from 'ant-design-vue/es/radio';
 
 /** Escape leaves the row, so that the keys of the screen work again. */
 const onKeydown = (event: KeyboardEvent): void => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DatePicker } from 'ant-design-vue';
+import DatePicker from 'ant-design-vue/es/date-picker';
 import dayjs, { type Dayjs } from 'dayjs';
 import { computed } from 'vue';
 import { reader } from '../../browser/writing.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="Row extends object">
 import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { factTableWords as say } from '@mellow-probe/core/wording/screens/base';
-import { Table, type TableColumnType, type TableProps } from 'ant-design-vue';
+import Table, { type ColumnType, type TableProps } from 'ant-design-vue/es/table';
 import { computed, onMounted, onUpdated, ref, shallowRef } from 'vue';
 import type { Column } from './factTable.ts';
 
@@ -58,7 +58,7 @@ const onChange: TableProps<Row>['onChange'] = (pages, _, sorter) => {
   sorting.value = next;
 };
 const columns = computed(() =>
-  props.columns.map((c): TableColumnType<Row> => ({
+  props.columns.map((c): ColumnType<Row> => ({
     key: c.key,
     title: c.title,
     sorter: c.order !== undefined,

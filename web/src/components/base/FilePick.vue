@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Upload, type UploadProps } from 'ant-design-vue';
+import Upload, { type UploadProps } from 'ant-design-vue/es/upload';
 import { onMounted, onUpdated, ref } from 'vue';
 import { said } from './said.ts';
 import ActButton from './ActButton.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Collapse, CollapsePanel } from 'ant-design-vue';
+import Collapse, { CollapsePanel } from 'ant-design-vue/es/collapse';
 import { ref } from 'vue';
 
 /** What is looked at now and then, folded away under a line that says what it is. */

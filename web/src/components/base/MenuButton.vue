@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import ActIcon from './ActIcon.vue';
 import type { IconName } from './iconSet.ts';
-import { Button, Dropdown, Menu, type MenuProps } from 'ant-design-vue';
+import Button from 'ant-design-vue/es/button';
+import Dropdown from 'ant-design-vue/es/dropdown';
+import Menu, { type MenuProps } from 'ant-design-vue/es/menu';
 import { computed, h, nextTick, ref } from 'vue';
 
 /** All that can be done, behind one button. */

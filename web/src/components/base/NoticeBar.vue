@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Alert } from 'ant-design-vue';
+import Alert from 'ant-design-vue/es/alert';
 
 /** Something that must be told at its place, with what can be done about it. */
 defineProps<{ /** told: nothing is wrong. */ kind?: 'told' | 'odd' | 'bad'; status?: boolean }>();

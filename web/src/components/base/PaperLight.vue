@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ConfigProvider } from 'ant-design-vue';
+import ConfigProvider from 'ant-design-vue/es/config-provider';
 import { libraryTheme } from './tokens.ts';
 
 /** What goes on paper is light, whatever the screen is. */

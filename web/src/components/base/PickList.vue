@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string | number">
-import { Select, type SelectProps } from 'ant-design-vue';
+import Select, { type SelectProps } from 'ant-design-vue/es/select';
 import { type ComponentPublicInstance, computed, useId } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
 import FieldFrame from './FieldFrame.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Progress } from 'ant-design-vue';
+import Progress from 'ant-design-vue/es/progress';
 
 /** How far a long piece of work has come; `share` 0 … 1. */
 defineProps<{ share: number; label: string }>();

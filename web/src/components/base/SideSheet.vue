@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Drawer } from 'ant-design-vue';
+import Drawer from 'ant-design-vue/es/drawer';
 import { nextTick, ref, watch } from 'vue';
 import { said } from './said.ts';
 import { useEscape } from './useEscape.ts';

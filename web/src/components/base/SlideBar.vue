@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Slider } from 'ant-design-vue';
+import Slider from 'ant-design-vue/es/slider';
 
 /** A figure that is moved to and fro to see what follows from it, with the figure itself beside it. */
 const at = defineModel<number>({ required: true });

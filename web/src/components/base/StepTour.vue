@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stepTourWords as say } from '@mellow-probe/core/wording/screens/base';
-import { Tour, type TourProps } from 'ant-design-vue';
+import Tour, { type TourProps } from 'ant-design-vue/es/tour';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { said } from './said.ts';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Tag } from 'ant-design-vue';
+import Tag from 'ant-design-vue/es/tag';
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Popover } from 'ant-design-vue';
+import Popover from 'ant-design-vue/es/popover';
 
 /** A small sheet beside what is pressed. */
 const open = defineModel<boolean>('open', { required: true });

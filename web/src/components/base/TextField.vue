@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Input } from 'ant-design-vue';
+import Input from 'ant-design-vue/es/input';
 import { computed, ref, useId } from 'vue';
 import FieldFrame from './FieldFrame.vue';
 

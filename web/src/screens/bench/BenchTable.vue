@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { benchTableWords as say } from '@mellow-probe/core/wording/screens/bench';
-import { readingsCsv } from '@mellow-probe/core/check/job/readingsCsv';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
@@ -13,16 +12,15 @@ import { withPhotos } from '../../data/storage/photoStorage.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import BenchTitle from './BenchTitle.vue';
-import CircuitDetails from './CircuitDetails.vue';
 import CardDrawing from './CardDrawing.vue';
 import CurveCharts from './CurveCharts.vue';
 import EarlierHere from './EarlierHere.vue';
 import { formOf } from './forms/list.ts';
+import { CircuitDetails, TestCard } from './laterParts.ts';
 import QuickCard from './QuickCard.vue';
 import QuickPhone from './QuickPhone.vue';
 import ReadingMode from './ReadingMode.vue';
 import SaveState from './SaveState.vue';
-import TestCard from './TestCard.vue';
 import { useExperience } from './useExperience.ts';
 import VerdictPanel from './VerdictPanel.vue';
 import UndoButtons from './UndoButtons.vue';
@@ -59,6 +57,7 @@ const form = computed(() => formOf(work.current));
 
 async function focusCard(): Promise<void> {
   await nextTick();
+  if (form.value) await form.value.fetch().then(nextTick);
   middle.value
     ?.querySelector<HTMLElement>('.large input, .quick .measured input, .form input, .form textarea')
     ?.focus();
@@ -85,14 +84,15 @@ onKeyStroke('p', () => void router.push(`/check/${job.id}/report`));
 async function exportJson(): Promise<void> {
   saveFile(fileName(job.title, 'json'), 'application/json', saveJob(await withPhotos(record.now())));
 }
-function exportCsv(): void {
+async function exportCsv(): Promise<void> {
+  const { readingsCsv } = await import('@mellow-probe/core/check/job/readingsCsv');
   saveFile(fileName(job.title, 'csv'), 'text/csv;charset=utf-8', readingsCsv(job));
 }
 const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
   { name: say.readFar, icon: 'fullscreen', run: readFar },
   { name: say.live, icon: 'dashboard', to: `/check/${job.id}/live` },
   { name: say.report, icon: 'fileText', to: `/check/${job.id}/report` },
-  { name: say.csv, icon: 'table', run: exportCsv },
+  { name: say.csv, icon: 'table', run: () => void exportCsv() },
   { name: say.share, icon: 'shareAlt', run: () => (sharing.value = true) },
   { name: say.export, icon: 'export', run: () => void exportJson() },
 ];

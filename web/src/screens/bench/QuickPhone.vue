@@ -8,7 +8,6 @@ import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useTouch } from '../../browser/useMedia.ts';
 import ActButton from '../../components/base/ActButton.vue';
-import AskSheet from '../../components/base/AskSheet.vue';
 import CircuitDrawing from '../../components/drawing/CircuitDrawing.vue';
 import { drawingOf } from '../../components/drawing/drawingOf.ts';
 import EntryField from '../../components/EntryField.vue';
@@ -23,6 +22,7 @@ import { useReadings } from '../../session/readings.ts';
 import { useSession } from '../../session/jobSession.ts';
 import { useReadingView } from '../../session/readingView.ts';
 import CircuitChoice from './CircuitChoice.vue';
+import { AskSheet } from './laterParts.ts';
 
 /**
  * The quick check on a phone: the circuit in a line, then every figure on one screen, each with where its leads go. Figures are typed on the page's own

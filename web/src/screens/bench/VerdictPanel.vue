@@ -11,19 +11,21 @@ import { unbroken } from '@mellow-probe/core/wording/unbroken';
 import { whereAskedText } from '@mellow-probe/core/wording/placeText';
 import { pullUpLearnedText } from '@mellow-probe/core/wording/noticeText';
 import { computed, ref } from 'vue';
+import { useUpright } from '../../browser/useMedia.ts';
 import ProbabilityBar from '../../components/ProbabilityBar.vue';
 import { useSession } from '../../session/jobSession.ts';
 import { useVerdictWords } from '../../session/verdictWords.ts';
-import EvidenceTable from './EvidenceTable.vue';
 import JobProgress from './JobProgress.vue';
+import { EvidenceTable, WhyDrawer } from './laterParts.ts';
 import NextTest from './NextTest.vue';
-import WhyDrawer from './WhyDrawer.vue';
 
 /** The verdict so far: a sentence with a size, the groups, why, and what to measure next. On a tablet a sheet that pulls up. */
 defineEmits<{ next: [] }>();
 const { job, verdict, judging, work } = useSession();
 const why = ref(false);
 const pulledUp = ref(false);
+/** On a tablet held upright and on a phone only the line at the foot is seen until it is pulled up. */
+const upright = useUpright();
 const assessment = computed(() => verdict.result?.assessment ?? null);
 const words = useVerdictWords();
 const SIGNS = { 'nothing-yet': '○', open: '◐', likely: '◐', firm: '●', doubt: '◆', fits: '○' } as const;
@@ -138,7 +140,7 @@ const failure = computed(() => {
       </p>
       <p v-if="curves" class="learned" data-test="curves">{{ curves }}</p>
       <EvidenceTable
-        v-if="assessment && assessment.readings.length > 0"
+        v-if="assessment && assessment.readings.length > 0 && (pulledUp || !upright)"
         :assessment="assessment"
         :of="verdict.shown!.of.job"
       />

@@ -10,7 +10,7 @@ import { onKeyStroke } from '../../browser/onKeyStroke.ts';
 import { usePractice } from '../../session/practice.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { formOf } from '../bench/forms/list.ts';
-import TestCard from '../bench/TestCard.vue';
+import { TestCard } from '../bench/laterParts.ts';
 import WorkOrder from '../bench/WorkOrder.vue';
 import CaseHead from './CaseHead.vue';
 import PracticePanel from './PracticePanel.vue';
