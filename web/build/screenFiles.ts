@@ -3,26 +3,36 @@ import path from 'node:path';
 const SRC = path.join(import.meta.dirname, '../src');
 /**
  * Screens whose modules come in one file each, and what they take from libraries in another, for a hundred small files cost a phone more than what is
- * in them. A file holds what none before it holds: what a first visit shows, then the checks in the list, then a check.
+ * in them. A file holds what none before it holds: what a first visit shows, then the checks in the list, then a check. The program itself is what
+ * begins last: its own modules stay in a file of their own.
  */
 const TOGETHER = [
-  { name: 'first', from: ['app/main.ts', 'screens/jobs/JobsScreen.vue'] },
-  { name: 'jobs', from: ['screens/jobs/JobCards.vue', 'data/stores/jobs/wholeJobActions.ts'] },
-  { name: 'check', from: ['screens/bench/BenchScreen.vue', 'screens/guide/GuideScreen.vue'] },
+  { own: 'first', library: 'first-library', from: ['screens/jobs/JobsScreen.vue'] },
+  { own: null, library: 'first-library', from: ['app/main.ts'] },
+  {
+    own: 'jobs',
+    library: 'jobs-library',
+    from: ['screens/jobs/JobCards.vue', 'data/stores/jobs/wholeJobActions.ts'],
+  },
+  {
+    own: 'check',
+    library: 'check-library',
+    from: ['screens/bench/BenchScreen.vue', 'screens/guide/GuideScreen.vue'],
+  },
 ];
-const files = new Map<string, string>();
+const files = new Map<string, string | null>();
 
-/** The file of a module: that of the first screen that imports it, or imports a module that does; null for what screens import later. */
+/** The file of a module: that of the first screen that imports it, or imports a module that does; null for what comes in a file of its own. */
 export function fileOf(
   id: string,
   modules: { getModuleInfo: (id: string) => { importedIds: string[] } | null },
 ): string | null {
   if (files.size === 0)
-    for (const { name, from } of TOGETHER) {
+    for (const { own, library, from } of TOGETHER) {
       const ahead = from.map((file) => path.join(SRC, file));
       for (let next = ahead.pop(); next !== undefined; next = ahead.pop()) {
         if (files.has(next)) continue;
-        files.set(next, next.includes('node_modules') ? `${name}-library` : name);
+        files.set(next, next.includes('node_modules') ? library : own);
         ahead.push(...(modules.getModuleInfo(next)?.importedIds ?? []));
       }
     }
