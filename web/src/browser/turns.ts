@@ -69,8 +69,8 @@ export async function apart<T>(part: () => Promise<T>): Promise<T> {
   return here;
 }
 
-/** Ends the task, where it has lasted. */
-async function breath(): Promise<void> {
+/** Ends the task, where it has lasted: what was pressed is answered before the work goes on. */
+export async function breath(): Promise<void> {
   if (performance.now() - since < LONGEST) return;
   await new Promise<void>((resolve) => {
     const { port1, port2 } = new MessageChannel();

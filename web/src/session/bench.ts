@@ -13,6 +13,7 @@ import {
   jobFault,
   restoreJob,
 } from '../data/storage/jobStorage.ts';
+import { breath } from '../browser/turns.ts';
 import type { Kept } from '../data/storage/kept.ts';
 import { type StorageFault, toStorageError } from '../data/storage/storageError.ts';
 import { engineLine, type EngineLine } from '../workers/engineClient.ts';
@@ -50,6 +51,8 @@ export const useBench = defineStore('bench', () => {
     }
     const session = jobSession(found.door, found.initial, found.stored, line);
     await session.record.loaded;
+    // Reading a check and putting it up are two tasks.
+    await breath();
     if (mine !== asked) {
       void session.close();
       return;

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import TopBar from '../../components/TopBar.vue';
 import { onKeyStroke } from '../../browser/onKeyStroke.ts';
+import { breath } from '../../browser/turns.ts';
 import { useNarrow } from '../../browser/useMedia.ts';
 import { useWakeLock } from '../../browser/useWakeLock.ts';
 import { fileName, saveFile } from '../../browser/saveFile.ts';
@@ -34,6 +35,15 @@ const { job, record, work } = useSession();
 const preferences = usePreferences();
 const narrow = useNarrow();
 const details = ref(false);
+/** The order of work, the figures and the verdict come in a task each: in between a phone answers. */
+const come = ref<'order' | 'figures' | 'verdict'>('order');
+onMounted(async () => {
+  await breath();
+  come.value = 'figures';
+  await nextTick();
+  await breath();
+  come.value = 'verdict';
+});
 /** The sheet for two metres lies over everything: nothing behind it takes the focus. */
 const reading = ref(false);
 const middle = ref<HTMLElement>();
@@ -110,7 +120,7 @@ const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
       <WorkOrder guided v-bind="{ inert: reading }" />
       <div ref="middle" class="middle" :inert="reading" :class="{ whole: form }">
         <component :is="form" v-if="form" class="form" @details="details = true" />
-        <template v-else>
+        <template v-else-if="come !== 'order'">
           <QuickPhone v-if="narrow && !work.test" @details="details = true" />
           <CardDrawing v-else />
           <TestCard v-if="work.test" />
@@ -118,7 +128,7 @@ const actions: InstanceType<typeof TopBar>['$props']['actions'] = [
           <CurveCharts />
         </template>
       </div>
-      <VerdictPanel v-bind="{ inert: reading }" @next="toProposed" />
+      <VerdictPanel v-if="come === 'verdict'" v-bind="{ inert: reading }" @next="toProposed" />
       <CircuitDetails v-model:open="details" />
       <ShareSheet v-if="sharing" :job="job" @close="sharing = false" />
       <BenchTour v-if="toured" v-model:open="touring" />
