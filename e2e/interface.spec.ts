@@ -311,7 +311,10 @@ for (const colorScheme of ['light', 'dark'] as const)
     });
 
 for (const wanted of FIRST_LOADS)
-  test(`the first load of ${wanted.name} stays below ${wanted.barKb} kB in ${wanted.most} scripts`, async ({ browser, baseURL }) => {
+  test(`the first load of ${wanted.name} stays below ${wanted.barKb} kB in ${wanted.most} scripts`, async ({
+    browser,
+    baseURL,
+  }) => {
     const scripts = await firstLoad(browser, baseURL!, wanted);
     // Something is counted at all: the library's buttons alone are 40 kB.
     expect(kilobytes(scripts)).toBeGreaterThan(150);
