@@ -20,6 +20,8 @@ const TOGETHER = [
     from: ['screens/bench/BenchScreen.vue', 'screens/guide/GuideScreen.vue'],
   },
 ];
+/** Each file is run in a task of its own: the library of the interface is not run together with what it stands on. */
+const libraryFile = (name: string, id: string): string => (id.includes('ant-design-vue') ? `${name}-interface` : name);
 const files = new Map<string, string | null>();
 
 /** The file of a module: that of the first screen that imports it, or imports a module that does; null for what comes in a file of its own. */
@@ -32,7 +34,7 @@ export function fileOf(
       const ahead = from.map((file) => path.join(SRC, file));
       for (let next = ahead.pop(); next !== undefined; next = ahead.pop()) {
         if (files.has(next)) continue;
-        files.set(next, next.includes('node_modules') ? library : own);
+        files.set(next, next.includes('node_modules') ? libraryFile(library, next) : own);
         ahead.push(...(modules.getModuleInfo(next)?.importedIds ?? []));
       }
     }
