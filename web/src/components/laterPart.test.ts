@@ -61,18 +61,18 @@ test('a sheet comes when it is first opened, and stays to close', async () => {
   expect(screen.get('button').text()).toBe('a');
 });
 
-test('where it cannot be fetched the screen around it is told; shown again it is asked for again', async () => {
+test('where it cannot be fetched the screen around it gets the error; the next showing fetches again', async () => {
   const load = vi.fn(() => Promise.reject<{ default: typeof Inner }>(new Error('no network')));
   const part = laterPart(load);
-  const told: string[] = [];
+  const errors: string[] = [];
   const around = defineComponent({
     setup() {
-      onErrorCaptured((error) => (told.push(error.message), false));
+      onErrorCaptured((error) => (errors.push(error.message), false));
       return () => h(part);
     },
   });
   mount(around);
-  await vi.waitFor(() => expect(told).toEqual(['no network']));
+  await vi.waitFor(() => expect(errors).toEqual(['no network']));
   load.mockImplementation(() => Promise.resolve({ default: Inner }));
   const again = mount(around);
   await vi.waitFor(() => expect(again.find('button').exists()).toBe(true));

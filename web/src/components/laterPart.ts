@@ -6,9 +6,7 @@ export type LaterPart<C extends Component = Component> = C & {
   /** Brings it ahead: it then comes up at once. Rejects where it cannot be fetched. */
   fetch: () => Promise<void>;
 };
-interface Load<C> {
-  (): Promise<{ default: C }>;
-}
+type Load<C> = () => Promise<{ default: C }>;
 
 /** A part that is fetched when it is first shown, or ahead. Where it cannot be fetched, the screen around it gets the error; the next showing tries again. */
 export const laterPart = <C extends Component>(load: Load<C>): LaterPart<C> => later(load, () => true);
@@ -17,7 +15,7 @@ export const laterPart = <C extends Component>(load: Load<C>): LaterPart<C> => l
 export const laterSheet = <C extends Component>(load: Load<C>): LaterPart<C> =>
   later(load, ({ open }) => open === true);
 
-function later<C extends Component>(load: Load<C>, isAsked: (attrs: Record<string, unknown>) => boolean): LaterPart<C> {
+function later<C extends Component>(load: Load<C>, isShown: (attrs: Record<string, unknown>) => boolean): LaterPart<C> {
   const here = shallowRef<C>();
   let fetching: Promise<void> | null = null;
   const fetch = (): Promise<void> =>
@@ -32,15 +30,15 @@ function later<C extends Component>(load: Load<C>, isAsked: (attrs: Record<strin
     inheritAttrs: false,
     setup(_, { attrs, slots }) {
       const failure = ref<unknown>();
-      let asked = false;
-      function ask(): void {
-        asked = true;
+      let shown = false;
+      function show(): void {
+        shown = true;
         if (!here.value) fetch().catch((error: unknown) => (failure.value = error));
       }
       return () => {
-        if (!asked && isAsked(attrs)) ask();
+        if (!shown && isShown(attrs)) show();
         if (failure.value !== undefined) throw failure.value;
-        return asked && here.value ? h(here.value, attrs, slots) : null;
+        return shown && here.value ? h(here.value, attrs, slots) : null;
       };
     },
   });

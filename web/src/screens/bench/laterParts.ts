@@ -1,7 +1,7 @@
 import { laterPart, laterSheet } from '../../components/laterPart.ts';
 import { FORMS } from './forms/list.ts';
 
-/** What a check shows once it is asked for. */
+/** What a check shows only when it is opened. */
 export const TestCard = laterPart(() => import('./TestCard.vue'));
 export const EvidenceTable = laterPart(() => import('./EvidenceTable.vue'));
 export const CircuitDetails = laterSheet(() => import('./CircuitDetails.vue'));
