@@ -17,13 +17,15 @@ const broken = vi.hoisted(() => ({ message: '' }));
 export { broken };
 vi.mock('../src/workers/engineClient.ts', async (original) => {
   const { engine } = await import('../src/workers/engine.ts');
+  const { rememberedEngine } = await import('./rememberedEngine.ts');
+  const { judge } = rememberedEngine(engine);
   const real = await original<typeof EngineClient>();
   return {
     ...real,
     engineLine: () => ({
       judge: (job: Job, chart: boolean, tell: (part: Part) => boolean) =>
         broken.message === ''
-          ? engine.judge(job, chart, tell)
+          ? judge(job, chart, tell)
           : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
       withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
       course: (job: Job) => Promise.resolve(engine.course(job)),

@@ -45,7 +45,13 @@ async function opened(name: string, place: Component, props?: object): Promise<V
   await onBench({ ...structuredClone(RICH), id: `every-${count++}` });
   if (name in FORMS) session().work.goStation(name);
   if (name === 'card of a test') session().work.goTest('sensor-ohms');
-  return show(place, props && { props });
+  return shown(place, props);
+}
+/** A place with all of it: the table of a check comes up in several tasks, the verdict last. */
+async function shown(place: Component, props?: object): Promise<VueWrapper> {
+  const wrapper = await show(place, props && { props });
+  if (place === BenchTable) await until(() => wrapper.findComponent(VerdictPanel).exists(), 'the whole table');
+  return wrapper;
 }
 async function closed(): Promise<void> {
   while (mounted.length > 0) mounted.pop()!.unmount();
@@ -75,7 +81,7 @@ describe.each(PLACES)('%s', (name, place, props) => {
       await field.trigger('blur');
       await flushPromises();
       mounted.pop()!.unmount();
-      const again = typedFields(await show(place, props && { props }))[i];
+      const again = typedFields(await shown(place, props))[i];
       expect([again.name, again.field.element.value.replace(/ °C$/, '')]).toEqual([names[i], '17']);
     }
     await closed();
