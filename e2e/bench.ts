@@ -95,3 +95,15 @@ export async function fetchedAhead(page: Page): Promise<void> {
   await page.waitForFunction(last, undefined, { timeout: 60_000 });
   await page.waitForLoadState('networkidle');
 }
+
+/** Goes to another screen of the workshop as a link of the page does, without loading the page anew; `to` is its address within the workshop. */
+export async function goWithin(page: Page, to: string): Promise<void> {
+  await page.evaluate(async (address) => {
+    interface Mounted {
+      __vue_app__: { config: { globalProperties: { $router: { push(to: string): Promise<unknown> } } } };
+    }
+    const { __vue_app__: app } = document.querySelector('#app') as unknown as Mounted;
+    await app.config.globalProperties.$router.push(address);
+  }, to);
+  await still(page);
+}

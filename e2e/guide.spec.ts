@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { kept, PHONE } from './bench.ts';
 
 /** What a meter shows at one machine, by test; with "hot " before it: while the machine is hot. What is not here cannot be done there. */

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { PNG } from 'pngjs';
 import { begun, choose, field, kept, startCheck, verdict, openDemo } from './bench.ts';
 import { FIRST_LOADS, firstLoad, kilobytes } from './firstLoad.ts';

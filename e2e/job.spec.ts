@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { readFileSync } from 'node:fs';
 import { choose, field, files, kept, startCheck, verdict, openDemo } from './bench.ts';
 import { Hand } from './hand.ts';

@@ -1,5 +1,5 @@
 import { NEWEST_VERSION } from '../core/src/check/job/migrations/list.ts';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';

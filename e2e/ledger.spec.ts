@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { strFromU8, unzipSync } from 'fflate';
 import { choose, startCheck } from './bench.ts';
 import { JOBS_A_PAGE } from '../web/src/screens/jobs/jobFacts.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { choose, files, kept, openDemo } from './bench.ts';
 
 /** Puts a made-up machine behind the instruments; its time runs ten times as fast, so that minutes are seconds. */
@@ -72,36 +73,42 @@ test('a live figure is taken into the card when it stands, and by a key', async 
   await expect(page.locator('.large input')).toHaveValue(/^\d+ °C$/);
 });
 
-test('a warm-up is recorded, judged and put on a check; the server may be gone by then', async ({ page, context }) => {
-  await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live data', exact: true }).click();
-  // Everything that is fetched late is fetched once, as a visit with the server does.
-  await page.getByRole('link', { name: 'Logs' }).click();
-  await expect(page.getByText('Open a log, or a recording')).toBeVisible();
-  await files(page, 'a log file').setInputFiles('examples/logs/open-thermostat.csv');
-  await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible();
-  await expect(finding(page, /warms up smoothly/).first()).toBeVisible();
-  await expect(finding(page, /stays at/)).toContainText('thermostat');
-  await page.getByRole('banner').getByRole('link', { name: 'Live data' }).click();
-  await context.setOffline(true);
-  await page.route('**/*', (route) => route.abort());
-  await startMachine(page, 'Nothing wrong', '60 times');
-  await expect(page.locator('[data-test="stand-in"]')).toContainText('in this page, without the server');
-  await act(page, 'Engine runs');
-  await act(page, /^Record/);
-  await expect.poll(() => number(page, 'thermometer 1'), { timeout: 60_000 }).toBeGreaterThan(88);
-  await page.waitForTimeout(5000);
-  await endAndLook(page);
-  const warm = finding(page, /Thermometer warms up smoothly/);
-  await expect(warm).toContainText(/Held at (8|9)\d\s°C/);
-  await expect(page.locator('[data-test="log-chart"] .main-svg').first()).toBeVisible();
-  // At sixty times its speed a busy machine leaves gaps: which of the readings has half a minute without one differs from run to run.
-  const useful = page.locator('[data-test="findings"] li', {
-    has: page.getByRole('button', { name: 'Put on the check' }),
+test.describe('what is fetched ahead', () => {
+  test.use({ fetchesAhead: true });
+  test('a warm-up is recorded, judged and put on a check; the server may be gone by then', async ({
+    page,
+    context,
+  }) => {
+    await openDemo(page, /Pilot boat/);
+    await page.getByRole('link', { name: 'Live data', exact: true }).click();
+    // Everything that is fetched late is fetched once, as a visit with the server does.
+    await page.getByRole('link', { name: 'Logs' }).click();
+    await expect(page.getByText('Open a log, or a recording')).toBeVisible();
+    await files(page, 'a log file').setInputFiles('examples/logs/open-thermostat.csv');
+    await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible();
+    await expect(finding(page, /warms up smoothly/).first()).toBeVisible();
+    await expect(finding(page, /stays at/)).toContainText('thermostat');
+    await page.getByRole('banner').getByRole('link', { name: 'Live data' }).click();
+    await context.setOffline(true);
+    await page.route('**/*', (route) => route.abort());
+    await startMachine(page, 'Nothing wrong', '60 times');
+    await expect(page.locator('[data-test="stand-in"]')).toContainText('in this page, without the server');
+    await act(page, 'Engine runs');
+    await act(page, /^Record/);
+    await expect.poll(() => number(page, 'thermometer 1'), { timeout: 60_000 }).toBeGreaterThan(88);
+    await page.waitForTimeout(5000);
+    await endAndLook(page);
+    const warm = finding(page, /Thermometer warms up smoothly/);
+    await expect(warm).toContainText(/Held at (8|9)\d\s°C/);
+    await expect(page.locator('[data-test="log-chart"] .main-svg').first()).toBeVisible();
+    // At sixty times its speed a busy machine leaves gaps: which of the readings has half a minute without one differs from run to run.
+    const useful = page.locator('[data-test="findings"] li', {
+      has: page.getByRole('button', { name: 'Put on the check' }),
+    });
+    const name = await useful.first().getByRole('heading').innerText();
+    await useful.first().getByRole('button', { name: 'Put on the check' }).click();
+    await expect(page.locator('[data-test="findings"] li', { hasText: name }).first()).toContainText('on the check');
   });
-  const name = await useful.first().getByRole('heading').innerText();
-  await useful.first().getByRole('button', { name: 'Put on the check' }).click();
-  await expect(page.locator('[data-test="findings"] li', { hasText: name }).first()).toContainText('on the check');
 });
 
 test('an intermittent fault is found by wiggling, and its place goes on the check', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { fetchedAhead, field, kept, startCheck, verdict } from './bench.ts';
 import { planOf, standsIn, typePlan } from './losing.ts';
 
@@ -174,17 +174,20 @@ test('the server is gone while a page is open: what was fetched ahead works, wha
   await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
 });
 
-test('everything is fetched ahead once the page rests: report and shelf open without a server', async ({
-  page,
-  context,
-}) => {
-  await startCheck(page);
-  await kept(page);
-  await fetchedAhead(page);
-  await context.setOffline(true);
-  await page.getByRole('link', { name: 'Report' }).click();
-  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
-  await context.setOffline(false);
+test.describe('fetched ahead', () => {
+  test.use({ fetchesAhead: true });
+  test('everything is fetched ahead once the page rests: report and shelf open without a server', async ({
+    page,
+    context,
+  }) => {
+    await startCheck(page);
+    await kept(page);
+    await fetchedAhead(page);
+    await context.setOffline(true);
+    await page.getByRole('link', { name: 'Report' }).click();
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    await context.setOffline(false);
+  });
 });
 
 test('lists end where a job is full, and a job over a limit of before still opens', async ({ page }) => {

@@ -3,7 +3,8 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromium, expect, type Page, test } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { CHROMIUM } from '../scripts/builtPage.ts';
 import { createApp } from '../server/src/app.ts';
 import { field, files, TOOL_PAGES, verdict } from './bench.ts';
@@ -11,7 +12,7 @@ import { tablePicture, dragCorners } from './tablePictures.ts';
 
 // Without the server, and with a newer one: a server of the test's own, on a copy of the built page.
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', fetchesAhead: true });
 let folder: string;
 let server: Server;
 let url: string;

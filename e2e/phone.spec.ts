@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, sparesData, test } from './test.ts';
 import { axeFinds } from './axe.ts';
 import { kept, PHONE, still, toStation, verdict } from './bench.ts';
 import { everyScreen } from './everyScreen.ts';
@@ -92,6 +93,8 @@ for (const { width, others } of WALKS)
       viewport: { width, height: 844 },
       reducedMotion: 'reduce',
     });
+    await sparesData(context);
+    context.setDefaultTimeout(60_000);
     const page = await context.newPage();
     const found: Record<string, string[]> = {};
     let [theme, stops]: ['light' | 'dark', number] = ['light', 0];
@@ -124,6 +127,7 @@ for (const { width, others } of WALKS)
 
 test('a job on a phone, by touch alone: from the complaint to the closed job', async ({ browser }) => {
   const context = await browser.newContext(PHONE);
+  await sparesData(context);
   const page = await context.newPage();
   const station = (id: string): Promise<void> => toStation(page, id);
   const key = (name: string): Promise<void> =>
@@ -186,6 +190,7 @@ test('a job on a phone, by touch alone: from the complaint to the closed job', a
 test('keys and rows are large enough for a glove, light and dark', async ({ browser }) => {
   for (const colorScheme of ['light', 'dark'] as const) {
     const context = await browser.newContext({ ...PHONE, colorScheme });
+    await sparesData(context);
     const page = await context.newPage();
     await page.goto('/demo/');
     await page

@@ -1,4 +1,5 @@
-import { type Browser, expect, type Page, test } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { axeFinds } from './axe.ts';
 import { choose, files } from './bench.ts';
 import { PNG } from 'pngjs';

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { newJob } from '../core/src/check/job/newJob.ts';
 import { newReading } from '../core/src/check/job/newReading.ts';
 import { saveJob } from '../core/src/check/job/openJob.ts';

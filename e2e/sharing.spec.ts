@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromium, expect, test } from '@playwright/test';
+import { chromium } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { encode } from 'uqr';
 import { CHROMIUM } from '../scripts/builtPage.ts';
 import { framesOf } from '../core/src/check/sharing/frames.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { readFileSync } from 'node:fs';
 import { axeFinds } from './axe.ts';
 import { choose, chosen, files, kept, startCheck } from './bench.ts';

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { measurementById } from '../core/src/circuit/measurements/list.ts';
 import { readCaseNumber } from '../core/src/training/cases/caseNumber.ts';
 import { COURSE } from '../core/src/training/cases/course.ts';
@@ -206,7 +207,7 @@ test('an exam: drawn, played, its result signed and as CSV, a class put together
 });
 
 test.describe('on a phone, the server gone after loading', () => {
-  test.use(PHONE);
+  test.use({ ...PHONE, fetchesAhead: true });
   test('two steps of the course: page, desk, a case each to its end', async ({ page, context }) => {
     test.setTimeout(240_000);
     await page.goto('/train');

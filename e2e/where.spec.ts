@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { choose, field, kept, openDemo, startCheck, verdict } from './bench.ts';
 
 /** A check begun with these figures, by the labels of their fields. */

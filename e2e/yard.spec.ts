@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { axeFinds } from './axe.ts';
 import { field, pick, startCheck, verdict } from './bench.ts';
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.ts';
 import { choose, field, files, kept, openDemo, openImport, startCheck, verdict } from './bench.ts';
 
 // A workshop's years: machines and their places, trends, what is due, a fault that came back, base rates of one's own.
