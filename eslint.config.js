@@ -13,6 +13,7 @@ export default ts.config(
     ignores: [
       '**/dist/**',
       '**/node_modules/**',
+      '**/.cache/**',
       'test-results/**',
       'playwright-report/**',
       '.stryker-tmp/**',

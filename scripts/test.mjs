@@ -22,10 +22,10 @@ const clock = () => performance.now() / 1000;
 
 /** Checks without counts of their own. The longest come first: they run two at a time, one a core. */
 const CHECKS = [
-  ['Promises', 'lint:promises'],
   ['Types', 'typecheck'],
   ['Format', 'format:check'],
   ['Lint', 'lint'],
+  ['Promises', 'lint:promises'],
   ['Unused code and packages', 'knip'],
 ];
 
