@@ -64,8 +64,10 @@ export async function everyScreen(page: Page, look: (name: string) => Promise<vo
   await toStation(page, 'quick');
   // A phone shows the circuit in a line, and its choice on a tap.
   const change = page.getByRole('button', { name: 'Change the circuit' });
+  const more = page.getByRole('button', { name: 'More…' });
+  await change.or(more).first().waitFor();
   if (await change.isVisible()) await change.click();
-  await page.getByRole('button', { name: 'More…' }).click();
+  await more.click();
   await page.getByRole('dialog', { name: 'Circuit and kit in detail' }).waitFor();
   await still(page);
   await look('circuit and kit in detail');

@@ -58,7 +58,8 @@ export class Hand {
       const button = this.page.locator(`[data-test-id="${test}"]`);
       // The station may still be on its way: what it shows is looked at once either of them is there.
       await expect(card.or(button).first()).toBeVisible();
-      if (!(await card.isVisible())) {
+      // A test that is marked as open needs no press: its card is being fetched.
+      if (!(await card.isVisible()) && (await button.getAttribute('aria-current')) === null) {
         await button.click();
         this.strokes += 1;
       }
