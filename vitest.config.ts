@@ -20,6 +20,7 @@ export default defineConfig({
       },
       {
         plugins: [vue()],
+        // Node loads these by itself; the library's other modules would be rewritten first, for every file of tests.
         resolve: { alias: [{ find: /^ant-design-vue\/es\//, replacement: 'ant-design-vue/lib/' }] },
         test: { ...test, name: 'page', include: ['web/**/*.test.ts', 'server/**/*.test.ts'], pool: 'threads' },
       },

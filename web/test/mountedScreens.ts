@@ -17,8 +17,8 @@ const broken = vi.hoisted(() => ({ message: '' }));
 export { broken };
 vi.mock('../src/workers/engineClient.ts', async (original) => {
   const { engine } = await import('../src/workers/engine.ts');
-  const { rememberedEngine } = await import('./rememberedEngine.ts');
-  const { judge } = rememberedEngine(engine);
+  const { remembered } = await import('./rememberedEngine.ts');
+  const judge = remembered(engine.judge);
   const real = await original<typeof EngineClient>();
   return {
     ...real,
