@@ -1,6 +1,6 @@
 // Searches steps for `core/src/base/numeric/quasiRandom.ts`, one after the other, and checks those that stand there.
 // `npx tsx scripts/searchSteps.ts [how many, 18] [seed, 1]`: prints steps that keep both rules below. Minutes, not hours.
-import { quasiRandomSteps } from '../core/src/base/numeric/quasiRandom.ts';
+import { STEPS } from '../core/src/base/numeric/quasiRandom.ts';
 import { seededUniform } from '../core/src/base/numeric/random.ts';
 
 /** A step must stay this far from every fraction p/q: q·‖q·step‖, for q up to `DENOMINATORS`. */
@@ -31,7 +31,7 @@ function pairs(steps: readonly number[]): number[] {
 
 const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
 
-const present = [...quasiRandomSteps(18)];
+const present = [...STEPS];
 const chi = pairs(present);
 console.log(
   `the steps in use: ${present.filter(farFromFractions).length} of ${present.length} far from fractions; χ² worst ${Math.max(...chi).toFixed(0)}, mean ${mean(chi).toFixed(1)}`,

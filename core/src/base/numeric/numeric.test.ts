@@ -7,7 +7,7 @@ import { describe, expect, test } from 'vitest';
 import { choleskyFactor, solveLower, solveUpper } from './cholesky.ts';
 import { logSumExp } from './logSumExp.ts';
 import { normalCdf, normalQuantile } from './normal.ts';
-import { quasiRandomPoint, quasiRandomSteps } from './quasiRandom.ts';
+import { quasiRandomColumn } from './quasiRandom.ts';
 import { seededUniform } from './random.ts';
 import { weightedQuantile } from './weightedQuantile.ts';
 
@@ -54,18 +54,17 @@ test('Cholesky: factor, determinant and solution of random positive definite mat
 
 describe('sequences', () => {
   test('quasi-random points fill the cube more evenly than chance: mean of every coordinate product', () => {
-    const steps = quasiRandomSteps(6);
-    const point = new Float64Array(6);
-    const sums = new Float64Array(6);
-    for (let i = 0; i < 1000; i++) {
-      quasiRandomPoint(steps, i, point);
-      point.forEach((x, k) => {
-        expect(x).toBeGreaterThan(0);
-        expect(x).toBeLessThan(1);
-        sums[k] += x / 1000;
-      });
+    for (let k = 0; k < 6; k++) {
+      const { even, normal } = quasiRandomColumn(k);
+      let sum = 0;
+      for (let i = 0; i < 1000; i++) {
+        expect(even[i]).toBeGreaterThan(0);
+        expect(even[i]).toBeLessThan(1);
+        expect(normal[i]).toBe(normalQuantile(even[i]));
+        sum += even[i] / 1000;
+      }
+      expect(Math.abs(sum - 0.5)).toBeLessThan(0.004);
     }
-    for (const mean of sums) expect(Math.abs(mean - 0.5)).toBeLessThan(0.004);
   });
   test('a seed gives the same numbers again', () => {
     const [a, b, c] = [seededUniform(1), seededUniform(1), seededUniform(2)];
@@ -148,14 +147,8 @@ test('naturalLog agrees with Math.log to 4e-16 of 1 + |ln x|, over all doubles (
 
 test('low-discrepancy points: every coordinate and every pair of coordinates fills its cells evenly', () => {
   const d = 18;
-  const steps = quasiRandomSteps(d);
-  const point = new Float64Array(d);
   for (const n of [256, 1536]) {
-    const columns = Array.from({ length: d }, () => new Float64Array(n));
-    for (let i = 0; i < n; i++) {
-      quasiRandomPoint(steps, i, point);
-      point.forEach((x, k) => (columns[k][i] = x));
-    }
+    const columns = Array.from({ length: d }, (_, k) => quasiRandomColumn(k).even.subarray(0, n));
     for (const column of columns) {
       const sorted = [...column].sort((a, b) => a - b);
       // Largest step of the empirical distribution away from the even one; chance gives 1.36/√n.
@@ -171,7 +164,7 @@ test('low-discrepancy points: every coordinate and every pair of coordinates fil
       }
     }
   }
-  expect(() => quasiRandomSteps(19)).toThrow('quasiRandomSteps');
+  expect(() => quasiRandomColumn(18)).toThrow('quasiRandomColumn');
 });
 
 describe('a linear fit carries its uncertainty', () => {

@@ -296,13 +296,18 @@ const ALIASES: Readonly<Record<string, string>> = { 'ntc-30k-engine': 'ntc-30k' 
 export const catalogueCurve = (id: string): CatalogueCurve | undefined =>
   CATALOGUE_CURVES.find((c) => c.id === (ALIASES[id] ?? id));
 
+let commonModels: { name: string; model: CurveModel }[] | null = null;
+
 /** The common curves that could pass for another part: those that differ from `own` by more than 12 % in resistance at 0, 25 or 50 °C. */
 export function otherCommonCurves(own: CurveModel): { name: string; model: CurveModel }[] {
-  return CATALOGUE_CURVES.filter((entry) => entry.common)
-    .map((entry) => ({ name: entry.name, model: curveModel(entry.curve) }))
-    .filter(({ model }) =>
-      [0, 25, 50].some((t) => Math.abs(Math.log(model.resistanceOhm(t) / own.resistanceOhm(t))) > Math.log(1.12)),
-    );
+  // Worked out once: every check asks for them, and a table takes longer to make than to compare.
+  commonModels ??= CATALOGUE_CURVES.filter((entry) => entry.common).map((entry) => ({
+    name: entry.name,
+    model: curveModel(entry.curve),
+  }));
+  return commonModels.filter(({ model }) =>
+    [0, 25, 50].some((t) => Math.abs(Math.log(model.resistanceOhm(t) / own.resistanceOhm(t))) > Math.log(1.12)),
+  );
 }
 
 /** B of an NTC between two temperatures (°C), K: makers tell it for 25 and 85 °C, for 0 and 50 °C, and do not always say which. */

@@ -1,8 +1,7 @@
 import { healthy } from '../../circuit/faults/healthy.ts';
 import { MEASUREMENTS } from '../../circuit/measurements/list.ts';
 import type { Conditions, Measurement } from '../../circuit/measurements/measurement.ts';
-import { normalQuantile } from '../../base/numeric/normal.ts';
-import { quasiRandomPoint, quasiRandomSteps } from '../../base/numeric/quasiRandom.ts';
+import { quasiRandomColumn } from '../../base/numeric/quasiRandom.ts';
 import { hypothesesOf, settingOf } from './hypotheses.ts';
 import { type Interval } from '../../base/numeric/interval.ts';
 import { predictiveInterval } from './predictiveInterval.ts';
@@ -26,8 +25,7 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
   const predictor = new Predictor(problem);
   const kinds = hypothesesOf(healthy, settingOf(problem), problem);
   const { latent } = predictor;
-  const steps = quasiRandomSteps(latent.dimension);
-  const point = new Float64Array(latent.dimension);
+  const normals = Array.from({ length: latent.dimension }, (_, k) => quasiRandomColumn(k).normal);
   const u = new Float64Array(latent.dimension);
   const weights = new Float64Array(DRAWS).fill(1);
   const moments = tests.map((t) => t.moment ?? usualMoment(t.state));
@@ -36,8 +34,7 @@ export function healthyRanges(problem: Problem, tests: readonly PlannedTest[]): 
     .filter((g, t, all) => all.findIndex((o) => o.state === g.state && o.moment === g.moment) === t);
   const values = tests.map(() => new Float64Array(DRAWS));
   for (let i = 0; i < DRAWS; i++) {
-    quasiRandomPoint(steps, i, point);
-    for (let k = 0; k < u.length; k++) u[k] = normalQuantile(point[k]);
+    for (let k = 0; k < u.length; k++) u[k] = normals[k][i];
     // The circuit of a moment is put together once for all its tests.
     for (const { moment, state } of groups) {
       const solved = predictor.solvedAt(kinds[i % kinds.length], 0.5, u, state, moment);

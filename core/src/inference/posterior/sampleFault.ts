@@ -1,8 +1,7 @@
 import { type Fault, logPositionDensity } from '../../circuit/faults/fault.ts';
 import { solveUpper } from '../../base/numeric/cholesky.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
-import { normalQuantile } from '../../base/numeric/normal.ts';
-import { quasiRandomPoint, quasiRandomSteps } from '../../base/numeric/quasiRandom.ts';
+import { quasiRandomColumn } from '../../base/numeric/quasiRandom.ts';
 import { type Cell, type NodeLayout, toCells } from './cells.ts';
 import type { Conditional } from './conditionalFit.ts';
 import type { Hypothesis, Predictor } from '../model/predictor.ts';
@@ -62,20 +61,20 @@ const [BY_WIDTH, FROM_PRIOR, WIDER] = [0.1, 0.25, 1.1];
 export function sampleFault(outline: FaultOutline, predictor: Predictor, probability: number): FaultEvidence {
   const { fault, cells } = outline;
   const { latent } = predictor;
-  const n = latent.dimension;
+  const [n, m] = [latent.dimension, predictor.readings.length];
   const sampler = new CellSampler(cells, n);
-  const steps = quasiRandomSteps(n + 3);
-  const point = new Float64Array(n + 3);
   const draws: Draw[] = [];
   const logWeights: number[] = [];
   let relativeError = Infinity;
   const batches = probability < 0.01 ? FEW_BATCHES : MAX_BATCHES;
   const enough = probability > 0.99 ? ENOUGH_WHEN_DECIDED : ENOUGH;
   for (let batch = 0; batch < batches && relativeError > enough; batch++) {
+    // One store for all draws of a batch: a thousand small ones would cost more than what is put into them.
+    const store = new Float64Array(BATCH * (n + m));
     for (let i = 0; i < BATCH; i++) {
-      quasiRandomPoint(steps, batch * BATCH + i, point);
-      const { cell, position, u, logDensity } = sampler.draw(point);
-      const predictions = new Float64Array(predictor.readings.length);
+      const u = store.subarray(i * (n + m), i * (n + m) + n);
+      const predictions = store.subarray(i * (n + m) + n, (i + 1) * (n + m));
+      const { cell, position, logDensity } = sampler.draw(batch * BATCH + i, u);
       predictor.predict(cell.hypothesis, position, u, predictions);
       logWeights.push(
         predictor.logLikelihood(predictions) +
@@ -121,6 +120,12 @@ class CellSampler {
   private readonly cumulative: Float64Array;
   private readonly share: Float64Array;
   private readonly z: Float64Array;
+  private readonly away: Float64Array;
+  private readonly mixtures: readonly Mixture[];
+  private readonly normals: readonly Float64Array[];
+  private readonly forCell: Float64Array;
+  private readonly forPosition: Float64Array;
+  private readonly forFit: Float64Array;
 
   constructor(
     private readonly cells: readonly Cell[],
@@ -136,21 +141,23 @@ class CellSampler {
     let sum = 0;
     this.cumulative = this.share.map((s) => (sum += s));
     this.z = new Float64Array(n);
+    this.away = new Float64Array(n);
+    this.mixtures = cells.map((c) => mixtureOf(c, n));
+    this.normals = Array.from({ length: n }, (_, k) => quasiRandomColumn(k).normal);
+    [this.forCell, this.forPosition, this.forFit] = [n, n + 1, n + 2].map((k) => quasiRandomColumn(k).even);
   }
 
-  draw(point: Float64Array): { cell: Cell; position: number; u: Float64Array; logDensity: number } {
-    const { n, z } = this;
-    const target = point[n] * this.cumulative[this.cumulative.length - 1];
-    let j = 0;
-    while (j < this.cells.length - 1 && this.cumulative[j] < target) j++;
+  /** The draw that belongs to one point of the sequence; its unknowns into `u`. */
+  draw(index: number, u: Float64Array): { cell: Cell; position: number; logDensity: number } {
+    const { n, z, normals } = this;
+    const j = this.cellAt(this.forCell[index]);
     const cell = this.cells[j];
-    const position = cell.low + point[n + 1] * (cell.high - cell.low);
-    const u = new Float64Array(n);
-    for (let k = 0; k < n; k++) z[k] = normalQuantile(point[k]);
-    const pick = point[n + 2];
+    const position = cell.low + this.forPosition[index] * (cell.high - cell.low);
+    for (let k = 0; k < n; k++) z[k] = normals[k][index];
+    const pick = this.forFit[index];
     if (pick < FROM_PRIOR || cell.fits.length === 0) u.set(z);
     else {
-      const shares = fitShares(cell.fits);
+      const { shares } = this.mixtures[j];
       let c = 0;
       let rest = (pick - FROM_PRIOR) / (1 - FROM_PRIOR);
       while (c < shares.length - 1 && rest > shares[c]) rest -= shares[c++];
@@ -159,9 +166,63 @@ class CellSampler {
       const shift = position - cell.node;
       for (let k = 0; k < n; k++) u[k] = fit.mode[k] + along(fit, k, shift) + WIDER * u[k];
     }
-    const density = Math.log(this.share[j] / (cell.high - cell.low)) + logUnknownsDensity(cell, position, u);
-    return { cell, position, u, logDensity: density };
+    const density = Math.log(this.share[j] / (cell.high - cell.low)) + this.logUnknownsDensity(j, position, u);
+    return { cell, position, logDensity: density };
   }
+
+  /** Place of the cell in which this share (0 … 1) of the draws ends; a fault may have hundreds of cells. */
+  private cellAt(share: number): number {
+    const { cumulative } = this;
+    let [low, high] = [0, cumulative.length - 1];
+    const target = share * cumulative[high];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (cumulative[middle] < target) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  /** ln of the density of u in the mixture of cell j, relative to the standard normal density at u. */
+  private logUnknownsDensity(j: number, position: number, u: Float64Array): number {
+    const { fits, node } = this.cells[j];
+    if (fits.length === 0) return 0;
+    const { n, away } = this;
+    const { offsets, terms } = this.mixtures[j];
+    let half = 0;
+    for (let k = 0; k < n; k++) half += u[k] * u[k];
+    half *= 0.5;
+    fits.forEach((fit, c) => {
+      for (let i = 0; i < n; i++) away[i] = u[i] - fit.mode[i] - along(fit, i, position - node);
+      let distance = 0;
+      for (let k = 0; k < n; k++) {
+        // One row of Lᵀ·(u − mode).
+        let sum = 0;
+        for (let i = k; i < n; i++) sum += fit.factor[i * n + k] * away[i];
+        distance += sum * sum;
+      }
+      terms[c + 1] = offsets[c] - (0.5 * distance) / (WIDER * WIDER) + half;
+    });
+    return logSumExp(terms);
+  }
+}
+
+/** What the density in a cell has that no draw changes. */
+interface Mixture {
+  /** Share of each fit among what is drawn from the fits. */
+  shares: readonly number[];
+  /** ln of each fit's density at its mode. */
+  offsets: readonly number[];
+  /** Scratch: ln density by the prior, then by each fit. */
+  terms: Float64Array;
+}
+
+function mixtureOf({ fits }: Cell, n: number): Mixture {
+  const shares = fitShares(fits);
+  const offsets = fits.map((fit, c) => Math.log((1 - FROM_PRIOR) * shares[c]) + 0.5 * fit.logDet - n * Math.log(WIDER));
+  const terms = new Float64Array(fits.length + 1);
+  terms[0] = Math.log(FROM_PRIOR);
+  return { shares, offsets, terms };
 }
 
 /** How far the mode of coordinate k has moved at this distance from the node; bounded, since slopes at a kink are wild. */
@@ -177,33 +238,4 @@ function fitShares(fits: readonly Conditional[]): number[] {
   const raw = fits.map((f) => Math.max(0.1, Math.exp(f.logEvidence - total)));
   const sum = raw.reduce((a, b) => a + b, 0);
   return raw.map((r) => r / sum);
-}
-
-/** ln of the density of u in a cell's mixture, relative to the standard normal density at u. */
-function logUnknownsDensity(cell: Cell, position: number, u: Float64Array): number {
-  if (cell.fits.length === 0) return 0;
-  const n = u.length;
-  let half = 0;
-  for (let k = 0; k < n; k++) half += u[k] * u[k];
-  half *= 0.5;
-  const shares = fitShares(cell.fits);
-  const terms = [Math.log(FROM_PRIOR)];
-  cell.fits.forEach((fit, c) => {
-    let distance = 0;
-    for (let k = 0; k < n; k++) {
-      // One row of Lᵀ·(u − mode).
-      let sum = 0;
-      for (let i = k; i < n; i++)
-        sum += fit.factor[i * n + k] * (u[i] - fit.mode[i] - along(fit, i, position - cell.node));
-      distance += sum * sum;
-    }
-    terms.push(
-      Math.log((1 - FROM_PRIOR) * shares[c]) +
-        0.5 * fit.logDet -
-        n * Math.log(WIDER) -
-        (0.5 * distance) / (WIDER * WIDER) +
-        half,
-    );
-  });
-  return logSumExp(terms);
 }
