@@ -4,7 +4,7 @@ declare module '*.vue' {
   const component: DefineComponent<object, object, unknown>;
   export default component;
 }
-declare module 'plotly.js-cartesian-dist-min' {
+declare module 'plotly.js-basic-dist-min' {
   export * from 'plotly.js-dist-min';
   export { default } from 'plotly.js-dist-min';
 }

@@ -6,6 +6,6 @@ export async function chartImage(
   width: number,
   height: number,
 ): Promise<string> {
-  const { default: Plotly } = await import('plotly.js-cartesian-dist-min');
+  const { default: Plotly } = await import('plotly.js-basic-dist-min');
   return Plotly.toImage({ data: figure.data, layout: figure.layout }, { format: 'png', width, height, scale: 2 });
 }

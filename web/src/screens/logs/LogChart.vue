@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Plotly from 'plotly.js-cartesian-dist-min';
+import Plotly from 'plotly.js-basic-dist-min';
 import type { Data, Layout } from 'plotly.js-dist-min';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 
