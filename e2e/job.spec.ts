@@ -108,7 +108,7 @@ test('a job closes without proof only with a reason', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Close without verifying' })).toBeDisabled();
   await page.getByLabel(/say why/).fill('machine sold');
   await hand.press('Close without verifying');
-  await expect(page.locator('[data-test="close"]')).toContainText('unproved. machine sold');
+  await expect(page.locator('[data-test="close"]')).toContainText('not verified. machine sold');
 });
 
 test('the ledger: filters, archive, a new check like this one, undo', async ({ page }) => {

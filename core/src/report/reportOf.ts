@@ -3,6 +3,7 @@ import { noWorkshop, type Workshop } from '../catalogue/kit/workshopSchema.ts';
 import { measurementById } from '../circuit/measurements/list.ts';
 import type { Interval } from '../base/numeric/interval.ts';
 import type { Assessment } from '../inference/verdict/assessment.ts';
+import { closingName } from '../wording/closingName.ts';
 import { customerPage } from './customerPage.ts';
 import type { PageOptions, ReportSection } from './reportSection.ts';
 import { technicalPage } from './technicalPage.ts';
@@ -42,7 +43,7 @@ export function reportOf(
     subtitle: [
       job.machine,
       `begun ${options.when(job.createdAt)}`,
-      job.closed ? `closed ${options.when(job.closed.at)}, ${job.closed.how}` : 'open',
+      job.closed ? `closed ${options.when(job.closed.at)}, ${closingName(job.closed.how)}` : 'open',
     ]
       .filter(Boolean)
       .join(' · '),

@@ -231,7 +231,7 @@ describe('the technical page, section by section', () => {
       'open-voltage': { low: 4.8, high: 5.3 },
     }).proof;
     expect(told[0]).toBe('Thermometer at the proof: 22');
-    expect(told.at(-1)).toBe('Closed at 2026-02-03, unproved. sold');
+    expect(told.at(-1)).toBe('Closed at 2026-02-03, not verified. sold');
     expect(table!.rows.map((r) => r.slice(1))).toEqual([
       ['22 °C', '20 … 24 °C', 'as healthy'],
       ['OL', '1.90 … 2.10 kΩ', 'high'],
@@ -239,7 +239,7 @@ describe('the technical page, section by section', () => {
       ['?', '', ''],
     ]);
     const bare = made((j) => (j.closed = { at: LATER, how: 'proved', reason: '' } as never));
-    expect(sections(bare).proof.lines).toEqual(['Closed at 2026-02-03, proved.']);
+    expect(sections(bare).proof.lines).toEqual(['Closed at 2026-02-03, verified.']);
   });
   test('what is still to do', () => {
     expect(
@@ -359,7 +359,7 @@ describe('the report around its pages', () => {
     );
     expect(full).toMatchObject({
       title: 'Pump',
-      subtitle: 'press 4 · begun at 2026-01-02 · closed at 2026-02-03, proved',
+      subtitle: 'press 4 · begun at 2026-01-02 · closed at 2026-02-03, verified',
       head: { workshop: 'Yard', contact: '1 Lane' },
       signatures: ['Technician: Ada · date', 'Customer · date'],
     });

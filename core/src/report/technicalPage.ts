@@ -12,6 +12,7 @@ import { identifyPlugs } from '../check/rightSensor/identifyPlugs.ts';
 import { formatInterval, formatProbability, formatQuantity } from '../base/units/format.ts';
 import type { Assessment } from '../inference/verdict/assessment.ts';
 import { circuitFacts } from '../wording/circuitFacts.ts';
+import { closingName } from '../wording/closingName.ts';
 import { codeText } from '../wording/codeText.ts';
 import { compareText } from '../wording/compareText.ts';
 import { complaintText } from '../wording/complaintText.ts';
@@ -223,7 +224,9 @@ function proofSection(
       standing,
     ];
   });
-  const end = closed ? [`Closed ${when(closed.at)}, ${closed.how}.${closed.reason ? ` ${closed.reason}` : ''}`] : [];
+  const end = closed
+    ? [`Closed ${when(closed.at)}, ${closingName(closed.how)}.${closed.reason ? ` ${closed.reason}` : ''}`]
+    : [];
   const temperature = proof.temperatureC.text === '' ? [] : [`Thermometer at the proof: ${proof.temperatureC.text}`];
   return {
     id: 'proof',

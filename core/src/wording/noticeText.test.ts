@@ -66,8 +66,8 @@ test('what was decided, closed and learned', () => {
   const closed = { at, how: 'unproved', reason: 'at sea' } as unknown as NonNullable<
     ReturnType<typeof newJob>['closed']
   >;
-  expect(closedText(closed)).toBe('Closed 2026-11-07 12:30, unproved. at sea');
-  expect(closedText({ ...closed, reason: '' })).toBe('Closed 2026-11-07 12:30, unproved.');
+  expect(closedText(closed)).toBe('Closed 2026-11-07 12:30, not verified. at sea');
+  expect(closedText({ ...closed, reason: '' })).toBe('Closed 2026-11-07 12:30, not verified.');
   expect(pullUpOfPairText(2490, 30)).toBe(
     'That pair says a pull-up of about 2.49 kΩ ± 60.0 Ω. Empty the field to use it.',
   );

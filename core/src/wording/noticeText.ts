@@ -3,6 +3,7 @@ import type { Interval } from '../base/numeric/interval.ts';
 import type { Costs } from '../advice/plan/repairs.ts';
 import { formatInterval, formatOhm, formatProbability } from '../base/units/format.ts';
 import { dayText, momentText } from '../base/units/writing.ts';
+import { closingName } from './closingName.ts';
 import { groupName } from './groupName.ts';
 import { countText } from './ledgerText.ts';
 
@@ -53,7 +54,7 @@ export const decidedText = (d: NonNullable<Job['decision']>): { decided: string;
 
 /** How a check was closed. */
 export const closedText = ({ at, how, reason }: NonNullable<Job['closed']>): string =>
-  `Closed ${momentText(at)}, ${how}. ${reason}`.trim();
+  `Closed ${momentText(at)}, ${closingName(how)}. ${reason}`.trim();
 
 /** A pull-up that a pair of figures says, Ω, or that the readings have taught. */
 export const pullUpOfPairText = (ohm: number, sigmaOhm: number): string =>

@@ -206,6 +206,12 @@ const positions = computed(() =>
   top: 3px;
   right: 2px;
 }
+@media (pointer: coarse) {
+  /* Taller for a finger: its text stays in the line of the label. */
+  .thermometer :deep([data-test='thermometer']) {
+    top: -4px;
+  }
+}
 @media (max-width: 38.75em) {
   /* The conditions first, so that figure and pad lie at the foot. */
   .row {

@@ -111,7 +111,7 @@ describe('how the forms of a check stand', () => {
     expect(seen('repair', standIn(NOW))[0]).toBe('settled');
     expect(seen('proof', (j) => (j.proof.steps = { cleared: 'done' } as never))).toEqual(['todo', say.begun]);
     const closed = (how: 'proved' | 'unproved') => (j: Job) => (j.closed = { how, at: NOW, reason: '' } as never);
-    expect(seen('proof', closed('proved'))[0]).toBe('settled');
-    expect(seen('proof', closed('unproved'))[0]).toBe('odd');
+    expect(seen('proof', closed('proved'))).toEqual(['settled', 'verified']);
+    expect(seen('proof', closed('unproved'))).toEqual(['odd', 'not verified']);
   });
 });

@@ -7,6 +7,7 @@ import { directionOf } from '@mellow-probe/core/catalogue/parts/symptoms';
 import { comparePairsOf } from '@mellow-probe/core/check/job/comparePairsOf';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { identifyPlugs } from '@mellow-probe/core/check/rightSensor/identifyPlugs';
+import { closingName } from '@mellow-probe/core/wording/closingName';
 import { compareText } from '@mellow-probe/core/wording/compareText';
 import { groupName } from '@mellow-probe/core/wording/groupName';
 import { placeName } from '@mellow-probe/core/wording/placeText';
@@ -69,7 +70,7 @@ export const FORM_STATES: Readonly<Record<FormStationId, (job: Job, verdict: Kno
     return doneAt ? { state: 'settled', last: say.done } : TODO;
   },
   proof({ closed, proof }) {
-    if (closed) return { state: closed.how === 'proved' ? 'settled' : 'odd', last: closed.how };
+    if (closed) return { state: closed.how === 'proved' ? 'settled' : 'odd', last: closingName(closed.how) };
     return Object.keys(proof.steps).length > 0 ? { state: 'todo', last: say.begun } : TODO;
   },
 };
