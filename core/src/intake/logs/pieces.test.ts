@@ -426,6 +426,13 @@ describe('events and marks together', () => {
       ['w', null],
     ]);
     expect(of([event('drop-out', 200, 201)])).toEqual([]);
+    // A drop-out while the plug is pulled comes of that, and is not counted.
+    const pulled = analyseLog(
+      { ...log, marks: [...marks, mark('unplugged', 100, 110)] },
+      { roles: {} },
+      { v: [...under('drop-out'), event('drop-out', 101, 109)], w: [] },
+    );
+    expect(pulled.findings.flatMap((f) => (f.kind === 'wiggle' ? [[f.place, f.count]] : []))).toEqual([['b', 6]]);
   });
 });
 
