@@ -153,7 +153,7 @@ test('a key pressed before the program is there is answered when it is, and once
     await route.continue();
   });
   await page.goto('/');
-  await page.getByText('Four figures are enough').waitFor();
+  await page.locator('#app').getByText('Four figures are enough').waitFor();
   await page.keyboard.press('c');
   letGo();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
@@ -179,7 +179,7 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
     throw new Error(`no way to ${String(name)} by Tab`);
   };
   await page.goto('/');
-  await page.getByText('Four figures are enough').waitFor();
+  await page.locator('#app').getByText('Four figures are enough').waitFor();
   await page.keyboard.press('c');
   await expect(page.getByLabel('Title of this check')).toBeVisible();
   await tabTo(/Title of this check/);

@@ -56,7 +56,11 @@ test('the plug is pulled, and without typing it is seen which values move; the l
   await endAndLook(page);
   const moved = finding(page, /^Unplugged at/);
   await expect(moved).toContainText('Coolant');
-  await expect(moved).toContainText(/Did not change:.*Intake air/);
+  // On a busy machine one channel may have sent nothing in the seconds about the act: it is told neither way.
+  const others = /Intake air|Outside air|Thermometer/;
+  const [moving, standing] = (await moved.innerText()).split('Did not change:');
+  expect(moving).not.toMatch(others);
+  expect(standing).toMatch(others);
   const pulled = finding(page, /^Unplugged:/);
   await pulled.getByRole('button', { name: 'Put on the check' }).click();
   await expect(pulled).toContainText('on the check');

@@ -35,7 +35,7 @@ test.afterEach(async () => {
 /** Visits the page once, and waits until it has rested and everything is kept. */
 async function visit(page: Page): Promise<void> {
   await page.goto(url);
-  await expect(page.getByText('Four figures are enough')).toBeVisible();
+  await expect(page.locator('#app').getByText('Four figures are enough')).toBeVisible();
   const state = (): Promise<unknown> =>
     page.evaluate('navigator.serviceWorker.getRegistration().then((r) => r?.active?.state)');
   await expect.poll(state, { timeout: 60_000 }).toBe('activated');
