@@ -153,7 +153,7 @@ test('a key pressed before the program is there is answered when it is, and once
     await route.continue();
   });
   await page.goto('/');
-  await page.locator('#app').getByText('Four figures are enough').waitFor();
+  await page.getByText('Four figures are enough').waitFor();
   await page.keyboard.press('c');
   letGo();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
