@@ -12,13 +12,13 @@ import { identifyPlugs } from '../check/rightSensor/identifyPlugs.ts';
 import { formatInterval, formatProbability, formatQuantity } from '../base/units/format.ts';
 import type { Assessment } from '../inference/verdict/assessment.ts';
 import { circuitFacts } from '../wording/circuitFacts.ts';
-import { closingName } from '../wording/closingName.ts';
 import { codeText } from '../wording/codeText.ts';
 import { compareText } from '../wording/compareText.ts';
 import { complaintText } from '../wording/complaintText.ts';
 import { readingConditionsText, readingNameById } from '../wording/conditionsText.ts';
 import { wayThrough, whereAskedText } from '../wording/placeText.ts';
 import { groupName } from '../wording/groupName.ts';
+import { closedText } from '../wording/noticeText.ts';
 import { plugText } from '../wording/plugText.ts';
 import { suspectDetail, verdictText } from '../wording/verdictText.ts';
 import type { PageOptions, ReportSection } from './reportSection.ts';
@@ -224,9 +224,7 @@ function proofSection(
       standing,
     ];
   });
-  const end = closed
-    ? [`Closed ${when(closed.at)}, ${closingName(closed.how)}.${closed.reason ? ` ${closed.reason}` : ''}`]
-    : [];
+  const end = closed ? [closedText(closed, when)] : [];
   const temperature = proof.temperatureC.text === '' ? [] : [`Thermometer at the proof: ${proof.temperatureC.text}`];
   return {
     id: 'proof',

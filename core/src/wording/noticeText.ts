@@ -52,9 +52,9 @@ export const decidedText = (d: NonNullable<Job['decision']>): { decided: string;
   then: `(the tool then: ${groupName(d.toolGroup).toLowerCase()} ${formatProbability(d.toolProbability)}). ${d.reason}`.trim(),
 });
 
-/** How a check was closed. */
-export const closedText = ({ at, how, reason }: NonNullable<Job['closed']>): string =>
-  `Closed ${momentText(at)}, ${closingName(how)}. ${reason}`.trim();
+/** How a check was closed; `when` writes the day. */
+export const closedText = ({ at, how, reason }: NonNullable<Job['closed']>, when = momentText): string =>
+  `Closed ${when(at)}, ${closingName(how)}. ${reason}`.trim();
 
 /** A pull-up that a pair of figures says, Ω, or that the readings have taught. */
 export const pullUpOfPairText = (ohm: number, sigmaOhm: number): string =>

@@ -10,8 +10,8 @@ export const STEPS = [
   0.2925710096, 0.377472546,
 ] as const;
 
-/** So many points the sequence has: what its steps were checked for. */
-export const MOST_POINTS = 1536;
+/** Length of the sequence: the steps were checked for this many points. */
+const POINTS = 1536;
 
 /** One coordinate of all points, in order: as it is, strictly between 0 and 1, and turned standard normal. */
 export interface QuasiRandomColumn {
@@ -23,7 +23,7 @@ const columns = new Map<number, QuasiRandomColumn>();
 
 /**
  * Coordinate `k` (0 … 17) of a low-discrepancy sequence: frac(½ + (i + 1)·step). Every estimate begins with the same points, so a column is worked
- * out once and kept: it is not to be written to. Throws beyond the last coordinate: a longer list of steps wants its own search.
+ * out once and kept: do not write to it. Throws beyond the last coordinate: a longer list of steps wants its own search.
  *
  * @example quasiRandomColumn(1).even[0] // 0.6773458766
  */
@@ -31,7 +31,7 @@ export function quasiRandomColumn(k: number): QuasiRandomColumn {
   const known = columns.get(k);
   if (known) return known;
   if (k >= STEPS.length) throw new Error(`quasiRandomColumn: at most ${STEPS.length} coordinates, not ${k + 1}`);
-  const even = Float64Array.from({ length: MOST_POINTS }, (_, i) => {
+  const even = Float64Array.from({ length: POINTS }, (_, i) => {
     const x = (0.5 + (i + 1) * STEPS[k]) % 1;
     return Math.min(1 - 1e-12, Math.max(1e-12, x));
   });

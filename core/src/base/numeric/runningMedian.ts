@@ -1,3 +1,5 @@
+import { firstAtLeast } from './firstAtLeast.ts';
+
 /**
  * Running median over 2·half + 1 values, narrower towards the ends so that it stays symmetric. A window kept in order: 0.1 µs a value and step.
  *
@@ -9,15 +11,7 @@ export function runningMedian(values: Float64Array, half: number): Float64Array 
   const out = new Float64Array(n);
   const sorted = new Float64Array(2 * half + 2);
   let size = 0;
-  const placeOf = (v: number): number => {
-    let [low, high] = [0, size];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (sorted[middle] < v) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
+  const placeOf = (v: number): number => firstAtLeast(sorted, v, size);
   const add = (v: number): void => {
     const k = placeOf(v);
     sorted.copyWithin(k + 1, k, size++);

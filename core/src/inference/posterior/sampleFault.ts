@@ -1,5 +1,6 @@
 import { type Fault, logPositionDensity } from '../../circuit/faults/fault.ts';
 import { solveUpper } from '../../base/numeric/cholesky.ts';
+import { firstAtLeast } from '../../base/numeric/firstAtLeast.ts';
 import { logSumExp } from '../../base/numeric/logSumExp.ts';
 import { quasiRandomColumn } from '../../base/numeric/quasiRandom.ts';
 import { type Cell, type NodeLayout, toCells } from './cells.ts';
@@ -150,7 +151,8 @@ class CellSampler {
   /** The draw that belongs to one point of the sequence; its unknowns into `u`. */
   draw(index: number, u: Float64Array): { cell: Cell; position: number; logDensity: number } {
     const { n, z, normals } = this;
-    const j = this.cellAt(this.forCell[index]);
+    const target = this.forCell[index] * this.cumulative[this.cumulative.length - 1];
+    const j = firstAtLeast(this.cumulative, target);
     const cell = this.cells[j];
     const position = cell.low + this.forPosition[index] * (cell.high - cell.low);
     for (let k = 0; k < n; k++) z[k] = normals[k][index];
@@ -168,19 +170,6 @@ class CellSampler {
     }
     const density = Math.log(this.share[j] / (cell.high - cell.low)) + this.logUnknownsDensity(j, position, u);
     return { cell, position, logDensity: density };
-  }
-
-  /** Place of the cell in which this share (0 … 1) of the draws ends; a fault may have hundreds of cells. */
-  private cellAt(share: number): number {
-    const { cumulative } = this;
-    let [low, high] = [0, cumulative.length - 1];
-    const target = share * cumulative[high];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (cumulative[middle] < target) low = middle + 1;
-      else high = middle;
-    }
-    return low;
   }
 
   /** ln of the density of u in the mixture of cell j, relative to the standard normal density at u. */

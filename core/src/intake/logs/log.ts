@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { firstAtLeast } from '../../base/numeric/firstAtLeast.ts';
 import type { Quantity } from '../../base/units/quantity.ts';
 
 /** What can be marked while a log is taken. */
@@ -47,15 +48,7 @@ export const lengthS = ({ timeS }: Log): number => (timeS.length > 0 ? timeS[tim
 export const endOfLogS = ({ timeS }: Log): number => (timeS.length > 0 ? timeS[timeS.length - 1] : 0);
 
 /** Index of the first sample at or after a time. */
-export function indexAt(timeS: Float64Array, atS: number): number {
-  let [low, high] = [0, timeS.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (timeS[middle] < atS) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
+export const indexAt = (timeS: Float64Array, atS: number): number => firstAtLeast(timeS, atS);
 
 /** The values of a channel that are there, with their times: gaps and OL left out. */
 export function finitePart(timeS: Float64Array, values: Float64Array): { t: Float64Array; x: Float64Array } {
