@@ -1,60 +1,49 @@
 import { describe, expect, test } from 'vitest';
-import { analyseLog, eventsOfLog } from './analyseLog.ts';
+import { channel, event, made, mark, seconds } from '../../../test/madeLog.ts';
+import { analyseLog } from './analyseLog.ts';
 import { compareOf, driftOf } from './compareChannels.ts';
-import type { Finding, LogEvent } from './finding.ts';
-import type { Log, LogChannel, Mark } from './log.ts';
+import type { LogEvent } from './finding.ts';
+import type { LogChannel, Mark } from './log.ts';
 import { parseLog } from './parseLog.ts';
 
-// What a log tells of its course: where it is running to, how two sensors part, and which of its columns is the clock.
+// Findings from the course of a log: where a channel is running to, how two sensors differ, and which column is the clock.
 
-const seconds = (n: number): Float64Array => Float64Array.from({ length: n }, (_, i) => i);
-const celsius = (id: string, n: number, f: (t: number) => number): LogChannel => ({
-  id,
-  name: id,
-  quantity: 'celsius',
-  values: seconds(n).map(f),
-});
-const logOf = (n: number, f: (t: number) => number, marks: Mark[] = []): Log => ({
-  timeS: seconds(n),
-  channels: [celsius('c', n, f)],
-  marks,
-});
-const settlingIn = (log: Log, all = eventsOfLog(log)): Extract<Finding, { kind: 'settling' }>[] =>
-  analyseLog(log, { roles: {} }, all).findings.flatMap((f) => (f.kind === 'settling' ? [f] : []));
+const celsius = (id: string, n: number, f: (t: number) => number): LogChannel =>
+  channel(id, 'celsius', seconds(n).map(f));
 
 describe('where a channel is running to', () => {
-  /** Stands at 80 °C, jumps to 70 °C, and cools from there to 40 °C. */
+  /** Stays at 80 °C, jumps to 70 °C, and cools from there to 40 °C. */
   const jumps = (t: number): number => (t < 100 ? 80 : 40 + 30 * Math.exp(-(t - 100) / 60));
-  const event = (kind: LogEvent['kind'], toS: number): LogEvent => ({
-    ...{ kind, fromS: toS - 1, toS, samples: 3, before: 20, level: 60, end: null, sigmas: 9 },
-  });
+  const settlingAfter = (events: LogEvent[], marks: Mark[] = []) =>
+    analyseLog(made(400, { c: ['celsius', jumps] }, marks), { roles: {} }, { c: events }).findings.flatMap((f) =>
+      f.kind === 'settling' ? [f] : [],
+    );
   test.each(['step', 'drop-out'] as const)('counts from a second after the last %s', (kind) => {
-    const [found] = settlingIn(logOf(400, jumps), { c: [event(kind, 50), event(kind, 100)] });
+    const [found] = settlingAfter([event(kind, 49, 50), event(kind, 99, 100)]);
     expect(found.endsAt).toBeCloseTo(40, 1);
     expect(found.timeConstantS).toBeCloseTo(60, 0);
     expect(found.fromS).toBeGreaterThanOrEqual(101);
     expect(found.fromS).toBeLessThan(102);
   });
   test('counts from the last mark, where that is later', () => {
-    const mark: Mark = { kind: 'note', fromS: 150, toS: 160, place: '', text: 'fan off' };
-    const [found] = settlingIn(logOf(400, jumps, [mark]), { c: [event('step', 100)] });
+    const [found] = settlingAfter([event('step', 99, 100)], [mark('note', 150, 160, '', 'fan off')]);
     expect(found.fromS).toBeGreaterThanOrEqual(160);
     expect(found.fromS).toBeLessThan(161);
     expect(found.endsAt).toBeCloseTo(40, 1);
   });
-  test('a noisy stretch begins no course: what stood before is then part of it, and it runs nowhere', () => {
-    const ends = settlingIn(logOf(400, jumps), { c: [event('noise', 100)] }).map((f) => Math.round(f.endsAt));
+  test('a noisy stretch does not start a new course: what came before belongs to it, and the end is not found', () => {
+    const ends = settlingAfter([event('noise', 99, 100)]).map((f) => Math.round(f.endsAt));
     expect(ends).not.toContain(40);
   });
-  test('a warm-up is told as one, and not as settling', () => {
-    const warms = logOf(1500, (t) => (t < 60 ? 15 : 85 - 70 * Math.exp(-(t - 60) / 250)));
+  test('a warm-up is reported as a warm-up, and not as settling', () => {
+    const warms = made(1500, { c: ['celsius', (t) => (t < 60 ? 15 : 85 - 70 * Math.exp(-(t - 60) / 250))] });
     const kinds = analyseLog(warms, { roles: {} }).findings.map((f) => f.kind);
     expect(kinds).toContain('warm-up');
     expect(kinds).not.toContain('settling');
   });
 });
 
-describe('drift of a machine that never stands still', () => {
+describe('drift of a machine that is never at rest', () => {
   const n = 3600;
   /** Up in so many seconds and down in so many, over and over, between 60 and 80 °C. */
   const between = (upS: number, downS: number) => (t: number) => {
@@ -72,7 +61,7 @@ describe('drift of a machine that never stands still', () => {
     expect(drifting(between(200, 200))).toBeCloseTo(3, 1);
     expect(drifting(between(100, 300))).toBeCloseTo(3, 0);
   });
-  test('five turns are too few, six will do', () => {
+  test('five turns are too few, six are enough', () => {
     // The ends of the log are no turns: a rise and a fall of 600 s turn five times in an hour, of 514 s six times.
     expect(drifting(between(600, 600))).toBeNull();
     expect(drifting(between(514, 514))).toBeCloseTo(3, 0);

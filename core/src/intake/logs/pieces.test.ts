@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { channel, event, made, mark, seconds } from '../../../test/madeLog.ts';
 import { coolantCircuit } from '../../../test/problems.ts';
 import { analyseLog } from './analyseLog.ts';
 import { merged, offsetByClock } from './align.ts';
@@ -19,33 +20,6 @@ import { settlingOf } from './settling.ts';
 import { stretchesOf } from './stretches.ts';
 import { underMarks } from './underMarks.ts';
 import { airDips, warmUp } from './warmUp.ts';
-
-const mark = (kind: Mark['kind'], fromS: number, toS: number | null, place = '', text = ''): Mark => ({
-  kind,
-  fromS,
-  toS,
-  place,
-  text,
-});
-const channel = (id: string, quantity: LogChannel['quantity'], values: ArrayLike<number>): LogChannel => ({
-  id,
-  name: id,
-  quantity,
-  values: Float64Array.from(values),
-});
-const seconds = (n: number, step = 1): Float64Array => Float64Array.from({ length: n }, (_, i) => i * step);
-const made = (
-  n: number,
-  of: Record<string, readonly [LogChannel['quantity'], (t: number) => number]>,
-  marks: Mark[] = [],
-): Log => ({
-  timeS: seconds(n),
-  channels: Object.entries(of).map(([id, [quantity, f]]) => channel(id, quantity, Array.from(seconds(n), f))),
-  marks,
-});
-const event = (kind: LogEvent['kind'], fromS: number, toS: number): LogEvent => ({
-  ...{ kind, fromS, toS, samples: 3, before: 20, level: -40, end: null, sigmas: 9 },
-});
 
 describe('the times of a log', () => {
   test.each([
