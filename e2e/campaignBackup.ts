@@ -8,7 +8,7 @@ import { type BrowserContext, chromium, expect, type Page } from '@playwright/te
 import { seededUniform } from '../core/src/base/numeric/random.ts';
 import { CHROMIUM, killBrowser, servePage } from '../scripts/builtPage.ts';
 import { noteReliability } from '../scripts/noteReliability.ts';
-import { files } from './bench.ts';
+import { begun, files } from './bench.ts';
 import { fillLedger } from './manyChecks.ts';
 
 const [kills, large, first] = [50, 5000, 1].map((usual, i) => Number(process.argv[2 + i] ?? usual));
@@ -58,6 +58,7 @@ async function fill(page: Page, checks: number, photos: number): Promise<void> {
     )
     .toBeGreaterThan(1);
   await page.goto('/');
+  await begun(page);
   await page.getByText('Four figures are enough').waitFor();
   await fillLedger(page, checks);
   await page.evaluate(async (count) => {

@@ -4,8 +4,8 @@ import { begun, files, goWithin, openDemo, still, TOOL_PAGES, toStation } from '
 /** Goes to every screen, station and sheet of the demo workshop as it stands at this size, and has each looked at. */
 export async function everyScreen(page: Page, look: (name: string) => Promise<void>): Promise<void> {
   await page.goto('/');
-  await page.locator('#app').getByText('Four figures are enough').waitFor();
   await begun(page);
+  await page.getByText('Four figures are enough').waitFor();
   await look('empty ledger');
   await page.goto('/demo/');
   await page.locator('[data-test="job"]').first().waitFor();

@@ -179,7 +179,8 @@ test('by keys alone: from the complaint to the closed check', async ({ page }) =
     throw new Error(`no way to ${String(name)} by Tab`);
   };
   await page.goto('/');
-  await page.locator('#app').getByText('Four figures are enough').waitFor();
+  await begun(page);
+  await page.getByText('Four figures are enough').waitFor();
   await page.keyboard.press('c');
   await expect(page.getByLabel('Title of this check')).toBeVisible();
   await tabTo(/Title of this check/);

@@ -56,7 +56,7 @@ test('the plug is pulled, and without typing it is seen which values move; the l
   await endAndLook(page);
   const moved = finding(page, /^Unplugged at/);
   await expect(moved).toContainText('Coolant');
-  // On a busy machine one channel may have sent nothing in the seconds about the act: it is told neither way.
+  // On a busy machine one channel may have sent nothing in the seconds about the act: it is listed neither as moved nor as unchanged.
   const others = /Intake air|Outside air|Thermometer/;
   const [moving, standing] = (await moved.innerText()).split('Did not change:');
   expect(moving).not.toMatch(others);

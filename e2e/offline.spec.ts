@@ -7,7 +7,7 @@ import { chromium, type Page } from '@playwright/test';
 import { expect, test } from './test.ts';
 import { CHROMIUM } from '../scripts/builtPage.ts';
 import { createApp } from '../server/src/app.ts';
-import { field, files, TOOL_PAGES, verdict } from './bench.ts';
+import { begun, field, files, TOOL_PAGES, verdict } from './bench.ts';
 import { tablePicture, dragCorners } from './tablePictures.ts';
 
 // Without the server, and with a newer one: a server of the test's own, on a copy of the built page.
@@ -35,7 +35,8 @@ test.afterEach(async () => {
 /** Visits the page once, and waits until it has rested and everything is kept. */
 async function visit(page: Page): Promise<void> {
   await page.goto(url);
-  await expect(page.locator('#app').getByText('Four figures are enough')).toBeVisible();
+  await begun(page);
+  await expect(page.getByText('Four figures are enough')).toBeVisible();
   const state = (): Promise<unknown> =>
     page.evaluate('navigator.serviceWorker.getRegistration().then((r) => r?.active?.state)');
   await expect.poll(state, { timeout: 60_000 }).toBe('activated');
