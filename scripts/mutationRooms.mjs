@@ -31,7 +31,7 @@ export const ROOMS = {
         `web/src/screens/${s}/*.vue`,
         `!web/src/screens/${s}/*.test.ts`,
       ]),
-      tests: ['web/src/screens/*.test.ts', 'web/src/screens/*/*.test.ts'],
+      tests: ['web/src/screens/*.test.ts', ...SCREENS.map((s) => `web/src/screens/${s}/*.test.ts`)],
     },
   ],
   storage: [all('web/src/data/storage'), all('web/src/data/backup')],
