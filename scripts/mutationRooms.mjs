@@ -10,8 +10,14 @@ const session = (names, tests) => ({
   tests: tests.map((name) => `web/src/session/${name}.test.ts`),
 });
 
-/** Folders of screens: their components are mutated, too. */
-const SCREENS = ['bench', 'guide', 'jobs', 'live', 'logbook', 'logs', 'report', 'safe', 'settings', 'tools', 'train'];
+/** Folders of screens: what they compute, and the components that show it, are rooms of their own. */
+const SCREENS = [
+  ...['bench', 'bench/forms', 'guide', 'jobs', 'live', 'logbook', 'logs', 'notFound', 'report', 'safe', 'settings'],
+  ...['take', 'tools', 'tools/picture', 'train'],
+];
+const inScreens = (...patterns) =>
+  SCREENS.flatMap((s) => patterns.map((p) => p.replace(/^!?/, (not) => `${not}web/src/screens/${s}/`)));
+const SCREEN_TESTS = ['web/src/screens/*.test.ts', ...inScreens('*.test.ts')];
 
 /** Each room in one or more parts. The thousand interleavings are a long comparison of their own and are left out. */
 export const ROOMS = {
@@ -24,16 +30,8 @@ export const ROOMS = {
     session(['bench', 'jobSession', 'kit', 'draft', 'curves'], ['bench']),
   ],
   stores: [all('web/src/data/stores/jobs'), all('web/src/data/stores/live')],
-  screens: [
-    {
-      mutate: SCREENS.flatMap((s) => [
-        `web/src/screens/${s}/*.ts`,
-        `web/src/screens/${s}/*.vue`,
-        `!web/src/screens/${s}/*.test.ts`,
-      ]),
-      tests: ['web/src/screens/*.test.ts', ...SCREENS.map((s) => `web/src/screens/${s}/*.test.ts`)],
-    },
-  ],
+  screens: [{ mutate: inScreens('*.ts', '!*.test.ts'), tests: SCREEN_TESTS }],
+  components: [{ mutate: inScreens('*.vue'), tests: SCREEN_TESTS }],
   storage: [all('web/src/data/storage'), all('web/src/data/backup')],
   job: [
     {

@@ -51,7 +51,7 @@ watch(
   },
 );
 watch(
-  () => [props.measurement.id, own.value?.channel.id],
+  [() => props.measurement.id, () => own.value?.channel.id],
   () => (taken.value = true),
 );
 /** The key works in the field, too: a foot switch knows nothing of fields. */

@@ -58,9 +58,10 @@ const show = (c: number | null): string =>
   c === null ? '—' : formatQuantity(Number(c.toFixed(1)), 'celsius', preferences.temperatureUnit);
 
 function take(): void {
-  if (!next.value || now.value.sensor === null) return;
-  looks.value[next.value.id] = { sensorC: now.value.sensor, besideC: now.value.beside, atS: live.clockS() };
-  live.mark('note', '', say.heatCycleBeside(next.value?.name ?? 'end', show(now.value.sensor), show(now.value.beside)));
+  const step = next.value;
+  if (!step || now.value.sensor === null) return;
+  looks.value[step.id] = { sensorC: now.value.sensor, besideC: now.value.beside, atS: live.clockS() };
+  live.mark('note', '', say.heatCycleBeside(step.name, show(now.value.sensor), show(now.value.beside)));
 }
 function tell(): void {
   const v = verdict.value.verdict;
