@@ -80,10 +80,9 @@ export async function show(component: Component, options: { props?: object; path
   const nothing = { template: '<div />' };
   const router = createRouter({
     history: createMemoryHistory(),
-    routes: [
-      { path: '/check/:id/report', component: nothing },
-      { path: '/:rest(.*)*', component: nothing },
-    ],
+    routes: ['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part', '/:rest(.*)*'].map(
+      (path) => ({ path, component: nothing }),
+    ),
   });
   await router.push(options.path ?? '/');
   // What is fetched later is at hand, as it is once a page has rested.
@@ -161,3 +160,23 @@ export function typedFields(place: VueWrapper): { name: string; field: DOMWrappe
     .filter((f) => f.attributes('role') !== 'combobox' && !f.element.readOnly && !f.element.disabled)
     .map((field) => ({ name: nameOf(field).replace(/^[○●◆✕]|=.*$/g, ''), field }));
 }
+
+/** Presses the first button with these words. */
+export async function press(place: VueWrapper, words: string): Promise<void> {
+  const button = place.findAll('button').find((b) => b.text().includes(words));
+  if (!button) throw new Error(`no button “${words}”`);
+  await button.trigger('click');
+  await flushPromises();
+}
+/** Picks from the list of this label, as its menu does: the menu itself has its own tests. */
+export async function pickFrom(place: VueWrapper, label: string, value: string): Promise<void> {
+  const list = place.findAllComponents({ name: 'PickList' }).find((l) => l.vm.$props.label === label);
+  if (!list) throw new Error(`no list “${label}”`);
+  list.vm.$emit('update:modelValue', value);
+  await flushPromises();
+}
+/** The cells of a table by its name, as text with plain spaces. */
+export const rowsOf = (place: VueWrapper, name: string): string[][] =>
+  place
+    .findAll(`[aria-label="${name}"] tbody tr:not([aria-hidden])`)
+    .map((row) => row.findAll('td').map((c) => c.text().replaceAll(/[\u00a0\u2060]/g, ' ')));

@@ -10,7 +10,7 @@ import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { MARK_NAMES } from '@mellow-probe/core/wording/logText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { expectSound, show } from '../../../test/mountedScreens.ts';
+import { expectSound, press, show } from '../../../test/mountedScreens.ts';
 import { useLive } from '../../data/stores/live/live.ts';
 import type { LiveChannel } from '../../data/stores/live/liveChannels.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
@@ -40,13 +40,6 @@ function shows(name: string, quantity: Quantity, value: number, still: StandStil
   live.channels.set(name, { ...channel(name, quantity, [[live.clockS(), value]]), still });
   live.beat++;
 }
-const pressed = async (w: VueWrapper, text: string): Promise<void> => {
-  await w
-    .findAll('button')
-    .find((b) => b.text().startsWith(text))!
-    .trigger('click');
-  await flushPromises();
-};
 const key = (name: string): boolean =>
   document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
 
@@ -170,7 +163,7 @@ describe('the heat cycle', () => {
     await flushPromises();
     expect(wrapper.findAll('button').map((b) => b.text())).not.toContain(cycle.putOnCheck);
     await read(wrapper, last, 20);
-    await pressed(wrapper, cycle.putOnCheck);
+    await press(wrapper, cycle.putOnCheck);
     expect(wrapper.emitted('done')!.map((said) => (said as unknown[])[1])).toEqual([finding]);
   });
   test('one that fails while it is hot is put on the check as such; each reading is a note of the recording', async () => {
@@ -180,7 +173,7 @@ describe('the heat cycle', () => {
     await read(wrapper, 20, 20);
     await read(wrapper, 120, 80);
     expect(wrapper.get('[data-test="cycle"]').text()).not.toBe('');
-    await pressed(wrapper, cycle.putOnCheck);
+    await press(wrapper, cycle.putOnCheck);
     expect((wrapper.emitted('done')![0] as unknown[])[1]).toBe('jumps-when-heated');
     expect(live.recording!.head.marks.map((m) => m.text)).toEqual([
       cycle.heatCycleBeside(cycle.cold, '20 °C', '20 °C'),
@@ -210,7 +203,7 @@ describe('the recording', () => {
   test('a mark begins with the first tap and ends with the second, by button as by key', async () => {
     const wrapper = await recording();
     expectSound(wrapper);
-    await pressed(wrapper, MARK_NAMES.unplugged);
+    await press(wrapper, MARK_NAMES.unplugged);
     expect([marks(), held(wrapper)]).toEqual([
       [['unplugged', '', false]],
       [expect.stringContaining(MARK_NAMES.unplugged)],
@@ -298,9 +291,9 @@ describe('a live value for the card of a test', () => {
   test('a tap takes what is steady, else the last value; an open lead is OL', async () => {
     shows('probe', 'volts', 4.81, steadyAt(4.8));
     const wrapper = await open();
-    await pressed(wrapper, take.takeIt);
+    await press(wrapper, take.takeIt);
     shows('probe', 'volts', 4.9);
-    await pressed(wrapper, take.takeIt);
+    await press(wrapper, take.takeIt);
     expect(taken(wrapper)).toEqual(['4.800 V', '4.900 V']);
     shows('meter', 'ohms', Infinity);
     expect((await open(measurementById('sensor-ohms')!)).get('.mono').text()).toBe('OL');
@@ -323,7 +316,7 @@ describe('a live value for the card of a test', () => {
     await becomes(2.1, steadyAt(2.1));
     expect(taken(wrapper)).toEqual(['4.800 V', '2.100 V']);
     await becomes(3);
-    await pressed(wrapper, take.takeIt);
+    await press(wrapper, take.takeIt);
     await becomes(1, steadyAt(1));
     expect(taken(wrapper)).toEqual(['4.800 V', '2.100 V', '3.000 V']);
   });
@@ -334,11 +327,11 @@ describe('a live value for the card of a test', () => {
     key('F7');
     expect(taken(wrapper)).toEqual([]);
     expect(key('F8')).toBe(false);
-    await pressed(wrapper, take.otherKey);
+    await press(wrapper, take.otherKey);
     key('Escape');
     await flushPromises();
     expect([usePreferences().takeKey, taken(wrapper)]).toEqual(['F8', ['4.800 V']]);
-    await pressed(wrapper, take.otherKey);
+    await press(wrapper, take.otherKey);
     key('F7');
     await flushPromises();
     expect(wrapper.get('kbd').text()).toBe('F7');
