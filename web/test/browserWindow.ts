@@ -60,10 +60,15 @@ localforage.createInstance = (options) => {
       if (typeof real !== 'function') return real;
       if (!watched.has(name)) return (real as () => unknown).bind(target) as unknown;
       return async (...args: unknown[]) => {
-        await browser.delay();
-        if (name === 'setItem' && browser.refuse && (browser.refuseIn ?? options.storeName) === options.storeName)
-          throw new DOMException('refused', browser.refuse === 'full' ? 'QuotaExceededError' : 'InvalidStateError');
-        return (target[name] as (...all: unknown[]) => unknown)(...args);
+        underWay++;
+        try {
+          await browser.delay();
+          if (name === 'setItem' && browser.refuse && (browser.refuseIn ?? options.storeName) === options.storeName)
+            throw new DOMException('refused', browser.refuse === 'full' ? 'QuotaExceededError' : 'InvalidStateError');
+          return await (target[name] as (...all: unknown[]) => unknown)(...args);
+        } finally {
+          underWay--;
+        }
       };
     },
   });
@@ -80,8 +85,21 @@ globalThis.BroadcastChannel = class extends Channel {
   }
 };
 
+/** Operations of stores that have not ended, and the real clock, whatever a test does to it. */
+let underWay = 0;
+const realTimeout = setTimeout;
+
+/** Waits until what closed windows still had to write has landed; what never ends is not waited for. */
+async function storesAtRest(): Promise<void> {
+  for (let [quiet, turns] = [0, 0]; quiet < 3 && turns < 100; turns++) {
+    await new Promise((resolve) => void realTimeout(resolve));
+    quiet = underWay === 0 ? quiet + 1 : 0;
+  }
+}
+
 /** An empty browser: no stores, no windows. */
 export async function emptyBrowser(): Promise<void> {
+  await storesAtRest();
   Object.assign(browser, { delay: () => Promise.resolve(), refuse: null, refuseIn: null, opening: null });
   for (const store of made) await store.clear();
   localStorage.clear();

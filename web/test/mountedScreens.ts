@@ -36,6 +36,7 @@ vi.mock('../src/components/LazyPlot.ts', async () => {
   const { defineComponent, h } = await import('vue');
   return {
     default: defineComponent({
+      name: 'LazyPlot',
       props: { figure: Object, label: String, overlay: Object },
       setup: (p) => () => h('div', { role: 'img', 'aria-label': p.label }),
     }),
@@ -180,3 +181,31 @@ export const rowsOf = (place: VueWrapper, name: string): string[][] =>
   place
     .findAll(`[aria-label="${name}"] tbody tr:not([aria-hidden])`)
     .map((row) => row.findAll('td').map((c) => c.text().replaceAll(/[\u00a0\u2060]/g, ' ')));
+
+/** Types into the field of this name, and leaves it. */
+export async function type(place: VueWrapper, name: string, text: string): Promise<void> {
+  const found = typedFields(place).find((f) => f.name.trim() === name);
+  if (!found)
+    throw new Error(
+      `no field “${name}”: ${typedFields(place)
+        .map((f) => f.name)
+        .join(', ')}`,
+    );
+  await found.field.setValue(text);
+  await found.field.trigger('blur');
+  await flushPromises();
+}
+/** What a chart draws, by the name of each line. */
+export function drawn(place: VueWrapper, label?: string): Record<string, { x: number[]; y: number[] }> {
+  const plots = place.findAllComponents({ name: 'LazyPlot' });
+  const plot = plots.find((p) => label === undefined || p.vm.$props.label === label);
+  const { data } = plot!.vm.$props.figure as { data: { name: string; x: number[]; y: number[] }[] };
+  return Object.fromEntries(data.map(({ name, x, y }) => [name, { x, y }]));
+}
+/** What a button “use on a check” changes there. */
+export function usedOnCheck(place: VueWrapper, what: string): Job {
+  const button = place.findAllComponents({ name: 'UseOnJob' }).find((b) => b.vm.$props.what === what)!;
+  const job = newJob('used', NOW);
+  (button.vm.$props.change as (job: Job) => void)(job);
+  return job;
+}

@@ -7,10 +7,14 @@ import { chartLines, type ChartLines } from '@mellow-probe/core/inference/verdic
 import { checkJob } from '@mellow-probe/core/check/job/checkJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
+import type { CourseStep } from '@mellow-probe/core/inference/verdict/verdictCourse';
+import { groupName } from '@mellow-probe/core/wording/groupName';
+import { courseFigureWords } from '@mellow-probe/core/wording/screens/benchVerdict';
 import { describe, expect, test } from 'vitest';
 import { chartColours } from '../components/chartLook.ts';
 import { fileName } from '../browser/saveFile.ts';
 import { curveFigures } from '../components/curveFigure.ts';
+import { courseFigure } from './bench/courseFigure.ts';
 import { comparisonFigures } from './bench/forms/comparisonFigure.ts';
 import { lineFigure } from './tools/lineFigure.ts';
 
@@ -147,5 +151,45 @@ describe('the comparison of sensors', () => {
     const odd = { ...pair('this', 'after', 20, 1), resistanceOhm: Infinity };
     const { ohms, off } = comparisonFigures([...pairs, odd], model, 'C', false);
     expect(ohms.data).toHaveLength(off.data.length + 3);
+  });
+});
+
+describe('how a verdict came about, as a chart', () => {
+  const step = (after: string | null, sensor: number, wiring: number, healthy: number): CourseStep =>
+    ({
+      after,
+      groups: [
+        { group: 'sensor', probability: sensor },
+        { group: 'wiring', probability: wiring },
+        { group: 'healthy', probability: healthy },
+      ],
+    }) as CourseStep;
+  const course = [step(null, 0.3, 0.6, 0.04), step('r1', 0.5, 0.4, 0.03), step('r2', 0.9, 0.05, 0.01)];
+  type Named = Line & { name: string; text: string[] };
+  test('a line for each group that was ever worth one, in per cent, from before the first reading on', () => {
+    const { data, layout } = courseFigure(course, (id) => `name of ${id}`, false);
+    const lines = data as unknown as Named[];
+    expect(lines.map((l) => [l.name, l.x, l.y.map(Math.round)])).toEqual([
+      [groupName('sensor'), [0, 1, 2], [30, 50, 90]],
+      [groupName('wiring'), [0, 1, 2], [60, 40, 5]],
+    ]);
+    expect([layout.xaxis!.tickvals, layout.xaxis!.ticktext]).toEqual([
+      [0, 1, 2],
+      [courseFigureWords.before, 'name of r1', 'name of r2'],
+    ]);
+    const [from, to] = layout.xaxis!.range as number[];
+    expect([from < 0, to > 2, to < 2.5, layout.yaxis!.tickvals]).toEqual([true, true, true, [0, 25, 50, 75, 100]]);
+    expect((layout.yaxis!.range as number[]).map((v, i) => (i === 0 ? v < 0 : v > 100))).toEqual([true, true]);
+  });
+  test('the leader has its name at its end, the others where they were highest; it is told apart by dash and width, too', () => {
+    const [leader, other] = courseFigure(course, String, false).data as unknown as Named[];
+    expect([leader.text, other.text]).toEqual([
+      ['', '', groupName('sensor')],
+      [groupName('wiring'), '', ''],
+    ]);
+    expect([leader.line!.dash, other.line!.dash]).toEqual(['solid', 'dash']);
+    expect(leader.line!.color).not.toBe(other.line!.color);
+    expect(courseFigure([], String, false).data).toEqual([]);
+    expect((courseFigure([course[0]], String, false).layout.xaxis!.range as number[])[1]).toBeGreaterThan(1);
   });
 });

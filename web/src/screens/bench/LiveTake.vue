@@ -50,10 +50,7 @@ watch(
     else if (whenStill.value && !taken.value) take();
   },
 );
-watch(
-  [() => props.measurement.id, () => own.value?.channel.id],
-  () => (taken.value = true),
-);
+watch([() => props.measurement.id, () => own.value?.channel.id], () => (taken.value = true));
 /** The key works in the field, too: a foot switch knows nothing of fields. */
 function onKey(event: KeyboardEvent): void {
   if (learning.value) {

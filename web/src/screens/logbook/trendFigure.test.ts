@@ -4,6 +4,8 @@ import { driftOf } from '@mellow-probe/core/history/trend/drift';
 import { yearsOf } from '@mellow-probe/core/history/trend/placeTrend';
 import { trendFigureWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { describe, expect, test } from 'vitest';
+import { dayText } from '@mellow-probe/core/base/units/writing';
+import { trendPointText } from '@mellow-probe/core/wording/trendText';
 import { trendFigure } from './trendFigure.ts';
 
 const point = (at: string, deviationK: number, change: Partial<TrendPoint> = {}): TrendPoint => ({
@@ -41,6 +43,11 @@ describe('the years of a place as a chart', () => {
     expect(named(traces, say.toleranceLow).y).toEqual([-2, -2]);
     expect(named(traces, say.toleranceHigh)).toMatchObject({ y: [2, 2], fill: 'tonexty' });
     const inF = drawn(trend(points), 'F').traces;
+    expect(named(inF, say.thisSensor).error_y!.array.map((v) => Number(v.toFixed(6)))).toEqual([1.8, 1.8, 1.8, 1.8]);
+    expect(named(traces, say.thisSensor)).toMatchObject({
+      text: points.map((p) => trendPointText(p, 'C')),
+      customdata: points.map((p) => dayText(p.at)),
+    });
     expect(named(inF, say.thisSensor).y.map((v) => Number(v.toFixed(6)))).toEqual([0, 1.8, 3.6, 5.4]);
     expect(named(inF, say.toleranceHigh).y[0]).toBeCloseTo(3.6, 9);
     expect(drawn(trend(points, { toleranceK: 0 })).traces.map((t) => t.name)).toEqual([say.thisSensor]);

@@ -1,6 +1,8 @@
 import { expect, test } from 'vitest';
 import type { BackupEntry } from '../../data/backup/manifest.ts';
 import type { Standing } from '../../data/backup/restore.ts';
+import { KIND_LIST } from '../../data/backup/manifest.ts';
+import { withKind } from './kinds.ts';
 import { restoreRows, STANDINGS } from './restoreRows.ts';
 
 test('a backup kind by kind: how many of each standing, and their size; kinds of which it has none are left out', () => {
@@ -22,4 +24,11 @@ test('a backup kind by kind: how many of each standing, and their size; kinds of
   expect(STANDINGS.map((s) => rows[0].counts[s])).toEqual([2, 1, 0, 0, 0]);
   expect(rows[1].counts['both-changed']).toBe(1);
   expect(restoreRows(new Map())).toEqual([]);
+});
+
+test('a kind is put in or left out; the others stay as they are, in their own order', () => {
+  const [first, second, third] = KIND_LIST;
+  expect(withKind([third, first], second, true)).toEqual([first, second, third]);
+  expect(withKind([first, second, third], second, false)).toEqual([first, third]);
+  expect(withKind([first], first, true)).toEqual([first]);
 });

@@ -15,6 +15,7 @@ import {
 import { blankMachine, blankSensor, isEnough, type MachineDraft, readSensors, verdictOf } from './machineDraft.ts';
 import { machineFigure } from './machineFigure.ts';
 import { blankOwnCurve, curveOfConstants, sharesLine, withoutLine } from './ownCurveDraft.ts';
+import { useStraighten } from './picture/useStraighten.ts';
 import { sweepLines } from './sweepLines.ts';
 
 const celsius = (text: string): Entry => entryOf(text, 'celsius', 'C');
@@ -35,6 +36,8 @@ describe('all sensors of a machine, as they are typed', () => {
     expect(isEnough(typed(['18', '18.5', '']))).toBe(false);
     expect(isEnough(typed(['18', '18.5', ''], '18'))).toBe(true);
     expect(isEnough(typed(['18', '', ''], '18'))).toBe(false);
+    const twice = typed(['18', '18.5'], '18');
+    expect(isEnough({ ...twice, moments: [...twice.moments, { id: 'n', how: 'rested', airC: blank() }] })).toBe(true);
     expect(isEnough(typed(['18', '18.5', '18']))).toBe(true);
     expect(readSensors(typed(['18', '', '19'])).map((s) => s.name)).toEqual(['s0', 's2']);
     expect(verdictOf(typed(['18', '18.5', '']))).toBeNull();
@@ -87,6 +90,8 @@ describe('the chart of a machine', () => {
     ]);
     expect(trace(figure, 'low').x).toEqual([1, 2, 3]);
     expect(trace(figure, 'high').y[2] - trace(figure, 'low').y[2]).toBeCloseTo(9, 9);
+    // 20 and 22 °C at the first moment, 40 °C alone at the second: the middle of those that are there.
+    expect(trace(figure, 'low').y.map((v) => v + 4.5)).toEqual([69.8, 104, 140]);
     expect(figure.layout.xaxis).toMatchObject({ tick0: 1, dtick: 1 });
   });
 });
@@ -238,6 +243,25 @@ describe('a diagram, as its places are set', () => {
   });
 });
 
+describe('straightening a photo', () => {
+  const picture = { url: 'u', width: 100, height: 80 } as never;
+  test('begins with the corners of the picture; one is moved at a time; cancelled there is none', () => {
+    const { begin, cancel, move, handles, canDo } = useStraighten({} as never, () => undefined);
+    expect([move('0', 1, 1), handles.value, canDo.value]).toEqual([false, null, false]);
+    begin(picture);
+    const before = handles.value!;
+    expect([before.length, canDo.value]).toEqual([4, true]);
+    expect(move(before[1].id, 70, 5)).toBe(true);
+    const after = handles.value!;
+    expect([after[1].x, after[1].y, after[0], after[2]]).toEqual([70, 5, before[0], before[2]]);
+    // Corners that cross go round no picture.
+    move(before[0].id, 1000, 1000);
+    expect(canDo.value).toBe(false);
+    cancel();
+    expect([handles.value, canDo.value]).toEqual([null, false]);
+  });
+});
+
 describe('what a sweep of a module says', () => {
   type Sweep = Parameters<typeof sweepLines>[0];
   const nothing = {
@@ -255,6 +279,7 @@ describe('what a sweep of a module says', () => {
   });
   test('which curve the module expects from two rows on; that none fits is odd', () => {
     expect(lines({}, 2).map((l) => l.odd)).toEqual([false]);
+    expect(lines({ expects: { ...nothing.expects, noneFits: true } }, 1)).toEqual([]);
     expect(lines({ expects: { ...nothing.expects, noneFits: true } }, 2)).toEqual([
       { text: say.noCurveFits, odd: true },
     ]);
@@ -262,6 +287,9 @@ describe('what a sweep of a module says', () => {
   test('the sensor suits up to 5 K, by the row that is worst, whichever way it is off', () => {
     const against = (...errors: number[]) => errors.map((errorK, i) => ({ temperatureC: 20 * i, errorK }));
     expect(lines({ against: against(1, -5) }).map((l) => l.odd)).toEqual([false]);
+    const fit = { sigmaK: 0.4 } as never;
+    expect(lines({ against: against(1, 2), fit }).map((l) => l.text)).toContain(say.ownCurve(2, '0.8'));
+    expect(lines({ against: against(6, -6) })[0].text).toContain('0 °C');
     const [worst] = lines({ against: against(1, -5.2, 3) });
     expect(worst.odd).toBe(true);
     expect(worst.text).toContain('20 °C');

@@ -1,0 +1,523 @@
+// @vitest-environment happy-dom
+import { ownResistors } from '@mellow-probe/core/catalogue/kit/ownResistors';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
+import { curveCsv, curveTable } from '@mellow-probe/core/circuit/curves/curveTable';
+import { openCurve } from '@mellow-probe/core/circuit/curves/ownCurve';
+import { formatOhm, formatTemperature } from '@mellow-probe/core/base/units/format';
+import { boilingPointC, pressureAtAltitudeKPa } from '@mellow-probe/core/tools/baths/boilingPoint';
+import { substitutesFor, sweepSteps } from '@mellow-probe/core/tools/divider/substitutes';
+import {
+  curvesToolWords as curveWords,
+  fitViewWords as fit,
+  identifyToolWords as identify,
+  ownCurveToolWords as own,
+} from '@mellow-probe/core/wording/screens/shelfCurves';
+import {
+  bathsToolWords as baths,
+  codesToolWords as codes,
+  learnToolWords as learn,
+  machineToolWords as machine,
+  substitutesToolWords as substitutes,
+  sweepToolWords as sweep,
+} from '@mellow-probe/core/wording/screens/tools';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import { describe, expect, test, vi } from 'vitest';
+import { until } from '../../../test/browserWindow.ts';
+import {
+  drawn,
+  jobDoor,
+  nameOf,
+  NOW,
+  pickFrom,
+  press,
+  rowsOf,
+  show,
+  type,
+  typedFields,
+  usedOnCheck,
+} from '../../../test/mountedScreens.ts';
+
+const saved = vi.hoisted((): { name: string; text: string }[] => []);
+vi.mock('../../browser/saveFile.ts', async (original) => ({
+  ...(await original<object>()),
+  saveFile: (name: string, _: string, text: string) => void saved.push({ name, text }),
+}));
+const { useCurves } = await import('../../session/curves.ts');
+const { useKit } = await import('../../session/kit.ts');
+const { useLive } = await import('../../data/stores/live/live.ts');
+const { usePreferences } = await import('../../data/stores/preferences.ts');
+const { default: FilePick } = await import('../../components/base/FilePick.vue');
+const { default: BathsTool } = await import('./BathsTool.vue');
+const { default: CodesTool } = await import('./CodesTool.vue');
+const { default: CurvesTool } = await import('./CurvesTool.vue');
+const { default: IdentifyTool } = await import('./IdentifyTool.vue');
+const { default: LearnTool } = await import('./LearnTool.vue');
+const { default: MachineTool } = await import('./MachineTool.vue');
+const { default: OwnCurveTool } = await import('./OwnCurveTool.vue');
+const { default: SubstitutesTool } = await import('./SubstitutesTool.vue');
+const { default: SweepTool } = await import('./SweepTool.vue');
+
+const text = (w: VueWrapper, id: string): string => w.get(`[data-test="${id}"]`).text();
+const has = (w: VueWrapper, id: string): boolean => w.find(`[data-test="${id}"]`).exists();
+const plain = (t: string): string => t.replaceAll(/[\u00a0\u2060]/g, ' ');
+const model = (id = 'ntc-2k8') => useCurves().byId(id).model;
+const isOff = (w: VueWrapper, words: string): boolean =>
+  w
+    .findAll('button')
+    .find((b) => b.text().includes(words))!
+    .attributes('disabled') !== undefined;
+async function brought(w: VueWrapper, name: string, content: string): Promise<void> {
+  w.findComponent(FilePick).vm.$emit('files', [new File([content], name)]);
+  await flushPromises();
+}
+
+describe('a saved curve', () => {
+  test('its table, chart and CSV are those of the curve, from, to and by the step that is typed', async () => {
+    const wrapper = await show(CurvesTool);
+    expect(rowsOf(wrapper, curveWords.tableLabel)).toHaveLength(17);
+    await type(wrapper, curveWords.from, '0');
+    await type(wrapper, curveWords.to, '50');
+    await type(wrapper, curveWords.step('C'), '12.5');
+    const lines = curveTable(model(), 0, 50, 12.5);
+    expect(rowsOf(wrapper, curveWords.tableLabel)).toEqual(
+      lines.map((l, i) =>
+        [`${12.5 * i} °C`, formatOhm(l.resistanceOhm), `${formatOhm(l.lowOhm)} … ${formatOhm(l.highOhm)}`].map(plain),
+      ),
+    );
+    const chart = drawn(wrapper);
+    const { x, y } = chart[useCurves().byId('ntc-2k8').name];
+    expect([x[0], x.at(-1), x.length]).toEqual([0, 50, 121]);
+    expect([y[0], y.at(-1)]).toEqual([0, 50].map((t) => model().resistanceOhm(t)));
+    expect(chart[curveWords.low].y[60]).toBeLessThan(y[60]);
+    expect(chart[curveWords.high].y[60]).toBeGreaterThan(y[60]);
+    await press(wrapper, curveWords.csv);
+    expect(saved.pop()!.text).toBe(curveCsv(lines));
+    expect(openCurve((await press(wrapper, curveWords.json), saved.pop()!.text))).toMatchObject({ ok: true });
+    expect(usedOnCheck(wrapper, curveWords.useOnCheck).circuit.curve).toMatchObject({
+      source: 'given',
+      name: useCurves().byId('ntc-2k8').name,
+    });
+  });
+  test('5 °F are no 5 K: the step is in the unit shown', async () => {
+    usePreferences().temperatureUnit = 'F';
+    const wrapper = await show(CurvesTool);
+    await type(wrapper, curveWords.from, '32');
+    await type(wrapper, curveWords.to, '50');
+    await type(wrapper, curveWords.step('F'), '9');
+    expect(rowsOf(wrapper, curveWords.tableLabel).map(([t]) => t)).toEqual(['32 °F', '41 °F', '50 °F']);
+    expect(drawn(wrapper)[curveWords.low].x[0]).toBeCloseTo(32, 9);
+  });
+  test('it is named by R25 and both B values; a curve that is not NTC has none; outside its range is said', async () => {
+    const wrapper = await show(CurvesTool);
+    const r = model();
+    const b = (low: number, high: number): number =>
+      Math.log(r.resistanceOhm(low) / r.resistanceOhm(high)) / (1 / (low + 273.15) - 1 / (high + 273.15));
+    expect(plain(text(wrapper, 'curve-names'))).toBe(
+      plain(
+        `R25 ${formatOhm(r.resistanceOhm(25))} · B25/85 ${Math.round(b(25, 85))} K · B0/50 ${Math.round(b(0, 50))} K`,
+      ),
+    );
+    expect(plain(text(wrapper, 'curve-facts'))).toContain(
+      plain(`${formatTemperature(r.minC, 'C')} … ${formatTemperature(r.maxC, 'C')}`),
+    );
+    const rising = useCurves().all.find((c) => c.model.slope !== 'ntc')!;
+    wrapper.findComponent({ name: 'CurvePick' }).vm.$emit('update:modelValue', rising.id);
+    await flushPromises();
+    expect(has(wrapper, 'curve-names')).toBe(false);
+  });
+  test('one of one’s own can be deleted and brought back', async () => {
+    const curves = useCurves();
+    const curve = { kind: 'beta', r25Ohm: 2000, betaK: 3600 } as const;
+    await curves.keep({
+      format: 'mellow-probe/curve',
+      formatVersion: 1,
+      id: 'mine',
+      name: 'Mine',
+      source: '',
+      note: '',
+      createdAt: NOW,
+      curve,
+    });
+    const wrapper = await show(CurvesTool);
+    expect(wrapper.findAll('button').some((b) => b.text() === curveWords.deleteThisCurve)).toBe(false);
+    wrapper.findComponent({ name: 'CurvePick' }).vm.$emit('update:modelValue', 'mine');
+    await flushPromises();
+    await press(wrapper, curveWords.deleteThisCurve);
+    expect([curves.all.some((c) => c.id === 'mine'), wrapper.text()]).toEqual([
+      false,
+      expect.stringContaining(curveWords.deleted('Mine')),
+    ]);
+    await press(wrapper, curveWords.undo);
+    expect(curves.all.some((c) => c.id === 'mine')).toBe(true);
+  });
+});
+
+describe('a curve of one’s own', () => {
+  const byTable = async (table: string): Promise<VueWrapper> => {
+    const wrapper = await show(OwnCurveTool);
+    await wrapper.get('textarea').setValue(table);
+    await flushPromises();
+    return wrapper;
+  };
+  const TABLE = [0, 20, 40, 60, 80].map(
+    (t) => `${t} °C\t${Math.round(curveModel({ kind: 'beta', r25Ohm: 2000, betaK: 3600 }).resistanceOhm(t))} Ω`,
+  );
+  test('from a table: the fit, its chart and what is left over; saved it is a curve like any other', async () => {
+    const wrapper = await byTable(TABLE.slice(0, 1).join('\n'));
+    expect(isOff(wrapper, own.saveCurve)).toBe(true);
+    await wrapper.get('textarea').setValue(TABLE.join('\n'));
+    await flushPromises();
+    expect(text(wrapper, 'fit')).not.toBe('');
+    const chart = drawn(wrapper);
+    expect(chart[fit.points].x).toEqual([0, 20, 40, 60, 80]);
+    expect([chart[fit.curve].x[0], chart[fit.curve].x.at(-1)]).toEqual([0, 80]);
+    expect(chart[fit.curve].y[0] / chart[fit.points].y[0]).toBeCloseTo(1, 2);
+    await type(wrapper, own.name, ' Oil ');
+    await press(wrapper, own.saveCurve);
+    await until(() => useCurves().all.some((c) => c.name === 'Oil'), 'the curve');
+    await until(() => wrapper.vm.$route.path === '/shelf/curves', 'the list of curves');
+    expect(wrapper.get('textarea').element.value).toBe('');
+  });
+  test('a mistyped row is named with what was probably meant, and can be left out', async () => {
+    const wrapper = await byTable([...TABLE.slice(0, 3), '60 °C\t8000 Ω', ...TABLE.slice(4)].join('\n'));
+    const said = wrapper
+      .findAll('.told.odd')
+      .map((t) => t.text())
+      .join(' ');
+    expect(said).toMatch(/Line 4/);
+    expect(isOff(wrapper, own.saveCurve)).toBe(!has(wrapper, 'fit'));
+  });
+  test('from constants: those of no sensor are said and cannot be saved; those of one can', async () => {
+    const wrapper = await show(OwnCurveTool);
+    wrapper.findComponent({ name: 'ChoiceRow' }).vm.$emit('update:modelValue', 'r25b');
+    await flushPromises();
+    expect(wrapper.text()).not.toContain(own.noSensor);
+    await type(wrapper, 'R25', '2k');
+    expect([wrapper.text().includes(own.noSensor), isOff(wrapper, own.saveCurve)]).toEqual([true, true]);
+    await type(wrapper, 'B (K)', '3600');
+    expect([wrapper.text().includes(own.noSensor), isOff(wrapper, own.saveCurve)]).toEqual([false, false]);
+    const chart = drawn(wrapper);
+    expect([Object.keys(chart), chart[fit.curve].x[0]]).toEqual([[fit.curve], -40]);
+    expect(usedOnCheck(wrapper, own.useOnCheck).circuit.curve).toMatchObject({
+      source: 'given',
+      name: own.ownCurve,
+      curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 },
+    });
+  });
+  test('a file: a table goes into the field with its name, a curve is saved, what is neither says why', async () => {
+    const wrapper = await show(OwnCurveTool);
+    wrapper.findComponent({ name: 'ChoiceRow' }).vm.$emit('update:modelValue', 'table');
+    await flushPromises();
+    await brought(wrapper, 'oil.txt', TABLE.join('\n'));
+    await until(() => wrapper.get('textarea').element.value !== '', 'the table');
+    expect(typedFields(wrapper).find((f) => f.name === own.name)!.field.element.value).toBe('oil');
+    await brought(wrapper, 'x.json', '{"format":"other"}');
+    await until(() => wrapper.find('p[role="status"]').exists(), 'why');
+    expect(wrapper.get('p[role="status"]').text()).toMatch(/^Not opened/);
+    await brought(wrapper, 'huge.txt', 'x'.repeat(2_000_001));
+    expect(wrapper.get('p[role="status"]').text()).toBe(own.tooLarge('huge.txt', '2'));
+  });
+});
+
+describe('what sensor is this', () => {
+  const pairs = async (...list: [t: number, ohm: number][]): Promise<VueWrapper> => {
+    const wrapper = await show(IdentifyTool);
+    for (const [i, [t, ohm]] of list.entries()) {
+      await type(wrapper, identify.temperature(i + 1), String(t));
+      await type(wrapper, identify.ohms(i + 1), String(ohm));
+    }
+    return wrapper;
+  };
+  test('nothing entered asks for a pair; half a pair is none', async () => {
+    const wrapper = await show(IdentifyTool);
+    expect(wrapper.text()).toContain(identify.empty);
+    await type(wrapper, identify.temperature(1), '20');
+    expect(wrapper.text()).toContain(identify.empty);
+  });
+  test('two pairs of a saved curve lead with it, and it is what is used', async () => {
+    const r = model();
+    const wrapper = await pairs([20, Math.round(r.resistanceOhm(20))], [80, Math.round(r.resistanceOhm(80))]);
+    const [first] = wrapper.findAll('[data-test="candidate"]');
+    const { name } = useCurves().byId('ntc-2k8');
+    expect(first.text()).toContain(name);
+    expect(rowsOf(wrapper, identify.missChart)[0][1]).toMatch(/^[+−]0\.\d K, [+−]0\.\d K$/);
+    expect(usedOnCheck(wrapper, identify.useOnCheck).circuit.curve).toMatchObject({ name });
+    expect(has(wrapper, 'none-fits')).toBe(false);
+  });
+  test('pairs of no saved curve say so, with the figures of a curve of their own to use', async () => {
+    const other = curveModel({ kind: 'beta', r25Ohm: 77_000, betaK: 4600 });
+    const wrapper = await pairs([20, Math.round(other.resistanceOhm(20))], [70, Math.round(other.resistanceOhm(70))]);
+    expect(has(wrapper, 'none-fits')).toBe(true);
+    await pickFrom(wrapper, identify.curveToUse, 'not-on-the-shelf');
+    const used = usedOnCheck(wrapper, identify.useOnCheck).circuit.curve as {
+      curve: { r25Ohm: number; betaK: number };
+    };
+    expect(used.curve.r25Ohm / 77_000).toBeCloseTo(1, 1);
+    expect(used.curve.betaK / 4600).toBeCloseTo(1, 1);
+  });
+  test('pairs can be added and removed, down to none', async () => {
+    const wrapper = await pairs([20, 2000], [33, 1500]);
+    expect(wrapper.findAll('.pair')).toHaveLength(2);
+    await wrapper
+      .findAll('button')
+      .find((b) => nameOf(b) === identify.removePair(1))!
+      .trigger('click');
+    expect(typedFields(wrapper)[0].field.element.value).toMatch(/^33/);
+  });
+});
+
+describe('a module’s own curve', () => {
+  const rows = async (w: VueWrapper, list: [ohm: number, shown: number, volts: number][]): Promise<void> => {
+    for (const [i, [ohm, shown, volts]] of list.entries()) {
+      await type(w, i === 0 ? sweep.resistor : sweep.resistorOf(i + 1), String(ohm));
+      await type(w, i === 0 ? sweep.displayed : sweep.displayedOf(i + 1), String(shown));
+      await type(w, i === 0 ? sweep.voltsIfRead : sweep.volts(i + 1), String(volts));
+    }
+  };
+  test('known resistors and what is displayed give its curve; with volts its pull-up; all of it goes on a check', async () => {
+    const wrapper = await show(SweepTool);
+    expect(isOff(wrapper, sweep.useOnCheck)).toBe(true);
+    const r = model();
+    const at = (t: number): [number, number, number] => {
+      const ohm = Math.round(r.resistanceOhm(t));
+      return [ohm, t, Number(((5 * ohm) / (ohm + 2490)).toFixed(3))];
+    };
+    await rows(wrapper, [at(0), at(20), at(40), at(60), at(80)]);
+    expect(wrapper.findAll('[data-test="sweep-told"]').length).toBeGreaterThan(1);
+    const chart = drawn(wrapper);
+    expect(chart.rows.x).toEqual([0, 20, 40, 60, 80]);
+    expect(chart.rows.y[0]).toBe(at(0)[0]);
+    expect([chart[sweep.module].x[0], chart[sweep.module].x.at(-1), chart[sweep.module].x.length]).toEqual([0, 80, 80]);
+    expect(chart[sweep.module].y[0] / at(0)[0]).toBeCloseTo(1, 1);
+    expect(chart[useCurves().byId('ntc-2k8').name].y.at(-1)).toBeCloseTo(r.resistanceOhm(80), 6);
+    const { circuit } = usedOnCheck(wrapper, sweep.useOnCheck);
+    expect(circuit.curve).toMatchObject({ source: 'given', name: sweep.curveName });
+    expect(circuit.pullUpOhm.value! / 2490).toBeCloseTo(1, 1);
+  });
+  test('rows are added up to the most', async () => {
+    const wrapper = await show(SweepTool);
+    await press(wrapper, sweep.anotherRow);
+    expect(wrapper.findAll('[data-test="sweep-row"]')).toHaveLength(6);
+  });
+});
+
+describe('substitute resistors', () => {
+  test('those of the drawer that come nearest, with what they show; the steps of a sweep', async () => {
+    const wrapper = await show(SubstitutesTool);
+    const { resistors } = useKit().kit;
+    const { ohms } = ownResistors(resistors);
+    const share = (resistors.tolerancePercent.value ?? 1) / 100;
+    const list = substitutesFor(25, model(), ohms, share, 6);
+    const cells = rowsOf(wrapper, substitutes.resistorsLabel);
+    expect(cells.map((c) => c[1])).toEqual(list.map((s) => plain(formatOhm(s.ohm))));
+    expect(cells.map((c) => c[2])).toEqual(list.map((s) => plain(formatTemperature(s.shownC, 'C', 1))));
+    expect(cells.map((c) => c[0].split(/ [+∥] /).length)).toEqual(list.map((s) => s.parts.length));
+    expect(rowsOf(wrapper, substitutes.sweepTitle)).toEqual(
+      sweepSteps(-20, 110, 8, model(), ohms).map((s) => [
+        plain(formatOhm(s.ohm)),
+        plain(formatTemperature(s.shownC, 'C', 0)),
+      ]),
+    );
+    const [reading] = usedOnCheck(wrapper, substitutes.addBestToCheck).readings;
+    expect(reading).toMatchObject({
+      measurement: 'displayed-substituted',
+      conditions: { substituteOhm: { value: Number(list[0].ohm.toPrecision(4)) } },
+    });
+  });
+  test('outside the curve there are none, and that is said; what is not read of one’s own is said', async () => {
+    const wrapper = await show(SubstitutesTool);
+    const { minC, maxC } = model();
+    await type(wrapper, substitutes.toBeShown, String(maxC + 1));
+    const said = substitutes.outsideThisCurve(formatTemperature(minC, 'C', 0), formatTemperature(maxC, 'C', 0));
+    expect([wrapper.text().includes(said), isOff(wrapper, substitutes.addBestToCheck)]).toEqual([true, true]);
+    await type(wrapper, substitutes.toBeShown, String(maxC));
+    expect([wrapper.text().includes(said), isOff(wrapper, substitutes.addBestToCheck)]).toEqual([false, false]);
+    await pickFrom(wrapper, substitutes.myDrawer, 'own');
+    expect(isOff(wrapper, substitutes.addBestToCheck)).toBe(true);
+    await type(wrapper, substitutes.resistorsIOwn, '4k7, red, 220');
+    expect(wrapper.text()).toContain(substitutes.notRead('red'));
+    expect(useKit().kit.resistors.series).toBe('own');
+    expect(rowsOf(wrapper, substitutes.resistorsLabel).length).toBeGreaterThan(0);
+  });
+});
+
+describe('baths', () => {
+  test('water boils by the altitude, or by the pressure where that is known; what cannot be is said', async () => {
+    const wrapper = await show(BathsTool);
+    const boils = (): string => plain(text(wrapper, 'boils'));
+    const at = (kPa: number): string => plain(formatTemperature(boilingPointC(kPa), 'C', 1));
+    await type(wrapper, baths.altitudeM, '1500');
+    expect(boils()).toContain(at(pressureAtAltitudeKPa(1500)));
+    expect(usedOnCheck(wrapper, baths.useBoilingWater).comparison.pairs[0].temperatureC.value).toBe(
+      Number(boilingPointC(pressureAtAltitudeKPa(1500)).toFixed(1)),
+    );
+    await type(wrapper, baths.altitudeM, '12000');
+    expect([has(wrapper, 'boils'), wrapper.text().includes(baths.altitudeLimits)]).toEqual([false, true]);
+    await type(wrapper, baths.pressure, '950');
+    expect(boils()).toContain(at(95));
+    await type(wrapper, baths.pressure, '1');
+    expect([
+      has(wrapper, 'boils'),
+      wrapper.text().includes(baths.pressureLimits),
+      isOff(wrapper, baths.useBoilingWater),
+    ]).toEqual([false, true, true]);
+    expect(usedOnCheck(wrapper, baths.useIceBath).comparison.pairs).toMatchObject([
+      { sensor: 'this', temperatureC: { value: 0 } },
+    ]);
+  });
+  test('readings over time say where they end, once there are some', async () => {
+    const wrapper = await show(BathsTool);
+    expect(has(wrapper, 'settled')).toBe(false);
+    for (const [i, v] of [20, 50, 65].entries()) {
+      await type(wrapper, baths.minute(i + 1), String(i));
+      await type(wrapper, baths.reading(i + 1), String(v));
+    }
+    // Halved at each step: 80 remains.
+    expect(text(wrapper, 'settled')).toMatch(/\b80\b|79\.|80\./);
+    const { length } = wrapper.findAll('.timed');
+    await press(wrapper, baths.anotherReading);
+    expect(wrapper.findAll('.timed')).toHaveLength(length + 1);
+  });
+});
+
+describe('own codes', () => {
+  const listed = (w: VueWrapper): string[][] =>
+    has(w, 'own-codes') ? rowsOf(w, codes.ownCodes).map((r) => r.slice(0, 2)) : [];
+  test('a code needs its circuit; added the form is empty; deleted it comes back', async () => {
+    const wrapper = await show(CodesTool);
+    await type(wrapper, codes.code, ' E12 ');
+    expect(isOff(wrapper, codes.addTheCode)).toBe(true);
+    await wrapper.get('form').trigger('submit');
+    expect(listed(wrapper)).toEqual([]);
+    await type(wrapper, codes.circuit, 'flue gas');
+    await wrapper.get('form').trigger('submit');
+    expect([listed(wrapper), typedFields(wrapper)[0].field.element.value]).toEqual([[['E12', 'flue gas']], '']);
+    await wrapper
+      .findAll('button')
+      .find((b) => nameOf(b) === codes.deleteCode('E12'))!
+      .trigger('click');
+    expect(listed(wrapper)).toEqual([]);
+    await press(wrapper, codes.undo);
+    expect(listed(wrapper)).toEqual([['E12', 'flue gas']]);
+    await press(wrapper, codes.csv);
+    expect(saved.pop()!.text).toContain('E12');
+  });
+  test('a code of the standards may have another meaning: that it is one is said', async () => {
+    const wrapper = await show(CodesTool);
+    await type(wrapper, codes.code, 'P0118');
+    expect(wrapper.get('.told').text()).toMatch(/^P0118/);
+    await type(wrapper, codes.code, 'E12');
+    expect(wrapper.find('.told').exists()).toBe(false);
+  });
+  test('a file says how many came, and what did not', async () => {
+    const wrapper = await show(CodesTool);
+    await brought(wrapper, 'codes.csv', 'code,circuit,meaning\nE1,room,open\nE2,flue,sideways\n');
+    await until(() => wrapper.findAll('p[role="status"]').length > 0, 'what came');
+    const said = wrapper.findAll('p[role="status"]').map((p) => p.text());
+    expect(said[0]).toBe(codes.taken('codes.csv', '1 code'));
+    expect(said.length).toBe(2);
+    await brought(wrapper, 'big.csv', 'x'.repeat(500_001));
+    expect(wrapper.findAll('p[role="status"]').map((p) => p.text())).toEqual([codes.tooLarge('big.csv')]);
+  });
+});
+
+describe('all sensors of a machine', () => {
+  test('the one that is out of line is named, drawn and can be checked, with what is known of it', async () => {
+    const wrapper = await show(MachineTool);
+    expect(wrapper.text()).toContain(machine.enterThree);
+    await type(wrapper, machine.machine, 'Pump 3');
+    for (const [i, v] of ['18', '18.5', '31', '18.2'].entries())
+      await type(wrapper, i === 0 ? machine.moment(1) : machine.valueOf(i + 1, 1), v);
+    await type(wrapper, machine.sensorOf(3), 'Oil');
+    await type(wrapper, machine.airC, '18');
+    await until(
+      () => has(wrapper, 'machine-told') && wrapper.text().includes(machine.startACheck('Oil')),
+      'the verdict',
+    );
+    expect(wrapper.text()).not.toContain(machine.enterThree);
+    expect(wrapper.get('[data-test="machine-told"]').classes('odd')).toBe(true);
+    expect(drawn(wrapper).Oil.y).toEqual([31]);
+    await press(wrapper, machine.startACheck('Oil'));
+    await until(() => wrapper.vm.$route.path.startsWith('/check/'), 'the check');
+    const job = (await jobDoor(wrapper.vm.$route.path.split('/')[2]).read())!.value;
+    expect(job).toMatchObject({
+      machine: 'Pump 3',
+      title: 'Pump 3 · Oil',
+      complaint: { symptoms: ['reads-hot'] },
+      note: expect.stringMatching(/^Oil: 31/) as string,
+    });
+    expect(job.moments[0].temperatureC.value).toBe(18);
+  });
+  test('names and values come from pasted lines, from another screen and from live values', async () => {
+    const names = (w: VueWrapper): string[] =>
+      w.findAll('[data-test="sensor-row"]').map((r) => (r.get('input').element as HTMLInputElement).value);
+    const handed = await show(MachineTool, { path: '/shelf/machine?machine=Boiler&values=Flow%2060%0AReturn%2045' });
+    await until(() => names(handed).length === 2, 'what was handed over');
+    expect([names(handed), handed.vm.$route.fullPath]).toEqual([['Flow', 'Return'], '/shelf/machine']);
+    const live = useLive();
+    live.channels.set('a', {
+      channel: { id: 'a', name: 'Coolant', quantity: 'celsius' } as never,
+      instrument: 'adapter',
+      recent: [{ timeS: 0, value: 81.26 }],
+      still: { still: false, why: 'few', amount: 0 },
+    });
+    live.beat++;
+    await flushPromises();
+    await press(handed, machine.takeLive);
+    expect([names(handed), typedFields(handed).find((f) => f.name === machine.moment(1))?.field.element.value]).toEqual(
+      [['Coolant'], '81.3 °C'],
+    );
+    await press(handed, machine.anotherSensor);
+    await press(handed, machine.anotherMoment);
+    expect(names(handed)).toEqual(['Coolant', '']);
+    expect(handed.findAll('.moment')).toHaveLength(2);
+  });
+});
+
+describe('a curve from one’s own readings', () => {
+  test('the checks of a part give pairs and a curve; one that is left out gives none; saved it is on the list', async () => {
+    const r = model();
+    for (const [i, t] of [0, 25, 50, 75].entries()) {
+      const job = newJob(`c${i}`, NOW);
+      job.title = `Check ${i}`;
+      job.repair.partNumber = 'TS-77';
+      job.moments[0].temperatureC = { text: `${t} °C`, value: t };
+      const ohm = Math.round(r.resistanceOhm(t));
+      job.readings = [newReading('sensor-ohms', 'sensor-ohms', { text: `${ohm} Ω`, value: ohm })];
+      await jobDoor(job.id).write(job, null);
+    }
+    const wrapper = await show(LearnTool);
+    expect(wrapper.text()).toContain(learn.enterWhat);
+    await type(wrapper, learn.ofWhat, 'zzz');
+    expect(wrapper.text()).toContain(learn.noCheckMatches);
+    await type(wrapper, learn.ofWhat, 'ts-77');
+    await until(() => rowsOf(wrapper, learn.pairs).length === 4, 'the pairs');
+    expect(text(wrapper, 'learned')).toContain(learn.learnedFrom('4 pairs', '4 checks'));
+    const rows = rowsOf(wrapper, learn.pairs);
+    expect(rows.map((c) => c[3]).sort()).toEqual(['Check 0', 'Check 1', 'Check 2', 'Check 3']);
+    for (const [temperature, ohm, off] of rows) {
+      expect(temperature).toMatch(/^\d+ °C ± \d/);
+      expect(ohm).toMatch(/Ω$/);
+      expect(Math.abs(parseFloat(off.replace('−', '-')))).toBeLessThan(1);
+    }
+    expect(Object.keys(drawn(wrapper)).length).toBeGreaterThan(1);
+    const boxes = wrapper.findAll('input[type="checkbox"]');
+    await boxes[0].setValue(false);
+    await boxes[1].setValue(false);
+    await flushPromises();
+    expect([text(wrapper, 'learned'), wrapper.get('[data-test="learned"]').classes('odd')]).toEqual([
+      learn.tooFew,
+      true,
+    ]);
+    await boxes[0].setValue(true);
+    await flushPromises();
+    expect(text(wrapper, 'learned')).toContain(learn.learnedFrom('3 pairs', '3 checks'));
+    await press(wrapper, learn.saveTheCurve);
+    await until(() => wrapper.vm.$route.path === '/shelf/curves', 'the list of curves');
+    const own = useCurves().all.find((c) => c.name === 'ts-77')!;
+    expect(own.source).toBe(learn.source('3 checks'));
+    expect(own.model.resistanceOhm(25) / r.resistanceOhm(25)).toBeCloseTo(1, 1);
+  });
+});
