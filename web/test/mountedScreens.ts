@@ -1,7 +1,7 @@
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
-import { type DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
+import { DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { readdirSync, readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, vi } from 'vitest';
@@ -144,6 +144,10 @@ afterEach(async () => {
 /** The page without what moves by itself: styles of animations. */
 export const pageOf = (): string => document.body.innerHTML.replace(/ (style|ant-click-animating[\w-]*)="[^"]*"/g, '');
 
+/** Where something is looked for: a mounted screen, or the page with the sheets that lie over it. */
+type Place = Pick<DOMWrapper<Element>, 'findAll'>;
+export const thePage = (): DOMWrapper<Element> => new DOMWrapper<Element>(document.body);
+
 /** The buttons that can be pressed and are not what is open or chosen already. */
 export const pressable = (place: VueWrapper): DOMWrapper<Element>[] =>
   place
@@ -155,7 +159,7 @@ export const pressable = (place: VueWrapper): DOMWrapper<Element>[] =>
     );
 
 /** The fields that can be typed into, with their labels without sign and what was read, which change with what is typed. */
-export function typedFields(place: VueWrapper): { name: string; field: DOMWrapper<HTMLInputElement> }[] {
+export function typedFields(place: Place): { name: string; field: DOMWrapper<HTMLInputElement> }[] {
   return place
     .findAll<HTMLInputElement>('input:not([type]), input[type="text"], textarea')
     .filter((f) => f.attributes('role') !== 'combobox' && !f.element.readOnly && !f.element.disabled)
@@ -163,7 +167,7 @@ export function typedFields(place: VueWrapper): { name: string; field: DOMWrappe
 }
 
 /** Presses the first button with these words. */
-export async function press(place: VueWrapper, words: string): Promise<void> {
+export async function press(place: Place, words: string): Promise<void> {
   const button = place.findAll('button').find((b) => b.text().includes(words));
   if (!button) throw new Error(`no button “${words}”`);
   await button.trigger('click');
@@ -177,13 +181,13 @@ export async function pickFrom(place: VueWrapper, label: string, value: string):
   await flushPromises();
 }
 /** The cells of a table by its name, as text with plain spaces. */
-export const rowsOf = (place: VueWrapper, name: string): string[][] =>
+export const rowsOf = (place: Place, name: string): string[][] =>
   place
     .findAll(`[aria-label="${name}"] tbody tr:not([aria-hidden])`)
     .map((row) => row.findAll('td').map((c) => c.text().replaceAll(/[\u00a0\u2060]/g, ' ')));
 
 /** Types into the field of this name, and leaves it. */
-export async function type(place: VueWrapper, name: string, text: string): Promise<void> {
+export async function type(place: Place, name: string, text: string): Promise<void> {
   const found = typedFields(place).find((f) => f.name.trim() === name);
   if (!found)
     throw new Error(

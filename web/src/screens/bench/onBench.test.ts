@@ -1,0 +1,374 @@
+// @vitest-environment happy-dom
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { newMoments } from '@mellow-probe/core/check/job/moments';
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
+import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
+import { formatProbability } from '@mellow-probe/core/base/units/format';
+import {
+  cardEntryWords as entry,
+  cardOutcomeWords as outcome,
+  circuitChoiceWords as choice,
+  circuitDetailsWords as details,
+  readingModeWords as large,
+} from '@mellow-probe/core/wording/screens/bench';
+import { whyDrawerWords as why } from '@mellow-probe/core/wording/screens/benchVerdict';
+import { quickPhoneWords as phoneWords } from '@mellow-probe/core/wording/screens/guide';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import { describe, expect, test } from 'vitest';
+import { until } from '../../../test/browserWindow.ts';
+import {
+  broken,
+  judged,
+  NOW,
+  onBench,
+  pickFrom,
+  press,
+  rowsOf,
+  session,
+  show,
+  thePage,
+  type,
+  typedFields,
+} from '../../../test/mountedScreens.ts';
+import CircuitChoice from './CircuitChoice.vue';
+import CircuitDetails from './CircuitDetails.vue';
+import QuickPhone from './QuickPhone.vue';
+import ReadingMode from './ReadingMode.vue';
+import TestCard from './TestCard.vue';
+import WhyDrawer from './WhyDrawer.vue';
+
+let count = 0;
+/** A check of its own on the bench, with what the test needs. A verdict is only computed where one is looked at: it costs more than all the rest. */
+async function bench(change: (job: Job) => void = () => undefined, circuit = 'engine-coolant-2k8'): Promise<Job> {
+  broken.message = 'not needed here';
+  return judgedBench(change, circuit);
+}
+async function judgedBench(change: (job: Job) => void = () => undefined, circuit = 'engine-coolant-2k8'): Promise<Job> {
+  const job = newJob(
+    `bench-${count++}`,
+    NOW,
+    CATALOGUE_CIRCUITS.find((c) => c.id === circuit),
+  );
+  job.moments = [{ ...newMoments()[0], temperatureC: { text: '20 °C', value: 20 } }, newMoments()[1]];
+  change(job);
+  await onBench(job);
+  return session().job;
+}
+const reading = (measurement: string, text: string, value: number) =>
+  newReading(measurement, measurement, { text, value });
+const lists = (w: VueWrapper, label: string) =>
+  w.findAllComponents({ name: 'PickList' }).find((l) => l.vm.$props.label === label)!.vm.$props as unknown as {
+    modelValue: string;
+    options?: { value: string; label: string }[];
+    groups?: { label: string; options: { value: string; label: string }[] }[];
+  };
+
+describe('which circuit, and which curve', () => {
+  test('every circuit of the catalogue is offered under its kind of machine; the chosen one is on the check', async () => {
+    const job = await bench();
+    const wrapper = await show(CircuitChoice);
+    const { groups, modelValue } = lists(wrapper, choice.circuit);
+    expect(groups!.map((g) => g.label)).toEqual([choice.engines, choice.climateSystems, choice.boilers]);
+    expect(groups!.flatMap((g) => g.options.map((o) => o.value)).sort()).toEqual(
+      CATALOGUE_CIRCUITS.map((c) => c.id).sort(),
+    );
+    expect(modelValue).toBe('engine-coolant-2k8');
+    const boiler = CATALOGUE_CIRCUITS.find((c) => c.field === 'boiler')!;
+    await pickFrom(wrapper, choice.circuit, boiler.id);
+    expect([job.field, job.circuit.name, lists(wrapper, choice.circuit).modelValue]).toEqual([
+      'boiler',
+      boiler.name,
+      boiler.id,
+    ]);
+  });
+  test('a curve is of the catalogue, typed by its figures, by points, by a line of a specification, or unknown', async () => {
+    const job = await bench();
+    const wrapper = await show(CircuitChoice);
+    const chosen = (): string => lists(wrapper, choice.sensorCurve).modelValue;
+    const offered = lists(wrapper, choice.sensorCurve).groups!;
+    expect(offered.map((g) => g.label)).toEqual([choice.typed, choice.catalogue]);
+    for (const { value, label } of offered.flatMap((g) => g.options))
+      expect([typeof value, label !== ''], value).toEqual(['string', true]);
+    for (const { value } of [...offered[0].options, offered[1].options[0]]) {
+      await pickFrom(wrapper, choice.sensorCurve, value);
+      expect(chosen(), value).toBe(value);
+    }
+    expect(job.circuit.curve).toEqual({ source: 'catalogue', id: offered[1].options[0].value });
+    expect(wrapper.emitted('details')).toHaveLength(1);
+    await pickFrom(wrapper, choice.sensorCurve, 'points');
+    expect(job.circuit.curve).toMatchObject({
+      source: 'points',
+      points: [0, 1, 2].map(() => ({ temperatureC: { value: null }, resistanceOhm: { value: null } })),
+    });
+    await pickFrom(wrapper, choice.sensorCurve, 'band ptc');
+    expect(job.circuit.curve).toMatchObject({ source: 'band', slope: 'ptc', bands: [{ temperatureC: { value: 20 } }] });
+    await type(wrapper, choice.ohmsFromTo, '2-3k');
+    expect(job.circuit.curve).toMatchObject({ bands: [{ resistanceOhm: { text: '2-3k' } }] });
+    await pickFrom(wrapper, choice.sensorCurve, 'band');
+    expect(job.circuit.curve).toMatchObject({ slope: 'ntc' });
+    await pickFrom(wrapper, choice.sensorCurve, offered[0].options[0].value);
+    const fields = typedFields(wrapper);
+    expect(fields.length).toBeGreaterThan(1);
+    await type(wrapper, fields[0].name.trim(), '2k');
+    expect(
+      Object.values((job.circuit.curve as { figures: Record<string, { value: number | null }> }).figures)[0].value,
+    ).toBe(2000);
+  });
+  test('a curve from a file stays as it is, and is offered first', async () => {
+    const given = { source: 'given', name: 'Oil', curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 } } as const;
+    const job = await bench((j) => (j.circuit.curve = { ...given }));
+    const wrapper = await show(CircuitChoice);
+    expect(lists(wrapper, choice.sensorCurve).groups![0]).toMatchObject({
+      label: choice.fromTheFile,
+      options: [{ value: 'given', label: 'Oil' }],
+    });
+    await pickFrom(wrapper, choice.sensorCurve, 'given');
+    expect(job.circuit.curve).toEqual(given);
+  });
+});
+
+describe('a circuit in detail', () => {
+  test('every choice has words, and is on the check once it is made', async () => {
+    const job = await bench();
+    const wrapper = await show(CircuitDetails, { props: { open: true } });
+    for (const [label, at] of [
+      [details.layout, () => job.circuit.layout],
+      [details.pullUpSource, () => job.circuit.pullUpSource],
+      [details.comparedWith, () => String(job.circuit.display.ratiometric)],
+    ] as [string, () => unknown][]) {
+      const { options } = lists(wrapper, label);
+      expect(options!.length, label).toBeGreaterThan(2);
+      for (const { value, label: words } of options!) {
+        await pickFrom(wrapper, label, value);
+        expect([at(), lists(wrapper, label).modelValue, words !== ''], label).toEqual([value, value, true]);
+      }
+    }
+    for (const [label, text, at, value] of [
+      [details.supplyBattery, '24', () => job.circuit.supplyV.value, 24],
+      [details.hotPullUp, '350', () => job.circuit.hotPullUpOhm.value, 350],
+    ] as [string, string, () => unknown, number][]) {
+      await type(thePage(), label, text);
+      expect(at(), label).toBe(value);
+    }
+  });
+  test('a specification has a second line at most, a table as many points as are added', async () => {
+    const job = await bench((j) => {
+      j.circuit.curve = {
+        source: 'band',
+        slope: 'ntc',
+        bands: [{ temperatureC: { text: '20 °C', value: 20 }, resistanceOhm: { text: '', value: null } }],
+      } as never;
+    });
+    await show(CircuitDetails, { props: { open: true } });
+    await press(thePage(), details.aSecondLine);
+    expect((job.circuit.curve as { bands: unknown[] }).bands).toHaveLength(2);
+    const more = thePage()
+      .findAll('button')
+      .find((b) => b.text().includes(details.aSecondLine))!;
+    expect(more.attributes('disabled')).toBeDefined();
+    await type(thePage(), details.temperature(2), '80');
+    expect(job.circuit.curve).toMatchObject({ bands: [{}, { temperatureC: { value: 80 } }] });
+  });
+});
+
+describe('the card of a test', () => {
+  const card = async (id: string): Promise<VueWrapper> => {
+    session().work.goTest(id);
+    return show(TestCard);
+  };
+  test('a reading is excluded with a reason, and included again; without one nothing is excluded', async () => {
+    const job = await bench((j) => (j.readings = [reading('sensor-ohms', '2k8', 2800)]));
+    const wrapper = await card('sensor-ohms');
+    await type(wrapper, outcome.noteLabel, 'cold');
+    expect(job.readings[0].note).toBe('cold');
+    await press(wrapper, outcome.voidWhy);
+    expect(wrapper.get('.voiding button[type="submit"]').attributes('disabled')).toBeDefined();
+    await wrapper.get('.voiding').trigger('submit');
+    expect(job.readings[0].voided ?? null).toBeNull();
+    await press(wrapper, outcome.voidWhy);
+    await type(wrapper, outcome.exclusionReason, '  wrong pin ');
+    await press(wrapper, outcome.keep);
+    expect(wrapper.find('.voiding').exists()).toBe(false);
+    await press(wrapper, outcome.voidWhy);
+    await wrapper.get('.voiding').trigger('submit');
+    expect(job.readings[0].voided?.reason).toBe('wrong pin');
+    await flushPromises();
+    expect(wrapper.get('.box.voided').text()).toContain(outcome.voided('wrong pin'));
+    await press(wrapper, outcome.include);
+    expect(job.readings[0].voided ?? null).toBeNull();
+    // The words of the last time are gone.
+    await press(wrapper, outcome.voidWhy);
+    expect(typedFields(wrapper).find((f) => f.name === outcome.exclusionReason)!.field.element.value).toBe('');
+  });
+  test('how it was taken: as found, hot or wiggling, or at a moment of this check', async () => {
+    const job = await bench((j) => {
+      j.readings = [reading('sensor-ohms', '2k8', 2800)];
+      j.moments.push({ ...newMoments()[0], id: 'later', temperatureC: { text: '60 °C', value: 60 } });
+    });
+    const wrapper = await card('sensor-ohms');
+    const { options } = lists(wrapper, entry.while);
+    expect(options!.map((o) => o.label)).toEqual([
+      entry.asFound,
+      entry.hotAfterHeat,
+      entry.wiggling,
+      entry.atTemperature('60 °C'),
+    ]);
+    for (const [value, state, moment] of [
+      ['hot', 'hot', 'hot'],
+      ['wiggling', 'wiggling', 'steady'],
+      ['later', 'steady', 'later'],
+      ['steady', 'steady', 'steady'],
+    ] as const) {
+      await pickFrom(wrapper, entry.while, value);
+      expect([job.readings[0].state, job.readings[0].moment, lists(wrapper, entry.while).modelValue], value).toEqual([
+        state,
+        moment,
+        value,
+      ]);
+    }
+  });
+  test('a reading along the harness has its place, and its side at a connector; before it is typed the place is kept', async () => {
+    const job = await bench(
+      (j) => (j.loom = { ...newHarness(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] }),
+    );
+    const wrapper = await card('connector-voltage');
+    const { options, modelValue } = lists(wrapper, entry.where);
+    expect([
+      options!.length,
+      new Set(options!.map((o) => o.label)).size,
+      options!.some((o) => o.value === modelValue),
+    ]).toEqual([8, 8, true]);
+    await pickFrom(wrapper, entry.where, 'return 2 sensor');
+    expect(lists(wrapper, entry.where).modelValue).toBe('return 2 sensor');
+    await wrapper.get('.large input').setValue('4.4');
+    await flushPromises();
+    expect(job.readings[0].conditions).toMatchObject({ wire: 'return', position: 2, side: 'sensor' });
+    await pickFrom(wrapper, entry.where, 'signal 1 module');
+    expect(job.readings[0].conditions).toMatchObject({ wire: 'signal', position: 1, side: 'module' });
+  });
+  test('what hangs on the temperature asks for it; what is put into a bath asks for that', async () => {
+    const job = await bench();
+    const scan = await card('displayed');
+    await type(scan, entry.thermometer, '18');
+    expect(job.moments[0].temperatureC.value).toBe(18);
+    scan.unmount();
+    const substituted = await card('displayed-substituted');
+    await type(substituted, entry.withResistor, '2k2');
+    await substituted.get('.large input').setValue('25');
+    await flushPromises();
+    expect(job.readings[0]).toMatchObject({ value: 25, conditions: { substituteOhm: { value: 2200 } } });
+  });
+});
+
+describe('the large view', () => {
+  const key = async (name: string): Promise<void> => {
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+    await flushPromises();
+  };
+  test('a figure is typed by keys, corrected, and saved by Enter; nothing before', async () => {
+    const job = await judgedBench();
+    session().work.goTest('open-voltage');
+    const wrapper = await show(ReadingMode);
+    const figure = (): string => wrapper.get('[data-test="far-figure"]').text();
+    expect([figure(), wrapper.get('.name').text()]).toEqual(['—', measurementById('open-voltage')!.title]);
+    for (const k of ['4', '.', '8', '9', 'Backspace', 'x', 'Tab']) await key(k);
+    expect([figure(), wrapper.text().includes(large.notTakenYet), job.readings]).toEqual(['4.8 V', true, []]);
+    await key('Enter');
+    expect([job.readings.map((r) => [r.measurement, r.value]), figure()]).toEqual([[['open-voltage', 4.8]], '4.8 V']);
+    expect(wrapper.text()).not.toContain(large.notTakenYet);
+    await key('Enter');
+    expect(job.readings).toHaveLength(1);
+    await judged();
+    await flushPromises();
+    expect(wrapper.get('.range').text()).toContain(large.healthy);
+    await key('Escape');
+    expect(wrapper.emitted('close')).toHaveLength(1);
+  });
+});
+
+describe('the verdict in figures', () => {
+  const OPEN = [reading('open-voltage', '5', 5), reading('sensor-ohms', 'OL', 0)].map((r, i) =>
+    i === 1 ? { ...r, value: 'OL' as const } : r,
+  );
+  test('every fault with its weight before and now; a factor of one’s own weighs at once, and can be left out', async () => {
+    const job = await judgedBench((j) => (j.readings = OPEN));
+    await show(WhyDrawer, { props: { open: true } });
+    const { ranking } = session().verdict.result!.assessment;
+    expect(rowsOf(thePage(), why.everyFault)).toHaveLength(ranking.length);
+    const [cells] = rowsOf(thePage(), why.everyFault);
+    expect(cells[0]).toContain(ranking[0].name);
+    expect(cells.slice(1, 3)).toEqual([formatProbability(ranking[0].prior), formatProbability(ranking[0].probability)]);
+    const factor = why.yourFactorOn(ranking[0].name);
+    const weigh = async (text: string): Promise<void> => {
+      const field = typedFields(thePage()).find((f) => f.name === factor)!.field;
+      await field.setValue(text);
+      await field.trigger('change');
+      await field.trigger('blur');
+      await flushPromises();
+    };
+    await weigh('0,5');
+    expect(job.weightFactors).toEqual({ [ranking[0].fault]: 0.5 });
+    await weigh('-3');
+    await weigh('2000');
+    expect(job.weightFactors).toEqual({ [ranking[0].fault]: 0.5 });
+    await weigh('1');
+    expect(job.weightFactors).toEqual({});
+  });
+  test('how much each reading matters, and how the verdict changed; nothing while it is closed', async () => {
+    await judgedBench((j) => (j.readings = OPEN));
+    const closed = await show(WhyDrawer, { props: { open: false } });
+    await flushPromises();
+    expect(thePage().findAll('li')).toHaveLength(0);
+    closed.unmount();
+    await show(WhyDrawer, { props: { open: true } });
+    await until(() => thePage().findAll('li').length === 2 && thePage().find('[data-test="course"]').exists(), 'both');
+    expect(thePage().text()).not.toContain(why.computingWeights);
+  });
+  test('without a reading, and without a circuit, it says so', async () => {
+    const job = await judgedBench();
+    await show(WhyDrawer, { props: { open: true } });
+    expect(thePage().text()).toContain(why.noReadingYet);
+    job.circuit.referenceV = { text: '', value: null };
+    await judged();
+    await until(async () => (await flushPromises(), thePage().text().includes(why.incomplete)), 'the reason');
+  });
+});
+
+describe('the quick check of a phone', () => {
+  const names = (w: VueWrapper): string[] => w.findAll('[data-field]').map((f) => f.attributes('data-field')!);
+  test('its figures in their order; a circuit of one wire has no return; a picture shows where the leads go', async () => {
+    await bench();
+    const wrapper = await show(QuickPhone);
+    expect(names(wrapper)).toEqual([
+      'thermometer',
+      'displayed',
+      'sensor-ohms',
+      'open-voltage',
+      'loaded-voltage',
+      'return-drop',
+    ]);
+    await wrapper.get('[data-field="open-voltage"] .look').trigger('click');
+    await flushPromises();
+    const { steps } = measurementById('open-voltage')!;
+    expect(document.body.textContent).toContain(steps[0]);
+    wrapper.unmount();
+    await session().close();
+    await bench(() => undefined, CATALOGUE_CIRCUITS.find((c) => c.layout === 'one-wire')!.id);
+    expect(names(await show(QuickPhone))).not.toContain('return-drop');
+  });
+  test('the circuit is changed in place; a figure typed is a reading', async () => {
+    const job = await bench();
+    const wrapper = await show(QuickPhone);
+    expect(wrapper.find('.choice').exists()).toBe(false);
+    await wrapper.get(`[aria-label="${phoneWords.change}"]`).trigger('click');
+    expect(wrapper.find('.choice').exists()).toBe(true);
+    await press(wrapper, phoneWords.done);
+    expect(wrapper.find('.choice').exists()).toBe(false);
+    await wrapper.get('[data-field="open-voltage"] input').setValue('4.8');
+    await flushPromises();
+    expect(job.readings.map((r) => [r.measurement, r.value])).toEqual([['open-voltage', 4.8]]);
+  });
+});
