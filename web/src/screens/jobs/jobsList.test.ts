@@ -1,0 +1,176 @@
+// @vitest-environment happy-dom
+import { newJob } from '@mellow-probe/core/check/job/newJob';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { JOB_STATES } from '@mellow-probe/core/base/units/vocabulary';
+import { FAULT_GROUPS } from '@mellow-probe/core/base/units/vocabulary';
+import {
+  chosenBarWords as bar,
+  jobFiltersWords as filters,
+  jobsScreenWords as say,
+  noJobsWords as none,
+} from '@mellow-probe/core/wording/screens/jobs';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { browser, until } from '../../../test/browserWindow.ts';
+import { jobDoor, NOW, pickFrom, press, show, thePage, type } from '../../../test/mountedScreens.ts';
+import { useJobs } from '../../data/stores/jobs/jobs.ts';
+import { usePreferences } from '../../data/stores/preferences.ts';
+import JobsScreen from './JobsScreen.vue';
+
+const saved = vi.hoisted((): string[] => []);
+vi.mock('../../browser/saveFile.ts', async (original) => ({
+  ...(await original<object>()),
+  saveFile: (name: string) => void saved.push(name),
+  saveBlob: (name: string) => void saved.push(name),
+}));
+beforeEach(() => void saved.splice(0));
+
+async function ledger(...jobs: [title: string, change?: (job: Job) => void][]): Promise<VueWrapper> {
+  for (const [i, [title, change]] of jobs.entries()) {
+    const job = { ...newJob(`j${i}`, NOW), title };
+    change?.(job);
+    await jobDoor(job.id).write(job, null);
+  }
+  const wrapper = await show(JobsScreen);
+  await until(() => useJobs().loaded && (jobs.length === 0 || shown(wrapper).length > 0), 'the list');
+  await flushPromises();
+  return wrapper;
+}
+const shown = (w: VueWrapper) => w.findAll('[data-test="job"]');
+const titles = (w: VueWrapper): string[] =>
+  useJobs()
+    .lines.map((l) => l.title)
+    .filter((t) => w.text().includes(t))
+    .sort();
+/** Chooses every check that is shown, as the boxes of the list do. */
+async function chooseAll(w: VueWrapper): Promise<void> {
+  const list = ['JobTable', 'JobCards'].map((name) => w.findComponent({ name })).find((l) => l.exists())!;
+  list.vm.$emit(
+    'update:chosen',
+    useJobs().lines.flatMap((l) => (w.text().includes(l.title) ? [l.id] : [])),
+  );
+  await until(async () => (await flushPromises(), w.text().includes(bar.none)), 'what can be done with them');
+}
+
+describe('the list of checks', () => {
+  test('none yet: how a first one begins, as the device or the preferences say', async () => {
+    const wrapper = await ledger();
+    expect(wrapper.text()).toContain(none.title);
+    expect(wrapper.findAll('[role="search"]')).toHaveLength(0);
+    usePreferences().opens = 'guided';
+    await press(wrapper, none.startFirst);
+    await until(() => /^\/check\/.+\/guide$/.test(wrapper.vm.$route.fullPath), 'the guided check');
+    usePreferences().opens = 'quick';
+    await press(wrapper, say.newCheck);
+    await until(() => /^\/check\/[^/]+$/.test(wrapper.vm.$route.fullPath), 'the quick check');
+  });
+  test('the tour begins on the bench, whatever is preferred', async () => {
+    const wrapper = await ledger();
+    usePreferences().opens = 'guided';
+    await press(wrapper, none.startWithTour);
+    await until(() => /^\/check\/[^/]+\?tour=?$/.test(wrapper.vm.$route.fullPath), 'the tour');
+  });
+  test('every list of filters has words for each choice; what none matches is shown again', async () => {
+    const wrapper = await ledger(
+      ['Pump', (j) => (j.field = 'engine')],
+      ['Boiler 2', (j) => (j.field = 'boiler')],
+      ['Crane', (j) => (j.tags = ['harbour'])],
+    );
+    if (!wrapper.text().includes(filters.due)) await press(wrapper, filters.narrow);
+    const options = (label: string) =>
+      (
+        wrapper.findAllComponents({ name: 'PickList' }).find((l) => l.vm.$props.label === label)!.vm
+          .$props as unknown as { options: { value: string; label: string }[] }
+      ).options;
+    expect(options(filters.field).map((o) => o.value)).toEqual(['', 'engine', 'climate', 'boiler']);
+    expect(options(filters.state).map((o) => o.value)).toEqual(['', ...JOB_STATES]);
+    expect(options(filters.decided).map((o) => o.value)).toEqual(['', 'undecided', ...FAULT_GROUPS]);
+    expect(options(filters.tag).map((o) => o.value)).toEqual(['', 'harbour']);
+    for (const label of [filters.field, filters.state, filters.decided, filters.tag])
+      for (const o of options(label)) expect(o.label, `${label} ${o.value}`).toBeTruthy();
+    await pickFrom(wrapper, filters.field, 'boiler');
+    expect(titles(wrapper)).toEqual(['Boiler 2']);
+    await pickFrom(wrapper, filters.tag, 'harbour');
+    expect(wrapper.text()).toContain(none.noMatch);
+    await press(wrapper, none.showAll);
+    expect(shown(wrapper)).toHaveLength(3);
+    await wrapper.get('input[type="search"]').setValue('cran');
+    await flushPromises();
+    expect(titles(wrapper)).toEqual(['Crane']);
+  });
+  test('archived checks are shown apart, and come out again', async () => {
+    const wrapper = await ledger(['Pump'], ['Old', (j) => (j.archivedAt = NOW)]);
+    expect(titles(wrapper)).toEqual(['Pump']);
+    if (!wrapper.text().includes(filters.due)) await press(wrapper, filters.narrow);
+    const box = wrapper.findAll('label').find((l) => l.text() === filters.archive)!;
+    await box.get('input').setValue(true);
+    await flushPromises();
+    expect(titles(wrapper)).toEqual(['Old']);
+    await chooseAll(wrapper);
+    await press(wrapper, bar.unarchive);
+    await until(() => useJobs().lines.every((l) => !l.archived), 'out of the archive');
+  });
+});
+
+describe('what is done with checks', () => {
+  test('several at once: exported they stay chosen; tagged, archived and deleted they do not', async () => {
+    const wrapper = await ledger(['Pump'], ['Crane']);
+    await chooseAll(wrapper);
+    await press(wrapper, bar.export);
+    await until(() => saved.length === 1, 'the file');
+    expect(saved).toEqual(['checks-2.zip']);
+    await press(wrapper, bar.tag);
+    await type(thePage(), bar.tagsLabel, 'harbour');
+    await thePage().get('form').trigger('submit');
+    await until(() => useJobs().lines.every((l) => l.tags.includes('harbour')), 'the tags');
+    await until(async () => (await flushPromises(), !wrapper.text().includes(bar.export)), 'none chosen');
+    await chooseAll(wrapper);
+    await press(wrapper, bar.delete);
+    await until(async () => (await flushPromises(), useJobs().lines.length === 0), 'both deleted');
+    await press(wrapper, say.undo);
+    await until(() => useJobs().lines.length === 2, 'both back');
+  });
+  test('one: copied, exported and archived from its own menu', async () => {
+    const wrapper = await ledger(['Pump']);
+    const list = wrapper.findComponent({ name: 'JobActs' });
+    const act = async (what: string): Promise<void> => {
+      list.vm.$emit('act', what);
+      await flushPromises();
+    };
+    await act('export');
+    await until(() => saved.length === 1, 'the file');
+    expect(saved).toEqual(['Pump.json']);
+    await act('copy');
+    await until(() => useJobs().lines.length === 2, 'the copy');
+    await act('archive');
+    await until(() => useJobs().lines.some((l) => l.archived), 'the archive');
+  });
+  test('the menu goes to backup and to receiving, and chooses all', async () => {
+    const wrapper = await ledger(['Pump'], ['Crane']);
+    const entries = async () => {
+      const menu = wrapper.findAllComponents({ name: 'MenuButton' }).find((m) => m.vm.$props.name === say.moreMenu)!;
+      return menu.vm.$props.entries as { name: string; act: () => void }[];
+    };
+    await until(() => wrapper.findAllComponents({ name: 'MenuButton' }).length > 0, 'the menu');
+    const act = async (name: string): Promise<void> => {
+      (await entries()).find((e) => e.name === name)!.act();
+      await flushPromises();
+    };
+    expect((await entries()).every((e) => e.name !== '')).toBe(true);
+    await act(say.chooseAll);
+    expect(wrapper.text()).toContain(bar.export);
+    await act(say.receive);
+    await until(() => wrapper.vm.$route.path === '/take', 'receiving');
+    await act(say.safeKeeping);
+    await until(() => wrapper.vm.$route.path === '/safe', 'backup');
+  });
+  test('a full store is said, with what to do; it is tried again', async () => {
+    const wrapper = await ledger(['Pump']);
+    browser.refuse = 'full';
+    await useJobs().copy('j0');
+    await until(async () => (await flushPromises(), wrapper.text().includes(say.makeRoom)), 'the reason');
+    browser.refuse = null;
+    await press(wrapper, say.tryAgain);
+    await until(async () => (await flushPromises(), !wrapper.text().includes(say.makeRoom)), 'no fault');
+  });
+});
