@@ -77,19 +77,6 @@ test('the plug is pulled, and without typing it is seen which values move; the l
   expect(readings).toContain('-40 °C');
 });
 
-test('a live figure is taken into the card when it stands, and by a key', async ({ page }) => {
-  await openDemo(page, /Pilot boat/);
-  await page.getByRole('link', { name: 'Live data', exact: true }).click();
-  await startMachine(page, 'Nothing wrong');
-  await page.getByRole('link', { name: 'Back to the check' }).click();
-  await page.locator('[data-station="live"]').click();
-  const take = page.locator('[data-test="live-take"]');
-  await expect(take).toBeVisible();
-  await expect(take).toContainText('steady');
-  await page.keyboard.press('F8');
-  await expect(page.locator('.large input')).toHaveValue(/^\d+ °C$/);
-});
-
 test.describe('what is fetched ahead', () => {
   test.use({ fetchesAhead: true });
   test('a warm-up is recorded, judged and put on a check; the server may be gone by then', async ({

@@ -110,58 +110,6 @@ test('files in and out: CSV and JSON of a curve come back', async ({ page }) => 
   await pickCurve(page, 'Platinum Pt200');
 });
 
-test('what sensor is this: ranked, and the temperature that tells', async ({ page }) => {
-  await page.goto('/shelf/identify');
-  await page.getByLabel('Temperature 1').fill('70F');
-  await page.getByLabel('Ohms 1').fill('11 883');
-  await expect(page.locator('[data-test="separate"]')).toContainText('One more pair near');
-  await page.getByLabel('Temperature 2').fill('80');
-  await page.getByLabel('Ohms 2').fill('1255');
-  await expect(page.locator('[data-test="candidate"]').first()).toContainText('NTC 10 kΩ, steep, B25/85 3978');
-  // A third of a kelvin apart: nothing measured here tells the two steep ones from each other.
-  await expect(page.locator('[data-test="candidate"]').nth(1)).toContainText('NTC 10 kΩ, B25/85 3950');
-  await page.getByRole('button', { name: 'Use on this check' }).click();
-  await expect(chosen(page.getByLabel('Sensor curve', { exact: true }))).toContainText('NTC 10 kΩ, steep');
-});
-
-test('a sweep gives the module’s own curve and says that another part is fitted', async ({ page }) => {
-  await page.goto('/shelf/sweep');
-  const rows = [
-    ['100', '120', '0.19'],
-    ['470', '70', ''],
-    ['1k', '49', '1.43'],
-    ['2k2', '30', ''],
-    ['4k7', '14', ''],
-    ['10k', '-1', ''],
-    ['220k', '-40', ''],
-    ['470k', '-40', ''],
-  ];
-  for (const [i, [ohm, shown, volts]] of rows.entries()) {
-    if (i > 4) await page.getByRole('button', { name: 'Another row' }).click();
-    await page
-      .getByLabel(`Resistor ${i + 1}`)
-      .or(page.locator('[data-test="sweep-row"]').nth(i).locator('input').first())
-      .first()
-      .fill(ohm);
-    const inputs = page.locator('[data-test="sweep-row"]').nth(i).locator('input');
-    await inputs.nth(1).fill(shown);
-    await inputs.nth(2).fill(volts);
-  }
-  await expect(
-    page.locator('[data-test="sweep-told"]').filter({ hasText: 'Cold end of the scale: −40' }),
-  ).toBeVisible();
-  await expect(
-    page.locator('[data-test="sweep-told"]').filter({ hasText: /Pull-up about 2\.[45]\d kΩ/ }),
-  ).toBeVisible();
-  await expect(
-    page.locator('[data-test="sweep-told"]').filter({ hasText: 'The module expects NTC 2.8 kΩ' }),
-  ).toBeVisible();
-  await choose(page.getByLabel('The sensor fitted'), 'NTC 5 kΩ, B25/85 3976');
-  await expect(page.locator('[data-test="sweep-told"]').filter({ hasText: 'wrong part is fitted' })).toBeVisible();
-  await page.getByRole('button', { name: /Use curve, pull-up and ends/ }).click();
-  await expect(page.getByLabel('Pull-up')).toHaveValue(/^2[45]\d\d$/);
-});
-
 test('divider desk: sliders move the curves without blocking; a pull-up is learned from a good pair', async ({
   page,
 }) => {
@@ -178,28 +126,6 @@ test('divider desk: sliders move the curves without blocking; a pull-up is learn
   await page.getByRole('button', { name: 'Use this circuit on a check' }).click();
   await expect(page.getByLabel('Title of this check')).toBeVisible();
   await expect(page.getByLabel('Pull-up')).toHaveValue('8132');
-});
-
-test('a curve is learned from the pairs of own checks, and another sensor is left out', async ({ page }) => {
-  await page.goto('/demo/');
-  await page.locator('[data-test="job"]').first().waitFor();
-  await page.goto('/demo/shelf/learn');
-  const wished = page.getByLabel('Part number, machine or circuit');
-  const learned = page.locator('[data-test="learned"]');
-  await wished.fill('nothing of this name');
-  await expect(page.getByText('No check matches.')).toBeVisible();
-  await wished.fill('Beet');
-  await expect(learned).toHaveText(/^There are too few pairs/);
-  await wished.fill('10 k');
-  await expect(learned).toHaveText(/^Learned from 8 pairs of 4 checks\..* from 0 °C to 60 °C, within ± /);
-  await expect(page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox')).toHaveCount(5);
-  await page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox').first().uncheck();
-  await expect(learned).not.toHaveText(/of 4 checks/);
-  await page.getByRole('group', { name: 'Checks to learn from' }).getByRole('checkbox').first().check();
-  await page.getByLabel('Name', { exact: true }).fill('Learned here');
-  await page.getByRole('button', { name: 'Save the curve' }).click();
-  await pickCurve(page, 'Learned here');
-  await expect(page.locator('[data-test="curve-table"]')).toContainText(/20\s°C14\.7/);
 });
 
 test('substitutes from the drawer; the test lands on a check with its caution', async ({ page }) => {
@@ -283,10 +209,4 @@ test('own codes of a boiler: put on the shelf, understood on a check, out and in
   await expect(page.locator('[data-test="code"]')).toContainText('E12');
   await expect(page.locator('[data-test="code"]')).toContainText('Flow temperature: circuit open');
   await kept(page);
-});
-
-test('both definitions of B stand beside a curve', async ({ page }) => {
-  await page.goto('/shelf/curves');
-  await pickCurve(page, 'NTC 10 kΩ');
-  await expect(page.locator('[data-test="curve-names"]')).toHaveText(/^R25 \d.* · B25\/85 \d{4} K · B0\/50 \d{4} K$/);
 });

@@ -184,28 +184,6 @@ test('the tool hidden says nothing; a bet is answered once it was said; shown it
   }
 });
 
-test('an exam: drawn, played, its result signed and as CSV, a class put together', async ({ page }) => {
-  await page.goto('/train/exam');
-  await page.getByLabel('Name').fill('Ada');
-  const [one, two] = [41, 42].map((seed) =>
-    trainingCase({ theme: 'series-resistance', field: 'boiler', difficulty: 1, seed }),
-  );
-  await page.getByLabel('Case numbers, one per line').fill(`${one.number}\n${two.number}\nnonsense`);
-  await expect(page.getByText('Not a case number: nonsense.')).toBeVisible();
-  await press(page, '1 · play');
-  await play(page, one, [{ kind: 'act', group: 'wiring', reason: '' }]);
-  await ends(page, one);
-  await page.goto('/train/exam');
-  await expect(page.getByText('1 of 1 right first time, 1 still to play.')).toBeVisible();
-  await expect(page.getByRole('button', { name: '1 · done' })).toBeDisabled();
-  const download = page.waitForEvent('download');
-  await press(page, 'CSV for the instructor');
-  const file = await (await download).path();
-  await page.locator('[data-files="Results as CSV"] input[type="file"]').setInputFiles(file);
-  await expect(page.getByRole('table').last()).toContainText('Ada');
-  await expect(page.getByRole('table').last()).toContainText('1 of 1');
-});
-
 test.describe('on a phone, the server gone after loading', () => {
   test.use({ ...PHONE, fetchesAhead: true });
   test('two steps of the course: page, desk, a case each to its end', async ({ page, context }) => {

@@ -246,6 +246,20 @@ describe('what sensor is this', () => {
     expect(usedOnCheck(wrapper, identify.useOnCheck).circuit.curve).toMatchObject({ name });
     expect(has(wrapper, 'none-fits')).toBe(false);
   });
+  test('one pair, in °F and with a gap in its figure, says which second one helps most', async () => {
+    const wrapper = await show(IdentifyTool);
+    await type(wrapper, identify.temperature(1), '70F');
+    await type(wrapper, identify.ohms(1), '11 883');
+    expect(text(wrapper, 'separate')).toContain(identify.nextPair('°', '', '', '', '').split(' °')[0]);
+    await type(wrapper, identify.temperature(2), '80');
+    await type(wrapper, identify.ohms(2), '1255');
+    // A third of a kelvin apart: nothing measured here tells the two steep ones from each other.
+    const names = wrapper.findAll('[data-test="candidate"]').map((c) => plain(c.text()));
+    expect([names[0], names[1]]).toEqual([
+      expect.stringContaining('NTC 10 kΩ, steep, B25/85 3978'),
+      expect.stringContaining('NTC 10 kΩ, B25/85 3950'),
+    ]);
+  });
   test('pairs of no saved curve say so, with the figures of a curve of their own to use', async () => {
     const other = curveModel({ kind: 'beta', r25Ohm: 77_000, betaK: 4600 });
     const wrapper = await pairs([20, Math.round(other.resistanceOhm(20))], [70, Math.round(other.resistanceOhm(70))]);
@@ -295,6 +309,34 @@ describe('a module’s own curve', () => {
     const { circuit } = usedOnCheck(wrapper, sweep.useOnCheck);
     expect(circuit.curve).toMatchObject({ source: 'given', name: sweep.curveName });
     expect(circuit.pullUpOhm.value! / 2490).toBeCloseTo(1, 1);
+  });
+  test('its ends are those of the scale; a sensor that it does not expect is said to be the wrong part', async () => {
+    const wrapper = await show(SweepTool);
+    for (let i = 0; i < 3; i++) await press(wrapper, sweep.anotherRow);
+    const list = [
+      [100, 120],
+      [470, 70],
+      [1000, 49],
+      [2200, 30],
+      [4700, 14],
+      [10_000, -1],
+      [220_000, -40],
+      [470_000, -40],
+    ];
+    await rows(
+      wrapper,
+      list.map(([ohm, shown]) => [ohm, shown, Number(((5 * ohm) / (ohm + 2490)).toFixed(3))]),
+    );
+    const said = (): string[] => wrapper.findAll('[data-test="sweep-told"]').map((t) => plain(t.text()));
+    expect(said()).toContain(plain(sweep.coldEnd(formatTemperature(-40, 'C'))));
+    expect(said().some((t) => /Pull-up about 2\.4\d kΩ/.test(t))).toBe(true);
+    expect(said().some((t) => t.includes('NTC 2.8 kΩ'))).toBe(true);
+    expect(wrapper.findAll('[data-test="sweep-told"].odd')).toHaveLength(0);
+    const other = useCurves().all.find((c) => c.name === 'NTC 5 kΩ, B25/85 3976')!;
+    wrapper.findComponent({ name: 'CurvePick' }).vm.$emit('update:modelValue', other.id);
+    await flushPromises();
+    expect(wrapper.findAll('[data-test="sweep-told"].odd')).toHaveLength(1);
+    expect(usedOnCheck(wrapper, sweep.useOnCheck).circuit.display.minC.value).toBe(-40);
   });
   test('rows are added up to the most', async () => {
     const wrapper = await show(SweepTool);
