@@ -181,7 +181,7 @@ describe('how a verdict came about, as a chart', () => {
     expect([from < 0, to > 2, to < 2.5, layout.yaxis!.tickvals]).toEqual([true, true, true, [0, 25, 50, 75, 100]]);
     expect((layout.yaxis!.range as number[]).map((v, i) => (i === 0 ? v < 0 : v > 100))).toEqual([true, true]);
   });
-  test('the leader has its name at its end, the others where they were highest; it is told apart by dash and width, too', () => {
+  test('the leader has its name at its end, the others where they were highest; lines differ by dash and width, too', () => {
     const [leader, other] = courseFigure(course, String, false).data as unknown as Named[];
     expect([leader.text, other.text]).toEqual([
       ['', '', groupName('sensor')],

@@ -108,7 +108,7 @@ describe('what is checked', () => {
   });
 });
 
-test('what is wrong: a tap puts a symptom on the check, another takes it off; two that contradict each other are said', async () => {
+test('what is wrong: a tap puts a symptom on the check, another takes it off; the page names two that contradict each other', async () => {
   const { guide, job } = await at('trouble');
   const chips = guide.findAll('.chip');
   expect(chips.length).toBeGreaterThan(4);

@@ -19,7 +19,7 @@ const titled = (id: string, title: string) => ({ ...newJob(id, NOW), title });
 const JOBS = [titled('a', 'Pump'), titled('b', 'Pump'), titled('c', 'Pump'), titled('d', 'Boiler')];
 const read = (id: string) => Promise.resolve(JOBS.find((j) => j.id === id) ?? null);
 
-test('one check is its own file, with its photos; of none that is left there is none', async () => {
+test('one check is its own file, with its photos; without a check there is no file', async () => {
   const photo = { id: 'p', caption: 'plug', takenAt: NOW };
   await putPhoto('a', 'p', 'data:image/jpeg;base64,/9j/');
   await exportJobs(['a', 'gone'], async (id) => {

@@ -164,7 +164,7 @@ describe('what is done with checks', () => {
     await act(say.safeKeeping);
     await until(() => wrapper.vm.$route.path === '/safe', 'backup');
   });
-  test('a full store is said, with what to do; it is tried again', async () => {
+  test('a full store: the page says what to do, and can try again', async () => {
     const wrapper = await ledger(['Pump']);
     browser.refuse = 'full';
     await useJobs().copy('j0');

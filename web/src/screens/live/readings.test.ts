@@ -127,7 +127,7 @@ describe('the heat cycle', () => {
     const wrapper = await show(HeatCycle);
     expect(wrapper.text()).toBe(cycle.needsChannel);
   });
-  test('an old value is none; one that is steady says so', async () => {
+  test('an old value does not count; a steady one is marked', async () => {
     shows('coolant', 'celsius', 20, steadyAt(20));
     const wrapper = await show(HeatCycle);
     const now = (): string => wrapper.get('.now-line').text();
@@ -251,7 +251,7 @@ describe('the recording', () => {
       ...['wiggle bulkhead', 'wiggle nothing'],
     ]);
   });
-  test('a note has the words that were typed, without what surrounds them; of none there is none', async () => {
+  test('a note has the words that were typed, without spaces around them; an empty one is not recorded', async () => {
     const wrapper = await recording();
     const field = wrapper.get<HTMLInputElement>('.note input');
     await wrapper.get('form').trigger('submit');

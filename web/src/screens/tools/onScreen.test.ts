@@ -109,7 +109,7 @@ describe('a saved curve', () => {
     expect(rowsOf(wrapper, curveWords.tableLabel).map(([t]) => t)).toEqual(['32 °F', '41 °F', '50 °F']);
     expect(drawn(wrapper)[curveWords.low].x[0]).toBeCloseTo(32, 9);
   });
-  test('it is named by R25 and both B values; a curve that is not NTC has none; outside its range is said', async () => {
+  test('it is named by R25 and both B values; a curve that is not NTC has neither', async () => {
     const wrapper = await show(CurvesTool);
     const r = model();
     const b = (low: number, high: number): number =>
@@ -180,16 +180,17 @@ describe('a curve of one’s own', () => {
     await until(() => wrapper.vm.$route.path === '/shelf/curves', 'the list of curves');
     expect(wrapper.get('textarea').element.value).toBe('');
   });
-  test('a mistyped row is named with what was probably meant, and can be left out', async () => {
-    const wrapper = await byTable([...TABLE.slice(0, 3), '60 °C\t8000 Ω', ...TABLE.slice(4)].join('\n'));
-    const said = wrapper
-      .findAll('.told.odd')
-      .map((t) => t.text())
-      .join(' ');
-    expect(said).toMatch(/Line 4/);
-    expect(isOff(wrapper, own.saveCurve)).toBe(!has(wrapper, 'fit'));
+  test('a mistyped row is named with its line, and can be left out', async () => {
+    const wrapper = await byTable([...TABLE.slice(0, 3), '60 °C\t900 Ω', ...TABLE.slice(4)].join('\n'));
+    expect(text(wrapper, 'mistyped')).toMatch(/^Line 4/);
+    await press(wrapper, fit.leaveItOut);
+    expect([has(wrapper, 'mistyped'), wrapper.get('textarea').element.value.split('\n')[3]]).toEqual([
+      false,
+      '# 60 °C\t900 Ω',
+    ]);
+    expect(drawn(wrapper)[fit.points].x).toEqual([0, 20, 40, 80]);
   });
-  test('from constants: those of no sensor are said and cannot be saved; those of one can', async () => {
+  test('from constants: those of no sensor get a warning and cannot be saved', async () => {
     const wrapper = await show(OwnCurveTool);
     wrapper.findComponent({ name: 'ChoiceRow' }).vm.$emit('update:modelValue', 'r25b');
     await flushPromises();
@@ -230,7 +231,7 @@ describe('what sensor is this', () => {
     }
     return wrapper;
   };
-  test('nothing entered asks for a pair; half a pair is none', async () => {
+  test('nothing entered asks for a pair; half a pair does not count', async () => {
     const wrapper = await show(IdentifyTool);
     expect(wrapper.text()).toContain(identify.empty);
     await type(wrapper, identify.temperature(1), '20');
@@ -310,7 +311,7 @@ describe('a module’s own curve', () => {
     expect(circuit.curve).toMatchObject({ source: 'given', name: sweep.curveName });
     expect(circuit.pullUpOhm.value! / 2490).toBeCloseTo(1, 1);
   });
-  test('its ends are those of the scale; a sensor that it does not expect is said to be the wrong part', async () => {
+  test('its ends are those of the scale; a sensor that it does not expect is named as the wrong part', async () => {
     const wrapper = await show(SweepTool);
     for (let i = 0; i < 3; i++) await press(wrapper, sweep.anotherRow);
     const list = [
@@ -368,7 +369,7 @@ describe('substitute resistors', () => {
       conditions: { substituteOhm: { value: Number(list[0].ohm.toPrecision(4)) } },
     });
   });
-  test('outside the curve there are none, and that is said; what is not read of one’s own is said', async () => {
+  test('outside the curve the page offers none and says why; it names what it cannot read', async () => {
     const wrapper = await show(SubstitutesTool);
     const { minC, maxC } = model();
     await type(wrapper, substitutes.toBeShown, String(maxC + 1));
@@ -386,7 +387,7 @@ describe('substitute resistors', () => {
 });
 
 describe('baths', () => {
-  test('water boils by the altitude, or by the pressure where that is known; what cannot be is said', async () => {
+  test('water boils by the altitude, or by the pressure where that is known; impossible figures get an error', async () => {
     const wrapper = await show(BathsTool);
     const boils = (): string => plain(text(wrapper, 'boils'));
     const at = (kPa: number): string => plain(formatTemperature(boilingPointC(kPa), 'C', 1));
@@ -446,7 +447,7 @@ describe('own codes', () => {
     await press(wrapper, codes.csv);
     expect(saved.pop()!.text).toContain('E12');
   });
-  test('a code of the standards may have another meaning: that it is one is said', async () => {
+  test('a code of the standards may get another meaning; the page says that it is known', async () => {
     const wrapper = await show(CodesTool);
     await type(wrapper, codes.code, 'P0118');
     expect(wrapper.get('.told').text()).toMatch(/^P0118/);
