@@ -74,6 +74,10 @@ describe('charts of the shelf', () => {
     { name: 'pairs', x: [0.5], y: [3], kind: 'points' as const },
   ];
   test('lines differ by dash and colour; labels are text; the scale is the wanted one', () => {
+    const band = (['band-low', 'band-high'] as const).map((kind) => ({ name: kind, x: [0, 1], y: [1, 2], kind }));
+    const [low, high] = lineFigure('Ω', band, false).data as (Line & { fill?: string })[];
+    expect([low.fill, high.fill, low.line]).toEqual([undefined, 'tonexty', { width: 0 }]);
+    expect(lineFigure('Ω', band, false).layout.yaxis!.type).not.toBe('log');
     const { data, layout } = lineFigure('kΩ against °C', traces, false, true);
     const [solid, dashed, points] = data as (Line & { name: string })[];
     expect([solid.line!.dash, dashed.line!.dash, points.mode]).toEqual(['solid', 'dash', 'markers']);

@@ -3,12 +3,14 @@ import { FORM_STATIONS, type FormStationId } from '@mellow-probe/core/advice/wor
 import type { PlaceAdvice } from '@mellow-probe/core/advice/place/placeAdvice';
 import { figure } from '@mellow-probe/core/base/units/entry';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { checkJob } from '@mellow-probe/core/check/job/checkJob';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
 import { useStationStateWords as say } from '@mellow-probe/core/wording/screens/bench';
 import { placeName } from '@mellow-probe/core/wording/placeText';
 import { describe, expect, test } from 'vitest';
+import { FORMS, formOf } from './forms/list.ts';
 import { FORM_STATES, type StationState } from './formStates.ts';
 
 const NOW = '2026-01-02T03:04:05.000Z';
@@ -30,6 +32,14 @@ const seen = (id: FormStationId, change: (job: Job) => void, known?: Known) => {
   return [state, last];
 };
 
+test('a station of the order of work has its form; tests and the quick check have none', () => {
+  const of = (kind: string, id: string) => formOf({ kind, id } as never);
+  expect(of('form', 'repair')).toBe(FORMS.repair);
+  expect([of('form', 'quick'), of('test', 'supply'), of('test', 'repair'), formOf(undefined)]).toEqual(
+    Array(4).fill(null),
+  );
+});
+
 describe('how the forms of a check stand', () => {
   test.each(FORM_STATIONS)('%s is to do on a new check', (id) => {
     expect(stateOf(id).state).toBe('todo');
@@ -38,6 +48,7 @@ describe('how the forms of a check stand', () => {
     const voided = { voided: { reason: 'x', at: NOW } };
     expect(seen('quick', (j) => j.readings.push(reading('1')))).toEqual(['settled', '']);
     expect(seen('quick', (j) => j.readings.push(reading('1', voided), reading('2', { value: null })))[0]).toBe('todo');
+    expect(seen('readings', (j) => j.readings.push(reading('1')))).toEqual(['settled', '']);
     expect(seen('readings', (j) => j.readings.push(reading('1', voided)))).toEqual(['settled', say.voided(1)]);
   });
   test('complaint: its first code; symptoms that contradict each other are odd', () => {
@@ -62,8 +73,37 @@ describe('how the forms of a check stand', () => {
     expect(seen('right-sensor', tried('A'))).toEqual(['settled', '']);
     expect(seen('right-sensor', tried('B'))).toEqual(['odd', say.wrongPlug]);
   });
+  test('right sensor: trials that contradict each other are odd, too', () => {
+    const twice = (j: Job): void => {
+      j.rightSensor = {
+        ...j.rightSensor,
+        plugs: ['A', 'B'].map((id) => ({ id, name: id })),
+        values: [{ id: 'a', name: 'a' }],
+        trials: ['A', 'B'].map((plugId) => ({ id: plugId, plugId, how: 'unplugged', movedId: 'a' })),
+        wantedValueId: 'a',
+      };
+    };
+    expect(seen('right-sensor', twice)[0]).toBe('odd');
+  });
   test('look: findings and photos together', () => {
     expect(seen('look', (j) => j.findings.push('corrosion', 'chafed'))).toEqual(['settled', say.noted(2)]);
+    const photo = { id: 'p', caption: '', takenAt: NOW } as unknown as Job['photos'][number];
+    expect(seen('look', (j) => (j.findings.push('corrosion'), j.photos.push(photo, { ...photo, id: 'q' })))).toEqual([
+      'settled',
+      say.noted(3),
+    ]);
+  });
+  test('compare: settled with the number of its pairs; odd where one of them jumps', () => {
+    const pairs = (shares: number[]) => (j: Job) => {
+      const { curve } = checkJob(j).problem!.circuit;
+      j.comparison.pairs = [0, 40, 80].map((t, i) => ({
+        ...{ id: `p${i}`, sensor: 'this', phase: 'heating' },
+        temperatureC: { text: `${t} °C`, value: t },
+        resistanceOhm: { text: '', value: Math.round(shares[i] * curve.resistanceOhm(t)) },
+      })) as Job['comparison']['pairs'];
+    };
+    expect(seen('compare', pairs([1, 1, 1]))).toEqual(['settled', say.pairs(3)]);
+    expect(seen('compare', pairs([1, 9, 1]))).toEqual(['odd', say.pairs(3)]);
   });
   test('where: settled with the place once it is known, on this very harness', () => {
     const withStop = (j: Job): void => {
@@ -109,6 +149,7 @@ describe('how the forms of a check stand', () => {
       (j.repair = { ...j.repair, doneAt: NOW, standIn: { what: 'x', since: NOW, removeBy: '', removedAt } as never });
     expect(seen('repair', standIn(null))[0]).toBe('odd');
     expect(seen('repair', standIn(NOW))[0]).toBe('settled');
+    expect(seen('proof', (j) => (j.proof.steps = {}))).toEqual(['todo', '']);
     expect(seen('proof', (j) => (j.proof.steps = { cleared: 'done' } as never))).toEqual(['todo', say.begun]);
     const closed = (how: 'proved' | 'unproved') => (j: Job) => (j.closed = { how, at: NOW, reason: '' } as never);
     expect(seen('proof', closed('proved'))).toEqual(['settled', 'verified']);

@@ -218,6 +218,7 @@ describe('the recording', () => {
   });
   test('one place at a time is wiggled, by its number', async () => {
     const wrapper = await recording();
+    key('x');
     key('1');
     vi.advanceTimersByTime(1000);
     key('2');
@@ -225,10 +226,11 @@ describe('the recording', () => {
     useLive().beat++;
     await flushPromises();
     expect(marks()).toEqual([
+      ['unplugged', '', false],
       ['wiggling', 'plug', true],
       ['wiggling', 'bulkhead', false],
     ]);
-    expect(held(wrapper)).toEqual([`${bar.wiggle('bulkhead')}2`]);
+    expect(held(wrapper)).toEqual([expect.stringContaining(MARK_NAMES.unplugged), `${bar.wiggle('bulkhead')}2`]);
   });
   test('what is done to the simulated machine is done by the same tap', async () => {
     const act = vi.spyOn(useLive(), 'act').mockImplementation(() => undefined);

@@ -50,6 +50,10 @@ describe('the years of a place as a chart', () => {
     });
     expect(named(inF, say.thisSensor).y.map((v) => Number(v.toFixed(6)))).toEqual([0, 1.8, 3.6, 5.4]);
     expect(named(inF, say.toleranceHigh).y[0]).toBeCloseTo(3.6, 9);
+    const band = (of: PlaceTrend): string[] => named(drawn(of).traces, say.toleranceLow).x;
+    expect(band(trend([...points].reverse()))).toEqual([DAYS[0], DAYS[3]]);
+    expect(band(trend(points, { outOn: '2026-06-01' }))).toEqual([DAYS[0], '2026-06-01']);
+    expect(band(trend(points, { outOn: '2022-06-01' }))).toEqual([DAYS[0], DAYS[3]]);
     expect(drawn(trend(points, { toleranceK: 0 })).traces.map((t) => t.name)).toEqual([say.thisSensor]);
   });
   test('what the wiring may have falsified and former sensors are told apart', () => {
@@ -67,6 +71,14 @@ describe('the years of a place as a chart', () => {
     expect(named(traces, say.throughWiring).y).toEqual([1]);
     expect(layout.shapes!.map((s) => s.x0)).toEqual([DAYS[1], DAYS[2]]);
     expect(layout.annotations!.map((a) => a.text)).toEqual(expect.arrayContaining([say.sensorChanged, 'plug cleaned']));
+  });
+  test('the words of marks go down in three steps, so that neighbours do not cover each other', () => {
+    const repairs = Array.from({ length: 4 }, (_, i) => ({ at: DAYS[i], what: `repair ${i}` }));
+    const { layout } = drawn(trend([point(DAYS[0], 0)]), 'C', repairs);
+    const heights = layout.annotations!.filter((a) => String(a.text).startsWith('repair')).map((a) => Number(a.y));
+    expect([heights[0] > heights[1], heights[1] > heights[2], heights[3] === heights[0]]).toEqual([true, true, true]);
+    for (const y of heights) expect([y > 0.5, y < 1]).toEqual([true, true]);
+    expect(layout.annotations!.every((a) => a.showarrow === false)).toBe(true);
   });
   test('the drift runs from the first figure that counts to the day it is out, within its band', () => {
     const points = DAYS.map((at, i) => point(at, i));

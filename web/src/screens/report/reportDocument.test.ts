@@ -100,3 +100,12 @@ describe('a report on paper', () => {
     expect(content.some((n) => n.text === paperWords.cautions)).toBe(true);
   });
 });
+
+test('what is more of a heading is larger: title, part, heading, text; headings are bold and have space above', () => {
+  const { styles, defaultStyle } = reportDocument(REPORT, NOTHING, 'A4');
+  const sizes = ['title', 'part', 'heading', 'plain'].map((name) => styles![name].fontSize!);
+  expect(sizes.toSorted((a, b) => b - a)).toEqual(sizes);
+  expect(sizes.at(-1)).toBeGreaterThan(defaultStyle!.fontSize!);
+  for (const name of ['title', 'part', 'heading']) expect(styles![name].bold, name).toBe(true);
+  for (const name of ['part', 'heading']) expect((styles![name].margin as number[])[1], name).toBeGreaterThan(0);
+});

@@ -545,7 +545,14 @@ describe('a curve from one’s own readings', () => {
       expect(ohm).toMatch(/Ω$/);
       expect(Math.abs(parseFloat(off.replace('−', '-')))).toBeLessThan(1);
     }
-    expect(Object.keys(drawn(wrapper)).length).toBeGreaterThan(1);
+    const chart = drawn(wrapper);
+    expect(chart.pairs.x.toSorted((a, b) => a - b)).toEqual([0, 25, 50, 75]);
+    expect(Math.max(...chart.pairs.y)).toBe(Math.round(r.resistanceOhm(0)));
+    expect([chart.curve.x[0], chart.curve.x.at(-1), chart.curve.x.length]).toEqual([0, 75, 60]);
+    for (const i of [0, 30, 59]) {
+      expect(chart.curve.y[i] / r.resistanceOhm(chart.curve.x[i])).toBeCloseTo(1, 1);
+      expect([chart.low.y[i] < chart.curve.y[i], chart.high.y[i] > chart.curve.y[i]]).toEqual([true, true]);
+    }
     const boxes = wrapper.findAll('input[type="checkbox"]');
     await boxes[0].setValue(false);
     await boxes[1].setValue(false);
