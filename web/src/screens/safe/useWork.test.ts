@@ -21,7 +21,7 @@ test('one piece of work at a time, with how far it has come; then it can begin a
 });
 test.each([
   [new DOMException('x', 'AbortError'), say.brokenOff],
-  [new StorageError('full'), storageFaultText('full')],
+  [new StorageError('full', ''), storageFaultText('full')],
   [new Error('no such file'), 'no such file'],
 ])('what failed says why, and the next piece begins without it (%#)', async (error, words) => {
   const { share, fault, run } = useWork();
