@@ -94,8 +94,9 @@ if (step('Build', 'npm', ['run', '--silent', 'build:plain']) === 0) {
 } else failed++;
 
 console.log('\nStep                       minutes');
-for (const [name, seconds] of took) {
-  const minutes = `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
+for (const [name, time] of took) {
+  const seconds = Math.round(time);
+  const minutes = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
   console.log(`${name.padEnd(26)} ${minutes.padStart(7)}`);
 }
 console.log(`\n${passed} passed, ${failed} failed`);
