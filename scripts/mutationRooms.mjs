@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+
 /**
  * Rooms whose tests are held against mutants, each with fast tests of its own: what is mutated, and which test files must kill it. Long
  * comparisons (ngspice, studies, whole screens, browsers, hundreds of broken files) are left out: a room is to be held by its own tests.
@@ -11,12 +13,11 @@ const session = (names, tests) => ({
 });
 
 /** Folders of screens: what they compute, and the components that show it, are rooms of their own. */
-const SCREENS = [
-  ...['bench', 'bench/forms', 'guide', 'jobs', 'live', 'logbook', 'logs', 'notFound', 'report', 'safe', 'settings'],
-  ...['take', 'tools', 'tools/picture', 'train'],
-];
+const SCREENS = readdirSync('web/src/screens', { recursive: true, withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map((entry) => `${entry.parentPath}/${entry.name}`);
 const inScreens = (...patterns) =>
-  SCREENS.flatMap((s) => patterns.map((p) => p.replace(/^!?/, (not) => `${not}web/src/screens/${s}/`)));
+  SCREENS.flatMap((s) => patterns.map((p) => p.replace(/^!?/, (not) => `${not}${s}/`)));
 const SCREEN_TESTS = ['web/src/screens/*.test.ts', ...inScreens('*.test.ts')];
 
 /** Each room in one or more parts. The thousand interleavings are a long comparison of their own and are left out. */

@@ -166,20 +166,54 @@ export function typedFields(place: Place): { name: string; field: DOMWrapper<HTM
     .map((field) => ({ name: nameOf(field).replace(/^[○●◆✕]|=.*$/g, ''), field }));
 }
 
-/** Presses the first button with these words. */
-export async function press(place: Place, words: string): Promise<void> {
+/** The first button with these words. */
+export function buttonOf(place: Place, words: string): DOMWrapper<Element> {
   const button = place.findAll('button').find((b) => b.text().includes(words));
   if (!button) throw new Error(`no button “${words}”`);
-  await button.trigger('click');
+  return button;
+}
+export const isOff = (place: Place, words: string): boolean =>
+  buttonOf(place, words).attributes('disabled') !== undefined;
+export async function press(place: Place, words: string): Promise<void> {
+  await buttonOf(place, words).trigger('click');
   await flushPromises();
 }
-/** Picks from the list of this label, as its menu does: the menu itself has its own tests. */
-export async function pickFrom(place: VueWrapper, label: string, value: string): Promise<void> {
+
+interface Choice {
+  value: string;
+  label: string;
+}
+function listNamed(place: VueWrapper, label: string): VueWrapper {
   const list = place.findAllComponents({ name: 'PickList' }).find((l) => l.vm.$props.label === label);
   if (!list) throw new Error(`no list “${label}”`);
-  list.vm.$emit('update:modelValue', value);
+  return list as VueWrapper;
+}
+/** What a list offers, and what is chosen: its menu has its own tests. */
+export const listOf = (place: VueWrapper, label: string) =>
+  listNamed(place, label).props() as {
+    modelValue: string;
+    options?: Choice[];
+    groups?: { label: string; options: Choice[] }[];
+  };
+/** Picks from the list of this label, as its menu does. */
+export async function pickFrom(place: VueWrapper, label: string, value: string): Promise<void> {
+  listNamed(place, label).vm.$emit('update:modelValue', value);
   await flushPromises();
 }
+/** Hands files to the first file button of a screen. */
+export async function bring(place: VueWrapper, ...files: [name: string, text: string][]): Promise<void> {
+  place.findComponent({ name: 'FilePick' }).vm.$emit(
+    'files',
+    files.map(([name, text]) => new File([text], name)),
+  );
+  await flushPromises();
+}
+/** Waits until a screen shows what is looked for, with all that follows from it. */
+export const untilShown = (holds: () => boolean, what: string): Promise<void> =>
+  until(async () => {
+    await flushPromises();
+    return holds();
+  }, what);
 /** The cells of a table by its name, as text with plain spaces. */
 export const rowsOf = (place: Place, name: string): string[][] =>
   place
@@ -189,21 +223,16 @@ export const rowsOf = (place: Place, name: string): string[][] =>
 /** Types into the field of this name, and leaves it. */
 export async function type(place: Place, name: string, text: string): Promise<void> {
   const found = typedFields(place).find((f) => f.name.trim() === name);
-  if (!found)
-    throw new Error(
-      `no field “${name}”: ${typedFields(place)
-        .map((f) => f.name)
-        .join(', ')}`,
-    );
+  if (!found) throw new Error(`no field “${name}”`);
   await found.field.setValue(text);
   await found.field.trigger('blur');
   await flushPromises();
 }
-/** What a chart draws, by the name of each line. */
-export function drawn(place: VueWrapper, label?: string): Record<string, { x: number[]; y: number[] }> {
-  const plots = place.findAllComponents({ name: 'LazyPlot' });
-  const plot = plots.find((p) => label === undefined || p.vm.$props.label === label);
-  const { data } = plot!.vm.$props.figure as { data: { name: string; x: number[]; y: number[] }[] };
+/** What the chart of a screen draws, by the name of each line. */
+export function drawn(place: VueWrapper): Record<string, { x: number[]; y: number[] }> {
+  const { data } = place.getComponent({ name: 'LazyPlot' }).vm.$props.figure as {
+    data: { name: string; x: number[]; y: number[] }[];
+  };
   return Object.fromEntries(data.map(({ name, x, y }) => [name, { x, y }]));
 }
 /** What a button “use on a check” changes there. */

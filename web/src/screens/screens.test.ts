@@ -147,6 +147,9 @@ describe('the shelf', () => {
     await ohms(first).setValue('3530');
     await flushPromises();
     expect(first.text()).toContain('Passes.');
+    await ohms(first).setValue('5k');
+    await flushPromises();
+    expect(first.findAll('[data-test="judged"]').at(-1)!.text()).toContain('too cold');
     await ohms(first).setValue('4200');
     await flushPromises();
     expect(first.text()).toContain('Fails.');

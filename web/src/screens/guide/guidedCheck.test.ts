@@ -15,7 +15,18 @@ import {
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
 import { until } from '../../../test/browserWindow.ts';
-import { broken, jobDoor, judged, NOW, onBench, press, session, show, type } from '../../../test/mountedScreens.ts';
+import {
+  broken,
+  jobDoor,
+  judged,
+  NOW,
+  onBench,
+  press,
+  session,
+  show,
+  type,
+  untilShown,
+} from '../../../test/mountedScreens.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import GuidedCheck from './GuidedCheck.vue';
 
@@ -148,7 +159,7 @@ test('how warm it is: typed, measured with, or noticed', async () => {
 describe('the suggested test', () => {
   test('its card comes by itself; a figure says what it changes; skipped or not possible, another one comes', async () => {
     const { guide, job } = await at('test', true, known);
-    await until(async () => (await flushPromises(), guide.find('[data-card]').exists()), 'the card');
+    await untilShown(() => guide.find('[data-card]').exists(), 'the card');
     const card = (): string => guide.get('[data-card]').attributes('data-card')!;
     const first = card();
     expect([first, guide.vm.$route.query.test]).toEqual([session().work.test, first]);
@@ -160,13 +171,13 @@ describe('the suggested test', () => {
     await press(guide, tests.cannot);
     expect(job.leftOut).toEqual([second]);
     await judged();
-    await until(async () => (await flushPromises(), guide.find('[data-card]').exists()), 'the next card');
+    await untilShown(() => guide.find('[data-card]').exists(), 'the next card');
     expect(card()).not.toBe(second);
     session().work.goTest('open-voltage');
     await flushPromises();
     await guide.get('.large input').setValue('0.05');
     await judged();
-    await until(async () => (await flushPromises(), guide.find('[data-test="moved"]').exists()), 'the verdict');
+    await untilShown(() => guide.find('[data-test="moved"]').exists(), 'the verdict');
     expect(guide.get('[data-test="outcome"]').text()).not.toBe('');
     expect(guide.find('[data-test="on"]').exists()).toBe(true);
     await press(guide, `‹ ${say.back}`);

@@ -2,15 +2,10 @@
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { BlobReader, TextWriter, ZipReader } from '@zip.js/zip.js';
-import { beforeEach, expect, test, vi } from 'vitest';
+import { beforeEach, expect, test } from 'vitest';
 import { NOW } from '../../../test/mountedScreens.ts';
+import { saved } from '../../../test/savedFiles.ts';
 
-const saved = vi.hoisted((): { name: string; blob: Blob }[] => []);
-vi.mock('../../browser/saveFile.ts', async (original) => ({
-  ...(await original<object>()),
-  saveFile: (name: string, type: string, text: string) => void saved.push({ name, blob: new Blob([text], { type }) }),
-  saveBlob: (name: string, blob: Blob) => void saved.push({ name, blob }),
-}));
 const { exportJobs } = await import('./exportJobs.ts');
 const { putPhoto } = await import('../../data/storage/photoStorage.ts');
 

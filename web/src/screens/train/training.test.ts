@@ -26,7 +26,8 @@ import { beatenText, rightAtOnceText } from '@mellow-probe/core/wording/noticeTe
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test, vi } from 'vitest';
 import { browser, until } from '../../../test/browserWindow.ts';
-import { expectSound, NOW, pickFrom, press, rowsOf, show } from '../../../test/mountedScreens.ts';
+import { bring, expectSound, isOff, NOW, pickFrom, press, rowsOf, show } from '../../../test/mountedScreens.ts';
+import { lastSaved } from '../../../test/savedFiles.ts';
 import type { Practice } from '../../session/practice.ts';
 
 /** The worker's own work, in this thread. */
@@ -35,14 +36,8 @@ vi.mock('../../workers/trainingClient.ts', async () => {
   const ask = (work: (remote: unknown) => Promise<unknown>): Promise<unknown> => work(trainingWork);
   return { trainingLines: () => ({ scene: { ask }, judge: { ask } }) };
 });
-const saved = vi.hoisted((): { name: string; text: string }[] => []);
-vi.mock('../../browser/saveFile.ts', async (original) => ({
-  ...(await original<object>()),
-  saveFile: (name: string, _: string, text: string) => void saved.push({ name, text }),
-}));
 const { useTraining } = await import('../../data/stores/training.ts');
 const { playDoor } = await import('../../data/storage/trainingStorage.ts');
-const { default: FilePick } = await import('../../components/base/FilePick.vue');
 const { default: SlideBar } = await import('../../components/base/SlideBar.vue');
 const { default: CourseDesk } = await import('./CourseDesk.vue');
 const { default: PlayScreen } = await import('./PlayScreen.vue');
@@ -75,14 +70,6 @@ async function played(id: string, number: string, result: Partial<PlayResult> | 
   return play;
 }
 const part = (name: string): Promise<VueWrapper> => show(TrainScreen, { path: `/train/${name}` });
-const button = (w: VueWrapper, text: string) => w.findAll('button').find((b) => b.text().includes(text))!;
-async function brought(w: VueWrapper, ...files: [name: string, text: string][]): Promise<void> {
-  w.findComponent(FilePick).vm.$emit(
-    'files',
-    files.map(([name, text]) => new File([text], name)),
-  );
-  await flushPromises();
-}
 
 describe('the parts of the training', () => {
   test('each by its address, the course where there is none', async () => {
@@ -226,20 +213,20 @@ describe('an exam', () => {
     expect(result).toContain(exam.standing(0, 1, 2));
     expect(rowsOf(wrapper, exam.result).slice(-1)).toEqual([[numbers[0], 'no', '20', '15', '1', '2', '–']]);
     await press(wrapper, exam.exportCsv);
-    const { name, text } = saved.pop()!;
+    const { name, text } = await lastSaved();
     expect([name, readExamCsv(text).rows.map((r) => [r.learner, r.number, r.right])]).toEqual([
       'exam-A-Learner.csv',
       [['A. Learner', numbers[0], 'no']],
     ]);
     // What the learners hand in becomes one table; a foreign file is named, and changes nothing.
     const other = text.replaceAll('A. Learner', 'B. Learner').replace(',no,', ',yes,');
-    await brought(wrapper, ['a.csv', text], ['b.csv', other]);
+    await bring(wrapper, ['a.csv', text], ['b.csv', other]);
     expect(rowsOf(wrapper, exam.theClass).map((row) => row.slice(0, 3))).toEqual([
       ['B. Learner', exam.of(1, 1), '5'],
       ['A. Learner', exam.of(0, 1), '5'],
     ]);
     expect(rowsOf(wrapper, exam.theClass)[0].slice(3)).toEqual(['1', '1', '2', '–']);
-    await brought(wrapper, ['notes.csv', 'name,age\nx,3'], ['c.csv', other.replace(/,20\.4,/, ',soon,')]);
+    await bring(wrapper, ['notes.csv', 'name,age\nx,3'], ['c.csv', other.replace(/,20\.4,/, ',soon,')]);
     expect(wrapper.findAll('.wrong li').map((l) => l.text())).toEqual([
       exam.foreignFile('notes.csv'),
       exam.badLine('c.csv', 2),
@@ -280,16 +267,16 @@ describe('progress', () => {
     const play = await played('a', NUMBER, {});
     const wrapper = await part('progress');
     await press(wrapper, progress.exportAllCases);
-    expect(saved.pop()!.text).toBe(savePlays([play]));
+    expect((await lastSaved()).text).toBe(savePlays([play]));
     const file = savePlays([play, { ...play, id: 'b' }]);
     const said = (): string => wrapper.get('.out [role="status"]').text();
-    await brought(wrapper, ['all.json', file]);
+    await bring(wrapper, ['all.json', file]);
     await until(() => wrapper.find('.out [role="status"]').exists(), 'an answer');
     expect(said()).toBe(progress.casesCameFrom(1, 'all.json'));
-    await brought(wrapper, ['x.json', '{}']);
+    await bring(wrapper, ['x.json', '{}']);
     expect(said()).toMatch(/^x\.json: ./);
     browser.refuse = 'full';
-    await brought(wrapper, ['more.json', savePlays([{ ...play, id: 'c' }])]);
+    await bring(wrapper, ['more.json', savePlays([{ ...play, id: 'c' }])]);
     await until(() => said() === progress.notSaved, 'the refusal');
   });
 });
@@ -322,8 +309,8 @@ describe('a case that is played', () => {
     await press(wrapper, panel.diagramMin(1));
     await moved(practice, 2);
     expect(wrapper.get('[data-test="minutes"]').text()).toMatch(/^3 /);
-    expect(button(wrapper, panel.inspect(2)).attributes('disabled')).toBeDefined();
-    expect(button(wrapper, panel.diagramMin(1)).attributes('disabled')).toBeDefined();
+    expect(isOff(wrapper, panel.inspect(2))).toBe(true);
+    expect(isOff(wrapper, panel.diagramMin(1))).toBe(true);
     expect(wrapper.findAll('.events li .mono.soft').map((m) => m.text())).toEqual(['1′', '2′']);
     expect(wrapper.get('[data-test="cavities"]').text()).not.toBe('');
     expect(wrapper.find('.caution').exists()).toBe(false);
@@ -341,7 +328,7 @@ describe('a case that is played', () => {
   });
   test('an estimate of one group shares the rest among the others; each by itself is in proportion', async () => {
     const { wrapper, practice } = await open();
-    expect(button(wrapper, belief.saySo).attributes('disabled')).toBeDefined();
+    expect(isOff(wrapper, belief.saySo)).toBe(true);
     await pickFrom(wrapper, belief.label, 'wiring');
     await press(wrapper, belief.saySo);
     await moved(practice, 1);
@@ -356,7 +343,7 @@ describe('a case that is played', () => {
     const { wrapper, practice } = await open();
     await press(wrapper, panel.inspect(2));
     await moved(practice, 1);
-    expect(button(wrapper, panel.doIt).attributes('disabled')).toBeDefined();
+    expect(isOff(wrapper, panel.doIt)).toBe(true);
     await pickFrom(wrapper, panel.act, 'wiring');
     await wrapper
       .findAll('.practice input')
@@ -395,7 +382,7 @@ describe('a case that is played', () => {
     );
     expect(useTraining().plays.filter((p) => p.number === NUMBER)).toHaveLength(2);
   });
-  test('measured first, each step says what was expected and what it was worth; a part in vain is counted', async () => {
+  test('measured first, each step says what was expected and what it was worth; a part replaced without success is counted', async () => {
     const { wrapper, practice } = await open();
     const measure = (measurement: string, plug: 'in' | 'out') =>
       practice.make({
