@@ -121,6 +121,8 @@ path {
   bottom: 0;
   font: 0.7188rem var(--mono);
   color: var(--soft);
+  /* The line goes behind the figure, not through it. */
+  background: var(--sheet);
 }
 .top {
   top: 0;
