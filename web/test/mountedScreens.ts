@@ -167,7 +167,7 @@ export function typedFields(place: Place): { name: string; field: DOMWrapper<HTM
 }
 
 /** The first button with these words. */
-export function buttonOf(place: Place, words: string): DOMWrapper<Element> {
+function buttonOf(place: Place, words: string): DOMWrapper<Element> {
   const button = place.findAll('button').find((b) => b.text().includes(words));
   if (!button) throw new Error(`no button “${words}”`);
   return button;
