@@ -81,9 +81,10 @@ export async function show(component: Component, options: { props?: object; path
   const nothing = { template: '<div />' };
   const router = createRouter({
     history: createMemoryHistory(),
-    routes: ['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part', '/:rest(.*)*'].map(
-      (path) => ({ path, component: nothing }),
-    ),
+    routes: [
+      ...['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part'],
+      ...['/logbook/place/:code', '/logbook/:part', '/:rest(.*)*'],
+    ].map((path) => ({ path, component: nothing })),
   });
   await router.push(options.path ?? '/');
   // What is fetched later is at hand, as it is once a page has rested.
@@ -176,6 +177,19 @@ export const isOff = (place: Place, words: string): boolean =>
   buttonOf(place, words).attributes('disabled') !== undefined;
 export async function press(place: Place, words: string): Promise<void> {
   await buttonOf(place, words).trigger('click');
+  await flushPromises();
+}
+
+/** The check box with these words. */
+export function boxOf(place: Place, words: string): DOMWrapper<HTMLInputElement> {
+  const label = place
+    .findAll('label')
+    .find((l) => l.find('input[type="checkbox"]').exists() && l.text().includes(words));
+  if (!label) throw new Error(`no check box “${words}”`);
+  return label.find<HTMLInputElement>('input[type="checkbox"]');
+}
+export async function tick(place: Place, words: string, on = true): Promise<void> {
+  await boxOf(place, words).setValue(on);
   await flushPromises();
 }
 

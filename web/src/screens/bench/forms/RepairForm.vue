@@ -26,10 +26,12 @@ function fitStandIn(): void {
     doneAt: null,
   });
 }
+/** Checks of earlier versions have the follow-up in other words. */
+const isItsRemoval = (text: string): boolean => text === say.removeTemporary || text.includes('stand-in');
 function removeStandIn(): void {
   if (!repair.value.standIn) return;
   repair.value.standIn.removedAt = nowIso();
-  for (const f of job.followUps) if (/stand-in/.test(f.text) && !f.doneAt) f.doneAt = nowIso();
+  for (const f of job.followUps) if (isItsRemoval(f.text) && !f.doneAt) f.doneAt = nowIso();
 }
 </script>
 
