@@ -185,6 +185,41 @@ describe('the suggested test', () => {
   });
 });
 
+describe('which test comes', () => {
+  test('where a fixed order of tests is chosen, its next one; passed over, the most informative one', async () => {
+    const { guide, job } = await at('test', true, (j) => {
+      known(j);
+      j.school = 'compare';
+    });
+    await untilShown(() => guide.find('[data-card]').exists(), 'the card');
+    const card = (): string => guide.get('[data-card]').attributes('data-card')!;
+    const [best] = session().verdict.advice!.proposals;
+    expect([card(), best.measurement === 'sensor-ohms', job.school]).toEqual(['sensor-ohms', false, 'compare']);
+    await guide.get('[data-test="skip"]').trigger('click');
+    await flushPromises();
+    expect(card()).toBe(best.measurement);
+  });
+  test('a verdict that is firm leads to the result in place of another test', async () => {
+    const { guide } = await at('test', true, (j) => {
+      known(j);
+      j.readings = [
+        reading('open-voltage', '5', 5),
+        reading('sensor-ohms', 'OL', 'OL'),
+        reading('loaded-voltage', '5', 5),
+      ];
+    });
+    await untilShown(() => stepOf(guide) === 'result', 'the result');
+    expect(guide.find('[data-card]').exists()).toBe(false);
+  });
+  test('an address with a test opens that test, and another address another one', async () => {
+    const { guide, job } = await at('test&test=open-voltage');
+    expect(guide.get('[data-card]').attributes('data-card')).toBe('open-voltage');
+    await guide.vm.$router.push(`/check/${job.id}/guide?step=test&test=sensor-ohms`);
+    await flushPromises();
+    expect(guide.get('[data-card]').attributes('data-card')).toBe('sensor-ohms');
+  });
+});
+
 describe('the result', () => {
   test('what is wrong, how sure, what to do and what it costs to be wrong; and the ways on', async () => {
     const { guide, job } = await at('result', true, (j) => {

@@ -1,15 +1,18 @@
 // @vitest-environment happy-dom
-import { FAULT_GROUPS } from '@mellow-probe/core/base/units/vocabulary';
+import { FAULT_GROUPS, FIELDS } from '@mellow-probe/core/base/units/vocabulary';
 import { formatOhm, formatTemperature, formatVolt } from '@mellow-probe/core/base/units/format';
 import { catalogueCircuit } from '@mellow-probe/core/catalogue/parts/catalogueCircuit';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
 import { deskReadings, NO_DESK_FAULTS } from '@mellow-probe/core/tools/divider/divider';
+import { readCaseNumber } from '@mellow-probe/core/training/cases/caseNumber';
 import { COURSE } from '@mellow-probe/core/training/cases/course';
 import { EXAM_CASES, examNumbers, readExam, readExamCsv } from '@mellow-probe/core/training/cases/exam';
 import { newPlay, type PlayRecord, type PlayResult } from '@mellow-probe/core/training/cases/playRecord';
 import { savePlays } from '@mellow-probe/core/training/cases/playsFile';
+import { THEMES } from '@mellow-probe/core/training/cases/themes';
 import { SLIP_TEXT, truthText } from '@mellow-probe/core/wording/trainingText';
 import {
+  casesPartWords as cases,
   coursePartWords,
   courseDeskWords as desk,
   debriefStepsWords as steps,
@@ -25,10 +28,23 @@ import {
 import { beatenText, rightAtOnceText } from '@mellow-probe/core/wording/noticeText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test, vi } from 'vitest';
+import type { Ref } from 'vue';
 import { browser, until } from '../../../test/browserWindow.ts';
-import { bring, expectSound, isOff, NOW, pickFrom, press, rowsOf, show } from '../../../test/mountedScreens.ts';
+import {
+  bring,
+  expectSound,
+  isOff,
+  listOf,
+  NOW,
+  pickFrom,
+  press,
+  rowsOf,
+  show,
+  type,
+} from '../../../test/mountedScreens.ts';
 import { lastSaved } from '../../../test/savedFiles.ts';
 import type { Practice } from '../../session/practice.ts';
+import type { Told } from '../../workers/training.ts';
 
 /** The worker's own work, in this thread. */
 vi.mock('../../workers/trainingClient.ts', async () => {
@@ -111,6 +127,54 @@ describe('the parts of the training', () => {
       number: second.cases[1],
       partOf: second.id,
     });
+  });
+});
+
+describe('cases to play', () => {
+  const begun = async (w: VueWrapper): Promise<PlayRecord> => {
+    await until(() => w.vm.$route.path.startsWith('/train/play/'), 'the case');
+    return useTraining().plays.find((p) => p.id === w.vm.$route.params.id)!;
+  };
+  test('one of a theme, a field and a difficulty; every theme and field is offered', async () => {
+    const wrapper = await part('cases');
+    expectSound(wrapper);
+    const offered = (label: string) => listOf(wrapper, label).options!.map((o) => [o.value, o.label]);
+    expect(offered(cases.theme)).toEqual(THEMES.map((t) => [t.id, t.name]));
+    expect(offered(cases.field)).toEqual(FIELDS.map((f) => [f, f]));
+    const theme = THEMES.at(-1)!;
+    await pickFrom(wrapper, cases.theme, theme.id);
+    expect(wrapper.text()).toContain(theme.idea);
+    await pickFrom(wrapper, cases.field, 'boiler');
+    await press(wrapper, cases.drawACase);
+    const { number, mode } = await begun(wrapper);
+    const read = readCaseNumber(number);
+    expect([read.ok && read.key, mode]).toEqual([
+      expect.objectContaining({ theme: theme.id, field: 'boiler', difficulty: 1 }),
+      'hidden',
+    ]);
+  });
+  test('one by its number; another spelling is reported', async () => {
+    const wrapper = await part('cases');
+    expect(wrapper.get('form button').attributes('disabled')).toBeDefined();
+    const byNumber = async (text: string): Promise<void> => {
+      await type(wrapper, cases.caseNumber, text);
+      await wrapper.get('form').trigger('submit');
+    };
+    await byNumber('2-WRONG');
+    expect(wrapper.get('[role="alert"]').text()).not.toBe('');
+    await byNumber(` ${NUMBER.toLowerCase()} `);
+    expect((await begun(wrapper)).number).toBe(NUMBER);
+  });
+  test('the suggested one, and the last five that are open, the latest first', async () => {
+    const numbers = examNumbers(11, 1, 7);
+    for (const [i, number] of numbers.entries()) await played(`p${i}`, number, i === 3 ? {} : null);
+    const wrapper = await part('cases');
+    expect(wrapper.findAll('section a').map((a) => a.text())).toEqual(
+      [6, 5, 4, 2, 1].map((i) => cases.goOnWith(numbers[i])),
+    );
+    const { next } = useTraining();
+    await press(wrapper, cases.nextCase);
+    expect((await begun(wrapper)).number).toBe(next);
   });
 });
 
@@ -404,5 +468,50 @@ describe('a case that is played', () => {
     expect(wrapper.get('[data-test="remarks"]').text()).toContain(debrief.replacedInVain('sensor'));
     expect(score.unneeded).toEqual(['sensor']);
     expect(rowsOf(wrapper, debrief.againstTheIdeal)[3][1]).toBe('1');
+
+    // The remarks to other scores of the same play.
+    const told = practice.told as Ref<Told>;
+    const whole = told.value;
+    const PLAIN = {
+      careless: 0,
+      mistakes: 0,
+      logScore: null,
+      over: { minutes: false, money: false },
+      knownAt: null,
+      tests: 0,
+      unneeded: [],
+    };
+    const remarks = async (change: Partial<Told['score']>): Promise<string[]> => {
+      told.value = {
+        ...whole,
+        result: { ...whole.result, did: [] },
+        score: { ...whole.score, ...PLAIN, ...change } as Told['score'],
+      };
+      await flushPromises();
+      return wrapper.findAll('[data-test="remarks"] li').map((l) => l.text());
+    };
+    expect(await remarks({})).toEqual([]);
+    for (const [change, words] of [
+      [{ careless: 1 }, debrief.cautionsPassedOver(1)],
+      [{ mistakes: 2 }, debrief.wrongSetUps(2)],
+      [{ logScore: 0 }, debrief.estimatesScore('0.00', '1.79')],
+      [{ over: { minutes: true, money: false } }, debrief.overBudget],
+      [{ over: { minutes: false, money: true } }, debrief.overBudget],
+      [{ knownAt: 0 }, debrief.knownAfterStep(1)],
+      [{ tests: 1, wonPerMinute: 0.125 }, debrief.bitsPerMinute('0.13')],
+    ] as const)
+      expect(await remarks(change as Partial<Told['score']>), words).toEqual([words]);
+    const end = async (ended: string, change: Partial<Told['score']>): Promise<string> => {
+      (practice.standing as Ref<typeof practice.standing.value>).value = {
+        ...practice.standing.value,
+        state: { ...practice.standing.value.state, ended: ended as never },
+      };
+      await remarks(change);
+      return wrapper.get('[data-test="truth"]').text();
+    };
+    expect(await end('cannot-tell', { right: true })).toContain(debrief.rightUndecidable);
+    expect(await end('cannot-tell', { right: false })).toContain(debrief.wasDecidable);
+    expect(await end('repaired', { unneeded: [] })).toContain(debrief.rightAtOnce);
+    expect(await end('repaired', { unneeded: ['sensor', 'wiring'] })).toContain(debrief.rightInTheEnd(2));
   });
 });
