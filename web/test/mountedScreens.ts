@@ -76,6 +76,14 @@ export const judged = (): Promise<void> =>
     return state.kind === 'failed' || (state.kind === 'ready' && state.now.complete);
   }, 'the verdict');
 
+/** The window of the tests is a tablet's held upright; from here on it is a desk's, until the test ends. */
+export function atDesk(): void {
+  setViewport(1280, 800);
+}
+function setViewport(width: number, height: number): void {
+  (window as unknown as { happyDOM: { setViewport(to: object): void } }).happyDOM.setViewport({ width, height });
+}
+
 export const mounted: VueWrapper[] = [];
 export async function show(component: Component, options: { props?: object; path?: string } = {}): Promise<VueWrapper> {
   const nothing = { template: '<div />' };
@@ -138,6 +146,7 @@ beforeEach(async () => {
   setActivePinia(createPinia());
 });
 afterEach(async () => {
+  setViewport(1024, 768);
   while (mounted.length > 0) mounted.pop()!.unmount();
   if (useBench().state.kind === 'open') await session().close();
 });

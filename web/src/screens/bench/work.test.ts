@@ -13,6 +13,7 @@ import {
   benchTableWords as bench,
   cardOutcomeWords as outcome,
   repeatTapWords as repeat,
+  schoolChoiceWords as school,
   undoButtonsWords as undo,
   workOrderWords as order,
 } from '@mellow-probe/core/wording/screens/bench';
@@ -26,11 +27,11 @@ import {
   judged,
   NOW,
   onBench,
+  pickFrom,
   press,
   session,
   show,
   thePage,
-  type,
   untilShown,
 } from '../../../test/mountedScreens.ts';
 import { lastSaved, saved } from '../../../test/savedFiles.ts';
@@ -39,6 +40,7 @@ import type { Advice } from '../../workers/engineAnswer.ts';
 import BenchTable from './BenchTable.vue';
 import CardOutcome from './CardOutcome.vue';
 import NextTest from './NextTest.vue';
+import SchoolChoice from './SchoolChoice.vue';
 import UndoButtons from './UndoButtons.vue';
 import WorkList from './WorkList.vue';
 
@@ -159,6 +161,20 @@ describe('the order of work', () => {
     expect(list.findAll('[aria-current="true"]')).toHaveLength(1);
     expect(job.readings).toHaveLength(4);
   });
+  test('another order of tests puts other stations first, and leaves none out', async () => {
+    await check();
+    const list = await show(WorkList);
+    const shown = (): string[] => list.findAll('[data-station]').map((s) => s.attributes('data-station')!);
+    const before = shown();
+    const choice = await show(SchoolChoice);
+    await pickFrom(choice, school.wayOfWorking, 'sensor-first');
+    const after = shown();
+    expect([...after].sort()).toEqual([...before].sort());
+    expect([
+      before.indexOf('sensor') < before.indexOf('live'),
+      after.indexOf('sensor') < after.indexOf('live'),
+    ]).toEqual([false, true]);
+  });
   test('a reading within its range is done, one outside is marked; the suggested test is named', async () => {
     await check(
       (j) => (j.readings = [reading('a', 'open-voltage', '5', 5), reading('b', 'supply-to-return', '0.2', 0.2)]),
@@ -175,26 +191,6 @@ describe('the order of work', () => {
 });
 
 describe('what the reading on the card says', () => {
-  test('nothing before there is one but what it could show; excluded with a reason, and included again', async () => {
-    const job = await check((j) => (j.readings = [reading('a', 'open-voltage', '0.1', 0.1)]), true);
-    session().work.goReading('a');
-    const card = await show(CardOutcome);
-    expect(card.get('[data-test="outcome"]').text()).not.toBe('');
-    await press(card, outcome.voidWhy);
-    expect(isOff(card, outcome.void)).toBe(true);
-    await card.get('form').trigger('submit');
-    expect([job.readings[0].voided, card.find('form').exists()]).toEqual([null, false]);
-    await press(card, outcome.voidWhy);
-    await type(card, outcome.exclusionReason, ' wrong pin ');
-    await press(card, outcome.keep);
-    await press(card, outcome.voidWhy);
-    await card.get('form').trigger('submit');
-    await flushPromises();
-    expect(job.readings[0].voided).toMatchObject({ reason: 'wrong pin' });
-    expect([card.text().includes(outcome.voided('wrong pin')), card.find('.acts').exists()]).toEqual([true, false]);
-    await press(card, outcome.include);
-    expect(job.readings[0].voided).toBeNull();
-  });
   test('a second reading is taken in the same conditions, hot, or while the harness is moved', async () => {
     await check((j) => (j.readings = [reading('a', 'open-voltage', '5', 5)]));
     const { work } = session();
@@ -251,13 +247,13 @@ describe('the suggested next test', () => {
     expect(session().work.test).toBe(others[0].measurement);
   });
   test('in a fixed order: its next test, beside the most informative one', async () => {
-    const school = SCHOOLS.find((s) => s.id === 'compare')!;
-    const advice = await advised((j) => (j.school = school.id));
+    const compare = SCHOOLS.find((s) => s.id === 'compare')!;
+    const advice = await advised((j) => (j.school = compare.id));
     const sheet = await open(advice);
     expect(session().work.proposed!.measurement).toBe('sensor-ohms');
     expect(sheet.get('h3').text()).toContain(measurementById('sensor-ohms').name);
     expect(sheet.find('.minutes').exists()).toBe(false);
-    expect(sheet.text()).toContain(`“${school.name}”`);
+    expect(sheet.text()).toContain(`“${compare.name}”`);
   });
   test('nothing left that tells more: what to do now, and never before a high-voltage circuit is safe', async () => {
     const advice = await advised();
@@ -342,6 +338,8 @@ describe('the bench by keys', () => {
     await untilShown(() => session().work.proposed !== null, 'the advice');
     await key('n');
     expect(session().work.test).toBe(session().work.proposed!.measurement);
+    // Its field waits for the figure.
+    await untilShown(() => document.activeElement?.closest('.large') !== null, 'the field');
     expect(MEASUREMENTS.some((m) => m.id === session().work.test)).toBe(true);
     await untilShown(() => sheet.findComponent({ name: 'VerdictPanel' }).exists(), 'the verdict');
     await judged();

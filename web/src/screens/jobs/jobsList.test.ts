@@ -1,10 +1,13 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { NEWEST_VERSION } from '@mellow-probe/core/check/job/migrations/list';
+import { saveJob } from '@mellow-probe/core/check/job/openJob';
 import { JOB_STATES } from '@mellow-probe/core/base/units/vocabulary';
 import { FAULT_GROUPS } from '@mellow-probe/core/base/units/vocabulary';
 import {
   chosenBarWords as bar,
+  importFilesWords as importing,
   jobFiltersWords as filters,
   jobsScreenWords as say,
   noJobsWords as none,
@@ -20,12 +23,14 @@ import {
   press,
   show,
   thePage,
+  tick,
   type,
   untilShown,
 } from '../../../test/mountedScreens.ts';
 import { saved } from '../../../test/savedFiles.ts';
 import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
+import ImportFiles from './ImportFiles.vue';
 import JobsScreen from './JobsScreen.vue';
 
 beforeEach(() => void saved.splice(0));
@@ -96,6 +101,27 @@ describe('the list of checks', () => {
     await press(wrapper, none.showAll);
     expect(shown(wrapper)).toHaveLength(3);
   });
+  test('found by words, a code or nothing; those that are due alone', async () => {
+    const wrapper = await ledger(
+      ['Pump', (j) => j.complaint.codes.push({ id: 'c', code: 'P0118', state: 'present' })],
+      ['Crane', (j) => j.followUps.push({ id: 'f', text: 'again', dueOn: '2026-01-02', doneAt: null })],
+    );
+    const search = async (words: string): Promise<string[]> => {
+      await wrapper.get('[role="search"] input').setValue(words);
+      await flushPromises();
+      return titles(wrapper);
+    };
+    expect([await search('p0118'), await search('CRANE'), await search('')]).toEqual([
+      ['Pump'],
+      ['Crane'],
+      ['Crane', 'Pump'],
+    ]);
+    expect([await search('nothing like it'), wrapper.text().includes(none.noMatch)]).toEqual([[], true]);
+    await search('');
+    if (!wrapper.text().includes(filters.due)) await press(wrapper, filters.narrow);
+    await tick(wrapper, filters.due);
+    expect(titles(wrapper)).toEqual(['Crane']);
+  });
   test('archived checks are shown apart, and come out again', async () => {
     const wrapper = await ledger(['Pump'], ['Old', (j) => (j.archivedAt = NOW)]);
     expect(titles(wrapper)).toEqual(['Pump']);
@@ -140,6 +166,10 @@ describe('what is done with checks', () => {
     expect(saved.map((f) => f.name)).toEqual(['Pump.json']);
     await act('copy');
     await until(() => useJobs().lines.length === 2, 'the copy');
+    await act('like');
+    await until(() => wrapper.vm.$route.path.startsWith('/check/'), 'a new check like it');
+    const like = (await jobDoor(wrapper.vm.$route.path.split('/')[2]).read())!.value;
+    expect([like.title, like.archivedAt, like.readings]).toEqual(['Pump', null, []]);
     await act('archive');
     await until(() => useJobs().lines.some((l) => l.archived), 'the archive');
   });
@@ -163,6 +193,35 @@ describe('what is done with checks', () => {
     await until(() => wrapper.vm.$route.path === '/take', 'receiving');
     await act(say.safeKeeping);
     await until(() => wrapper.vm.$route.path === '/safe', 'backup');
+  });
+  test('files come in; one that cannot be opened says why and changes nothing', async () => {
+    const told = async (name: string, text: string): Promise<string> => {
+      const sheet = await show(ImportFiles, { props: { open: true } });
+      await untilShown(() => sheet.findComponent({ name: 'FilePick' }).exists(), 'the file button');
+      sheet.findComponent({ name: 'FilePick' }).vm.$emit('files', [new File([text], name)]);
+      await untilShown(() => sheet.emitted('told') !== undefined, 'what became of it');
+      return String((sheet.emitted('told')![0] as unknown[])[0]);
+    };
+    await useJobs().load();
+    const said = new Set<string>();
+    for (const [name, text] of [
+      ['photo.json', '\u0089PNG\r\n'],
+      ['empty.json', ''],
+      ['other.json', '{"a": 1}'],
+      ['newer.json', `{"format":"mellow-probe/job","formatVersion":${NEWEST_VERSION + 1}}`],
+      ['field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'],
+      ['big.json', `{"x":"${'y'.repeat(50_000_000)}"}`],
+    ]) {
+      const line = await told(name, text);
+      expect(line).toContain(importing.notOpened(name, ''));
+      said.add(line.replace(name, ''));
+      expect(useJobs().lines, name).toEqual([]);
+    }
+    // Each has a reason of its own.
+    expect(said.size).toBe(6);
+    const job = newJob('from-file', NOW);
+    expect(await told('own.json', saveJob(job))).toBe(importing.added('own.json'));
+    expect(useJobs().lines).toHaveLength(1);
   });
   test('a full store: the page says what to do, and can try again', async () => {
     const wrapper = await ledger(['Pump']);

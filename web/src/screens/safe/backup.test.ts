@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/check/job/newJob';
-import { KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
+import { BACKUP_FAULTS, KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText';
 import { backupPartWords as out, restorePartWords as back } from '@mellow-probe/core/wording/screens/safe';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test } from 'vitest';
@@ -142,7 +142,8 @@ describe('restored', () => {
   });
   test('a file that is no backup is reported', async () => {
     const wrapper = await opened({ name: 'x.zip', blob: new Blob(['no zip']) });
-    await untilShown(() => wrapper.find('[role="status"], .bad').exists(), 'the reason');
+    await untilShown(() => wrapper.find('[role="status"]').exists(), 'the reason');
+    expect(Object.values(BACKUP_FAULTS)).toContain(wrapper.get('[role="status"]').text());
     expect(wrapper.find('table').exists()).toBe(false);
   });
 });

@@ -13,6 +13,7 @@ import {
   fitViewWords as fit,
   identifyToolWords as identify,
   ownCurveToolWords as own,
+  tableReadingWords as reading,
 } from '@mellow-probe/core/wording/screens/shelfCurves';
 import {
   bathsToolWords as baths,
@@ -180,6 +181,39 @@ describe('a curve of one’s own', () => {
       '# 60 °C\t900 Ω',
     ]);
     expect(drawn(wrapper)[fit.points].x).toEqual([0, 20, 40, 80]);
+  });
+  test('a table that cannot be read names its line or column and stays as it is', async () => {
+    for (const [table, words] of [
+      ['0;9000\nfive;2800\n20;3520', /^Line 2: /],
+      ['0;9000\n0;8900\n20;3520', /^Line 2: /],
+      ['0;11,883\n25;9,912', /^Column 2: /],
+      ['20;3520', /two points/],
+      ['0;100\n50;119\n100;110\n150;157', /./],
+    ] as const) {
+      const wrapper = await byTable(table);
+      const told = wrapper.findAll('.told.odd, .told').map((t) => t.text());
+      expect(
+        told.some((t) => words.test(t)),
+        table,
+      ).toBe(true);
+      expect(wrapper.get('textarea').element.value).toBe(table);
+      wrapper.unmount();
+    }
+  });
+  test('what a table does not tell is asked, and nothing is used before the answer', async () => {
+    const wrapper = await byTable('0;32,650\n25;10,000\n60;2,488');
+    expect(isOff(wrapper, own.saveCurve)).toBe(true);
+    await pickFrom(wrapper, reading.decimalMarkOf(2), ',');
+    expect(isOff(wrapper, own.saveCurve)).toBe(true);
+    await pickFrom(wrapper, reading.unitOfColumn(2), 'kΩ');
+    expect(isOff(wrapper, own.saveCurve)).toBe(false);
+    expect(plain(text(wrapper, 'table-reading'))).toContain('25.0 °C: 10.0 kΩ');
+  });
+  test('the CSV of a platinum curve comes back as that very curve', async () => {
+    const pt = useCurves().all.find((c) => c.name.includes('Pt200'))!;
+    const wrapper = await byTable(curveCsv(curveTable(pt.model, -50, 400, 50)));
+    expect(text(wrapper, 'fit')).toContain('Callendar');
+    expect(text(wrapper, 'fit')).toMatch(/\b0\.0\d\sK/);
   });
   test('from constants: those of no sensor get a warning and cannot be saved', async () => {
     const wrapper = await show(OwnCurveTool);

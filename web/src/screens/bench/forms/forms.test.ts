@@ -39,6 +39,7 @@ import type { Component } from 'vue';
 import {
   boxOf,
   broken,
+  DEMO,
   isOff,
   jobDoor,
   judged,
@@ -68,6 +69,7 @@ import ReadingsForm from './ReadingsForm.vue';
 import RepairForm from './RepairForm.vue';
 import RightSensorForm from './RightSensorForm.vue';
 import StopSheet from './StopSheet.vue';
+import WhereForm from './WhereForm.vue';
 
 let count = 0;
 type Change = (job: Job) => void;
@@ -581,6 +583,31 @@ describe('the harness', () => {
     expect([job.loom.stops[0].hints, job.loom.stops[0].run.hints]).toEqual([[second.id], [first.id]]);
     await press(page, stopWords.remove);
     expect([order(job), sheet.emitted('update:open')!.at(-1)]).toEqual(['B', [false]]);
+  });
+  test('a place is picked on the run; what is known of it moves the odds, and its pins are beside its name', async () => {
+    broken.message = '';
+    await onBench(DEMO.find((j) => j.title.startsWith('Pilot boat'))!);
+    await untilShown(() => session().verdict.advice !== null, 'the advice');
+    const sheet = await show(WhereForm);
+    const run = () =>
+      sheet
+        .get('[data-test="loom"]')
+        .findAll('li')
+        .map((l) => l.text().replaceAll('\u00a0', ' '));
+    const rows = run();
+    const at = rows.findIndex((r) => r.startsWith('C2'));
+    expect(at).toBeGreaterThan(0);
+    await sheet.get('[data-test="loom"]').findAll('li')[at].get('button').trigger('click');
+    await flushPromises();
+    const page = thePage();
+    const [first] = HINTS;
+    await tick(page.get(`[role="group"][aria-label="${stopWords.knownOfPlace}"]`), first.name);
+    await type(page, stopWords.pin('signal'), '99');
+    await untilShown(() => !session().verdict.adviceEarlier && run()[at] !== rows[at], 'other odds');
+    const share = (row: string): number => Number(/(\d+) %/.exec(row)?.[1]);
+    expect([run()[at].includes('99'), share(run()[at]) > share(rows[at])]).toEqual([true, true]);
+    await press(page, stopWords.remove);
+    expect(sheet.get('[data-test="loom"]').findAll('li')).toHaveLength(rows.length - 2);
   });
   test('the module cannot be removed, and the plug at the sensor has no wire behind it', async () => {
     await form(StopSheet, harness('A'), { props: { open: true, index: 0 } });
