@@ -119,49 +119,6 @@ const COOLANT = /Engine coolant.*NTC 2 kΩ/;
 
 test.use(PHONE);
 
-test('guided by touch: a signal wire that is open', async ({ page }) => {
-  const hand = new Guided(page);
-  await hand.begin(COOLANT, ['Stuck at the cold end, about −40'], '20');
-  const machine = {
-    ...SOUND,
-    displayed: '-40',
-    'open-voltage': '0',
-    'open-voltage-return': '0',
-    'loaded-voltage': '0',
-  };
-  await hand.measure({
-    ...machine,
-    'loaded-voltage-return': '0',
-    'displayed-bridged': '-40',
-    'loop-ohms': 'OL',
-    'signal-wire-ohms': 'OL',
-    'return-wire-ohms': '0.4',
-  });
-  expect(hand.taps).toBeLessThanOrEqual(10);
-  await hand.end(/[Ss]ignal wire|Wiring/, 'Wiring');
-});
-
-test('guided by touch: a leak from the signal wire to ground', async ({ page }) => {
-  const hand = new Guided(page);
-  await hand.begin(COOLANT, ['Reads too hot'], '20');
-  // 1 kΩ to ground beside the sensor: 710 Ω and 1.11 V; without the sensor 1.43 V.
-  const machine = {
-    ...SOUND,
-    displayed: '58',
-    'open-voltage': '1.43',
-    'open-voltage-return': '1.43',
-    'loaded-voltage': '1.11',
-  };
-  await hand.measure({
-    ...machine,
-    'loaded-voltage-return': '1.11',
-    'displayed-unplugged': '46',
-    'isolation-ground': '1.0k',
-    'isolation-return': 'OL',
-  });
-  await hand.end(/[Ll]eak|[Ss]hort|Wiring/, 'Wiring');
-});
-
 test('guided by touch: a sensor that drifted, begun on the phone and finished on the desk', async ({
   page,
   browser,
@@ -199,26 +156,6 @@ test('guided by touch: a sensor that drifted, begun on the phone and finished on
   await desk.context().close();
 });
 
-test('guided by touch: a reference that a neighbour pulls down', async ({ page }) => {
-  const hand = new Guided(page);
-  await hand.begin(COOLANT, ['Reads too hot'], '20');
-  // 3.2 V in place of 5: the display divides by 5 V and shows 41 °C.
-  const machine = {
-    ...SOUND,
-    displayed: '41',
-    'open-voltage': '3.2',
-    'open-voltage-return': '3.2',
-    'loaded-voltage': '1.59',
-  };
-  await hand.measure({
-    ...machine,
-    'loaded-voltage-return': '1.59',
-    'neighbour-reference': '3.2',
-    'reference-alone': '5.0',
-  });
-  await hand.end(/[Rr]eference|supply/, 'Reference supply');
-});
-
 test('guided by touch: a sensor that opens only when hot', async ({ page }) => {
   const hand = new Guided(page);
   await hand.begin(COOLANT, ['Only when hot'], '20');
@@ -233,51 +170,6 @@ test('guided by touch: a sensor that opens only when hot', async ({ page }) => {
   });
   expect(done.some((id) => id.startsWith('hot '))).toBe(true);
   await hand.end(/[Ss]ensor|open/, 'Sensor');
-});
-
-test('guided by touch: nothing wrong, and a poor thermometer', async ({ page }) => {
-  const hand = new Guided(page);
-  await hand.begin(COOLANT, ['Reads too hot'], '55', /infra-red on bare metal/);
-  // The engine is at 80 °C: 305 Ω and 0.55 V. The thermometer shows the reflected room.
-  const hot = {
-    ...SOUND,
-    displayed: '80',
-    'loaded-voltage': '0.55',
-    'loaded-voltage-return': '0.55',
-    'sensor-ohms': '305',
-  };
-  await hand.measure(hot);
-  await expect(page.locator('[data-test="result"]')).toContainText('Read the temperature again by a better method');
-  await hand.tap(page.locator('[data-test="again"]'));
-  await hand.step('temperature');
-  for (let i = 0; i < '55 °C'.length; i++)
-    await page.getByRole('group', { name: 'Number pad' }).getByRole('button', { name: 'delete', exact: true }).tap();
-  await hand.figure('79');
-  await hand.tap(page.getByRole('button', { name: /glass, dipped/ }));
-  await hand.tap(page.getByRole('button', { name: /^Yes, all at 79/ }));
-  await hand.next();
-  await hand.measure(hot);
-  await hand.end(/Nothing wrong/, 'Nothing wrong');
-});
-
-test('back loses nothing; a test that cannot be done is left out until it is put back', async ({ page }) => {
-  const hand = new Guided(page);
-  await hand.begin(COOLANT, ['Reads too cold'], '20');
-  const card = page.locator('[data-card]');
-  const first = await card.getAttribute('data-card');
-  await page.getByRole('button', { name: /can’t do this one/ }).tap();
-  await expect(card).not.toHaveAttribute('data-card', first!);
-  await page.getByRole('button', { name: 'See the result' }).tap();
-  await page.getByRole('button', { name: /^Put back:/ }).tap();
-  await expect(page.getByRole('button', { name: /^Put back:/ })).toHaveCount(0);
-  await page.goBack();
-  await page.goBack();
-  await page.goBack();
-  await expect(page.getByLabel('Thermometer', { exact: true })).toHaveValue(/^20/);
-  await page.getByRole('button', { name: '‹ Back' }).tap();
-  await expect(page.getByRole('button', { name: 'Reads too cold' })).toHaveAttribute('aria-pressed', 'true');
-  await page.reload();
-  await expect(page.getByRole('button', { name: 'Reads too cold' })).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('five cold readings fit; a hot repeat asks how, and its temperature is its own', async ({ page }) => {

@@ -50,6 +50,8 @@ test('read far: a figure is typed, held and taken, spoken back on wish; a short 
   await far.getByLabel('read aloud').check();
   await page.keyboard.type('4.7');
   await expect(far.locator('[data-test="far-figure"]')).toHaveText('4.7 V');
+  const size = await far.locator('.figure').evaluate((x) => parseFloat(getComputedStyle(x).fontSize));
+  expect(size).toBeGreaterThan(150);
   await expect(far).toContainText('not taken yet');
   const hold = far.getByRole('button', { name: 'Hold to save' });
   await hold.click();

@@ -1,6 +1,6 @@
 import { expect, test } from './test.ts';
 import { readFileSync } from 'node:fs';
-import { choose, field, files, kept, startCheck, verdict, openDemo } from './bench.ts';
+import { files, kept, openDemo, verdict } from './bench.ts';
 import { Hand } from './hand.ts';
 
 /** A 2×2 red PNG. */
@@ -99,90 +99,6 @@ test('a whole job: complaint, readings, decision, repair, proof, report; nothing
   };
   expect(json.photos[0].image).toMatch(/^data:image\/jpeg/);
   expect(json.closed.how).toBe('proved');
-});
-
-test('a job closes without proof only with a reason', async ({ page }) => {
-  const hand = new Hand(page);
-  await hand.start('Boiler flow', 'no proof');
-  await hand.station('proof');
-  await expect(page.getByRole('button', { name: 'Close without verifying' })).toBeDisabled();
-  await page.getByLabel(/say why/).fill('machine sold');
-  await hand.press('Close without verifying');
-  await expect(page.locator('[data-test="close"]')).toContainText('not verified. machine sold');
-});
-
-test('the ledger: filters, archive, a new check like this one, undo', async ({ page }) => {
-  await page.goto('/demo/');
-  const rows = page.locator('[data-test="job"]');
-  await expect(rows).toHaveCount(21);
-  await choose(page.getByLabel('Field', { exact: true }), 'boilers');
-  await expect(rows).toHaveCount(4);
-  await choose(page.getByLabel('Field', { exact: true }), 'any field');
-  await choose(page.getByLabel('State', { exact: true }), 'closed');
-  await expect(rows).toHaveCount(7);
-  await expect(rows.first()).toContainText('Swimming bath');
-  await choose(page.getByLabel('State', { exact: true }), 'any state');
-  await choose(page.getByLabel('Decided', { exact: true }), 'undecided');
-  await expect(rows).toHaveCount(10);
-  await choose(page.getByLabel('Decided', { exact: true }), 'any decision');
-  await page.getByLabel('due').check();
-  await expect(rows).toContainText(['Dye works', 'Ferry Plover', 'Cold store', 'Quarry pump 3']);
-  await page.getByLabel('due').uncheck();
-  await page.getByLabel('Search checks').fill('P0118');
-  await expect(rows).toContainText(['Ferry Plover', 'Pilot boat', 'Snow groomer']);
-  await page.getByLabel('Search checks').fill('');
-  await page.getByLabel('More for Harbour crane · hydraulic oil').click();
-  await page.getByRole('menuitem', { name: 'Archive' }).click();
-  await expect(rows).toHaveCount(20);
-  await page.getByLabel('archive').check();
-  await expect(rows).toContainText(['Harbour crane', 'Reading room']);
-  await page.getByLabel('archive').uncheck();
-  await page.getByLabel('More for Swimming bath · boiler flow').click();
-  await page.getByRole('menuitem', { name: 'New check like this' }).click();
-  await expect(page.getByLabel('Title of this check')).toHaveValue('Swimming bath · boiler flow');
-  await expect(field(page, 'Ohms, sensor')).toHaveValue('');
-});
-
-test('schools reorder the same cards; keys go everywhere; digits for two metres', async ({ page }) => {
-  await startCheck(page);
-  await field(page, 'Thermometer').fill('12');
-  await page.keyboard.press('Escape');
-  const order = (): Promise<string[]> =>
-    page.locator('[data-station]').evaluateAll((list) => list.map((x) => x.getAttribute('data-station')!));
-  const before = await order();
-  await choose(page.getByLabel('Test order'), 'Sensor first');
-  const after = await order();
-  expect([...after].sort()).toEqual([...before].sort());
-  expect(after.indexOf('sensor')).toBeLessThan(after.indexOf('live'));
-  await page.locator('h2').first().click();
-  await page.keyboard.press('n');
-  await expect(page.locator('[data-card="sensor-ohms"]')).toBeVisible();
-  await page.keyboard.type('3.5k');
-  await page.keyboard.press('Enter');
-  await expect(page.locator('[data-card="bench-ohms"]')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('j');
-  await expect(page.locator('[data-card="bench-ohms"]')).toBeHidden();
-  await page.keyboard.press('Escape');
-  await page.locator('[data-station="sensor"]').click();
-  await page.locator('[data-test-id="sensor-ohms"]').click();
-  await expect(page.locator('.large input')).toBeFocused();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('r');
-  await expect(page.getByRole('dialog', { name: 'Large view' })).toContainText('3.5k');
-  const size = await page.locator('.far .figure').evaluate((x) => parseFloat(getComputedStyle(x).fontSize));
-  expect(size).toBeGreaterThan(150);
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog', { name: 'Large view' })).toBeHidden();
-});
-
-test('the verdict in figures: weights by hand, what hangs on each reading', async ({ page }) => {
-  await openDemo(page, /Pilot boat/);
-  await page.getByRole('button', { name: 'Why, in figures' }).click();
-  await expect(page.getByText(/Without signal voltage, plugged in: wiring/)).toBeVisible();
-  await page.getByLabel('Your factor for resistance in the return').fill('0');
-  await page.getByLabel('Your factor for resistance in the return').press('Enter');
-  await expect(verdict(page)).not.toContainText('Wiring fault: resistance in the return');
 });
 
 test('portrait tablet: order on top, drawing, card, verdict as a sheet that pulls up; nothing sticks out', async ({

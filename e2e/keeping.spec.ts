@@ -1,9 +1,5 @@
-import { NEWEST_VERSION } from '../core/src/check/job/migrations/list.ts';
 import { expect, test } from './test.ts';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { field, files, kept, openImport, startCheck, verdict } from './bench.ts';
+import { field, kept, startCheck, verdict } from './bench.ts';
 
 test('two windows on one check: both sets of figures are kept', async ({ page, context }) => {
   await startCheck(page);
@@ -77,36 +73,6 @@ test('a store that is blocked from the start is said on the list', async ({ page
   await expect(page.getByRole('alert')).toContainText('blocks its storage');
 });
 
-test('files that cannot be opened say why and change nothing', async ({ page }) => {
-  await startCheck(page);
-  await page.getByLabel('Title of this check').fill('Mine');
-  await kept(page);
-  await page.getByRole('link', { name: 'Checks' }).click();
-  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-probe-files-'));
-  const put = (name: string, text: string): string => {
-    const file = path.join(folder, name);
-    writeFileSync(file, text);
-    return file;
-  };
-  const cases: [string, RegExp][] = [
-    [put('photo.json', '\u0089PNG\r\n'), /not a JSON file/],
-    [put('empty.json', ''), /empty/],
-    [put('other.json', '{"a": 1}'), /not from this program/],
-    [put('newer.json', `{"format":"mellow-probe/job","formatVersion":${NEWEST_VERSION + 1}}`), /newer version/],
-    [
-      put('field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'),
-      /At createdAt/,
-    ],
-    [put('big.json', `{"x":"${'y'.repeat(50_000_000)}"}`), /50 MB is too large/],
-  ];
-  for (const [file, message] of cases) {
-    await openImport(page);
-    await files(page, 'Import check files').setInputFiles(file);
-    await expect(page.getByRole('status')).toContainText(message);
-    await expect(page.locator('[data-test="job"]')).toHaveCount(1);
-  }
-});
-
 test('text from a file is shown as text, in the page and in the chart', async ({ page }) => {
   page.on('dialog', () => expect('a script ran').toBe('never'));
   await startCheck(page);
@@ -131,22 +97,4 @@ test('the demo workshop has checks of its own and never mixes with mine', async 
   await page.goto('/demo/');
   await expect(page.getByRole('link', { name: 'Changed in the demo' })).toBeVisible();
   await expect(page.locator('[data-test="job"]')).toHaveCount(21);
-});
-
-test('copy, search, readings as CSV', async ({ page }) => {
-  await startCheck(page);
-  await page.getByLabel('Title of this check').fill('=SUM(A1)');
-  await field(page, 'Ohms, sensor').fill('OL');
-  await kept(page);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'CSV' }).click();
-  expect((await download).suggestedFilename()).toBe('SUM-A1.csv');
-  await page.getByRole('link', { name: 'Checks' }).click();
-  await page.getByLabel('More for =SUM(A1)').click();
-  await page.getByRole('menuitem', { name: 'Copy' }).click();
-  await expect(page.locator('[data-test="job"]')).toHaveCount(2);
-  await page.getByLabel('Search checks').fill('copy');
-  await expect(page.locator('[data-test="job"]')).toHaveCount(1);
-  await page.getByLabel('Search checks').fill('nothing like it');
-  await expect(page.getByText('No checks match.')).toBeVisible();
 });

@@ -189,17 +189,3 @@ test.describe('fetched ahead', () => {
     await context.setOffline(false);
   });
 });
-
-test('lists end where a job is full, and a job over a limit of before still opens', async ({ page }) => {
-  await startCheck(page);
-  await page.locator('[data-station="complaint"]').click();
-  await page.getByLabel('Add a code').fill(Array.from({ length: 53 }, (_, i) => `P${1000 + i}`).join(', '));
-  await page.getByRole('button', { name: 'Add code' }).click();
-  await expect(page.locator('[data-test="code"]')).toHaveCount(50);
-  await expect(page.getByLabel('Add a code')).toHaveValue('P1050, P1051, P1052');
-  await kept(page);
-  await page.reload();
-  await page.locator('[data-station="complaint"]').click();
-  await expect(page.locator('[data-test="code"]')).toHaveCount(50);
-  await expect(page.getByLabel('Add a code')).toHaveValue('P1050, P1051, P1052');
-});

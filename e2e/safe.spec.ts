@@ -4,7 +4,7 @@ import { expect, test } from './test.ts';
 import { newJob } from '../core/src/check/job/newJob.ts';
 import { newReading } from '../core/src/check/job/newReading.ts';
 import { saveJob } from '../core/src/check/job/openJob.ts';
-import { field, files, kept, openDemo, openImport, startCheck } from './bench.ts';
+import { field, files, kept, openImport, startCheck } from './bench.ts';
 
 // Everything out as one file, and back in on another device.
 
@@ -77,38 +77,6 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   await next.goto('/logs');
   await expect(next.getByRole('link', { name: /loose-plug/ })).toBeVisible();
   await next.context().close();
-});
-
-test('a sealed backup opens only with its passphrase; what is newer here stays; by kind', async ({ page }) => {
-  await openDemo(page, /Pilot boat/);
-  await expect(page.getByLabel('Title of this check')).toBeVisible();
-  await page.goto('/demo/safe');
-  await page.getByLabel('Passphrase, to encrypt it').fill('short');
-  await expect(page.getByText('Use at least 8 characters')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Save the backup' })).toBeDisabled();
-  const file = await backup(page, 'grey heron 9');
-  expect(readFileSync(file).subarray(0, 8).toString()).toBe('MPSEALED');
-  await openDemo(page, /Greenhouse/);
-  await field(page, 'Title of this check').fill('Greenhouse, renamed');
-  await kept(page);
-  await page.goto('/demo/safe');
-  await files(page, 'a backup').setInputFiles({
-    name: 'x.sealed',
-    mimeType: 'application/octet-stream',
-    buffer: readFileSync(file),
-  });
-  await page.getByLabel('Its passphrase').fill('grey heron 8');
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByText('Wrong passphrase. Try again.')).toBeVisible();
-  await page.getByLabel('Its passphrase').fill('grey heron 9');
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByText('Everything in it is already here.')).toBeVisible();
-  const checks = page.getByRole('row', { name: /checks/ });
-  await expect(checks.getByRole('cell').nth(3)).toHaveText('1');
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  // One that is no backup says so.
-  await files(page, 'a backup').setInputFiles('docs/screenshots/bench.png');
-  await expect(page.getByText('This is not a backup')).toBeVisible();
 });
 
 test('to a folder that was chosen once; the reminder goes when it is written', async ({ page }) => {

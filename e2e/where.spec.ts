@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.ts';
-import { choose, field, kept, openDemo, startCheck, verdict } from './bench.ts';
+import { choose, field, kept, startCheck, verdict } from './bench.ts';
 
 /** A check begun with these figures, by the labels of their fields. */
 async function begun(page: Page, figures: Record<string, string>): Promise<void> {
@@ -71,31 +71,6 @@ test('in-between volts at the end of a long trunk, three connectors: to the cont
   await page.reload();
   await station(page, 'where');
   await expect(where).toContainText('Contact at C2, return wire');
-});
-
-test('a stop in full: pins, colours, what is known of it moves the odds; taken out it is gone, and undo brings it back', async ({
-  page,
-}) => {
-  await openDemo(page, /Pilot boat/);
-  await station(page, 'where');
-  const loom = page.locator('[data-test="loom"]');
-  await expect(loom).toContainText('C1, pin 3 · 4');
-  await expect(loom.locator('li').nth(4)).toContainText('49 %');
-  await loom.getByRole('button', { name: /contact at C2/ }).click();
-  const sheet = page.getByRole('dialog', { name: 'C2' });
-  await sheet
-    .getByRole('group', { name: 'What is known about this place' })
-    .getByLabel(/corroded, seen/)
-    .check();
-  await sheet.getByLabel('Pin, signal').fill('9');
-  await page.keyboard.press('Escape');
-  await expect(loom).toContainText('C2, pin 9 · 8');
-  await expect(loom.locator('li').nth(2)).not.toContainText('12 %');
-  await loom.getByRole('button', { name: /contact at C2/ }).click();
-  await page.getByRole('button', { name: 'Remove from the harness' }).click();
-  await expect(loom.locator('li')).toHaveCount(5);
-  await page.getByRole('button', { name: /^Undo/ }).first().click();
-  await expect(loom.locator('li')).toHaveCount(7);
 });
 
 test('several at once lead to the shared return in two readings of neighbours', async ({ page }) => {

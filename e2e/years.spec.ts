@@ -77,29 +77,6 @@ test('the years of a pump: its drift in words, chart and figures; three machines
   await expect(page.getByText('No machine here has the code 222-2222')).toBeVisible();
 });
 
-test('what is due: stand-ins first, a follow-up done, the rest as a calendar file', async ({ page }) => {
-  await page.goto('/demo/');
-  await page.getByRole('link', { name: 'What is due' }).click();
-  const dues = page.locator('[data-test="due"]');
-  await expect(dues.first()).toContainText('Temporary replacement');
-  const before = await dues.count();
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Calendar file (ICS)' }).click(),
-  ]);
-  const text = readFileSync(await download.path(), 'utf8');
-  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(before);
-  expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
-  expect(text.replace(/\r\n[ \t]/g, '')).toContain(
-    'SUMMARY:Check this sensor again: it is drifting: Quarry pump 3 · coolant',
-  );
-  expect(text).toContain('DTSTART;VALUE=DATE:20250415');
-  await page.getByRole('button', { name: 'Done: Check this sensor again: it is drifting' }).click();
-  await expect(dues).toHaveCount(before - 1);
-  await page.reload();
-  await expect(dues).toHaveCount(before - 1);
-});
-
 test('a fault that came back: linked to the first, which counts as replaced in vain and weighs in the verdict', async ({
   page,
 }) => {
