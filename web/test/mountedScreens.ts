@@ -12,8 +12,8 @@ import type { Part } from '../src/workers/engineAnswer.ts';
 import type * as EngineClient from '../src/workers/engineClient.ts';
 
 /** Screens mounted for tests: the real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing. All else is what ships. */
-const broken = vi.hoisted(() => ({ message: '' }));
-/** Set `message` for an engine that fails. */
+const broken = vi.hoisted(() => ({ message: '', why: 'silent' as 'silent' | 'stopped' | 'threw' }));
+/** Set `message` for an engine that fails, and `why` for how. */
 export { broken };
 vi.mock('../src/workers/engineClient.ts', async (original) => {
   const { engine } = await import('../src/workers/engine.ts');
@@ -26,7 +26,7 @@ vi.mock('../src/workers/engineClient.ts', async (original) => {
       judge: (job: Job, chart: boolean, tell: (part: Part) => boolean) =>
         broken.message === ''
           ? judge(job, chart, tell)
-          : Promise.reject(new real.EngineError({ why: 'silent', message: broken.message })),
+          : Promise.reject(new real.EngineError({ why: broken.why, message: broken.message })),
       withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
       course: (job: Job) => Promise.resolve(engine.course(job)),
     }),
@@ -91,7 +91,7 @@ export async function show(component: Component, options: { props?: object; path
     history: createMemoryHistory(),
     routes: [
       ...['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part'],
-      ...['/logbook/place/:code', '/logbook/:part', '/:rest(.*)*'],
+      ...['/logbook/place/:code', '/logbook/:part', '/settings/:part', '/:rest(.*)*'],
     ].map((path) => ({ path, component: nothing })),
   });
   await router.push(options.path ?? '/');
@@ -133,8 +133,14 @@ export function nameOf(control: DOMWrapper<Element>): string {
   );
 }
 
-/** Holds for everything on screen: each control has a name, and no figure leaks that the computation did not have. */
+/** Holds for everything on screen: each control has a name, each choice its words, and no figure leaks that the computation did not have. */
 export function expectSound(wrapper: VueWrapper): void {
+  for (const list of ['PickList', 'ChoiceRow'].flatMap((name) => wrapper.findAllComponents({ name }))) {
+    const { label, options = [], groups = [] } = list.props() as Partial<ReturnType<typeof listOf>> & { label: string };
+    const all = [...options, ...groups.flatMap((g) => g.options)];
+    expect([all.length > 0, all.filter((o) => o.value === undefined || !o.label)], label).toEqual([true, []]);
+    expect(new Set(all.map((o) => o.value)).size, label).toBe(all.length);
+  }
   for (const control of wrapper.findAll('input:not([type="file"]), textarea, button'))
     expect(nameOf(control), control.html()).not.toBe('');
   expect(wrapper.text()).not.toMatch(/\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/);
@@ -142,7 +148,7 @@ export function expectSound(wrapper: VueWrapper): void {
 
 beforeEach(async () => {
   await emptyBrowser();
-  broken.message = '';
+  Object.assign(broken, { message: '', why: 'silent' });
   setActivePinia(createPinia());
 });
 afterEach(async () => {

@@ -1,5 +1,7 @@
 // @vitest-environment happy-dom
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { FINDINGS } from '@mellow-probe/core/catalogue/parts/findings';
+import { significant } from '@mellow-probe/core/base/units/writing';
 import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
@@ -243,6 +245,29 @@ describe('the card of a test', () => {
     await pickFrom(wrapper, entry.where, 'signal 1 module');
     expect(job.readings[0].conditions).toMatchObject({ wire: 'signal', position: 1, side: 'module' });
   });
+  test('a reading belongs to the moment it was taken at: as found, hot, or one of the check’s own', async () => {
+    const job = await bench((j) => {
+      j.moments.push({ ...newMoments()[1], id: 'later', state: 'hot', temperatureC: { text: '80 °C', value: 80 } });
+      j.readings = [reading('sensor-ohms', '2k', 2000)];
+    });
+    session().work.goReading('sensor-ohms');
+    const wrapper = await show(TestCard);
+    const moment = () => [job.readings[0].moment, job.readings[0].state, listOf(wrapper, entry.while).modelValue];
+    const first = moment();
+    expect(listOf(wrapper, entry.while).options!.map((o) => o.value)).toEqual(['steady', 'hot', 'wiggling', 'later']);
+    await pickFrom(wrapper, entry.while, 'later');
+    expect(moment()).toEqual(['later', 'hot', 'later']);
+    await pickFrom(wrapper, entry.while, 'hot');
+    expect(moment()).toEqual([job.moments[1].id, 'hot', 'hot']);
+    await pickFrom(wrapper, entry.while, 'steady');
+    expect(moment()).toEqual(first);
+  });
+  test('at an open connector there is one side to measure on: a place and a wire are enough', async () => {
+    await bench((j) => (j.loom = { ...newHarness(), stops: [newStop('a', 'connector'), newStop('b', 'connector')] }));
+    session().work.goTest('parted-voltage');
+    const wrapper = await show(TestCard);
+    expect(listOf(wrapper, entry.where).options).toHaveLength(4);
+  });
   test('what hangs on the temperature asks for it; what is put into a bath asks for that', async () => {
     const job = await bench();
     const scan = await card('displayed');
@@ -311,6 +336,24 @@ describe('the verdict in figures', () => {
     await weigh('1');
     expect(job.weightFactors).toEqual({});
   });
+  test('what was seen is named with its factor, at the faults it speaks of alone; one’s own factor is not', async () => {
+    const { id, name, ratios } = FINDINGS.find((f) => f.id === 'corrosion')!;
+    const [weighed] = Object.keys(ratios);
+    const job = await judgedBench((j) => {
+      j.findings = [id];
+      j.weightFactors = { [weighed]: 0.5 };
+    });
+    await show(WhyDrawer, { props: { open: true } });
+    const cells = rowsOf(thePage(), why.everyFault).map(([fault]) => fault);
+    const { ranking } = session().verdict.result!.assessment;
+    for (const [i, { fault }] of ranking.entries()) {
+      const ratio = ratios[fault];
+      const moves = ratio !== undefined && Math.abs(ratio - 1) > 0.02;
+      expect(cells[i].includes(moves ? `${name} × ${significant(ratio, 2)}` : name), fault).toBe(moves);
+    }
+    const both = cells[ranking.findIndex((r) => r.fault === weighed)];
+    expect([both.includes('× 0.5'), job.findings]).toEqual([false, [id]]);
+  });
   test('how much each reading matters, and how the verdict changed; nothing while it is closed', async () => {
     await judgedBench((j) => (j.readings = OPEN));
     const closed = await show(WhyDrawer, { props: { open: false } });
@@ -320,6 +363,14 @@ describe('the verdict in figures', () => {
     await show(WhyDrawer, { props: { open: true } });
     await until(() => thePage().findAll('li').length === 2 && thePage().find('[data-test="course"]').exists(), 'both');
     expect(thePage().text()).not.toContain(why.computingWeights);
+    const lines = thePage()
+      .findAll('li')
+      .map((l) => l.text().toLowerCase());
+    for (const { measurement } of OPEN)
+      expect(
+        lines.some((l) => l.includes(measurementById(measurement).name.toLowerCase())),
+        measurement,
+      ).toBe(true);
   });
   test('without a reading, and without a circuit, it says so', async () => {
     const job = await judgedBench();
@@ -364,5 +415,12 @@ describe('the quick check of a phone', () => {
     await wrapper.get('[data-field="open-voltage"] input').setValue('4.8');
     await flushPromises();
     expect(job.readings.map((r) => [r.measurement, r.value])).toEqual([['open-voltage', 4.8]]);
+  });
+  test('a figure that is judged has its sign; no prediction stands beside it', async () => {
+    await judgedBench((j) => (j.readings = [reading('open-voltage', '5', 5), reading('loaded-voltage', '5', 5)]));
+    const wrapper = await show(QuickPhone);
+    await untilShown(() => wrapper.find('[data-field="loaded-voltage"] .sign.off').exists(), 'the sign');
+    expect(wrapper.find('[data-field="open-voltage"] .sign.fits').exists()).toBe(true);
+    expect(wrapper.find('.second').exists()).toBe(false);
   });
 });

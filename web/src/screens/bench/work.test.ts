@@ -17,7 +17,7 @@ import {
   undoButtonsWords as undo,
   workOrderWords as order,
 } from '@mellow-probe/core/wording/screens/bench';
-import { nextTestWords as next } from '@mellow-probe/core/wording/screens/benchVerdict';
+import { nextTestWords as next, verdictPanelWords as panel } from '@mellow-probe/core/wording/screens/benchVerdict';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test, vi } from 'vitest';
 import {
@@ -42,6 +42,7 @@ import CardOutcome from './CardOutcome.vue';
 import NextTest from './NextTest.vue';
 import SchoolChoice from './SchoolChoice.vue';
 import UndoButtons from './UndoButtons.vue';
+import VerdictPanel from './VerdictPanel.vue';
 import WorkList from './WorkList.vue';
 
 let count = 0;
@@ -223,6 +224,23 @@ describe('what the reading on the card says', () => {
     expect(card.findAll('.ahead .line').length).toBeGreaterThan(1);
     expect([card.find('[data-test="outcome"]').exists(), card.find('.acts').exists()]).toEqual([false, false]);
   });
+});
+
+test.each([
+  ['silent', panel.computationStopped],
+  ['stopped', panel.computationFailed],
+  ['threw', panel.theComputationFailed],
+] as const)('a computation that fails is reported with its reason: %s', async (why, words) => {
+  await check();
+  broken.why = why;
+  session().judging.again();
+  const verdict = await show(VerdictPanel);
+  const said = (): string => (verdict.find('[role="alert"]').exists() ? verdict.get('[role="alert"]').text() : '');
+  await untilShown(() => said().includes(words(broken.message)), 'the reason');
+  Object.assign(broken, { message: '' });
+  await press(verdict, panel.computeAgain);
+  await judged();
+  await untilShown(() => said() === '', 'a verdict');
 });
 
 describe('the suggested next test', () => {
