@@ -29,6 +29,7 @@ vi.mock('../src/workers/engineClient.ts', async (original) => {
           : Promise.reject(new real.EngineError({ why: broken.why, message: broken.message })),
       withoutEach: (job: Job) => Promise.resolve(engine.withoutEach(job)),
       course: (job: Job) => Promise.resolve(engine.course(job)),
+      plan: (job: Job) => Promise.resolve(engine.plan(job)),
     }),
   };
 });
