@@ -1,3 +1,5 @@
+import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
+import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
@@ -70,6 +72,26 @@ export function session() {
   const { state } = useBench();
   if (state.kind !== 'open') throw new Error(state.kind);
   return state.session;
+}
+let count = 0;
+/**
+ * A check of its own on the bench, 20 °C beside the sensor. A verdict is only computed where one is looked at (`judging`): it costs more than all
+ * the rest.
+ */
+export async function ownCheck(
+  change: (job: Job) => void = () => undefined,
+  { judging = false, circuit = 'engine-coolant-2k8' } = {},
+): Promise<Job> {
+  broken.message = judging ? '' : 'not needed here';
+  const made = newJob(
+    `own-${count++}`,
+    NOW,
+    CATALOGUE_CIRCUITS.find((c) => c.id === circuit),
+  );
+  made.moments = [{ ...newMoments()[0], temperatureC: { text: '20 °C', value: 20 } }, newMoments()[1]];
+  change(made);
+  await onBench(made);
+  return session().job;
 }
 export const judged = (): Promise<void> =>
   until(() => {

@@ -3,7 +3,6 @@ import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits'
 import { FINDINGS } from '@mellow-probe/core/catalogue/parts/findings';
 import { significant } from '@mellow-probe/core/base/units/writing';
 import { newMoments } from '@mellow-probe/core/check/job/moments';
-import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
@@ -22,12 +21,10 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
 import { until } from '../../../test/browserWindow.ts';
 import {
-  broken,
+  ownCheck,
   isOff,
   judged,
   listOf,
-  NOW,
-  onBench,
   pickFrom,
   press,
   rowsOf,
@@ -45,23 +42,8 @@ import ReadingMode from './ReadingMode.vue';
 import TestCard from './TestCard.vue';
 import WhyDrawer from './WhyDrawer.vue';
 
-let count = 0;
-/** A check of its own on the bench, with what the test needs. A verdict is only computed where one is looked at: it costs more than all the rest. */
-async function bench(change: (job: Job) => void = () => undefined, circuit = 'engine-coolant-2k8'): Promise<Job> {
-  broken.message = 'not needed here';
-  return judgedBench(change, circuit);
-}
-async function judgedBench(change: (job: Job) => void = () => undefined, circuit = 'engine-coolant-2k8'): Promise<Job> {
-  const job = newJob(
-    `bench-${count++}`,
-    NOW,
-    CATALOGUE_CIRCUITS.find((c) => c.id === circuit),
-  );
-  job.moments = [{ ...newMoments()[0], temperatureC: { text: '20 °C', value: 20 } }, newMoments()[1]];
-  change(job);
-  await onBench(job);
-  return session().job;
-}
+const bench = (change?: (job: Job) => void, circuit?: string): Promise<Job> => ownCheck(change, { circuit });
+const judgedBench = (change?: (job: Job) => void): Promise<Job> => ownCheck(change, { judging: true });
 const reading = (measurement: string, text: string, value: number) =>
   newReading(measurement, measurement, { text, value });
 

@@ -1,7 +1,5 @@
 // @vitest-environment happy-dom
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import { newMoments } from '@mellow-probe/core/check/job/moments';
-import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { faultById } from '@mellow-probe/core/circuit/faults/list';
@@ -11,13 +9,11 @@ import { verdictPanelWords as panel } from '@mellow-probe/core/wording/screens/b
 import { flushPromises, type DOMWrapper, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
 import {
+  ownCheck,
   atDesk,
   boxOf,
-  broken,
   judged,
   listOf,
-  NOW,
-  onBench,
   pickFrom,
   press,
   session,
@@ -31,16 +27,14 @@ import QuickCard from './QuickCard.vue';
 import VerdictPanel from './VerdictPanel.vue';
 
 /** Figures as a mechanic gives them, on the quick check of a new check: 5 V by 2.49 kΩ to a sensor of 2 kΩ at 25 °C, B 3600. */
-let count = 0;
-/** Without `judging` no verdict is computed: it costs more than all the rest. */
-async function check(judging = true, change: (job: Job) => void = () => undefined): Promise<Job> {
-  broken.message = judging ? '' : 'not needed here';
-  const circuit = CATALOGUE_CIRCUITS.find((c) => c.id === 'engine-coolant-2k');
-  const job = { ...newJob(`plain-${count++}`, NOW, circuit), moments: newMoments() };
-  change(job);
-  await onBench(job);
-  return session().job;
-}
+const check = (judging = true, change: (job: Job) => void = () => undefined): Promise<Job> =>
+  ownCheck(
+    (j) => {
+      j.moments = newMoments();
+      change(j);
+    },
+    { judging, circuit: 'engine-coolant-2k' },
+  );
 /** The field whose label begins like this. Beside the label stands what was read. */
 const fieldOf = (w: VueWrapper, label: string): DOMWrapper<HTMLInputElement> => {
   const found = typedFields(w).find((f) => f.name.startsWith(label));

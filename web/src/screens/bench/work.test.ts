@@ -1,7 +1,5 @@
 // @vitest-environment happy-dom
 import { MEASUREMENTS, measurementById } from '@mellow-probe/core/circuit/measurements/list';
-import { newMoments } from '@mellow-probe/core/check/job/moments';
-import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
@@ -21,12 +19,12 @@ import { nextTestWords as next, verdictPanelWords as panel } from '@mellow-probe
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test, vi } from 'vitest';
 import {
+  ownCheck,
   broken,
   isOff,
   jobDoor,
   judged,
   NOW,
-  onBench,
   pickFrom,
   press,
   session,
@@ -45,16 +43,7 @@ import UndoButtons from './UndoButtons.vue';
 import VerdictPanel from './VerdictPanel.vue';
 import WorkList from './WorkList.vue';
 
-let count = 0;
-/** A check of its own on the bench. A verdict is only computed where one is looked at: it costs more than all the rest. */
-async function check(change: (job: Job) => void = () => undefined, judging = false): Promise<Job> {
-  broken.message = judging ? '' : 'not needed here';
-  const job = newJob(`work-${count++}`, NOW);
-  job.moments = [{ ...newMoments()[0], temperatureC: { text: '20 °C', value: 20 } }, newMoments()[1]];
-  change(job);
-  await onBench(job);
-  return session().job;
-}
+const check = (change?: (job: Job) => void, judging = false): Promise<Job> => ownCheck(change, { judging });
 const reading = (id: string, measurement: string, text: string, value: number | 'OL') =>
   newReading(id, measurement, { text, value });
 const key = async (name: string, more: KeyboardEventInit = {}, on: EventTarget = document.body): Promise<boolean> => {

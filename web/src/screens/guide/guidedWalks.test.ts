@@ -1,12 +1,9 @@
 // @vitest-environment happy-dom
-import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import type { ThermometerKind } from '@mellow-probe/core/base/units/vocabulary';
-import { newMoments } from '@mellow-probe/core/check/job/moments';
-import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { resultStepWords as result, testStepWords as tests } from '@mellow-probe/core/wording/screens/guide';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { expect, test } from 'vitest';
-import { judged, NOW, onBench, press, session, show, untilShown } from '../../../test/mountedScreens.ts';
+import { ownCheck, judged, press, session, show, untilShown } from '../../../test/mountedScreens.ts';
 import GuidedCheck from './GuidedCheck.vue';
 
 /** What a meter shows at one machine, by test. What is not here cannot be done there. */
@@ -17,19 +14,15 @@ const SOUND: Machine = {
   ...{ 'loaded-voltage': '2.48', 'loaded-voltage-return': '2.48', 'return-drop': '0.003', 'sensor-ohms': '2.46k' },
   ...{ 'displayed-unplugged': '-40', 'displayed-bridged': '150' },
 };
-let count = 0;
 async function begun(symptom: string, air: number, thermometer: ThermometerKind | null = null): Promise<VueWrapper> {
-  const job = newJob(
-    `walk-${count++}`,
-    NOW,
-    CATALOGUE_CIRCUITS.find((c) => c.id === 'engine-coolant-2k'),
+  const { id } = await ownCheck(
+    (j) => {
+      Object.assign(j.moments[0], { temperatureC: { text: `${air} °C`, value: air }, thermometer });
+      j.complaint.symptoms = [symptom];
+    },
+    { judging: true, circuit: 'engine-coolant-2k' },
   );
-  job.moments = newMoments();
-  job.moments[0].temperatureC = { text: `${air} °C`, value: air };
-  job.moments[0].thermometer = thermometer;
-  job.complaint.symptoms = [symptom];
-  await onBench(job);
-  return show(GuidedCheck, { path: `/check/${job.id}/guide?step=test` });
+  return show(GuidedCheck, { path: `/check/${id}/guide?step=test` });
 }
 /** Does every suggested test at this machine until the result is there; returns which were done. */
 async function measured(guide: VueWrapper, machine: Machine): Promise<string[]> {

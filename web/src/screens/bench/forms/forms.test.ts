@@ -1,7 +1,6 @@
 // @vitest-environment happy-dom
 import { PROOF_TESTS, proofStepsFor } from '@mellow-probe/core/check/proof/proofPlan';
 import { MOST } from '@mellow-probe/core/check/job/most';
-import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
@@ -48,6 +47,7 @@ import {
   nameOf,
   NOW,
   onBench,
+  ownCheck,
   pickFrom,
   press,
   rowsOf,
@@ -73,25 +73,14 @@ import StopSheet from './StopSheet.vue';
 import WhereForm from './WhereForm.vue';
 import WorthForm from './WorthForm.vue';
 
-let count = 0;
-type Change = (job: Job) => void;
-const nothing: Change = () => undefined;
-/** A form of a check of its own. A verdict is only computed where one is looked at: it costs more than all the rest. */
+/** A form of a check of its own. */
 async function form(
   component: Component,
-  change = nothing,
-  { judging = false, props = {}, circuit = 'engine-coolant-2k8' } = {},
+  change?: (job: Job) => void,
+  { props = {}, ...check }: { props?: object; judging?: boolean; circuit?: string } = {},
 ) {
-  broken.message = judging ? '' : 'not needed here';
-  const made = newJob(
-    `form-${count++}`,
-    NOW,
-    CATALOGUE_CIRCUITS.find((c) => c.id === circuit),
-  );
-  made.moments = [{ ...newMoments()[0], temperatureC: { text: '20 °C', value: 20 } }, newMoments()[1]];
-  change(made);
-  await onBench(made);
-  return { job: session().job, sheet: await show(component, { props }) };
+  const job = await ownCheck(change, check);
+  return { job, sheet: await show(component, { props }) };
 }
 const reading = (id: string, measurement: string, text: string, value: number | 'OL') =>
   newReading(id, measurement, { text, value });
@@ -134,7 +123,7 @@ describe('verify the repair', () => {
   test.each(['engine-coolant-2k8', CATALOGUE_CIRCUITS.find((c) => c.layout === 'one-wire')!.id])(
     'a figure of every test that %s has, and of no other',
     async (circuit) => {
-      const { sheet, job } = await form(ProofForm, nothing, { circuit });
+      const { sheet, job } = await form(ProofForm, undefined, { circuit });
       const asked = PROOF_TESTS.filter((id) => measurementById(id).layouts.includes(job.circuit.layout));
       const fields = sheet.findAll('.values input').map((f) =>
         nameOf(f)
@@ -359,7 +348,7 @@ describe('the decision', () => {
     expect(sheet.find('textarea').exists()).toBe(false);
   });
   test('nothing measured: only the usual frequencies', async () => {
-    const { sheet } = await form(DecisionForm, nothing, { judging: true });
+    const { sheet } = await form(DecisionForm, undefined, { judging: true });
     expect(sheet.text()).toContain(decide.onlyUsualOdds);
   });
 });
@@ -401,7 +390,7 @@ describe('all readings', () => {
 });
 
 describe('which sensor', () => {
-  const two: Change = (j) =>
+  const two = (j: Job) =>
     (j.rightSensor = {
       ...j.rightSensor,
       ...{ plugs: ['A', 'B'].map((id) => ({ id, name: id })), values: ['x', 'y'].map((id) => ({ id, name: id })) },
@@ -560,9 +549,10 @@ describe('is it worth it', () => {
 
 describe('the harness', () => {
   const harness =
-    (...names: string[]): Change =>
-    (j) =>
-      (j.loom = { ...newHarness(), stops: names.map((name, i) => ({ ...newStop(`s${i}`, 'connector'), name })) });
+    (...names: string[]) =>
+    (j: Job): void => {
+      j.loom = { ...newHarness(), stops: names.map((name, i) => ({ ...newStop(`s${i}`, 'connector'), name })) };
+    };
   const order = (job: Job): string => job.loom.stops.map((s) => s.name).join('');
   const act = async (w: VueWrapper, row: number, name: string): Promise<void> => {
     const entries = w.findAllComponents({ name: 'MenuButton' })[row].vm.$props.entries as {
