@@ -96,6 +96,8 @@ function mutantsOf({ mutate, tests }, name) {
       concurrency: 2,
       timeoutMS: 4000,
       timeoutFactor: 3,
+      // All tests of the screens at once take more than the usual five minutes on a slow machine.
+      dryRunTimeoutMinutes: 30,
       tempDirName: '.stryker-tmp',
       ignorePatterns: ['test-results', 'reports', 'web/dist', 'docs'],
       reporters: ['json', 'dots'],
