@@ -18,10 +18,22 @@ const LINE_FAULTS: Record<LineFault, string> = {
 export const lineFaultText = (fault: LineFault, text: string): string =>
   `${LINE_FAULTS[fault]}${text === '' ? '' : `: “${text}”`}`;
 
+/** How little a steady value moved. A display that shows one figure all the time is unchanged: within nothing at all would claim more. */
+function steadyText(
+  { spread, overS }: { spread: number; overS: number },
+  quantity: Quantity,
+  unit: TemperatureUnit,
+): string {
+  const time = `${fixed(overS, 0)} s`;
+  if (spread === 0) return `unchanged for ${time}`;
+  if (quantity === 'celsius') return `${time} within ±${kelvinText(Math.max(spread, 0.1), unit)}`;
+  if (quantity === 'volts') return `${time} within ±${fixed(Math.max(spread, 0.001), 3)} V`;
+  return `${time} within ±${formatQuantity(spread, quantity, unit)}`;
+}
+
 /** Does a value stand still, in words. */
 export function standStillText(s: StandStill, quantity: Quantity, unit: TemperatureUnit): string {
-  if (s.still)
-    return `steady: ${fixed(s.overS, 0)} s within ±${quantity === 'celsius' ? kelvinText(s.spread, unit) : quantity === 'volts' ? `${fixed(s.spread, 3)} V` : formatQuantity(s.spread, quantity, unit)}`;
+  if (s.still) return `steady: ${steadyText(s, quantity, unit)}`;
   if (s.why === 'few') return 'too few values yet';
   const amount =
     quantity === 'celsius' ? kelvinText(Math.abs(s.amount), unit) : formatQuantity(Math.abs(s.amount), quantity, unit);

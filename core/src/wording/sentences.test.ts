@@ -650,6 +650,13 @@ describe('live values', () => {
     const still = { still: true, overS: 12.4, spread: 0.2 } as never;
     expect(standStillText(still, 'celsius', 'C')).toBe('steady: 12 s within ±0.2 K');
     expect(standStillText(still, 'volts', 'C')).toBe('steady: 12 s within ±0.200 V');
+    for (const quantity of ['celsius', 'volts', 'ohms'] as const)
+      expect(standStillText({ still: true, overS: 3, spread: 0 } as never, quantity, 'C')).toBe(
+        'steady: unchanged for 3 s',
+      );
+    const hardly = { still: true, overS: 3, spread: 0.0002 } as never;
+    expect(standStillText(hardly, 'celsius', 'C')).toBe('steady: 3 s within ±0.1 K');
+    expect(standStillText(hardly, 'volts', 'C')).toBe('steady: 3 s within ±0.001 V');
     expect(standStillText({ still: false, why: 'few' } as never, 'volts', 'C')).toBe('too few values yet');
     expect(standStillText({ still: false, why: 'moving', amount: -3 } as never, 'celsius', 'C')).toBe(
       'falling by 3.0 K a minute',
