@@ -151,9 +151,9 @@ export async function openWindow(options: { locks?: boolean } = {}) {
 }
 export type BrowserWindow = Awaited<ReturnType<typeof openWindow>>;
 
-/** Waits until a condition holds; fails after two seconds of looking. */
+/** Waits until a condition holds; fails after four thousand looks, so that a slow machine has its time. */
 export async function until(holds: () => boolean | Promise<boolean>, what = 'a condition'): Promise<void> {
-  for (let i = 0; i < 400; i++) {
+  for (let i = 0; i < 4000; i++) {
     if (await holds()) return;
     await new Promise((resolve) => setTimeout(resolve, 5));
   }
