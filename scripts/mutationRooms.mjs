@@ -20,7 +20,7 @@ const inScreens = (...patterns) =>
   SCREENS.flatMap((s) => patterns.map((p) => p.replace(/^!?/, (not) => `${not}${s}/`)));
 const SCREEN_TESTS = ['web/src/screens/*.test.ts', ...inScreens('*.test.ts')];
 
-/** Each room in one or more parts. The interleavings are a long comparison of their own and are left out. */
+/** Each room in one or more parts. The thousand interleavings are a long comparison of their own and are left out. */
 export const ROOMS = {
   session: [
     all('web/src/session/record'),

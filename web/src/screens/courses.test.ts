@@ -36,7 +36,7 @@ interface Offered {
 
 /** Whatever hands do to the sheets of a check, as far as the controls let them, is kept and opens again. */
 test.each([1, 4])(
-  'property: course of use %i, some hundred handles: every record the page wrote can be opened',
+  'property: course of use %i, some two hundred handles: every record the page wrote can be opened',
   async (seed) => {
     await emptyBrowser();
     setActivePinia(createPinia());
@@ -52,7 +52,7 @@ test.each([1, 4])(
       history: createMemoryHistory(),
       routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
     });
-    for (let step = 0; step < 30; step++) {
+    for (let step = 0; step < 50; step++) {
       const sheet = pick([...(Object.keys(FORMS) as (keyof typeof FORMS)[]), 'card' as const, 'quick' as const]);
       if (sheet === 'card') session.work.goTest(pick(session.work.stations.flatMap((s) => s.tests)));
       const component: Component = sheet === 'card' ? TestCard : sheet === 'quick' ? QuickCard : FORMS[sheet];

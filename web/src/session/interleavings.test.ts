@@ -15,8 +15,8 @@ const figures = (job: Job): object => ({
 });
 
 describe('property: no verdict for figures that are not on the screen', () => {
-  test('400 random interleavings of typing, late answers, failures, changes from elsewhere and closing', async () => {
-    for (let seed = 1; seed <= 400; seed++) {
+  test('1000 random interleavings of typing, late answers, failures, changes from elsewhere and closing', async () => {
+    for (let seed = 1; seed <= 1000; seed++) {
       const uniform = seededUniform(seed * 31 + 5);
       const pick = (k: number): number => Math.floor(uniform() * k);
       const { asked, record, control, judging, view, verdict, advice } = await judgedJob();
