@@ -1,7 +1,8 @@
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import { newMoments } from '@mellow-probe/core/check/job/moments';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
-import type { Job } from '@mellow-probe/core/check/job/jobSchema';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
+import type { Job, JobReading } from '@mellow-probe/core/check/job/jobSchema';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { DOMWrapper, flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
@@ -10,7 +11,7 @@ import { afterEach, beforeEach, expect, vi } from 'vitest';
 import type { Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { emptyBrowser, until } from './browserWindow.ts';
-import type { Part } from '../src/workers/engineAnswer.ts';
+import type { Advice, Part } from '../src/workers/engineAnswer.ts';
 import type * as EngineClient from '../src/workers/engineClient.ts';
 
 /** Screens mounted for tests: the real engine without its worker, the real stores on fake-indexeddb, and a chart that draws nothing. All else is what ships. */
@@ -73,6 +74,9 @@ export function session() {
   if (state.kind !== 'open') throw new Error(state.kind);
   return state.session;
 }
+/** A reading as it is typed on its card; `id` where there are several of one test. */
+export const reading = (measurement: string, text: string, value: number | 'OL', id = measurement): JobReading =>
+  newReading(id, measurement, { text, value });
 let count = 0;
 /**
  * A check of its own on the bench, 20 °C beside the sensor. A verdict is only computed where one is looked at (`judging`): it costs more than all
@@ -98,6 +102,13 @@ export const judged = (): Promise<void> =>
     const { state } = session().verdict;
     return state.kind === 'failed' || (state.kind === 'ready' && state.now.complete);
   }, 'the verdict');
+
+/** Waits for the advice that belongs to the figures on the screen. */
+export async function advised(): Promise<Advice> {
+  await until(() => session().verdict.advice !== null && !session().verdict.adviceEarlier, 'the advice');
+  await flushPromises();
+  return session().verdict.advice!;
+}
 
 /** The window of the tests is a tablet's held upright; from here on it is a desk's, until the test ends. */
 export function atDesk(): void {
@@ -176,9 +187,13 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   setViewport(1024, 768);
-  while (mounted.length > 0) mounted.pop()!.unmount();
+  unmountAll();
   if (useBench().state.kind === 'open') await session().close();
 });
+
+export function unmountAll(): void {
+  while (mounted.length > 0) mounted.pop()!.unmount();
+}
 
 /** The page without what moves by itself: styles of animations. */
 export const pageOf = (): string => document.body.innerHTML.replace(/ (style|ant-click-animating[\w-]*)="[^"]*"/g, '');
@@ -218,6 +233,25 @@ export async function press(place: Place, words: string): Promise<void> {
   await flushPromises();
 }
 
+/** Presses the button of this name, where it shows a sign only. */
+export async function pressNamed(place: Place, name: string): Promise<void> {
+  const button = place.findAll('button').find((b) => nameOf(b) === name);
+  if (!button) throw new Error(`no button named “${name}”`);
+  await button.trigger('click');
+  await flushPromises();
+}
+/** Types into the search field of a list. */
+export async function searchFor(place: VueWrapper, words: string): Promise<void> {
+  await place.get('[role="search"] input').setValue(words);
+  await flushPromises();
+}
+/** Waits until a screen has gone to a check, and reads that from the store. */
+export async function checkOpened(place: VueWrapper): Promise<Job> {
+  const address = (): string => place.vm.$route.path;
+  await untilShown(() => address().startsWith('/check/'), 'the check');
+  return (await jobDoor(address().split('/')[2]).read())!.value;
+}
+
 /** The check box with these words. */
 export function boxOf(place: Place, words: string): DOMWrapper<HTMLInputElement> {
   const label = place
@@ -248,7 +282,7 @@ export const listOf = (place: VueWrapper, label: string) =>
     groups?: { label: string; options: Choice[] }[];
   };
 /** Picks from the list of this label, as its menu does. */
-export async function pickFrom(place: VueWrapper, label: string, value: string): Promise<void> {
+export async function pickFrom(place: VueWrapper, label: string, value: string | number): Promise<void> {
   listNamed(place, label).vm.$emit('update:modelValue', value);
   await flushPromises();
 }
@@ -266,11 +300,13 @@ export const untilShown = (holds: () => boolean, what: string): Promise<void> =>
     await flushPromises();
     return holds();
   }, what);
+/** Text with plain spaces, whatever holds it together on the screen. */
+export const plain = (text: string): string => text.replaceAll(/[\u00a0\u2060]/g, ' ');
 /** The cells of a table by its name, as text with plain spaces. */
 export const rowsOf = (place: Place, name: string): string[][] =>
   place
     .findAll(`[aria-label="${name}"] tbody tr:not([aria-hidden])`)
-    .map((row) => row.findAll('td').map((c) => c.text().replaceAll(/[\u00a0\u2060]/g, ' ')));
+    .map((row) => row.findAll('td').map((c) => plain(c.text())));
 
 /** Types into the field of this name, and leaves it. */
 export async function type(place: Place, name: string, text: string): Promise<void> {

@@ -14,6 +14,7 @@ import {
   session,
   show,
   typedFields,
+  unmountAll,
 } from '../../test/mountedScreens.ts';
 
 const { FORMS } = await import('./bench/forms/list.ts');
@@ -54,7 +55,7 @@ async function shown(place: Component, props?: object): Promise<VueWrapper> {
   return wrapper;
 }
 async function closed(): Promise<void> {
-  while (mounted.length > 0) mounted.pop()!.unmount();
+  unmountAll();
   await session().close();
 }
 const job = (): string => JSON.stringify(session().job);

@@ -4,7 +4,17 @@ import { createPinia, setActivePinia } from 'pinia';
 import { describe, expect, test, vi } from 'vitest';
 import type { Component } from 'vue';
 import { emptyBrowser, until } from '../../test/browserWindow.ts';
-import { DEMO, jobDoor, mounted, nameOf, pageOf, pressable, show, typedFields } from '../../test/mountedScreens.ts';
+import {
+  DEMO,
+  jobDoor,
+  mounted,
+  nameOf,
+  pageOf,
+  pressable,
+  show,
+  typedFields,
+  unmountAll,
+} from '../../test/mountedScreens.ts';
 
 /** The rooms beside a check, by the name of their file. Live data and training need a worker: their tests are their own. */
 const ROOMS: [string, Component][] = [];
@@ -18,7 +28,7 @@ for (const [path, load] of Object.entries(
 
 /** A room as it opens in a browser that holds four checks and nothing else. */
 async function opened(place: Component): Promise<VueWrapper> {
-  while (mounted.length > 0) mounted.pop()!.unmount();
+  unmountAll();
   document.body.innerHTML = '';
   await emptyBrowser();
   setActivePinia(createPinia());

@@ -3,7 +3,6 @@ import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits'
 import { FINDINGS } from '@mellow-probe/core/catalogue/parts/findings';
 import { significant } from '@mellow-probe/core/base/units/writing';
 import { newMoments } from '@mellow-probe/core/check/job/moments';
-import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { newHarness, newStop } from '@mellow-probe/core/circuit/harness/harnessSchema';
 import { measurementById } from '@mellow-probe/core/circuit/measurements/list';
@@ -21,12 +20,13 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
 import { until } from '../../../test/browserWindow.ts';
 import {
-  ownCheck,
   isOff,
   judged,
   listOf,
+  ownCheck,
   pickFrom,
   press,
+  reading,
   rowsOf,
   session,
   show,
@@ -44,8 +44,6 @@ import WhyDrawer from './WhyDrawer.vue';
 
 const bench = (change?: (job: Job) => void, circuit?: string): Promise<Job> => ownCheck(change, { circuit });
 const judgedBench = (change?: (job: Job) => void): Promise<Job> => ownCheck(change, { judging: true });
-const reading = (measurement: string, text: string, value: number) =>
-  newReading(measurement, measurement, { text, value });
 
 describe('which circuit, and which curve', () => {
   test('every circuit of the catalogue is offered under its kind of machine; the chosen one is on the check', async () => {

@@ -1,6 +1,5 @@
 // @vitest-environment happy-dom
 import { MEASUREMENTS, measurementById } from '@mellow-probe/core/circuit/measurements/list';
-import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { openJob } from '@mellow-probe/core/check/job/openJob';
 import { SCHOOLS } from '@mellow-probe/core/advice/nextTest/schools';
@@ -19,14 +18,17 @@ import { nextTestWords as next, verdictPanelWords as panel } from '@mellow-probe
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test, vi } from 'vitest';
 import {
-  ownCheck,
+  advised,
   broken,
   isOff,
   jobDoor,
   judged,
   NOW,
+  ownCheck,
   pickFrom,
+  plain,
   press,
+  reading,
   session,
   show,
   thePage,
@@ -44,8 +46,6 @@ import VerdictPanel from './VerdictPanel.vue';
 import WorkList from './WorkList.vue';
 
 const check = (change?: (job: Job) => void, judging = false): Promise<Job> => ownCheck(change, { judging });
-const reading = (id: string, measurement: string, text: string, value: number | 'OL') =>
-  newReading(id, measurement, { text, value });
 const key = async (name: string, more: KeyboardEventInit = {}, on: EventTarget = document.body): Promise<boolean> => {
   const went = on.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more }));
   await flushPromises();
@@ -119,15 +119,14 @@ describe('undo and redo', () => {
 });
 
 describe('the order of work', () => {
-  const rows = (w: VueWrapper, id: string): string[] =>
-    w.findAll(`[data-test-id="${id}"]`).map((t) => t.text().replaceAll('\u00a0', ' '));
+  const rows = (w: VueWrapper, id: string): string[] => w.findAll(`[data-test-id="${id}"]`).map((t) => plain(t.text()));
   test('stations under four headings; of one that is not open only the tests that were done, with the last reading that counts', async () => {
     const job = await check((j) => {
       j.readings = [
-        reading('a', 'open-voltage', '4.9', 4.9),
-        reading('b', 'open-voltage', '4.8', 4.8),
-        { ...reading('c', 'open-voltage', '3', 3), voided: { reason: 'x', at: NOW } },
-        { ...reading('d', 'sensor-ohms', '2k', 2000), voided: { reason: 'x', at: NOW } },
+        reading('open-voltage', '4.9', 4.9, 'a'),
+        reading('open-voltage', '4.8', 4.8, 'b'),
+        { ...reading('open-voltage', '3', 3, 'c'), voided: { reason: 'x', at: NOW } },
+        { ...reading('sensor-ohms', '2k', 2000, 'd'), voided: { reason: 'x', at: NOW } },
       ];
     });
     const list = await show(WorkList);
@@ -167,7 +166,7 @@ describe('the order of work', () => {
   });
   test('a reading within its range is done, one outside is marked; the suggested test is named', async () => {
     await check(
-      (j) => (j.readings = [reading('a', 'open-voltage', '5', 5), reading('b', 'supply-to-return', '0.2', 0.2)]),
+      (j) => (j.readings = [reading('open-voltage', '5', 5, 'a'), reading('supply-to-return', '0.2', 0.2, 'b')]),
       true,
     );
     const list = await show(WorkList);
@@ -182,7 +181,7 @@ describe('the order of work', () => {
 
 describe('what the reading on the card says', () => {
   test('a second reading is taken in the same conditions, hot, or while the harness is moved', async () => {
-    await check((j) => (j.readings = [reading('a', 'open-voltage', '5', 5)]));
+    await check((j) => (j.readings = [reading('open-voltage', '5', 5, 'a')]));
     const { work } = session();
     for (const [words, state] of [
       [repeat.sameConditions, 'steady'],
@@ -206,8 +205,7 @@ describe('what the reading on the card says', () => {
   });
   test('before the figure: each outcome of the suggested test with what it would leave', async () => {
     await check(undefined, true);
-    await untilShown(() => session().verdict.advice !== null, 'the advice');
-    const [first] = session().verdict.advice!.proposals;
+    const [first] = (await advised()).proposals;
     session().work.goTest(first.measurement);
     const card = await show(CardOutcome);
     expect(card.findAll('.ahead .line').length).toBeGreaterThan(1);
@@ -233,18 +231,17 @@ test.each([
 });
 
 describe('the suggested next test', () => {
-  async function advised(change: (job: Job) => void = () => undefined): Promise<Advice> {
+  const adviceOn = async (change?: (job: Job) => void): Promise<Advice> => {
     await check(change, true);
-    await untilShown(() => session().verdict.advice !== null && !session().verdict.adviceEarlier, 'the advice');
-    return session().verdict.advice!;
-  }
+    return advised();
+  };
   const open = (advice: Advice) => show(NextTest, { props: { advice } });
   test('the best with its minutes and outcomes, and the others to choose from', async () => {
-    const advice = await advised();
+    const advice = await adviceOn();
     const sheet = await open(advice);
     const [first, ...others] = advice.proposals;
     const about = measurementById(first.measurement);
-    expect(sheet.get('h3').text().replaceAll('\u00a0', ' ')).toContain(next.next(about.name));
+    expect(plain(sheet.get('h3').text())).toContain(next.next(about.name));
     expect(sheet.get('.minutes').text()).toBe(formatMinutes(first.minutes));
     expect(sheet.findAll('dt').length).toBeGreaterThan(1);
     expect(sheet.findAll('.link')).toHaveLength(others.length);
@@ -255,7 +252,7 @@ describe('the suggested next test', () => {
   });
   test('in a fixed order: its next test, beside the most informative one', async () => {
     const compare = SCHOOLS.find((s) => s.id === 'compare')!;
-    const advice = await advised((j) => (j.school = compare.id));
+    const advice = await adviceOn((j) => (j.school = compare.id));
     const sheet = await open(advice);
     expect(session().work.proposed!.measurement).toBe('sensor-ohms');
     expect(sheet.get('h3').text()).toContain(measurementById('sensor-ohms').name);
@@ -263,7 +260,7 @@ describe('the suggested next test', () => {
     expect(sheet.text()).toContain(`“${compare.name}”`);
   });
   test('nothing left that tells more: what to do now, and never before a high-voltage circuit is safe', async () => {
-    const advice = await advised();
+    const advice = await adviceOn();
     const bare = {
       ...advice,
       proposals: [],
@@ -281,7 +278,7 @@ describe('the suggested next test', () => {
     expect((await open(advice)).get('[data-test="high-voltage"]').text()).toContain(HIGH_VOLTAGE);
   });
   test('two faults that no test separates are named', async () => {
-    const advice = await advised();
+    const advice = await adviceOn();
     const pair = { names: ['one', 'other'], test: null };
     const sheet = await open({ ...advice, undecided: [pair] } as unknown as Advice);
     expect(sheet.text()).toContain(next.notSeparated('one and other', next.noneSeparates));
@@ -295,7 +292,7 @@ describe('the bench by keys', () => {
   test('each key goes where it says; the check goes out as a file and as a table', async () => {
     const job = await check((j) => {
       j.title = 'Pump';
-      j.readings = [reading('a', 'open-voltage', '5', 5)];
+      j.readings = [reading('open-voltage', '5', 5, 'a')];
     });
     const sheet = await show(BenchTable, { path: `/check/${job.id}` });
     const { work } = session();
@@ -342,7 +339,7 @@ describe('the bench by keys', () => {
   test('the suggested test is one key away', async () => {
     const job = await check(undefined, true);
     const sheet = await show(BenchTable, { path: `/check/${job.id}` });
-    await untilShown(() => session().work.proposed !== null, 'the advice');
+    await advised();
     await key('n');
     expect(session().work.test).toBe(session().work.proposed!.measurement);
     // Its field waits for the figure.

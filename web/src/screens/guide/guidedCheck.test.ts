@@ -2,7 +2,6 @@
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import { NOTICED } from '@mellow-probe/core/base/units/toldTemperature';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
-import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import {
   guideWords as say,
@@ -21,7 +20,9 @@ import {
   judged,
   NOW,
   onBench,
+  plain,
   press,
+  reading,
   session,
   show,
   type,
@@ -50,8 +51,6 @@ const tile = (w: VueWrapper, words: string) => w.findAll('.tile').find((t) => t.
 const known = (job: Job): void => {
   job.moments[0].temperatureC = { text: '20 °C', value: 20 };
 };
-const reading = (measurement: string, text: string, value: number | 'OL') =>
-  newReading(measurement, measurement, { text, value });
 
 describe('the questions in their order', () => {
   test('each says where it is; on, back, and off to the quick form or to the order of work', async () => {
@@ -82,7 +81,7 @@ describe('the questions in their order', () => {
 describe('what is checked', () => {
   test('the sensors of one kind of machine with known pull-ups; a tap chooses one and goes on', async () => {
     const { guide, job } = await at('what');
-    const names = (): string[] => guide.findAll('.tile .what').map((t) => t.text().replaceAll('\u00a0', ' '));
+    const names = (): string[] => guide.findAll('.tile .what').map((t) => plain(t.text()));
     const ofField = (field: string): string[] =>
       CATALOGUE_CIRCUITS.filter((c) => c.field === field && c.pullUpOhm !== null).map((c) => c.name.split(' · ')[0]);
     expect(names()).toEqual([...ofField(job.field), what.notListed]);
@@ -237,7 +236,7 @@ describe('the result', () => {
     for (const part of [result.howSure, result.whatToDo, suspects[0].repair, result.ifWrong])
       expect(text, part).toContain(part);
     const share = Math.max(1, Math.round(100 * (1 - groups[0].probability)));
-    expect(text.replaceAll('\u00a0', ' ')).toContain(result.wrongOf(share).replaceAll('\u00a0', ' '));
+    expect(plain(text)).toContain(plain(result.wrongOf(share)));
     await press(guide, result.putBack('').trim());
     expect(job.leftOut).toEqual([]);
     await press(guide, say.questions.repair);

@@ -1,5 +1,7 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { jobLine } from '@mellow-probe/core/check/job/jobLine';
+import { type JobFilter, narrowed, NO_FILTER } from '@mellow-probe/core/check/job/jobList';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { NEWEST_VERSION } from '@mellow-probe/core/check/job/migrations/list';
 import { saveJob } from '@mellow-probe/core/check/job/openJob';
@@ -16,11 +18,14 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { browser, until } from '../../../test/browserWindow.ts';
 import {
+  checkOpened,
+  DEMO,
   jobDoor,
   listOf,
   NOW,
   pickFrom,
   press,
+  searchFor,
   show,
   thePage,
   tick,
@@ -107,8 +112,7 @@ describe('the list of checks', () => {
       ['Crane', (j) => j.followUps.push({ id: 'f', text: 'again', dueOn: '2026-01-02', doneAt: null })],
     );
     const search = async (words: string): Promise<string[]> => {
-      await wrapper.get('[role="search"] input').setValue(words);
-      await flushPromises();
+      await searchFor(wrapper, words);
       return titles(wrapper);
     };
     expect([await search('p0118'), await search('CRANE'), await search('')]).toEqual([
@@ -136,17 +140,31 @@ describe('the list of checks', () => {
   });
 });
 
+test('the checks of the demo, filtered', () => {
+  const lines = DEMO.map(jobLine);
+  const found = (change: Partial<JobFilter>) => narrowed(lines, { ...NO_FILTER, ...change }, '2026-11-30');
+  const names = (change: Partial<JobFilter>) => found(change).map((l) => l.title.split(' · ')[0]);
+  expect([found({}), found({ field: 'boiler' }), found({ group: 'undecided' })].map((l) => l.length)).toEqual([
+    21, 4, 10,
+  ]);
+  expect([found({ state: 'closed' }).length, names({ state: 'closed' })]).toEqual([
+    7,
+    expect.arrayContaining(['Swimming bath']),
+  ]);
+  expect(names({ dueOnly: true }).sort()).toEqual(['Cold store 2', 'Dye works', 'Ferry Plover', 'Quarry pump 3']);
+});
+
 describe('what is done with checks', () => {
   test('several at once: exported they stay chosen; tagged, archived and deleted they do not', async () => {
-    const wrapper = await ledger(['Pump'], ['Crane']);
+    const wrapper = await ledger(['Pump', (j) => (j.tags = ['fleet'])], ['Crane']);
     await chooseAll(wrapper);
     await press(wrapper, bar.export);
     await until(() => saved.length === 1, 'the file');
     expect(saved.map((f) => f.name)).toEqual(['checks-2.zip']);
     await press(wrapper, bar.tag);
-    await type(thePage(), bar.tagsLabel, 'harbour');
+    await type(thePage(), bar.tagsLabel, 'harbour, -fleet');
     await thePage().get('form').trigger('submit');
-    await until(() => useJobs().lines.every((l) => l.tags.includes('harbour')), 'the tags');
+    await until(() => useJobs().lines.every((l) => l.tags.join() === 'harbour'), 'the tags');
     await untilShown(() => !wrapper.text().includes(bar.export), 'none chosen');
     await chooseAll(wrapper);
     await press(wrapper, bar.delete);
@@ -167,8 +185,7 @@ describe('what is done with checks', () => {
     await act('copy');
     await until(() => useJobs().lines.length === 2, 'the copy');
     await act('like');
-    await until(() => wrapper.vm.$route.path.startsWith('/check/'), 'a new check like it');
-    const like = (await jobDoor(wrapper.vm.$route.path.split('/')[2]).read())!.value;
+    const like = await checkOpened(wrapper);
     expect([like.title, like.archivedAt, like.readings]).toEqual(['Pump', null, []]);
     await act('archive');
     await until(() => useJobs().lines.some((l) => l.archived), 'the archive');
@@ -195,7 +212,7 @@ describe('what is done with checks', () => {
     await until(() => wrapper.vm.$route.path === '/safe', 'backup');
   });
   test('files come in; one that cannot be opened says why and changes nothing', async () => {
-    const told = async (name: string, text: string): Promise<string> => {
+    const answerTo = async (name: string, text: string): Promise<string> => {
       const sheet = await show(ImportFiles, { props: { open: true } });
       await untilShown(() => sheet.findComponent({ name: 'FilePick' }).exists(), 'the file button');
       sheet.findComponent({ name: 'FilePick' }).vm.$emit('files', [new File([text], name)]);
@@ -203,24 +220,25 @@ describe('what is done with checks', () => {
       return String((sheet.emitted('told')![0] as unknown[])[0]);
     };
     await useJobs().load();
-    const said = new Set<string>();
-    for (const [name, text] of [
-      ['photo.json', '\u0089PNG\r\n'],
-      ['empty.json', ''],
-      ['other.json', '{"a": 1}'],
-      ['newer.json', `{"format":"mellow-probe/job","formatVersion":${NEWEST_VERSION + 1}}`],
-      ['field.json', '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}'],
-      ['big.json', `{"x":"${'y'.repeat(50_000_000)}"}`],
+    for (const [name, text, why] of [
+      ['photo.json', '\u0089PNG\r\n', 'not a JSON file'],
+      ['empty.json', '', 'empty'],
+      ['other.json', '{"a": 1}', 'not from this program'],
+      ['newer.json', `{"format":"mellow-probe/job","formatVersion":${NEWEST_VERSION + 1}}`, 'newer version'],
+      [
+        'field.json',
+        '{"format":"mellow-probe/job","formatVersion":1,"id":"<img src=x onerror=alert(1)>"}',
+        'At createdAt',
+      ],
+      ['big.json', `{"x":"${'y'.repeat(50_000_000)}"}`, '50 MB is too large'],
     ]) {
-      const line = await told(name, text);
-      expect(line).toContain(importing.notOpened(name, ''));
-      said.add(line.replace(name, ''));
+      const answer = await answerTo(name, text);
+      expect(answer).toContain(importing.notOpened(name, ''));
+      expect(answer).toContain(why);
       expect(useJobs().lines, name).toEqual([]);
     }
-    // Each has a reason of its own.
-    expect(said.size).toBe(6);
     const job = newJob('from-file', NOW);
-    expect(await told('own.json', saveJob(job))).toBe(importing.added('own.json'));
+    expect(await answerTo('own.json', saveJob(job))).toBe(importing.added('own.json'));
     expect(useJobs().lines).toHaveLength(1);
   });
   test('a full store: the page says what to do, and can try again', async () => {

@@ -70,7 +70,7 @@ describe('the instruments', () => {
     await tick(sheet, INSTRUMENTS.find((i) => i.id === 'meter')!.name, false);
     await tick(sheet, INSTRUMENTS.find((i) => i.id === 'meter')!.name);
     await pickFrom(sheet, panel.machine, CASE.id);
-    await pickFrom(sheet, panel.itsTimeRuns, 60 as never);
+    await pickFrom(sheet, panel.itsTimeRuns, 60);
     await type(sheet, panel.seedLabel, ' 123456789 ');
     await press(sheet, panel.startTheMachine);
     expect(started.mock.calls).toEqual([
@@ -108,7 +108,7 @@ describe('the instruments', () => {
     await press(sheet, panel.putItAway);
     expect(sheet.find('[data-test="stand-in"]').exists()).toBe(false);
   });
-  test('a line says whether it is open; its faults are named; what the meter measures is asked of a meter only', async () => {
+  test('a line says whether it is open; its faults are named; only a meter has a choice of what it measures', async () => {
     const { live } = running({}, ['adapter']);
     const measure = vi.spyOn(live, 'measure').mockImplementation(() => undefined);
     const sheet = await show(InstrumentPanel);
@@ -132,7 +132,7 @@ describe('the instruments', () => {
     await press(sheet, panel.close);
     expect(left.mock.calls).toEqual([['meter']]);
   });
-  test('a serial port is asked for and connected; a refusal is shown until the next try', async () => {
+  test('a serial port is chosen and connected; a refusal is shown until the next try', async () => {
     expect((await show(InstrumentPanel)).text()).toContain(panel.noSerialPorts);
     serial.has = true;
     const connected = vi.spyOn(useLive(), 'connectSerial').mockResolvedValue();

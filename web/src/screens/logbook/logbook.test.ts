@@ -12,18 +12,20 @@ import {
   placeScreenWords as place,
   placesPartWords as places,
 } from '@mellow-probe/core/wording/screens/logbook';
-import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import type { VueWrapper } from '@vue/test-utils';
 import dayjs from 'dayjs';
 import { describe, expect, test } from 'vitest';
-import { browser } from '../../../test/browserWindow.ts';
 import {
+  checkOpened,
   expectSound,
   jobDoor,
   listOf,
   NOW,
   pickFrom,
   press,
+  pressNamed,
   rowsOf,
+  searchFor,
   show,
   tick,
   untilShown,
@@ -61,7 +63,7 @@ const machines = (w: VueWrapper): string[] => w.findAll('[data-test="machine"] h
 const codeOf = (job: Job): string => placeCode(placeKey(job.machine, job.circuit.name));
 
 describe('the parts', () => {
-  test('each by its address, the machines where there is none; a store that fails is reported', async () => {
+  test('each by its address, the machines where there is none', async () => {
     await check('Pump');
     for (const [name, label] of [
       ['due', due.due],
@@ -73,15 +75,10 @@ describe('the parts', () => {
       expectSound(wrapper);
       expect(wrapper.find(`section[aria-label="${label}"]`).exists(), label).toBe(true);
     }
-    browser.opening = 'fails';
   });
 });
 
 describe('the machines', () => {
-  const search = async (w: VueWrapper, words: string): Promise<void> => {
-    await w.get('[role="search"] input').setValue(words);
-    await flushPromises();
-  };
   test('none yet: how one comes here', async () => {
     await check('');
     expect((await part('places')).text()).toContain(places.noMachinesYet);
@@ -100,11 +97,11 @@ describe('the machines', () => {
       ['north crane', []],
       [codeOf(pump).replace('-', '').toLowerCase(), ['Pump 3 north']],
     ] as const) {
-      await search(wrapper, words);
+      await searchFor(wrapper, words);
       expect(machines(wrapper), words).toEqual(found);
     }
     expect(wrapper.findAll('[data-test="machine"] a')).toHaveLength(1);
-    await search(wrapper, 'nothing like it');
+    await searchFor(wrapper, 'nothing like it');
     expect(wrapper.text()).toContain(places.noMatch);
   });
   test('a label that is scanned leads to its place; another one is reported until it is closed', async () => {
@@ -163,12 +160,12 @@ describe('what is due', () => {
     await untilShown(() => saved.length > 0, 'the file');
     const { name, text } = await lastSaved();
     expect(name).toMatch(/\.ics$/);
+    expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+    expect(text).toContain(`DTSTART;VALUE=DATE:${day(2).replaceAll('-', '')}`);
+    expect(text.replace(/\r\n[ \t]/g, '')).toContain(`SUMMARY:look again: ${late.title}`);
     expect(text.replace(/\r\n /g, '')).toContain(`/check/${late.id}`);
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3);
-    await wrapper
-      .findAll('button')
-      .find((b) => b.attributes('aria-label') === due.doneWith('order it'))!
-      .trigger('click');
+    await pressNamed(wrapper, due.doneWith('order it'));
     await untilShown(() => rows().length === 2, 'the rest');
     expect(rows().map(([what]) => what)).toEqual([due.standIn('resistor'), 'look again']);
     const stored = (await jobDoor(late.id).read())!.value.followUps;
@@ -260,8 +257,7 @@ describe('a place', () => {
     expect(wrapper.text()).toContain(place.temporaryFitted(place.notNamed));
     expect(wrapper.findAll('figcaption').map((f) => f.text())).toEqual(['the plug']);
     await press(wrapper, place.nextCheckHere);
-    await untilShown(() => wrapper.vm.$route.path.startsWith('/check/'), 'the next check');
-    const begun = (await jobDoor(wrapper.vm.$route.path.split('/')[2]).read())!.value;
+    const begun = await checkOpened(wrapper);
     expect([begun.machine, begun.recurrenceOf, begun.readings.length]).toEqual(['Pump', undefined, 0]);
   });
   test('what came back names the check before it', async () => {
@@ -269,8 +265,7 @@ describe('a place', () => {
     const wrapper = await show(PlaceScreen, { path: `/logbook/place/${codeOf(job)}` });
     await untilShown(() => wrapper.text().includes(place.itCameBack), 'the check');
     await press(wrapper, place.itCameBack);
-    await untilShown(() => wrapper.vm.$route.path.startsWith('/check/'), 'the next check');
-    expect((await jobDoor(wrapper.vm.$route.path.split('/')[2]).read())!.value.recurrenceOf).toEqual({
+    expect((await checkOpened(wrapper)).recurrenceOf).toEqual({
       id: job.id,
       title: job.title,
     });

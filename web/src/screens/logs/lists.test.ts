@@ -8,7 +8,17 @@ import {
 } from '@mellow-probe/core/wording/screens/logs';
 import type { VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
-import { expectSound, isOff, listOf, nameOf, NOW, pickFrom, press, show, type } from '../../../test/mountedScreens.ts';
+import {
+  expectSound,
+  isOff,
+  listOf,
+  NOW,
+  pickFrom,
+  press,
+  pressNamed,
+  show,
+  type,
+} from '../../../test/mountedScreens.ts';
 import type { RecordingHead } from '../../data/storage/recordingStorage.ts';
 import type { LogShape } from '../../workers/logs.ts';
 import FindingList from './FindingList.vue';
@@ -130,7 +140,7 @@ describe('how the columns are read', () => {
   const lists = (w: VueWrapper): string[] =>
     w.findAllComponents({ name: 'PickList' }).map((l) => String(l.vm.$props.label));
 
-  test('each with what it holds: a unit is asked of values, a kind of the time, nothing of what is not read', async () => {
+  test('each with what it holds: values have a unit, the time has its kind, what is not read has neither', async () => {
     const sheet = await open();
     expect(lists(sheet)).toEqual([
       ...[columns.columnHolds(1), columns.timeUnitOf(1), columns.columnHolds(2), columns.unitOfColumn(2)],
@@ -155,7 +165,7 @@ describe('how the columns are read', () => {
       [{ 0: { time: 'minutes' }, 1: { unit: 'kΩ' }, 2: { use: 'values', unit: 'V' } }, null],
     ]);
   });
-  test('without a column of time, how often a row was written is asked, and must be more than nothing', async () => {
+  test('without a column of time, the time between two rows is needed, and is more than zero', async () => {
     const sheet = await open(COLUMNS.slice(1));
     expect([sheet.text().includes(columns.noTime), isOff(sheet, columns.readItSo)]).toEqual([true, true]);
     for (const [text, off] of [
@@ -204,16 +214,12 @@ describe('the logs of this browser', () => {
     expect(rows.map((r) => r.get('a').attributes('href'))).toEqual(['/logs/a?check=c', '/logs/b?check=c']);
     expect(sheet.text()).not.toContain(list.noRecordingsYet);
   });
-  test('deleted only when it is asked for twice', async () => {
+  test('deleted only after a second tap', async () => {
     const sheet = await open([head('a'), head('b')]);
-    const remove = sheet.findAll('button').find((b) => nameOf(b) === list.deleteRecording('log b'))!;
-    await remove.trigger('click');
+    await pressNamed(sheet, list.deleteRecording('log b'));
     await press(sheet, list.keepIt);
     expect([sheet.emitted('remove'), sheet.findAll('.sure').length]).toEqual([undefined, 0]);
-    await sheet
-      .findAll('button')
-      .find((b) => nameOf(b) === list.deleteRecording('log b'))!
-      .trigger('click');
+    await pressNamed(sheet, list.deleteRecording('log b'));
     expect(sheet.findAll('li')[1].find('.sure').exists()).toBe(true);
     await press(sheet, list.deleteForGood);
     expect(sheet.emitted('remove')).toEqual([['b']]);

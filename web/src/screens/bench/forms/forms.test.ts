@@ -2,7 +2,6 @@
 import { PROOF_TESTS, proofStepsFor } from '@mellow-probe/core/check/proof/proofPlan';
 import { MOST } from '@mellow-probe/core/check/job/most';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
-import { newReading } from '@mellow-probe/core/check/job/newReading';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits';
 import { FINDINGS } from '@mellow-probe/core/catalogue/parts/findings';
@@ -37,6 +36,7 @@ import { flushPromises, type DOMWrapper, type VueWrapper } from '@vue/test-utils
 import { describe, expect, test } from 'vitest';
 import type { Component } from 'vue';
 import {
+  advised,
   boxOf,
   broken,
   DEMO,
@@ -49,7 +49,10 @@ import {
   onBench,
   ownCheck,
   pickFrom,
+  plain,
   press,
+  pressNamed,
+  reading,
   rowsOf,
   session,
   show,
@@ -82,15 +85,10 @@ async function form(
   const job = await ownCheck(change, check);
   return { job, sheet: await show(component, { props }) };
 }
-const reading = (id: string, measurement: string, text: string, value: number | 'OL') =>
-  newReading(id, measurement, { text, value });
 const texts = (found: DOMWrapper<Element>[]): string[] => found.map((f) => f.text());
-/** The button of this name, where it shows a sign only. */
-const signed = (place: VueWrapper | DOMWrapper<Element>, name: string) =>
-  place.findAll('button').find((b) => nameOf(b) === name)!;
 
 describe('verify the repair', () => {
-  test('only the tests of this circuit are asked; a figure says whether it is healthy now', async () => {
+  test('a figure says whether it is healthy now', async () => {
     const { sheet, job } = await form(ProofForm, (j) => (j.proof.temperatureC = { text: '20', value: 20 }), {
       judging: true,
     });
@@ -133,7 +131,7 @@ describe('verify the repair', () => {
       expect(fields).toEqual([proof.thermometerNow, ...asked.map((id) => measurementById(id).name)]);
     },
   );
-  test('a step passes, fails or is taken back with its note; all that is open passes at once', async () => {
+  test('a step passes or fails with its note, and is undone; all that is open passes at once', async () => {
     const { sheet, job } = await form(ProofForm);
     const [first, second] = proofStepsFor(job);
     await pickFrom(sheet, first.name, 'failed');
@@ -150,12 +148,13 @@ describe('verify the repair', () => {
     );
     expect(sheet.find('[data-test="all-passed"]').exists()).toBe(false);
   });
-  test('not verified, it closes only with a reason; verified, without one; and it opens again', async () => {
+  test('not verified, it closes only with a reason, and it is reopened', async () => {
     const { sheet, job } = await form(ProofForm);
     expect(isOff(sheet, closing.closeWithoutProof)).toBe(true);
     await type(sheet, closing.closeAnyway, ' customer left ');
     await press(sheet, closing.closeWithoutProof);
     expect(job.closed).toMatchObject({ how: 'unproved', reason: 'customer left' });
+    expect(sheet.get('[data-test="close"]').text()).toContain('not verified. customer left');
     expect(sheet.findAll('a').some((a) => a.attributes('href') === `/check/${job.id}/report`)).toBe(true);
     await press(sheet, closing.openItAgain);
     expect(job.closed).toBeNull();
@@ -188,9 +187,7 @@ describe('the repair', () => {
     expect(sheet.findAll('button').some((b) => b.text() === repair.itIsOut)).toBe(false);
   });
   test('a substitute resistor that was used is named until its reading is excluded', async () => {
-    const { sheet, job } = await form(RepairForm, (j) =>
-      j.readings.push(reading('s', 'displayed-substituted', '25', 25)),
-    );
+    const { sheet, job } = await form(RepairForm, (j) => j.readings.push(reading('displayed-substituted', '25', 25)));
     expect(sheet.text()).toContain(repair.substituteUsed);
     job.readings[0].voided = { reason: 'x', at: NOW };
     await flushPromises();
@@ -223,14 +220,13 @@ describe('the repair', () => {
     }));
     await flushPromises();
     expect([isOff(sheet, later.add), sheet.text().includes(later.full(MOST.followUps))]).toEqual([true, true]);
-    await signed(sheet, later.remove).trigger('click');
-    await flushPromises();
+    await pressNamed(sheet, later.remove);
     expect([job.followUps[0].id, isOff(sheet, later.add)]).toEqual(['f1', false]);
   });
 });
 
 describe('the complaint', () => {
-  test('symptoms, parts replaced already and other causes are ticked and taken back', async () => {
+  test('symptoms, parts replaced already and other causes are ticked and unticked', async () => {
     const { sheet, job } = await form(ComplaintForm);
     const own = SYMPTOMS.filter((s) => s.field === 'engine' || s.field === null);
     for (const s of own) expect(boxOf(sheet, s.name).element.checked, s.name).toBe(false);
@@ -253,7 +249,7 @@ describe('the complaint', () => {
     await type(sheet, complaint.tags, many.join(', '));
     expect(job.tags).toEqual(many.slice(0, MOST.tags));
   });
-  test('a code is recognised and added; what was probably meant is offered; what does not fit stays typed', async () => {
+  test('a code is recognised and added; what was probably meant is offered', async () => {
     const { sheet, job } = await form(ComplaintForm);
     const add = async (text: string): Promise<void> => {
       await type(sheet, codes.addACode, text);
@@ -276,11 +272,6 @@ describe('the complaint', () => {
     ]);
     await sheet.findAll('[data-test="code"] button')[0].trigger('click');
     expect(job.complaint.codes.map((c) => c.code)).toEqual(['P0117']);
-    const many = Array.from({ length: MOST.codes }, (_, i) => `P0${200 + i}`);
-    await add(many.join(' '));
-    expect(job.complaint.codes).toHaveLength(MOST.codes);
-    expect([isOff(sheet, codes.addCode), sheet.text().includes(codes.full(MOST.codes))]).toEqual([true, true]);
-    expect(sheet.findAll<HTMLInputElement>('form input')[0].element.value).toBe(many.at(-1));
   });
   test('a machine that was here before offers its circuit, before anything is measured', async () => {
     const circuit = CATALOGUE_CIRCUITS.find((c) => c.field === 'boiler')!;
@@ -294,13 +285,13 @@ describe('the complaint', () => {
     await press(sheet, known.takeOver(''));
     await untilShown(() => job.field === 'boiler', 'the circuit on the check');
     expect([job.circuit.name, job.tags]).toEqual([circuit.name, ['roof']]);
-    job.readings.push(reading('r', 'sensor-ohms', '2k', 2000));
+    job.readings.push(reading('sensor-ohms', '2k', 2000));
     await flushPromises();
     expect(sheet.find(`[aria-label="${known.title}"]`).exists()).toBe(false);
   });
 });
 
-test('inspect: a finding is ticked with the factors it has, and taken back', async () => {
+test('inspect: a finding is ticked, shows its factors, and is unticked', async () => {
   const { sheet, job } = await form(LookForm);
   expect(sheet.findAll('[role="group"] input')).toHaveLength(FINDINGS.length);
   const [first, second] = FINDINGS.filter((f) => Object.keys(f.ratios).length > 1);
@@ -318,7 +309,7 @@ test('inspect: a finding is ticked with the factors it has, and taken back', asy
 
 describe('the decision', () => {
   test('as the tool says it needs no reason; otherwise it does; and it is undone', async () => {
-    const { sheet, job } = await form(DecisionForm, (j) => (j.readings = [reading('o', 'sensor-ohms', 'OL', 'OL')]), {
+    const { sheet, job } = await form(DecisionForm, (j) => (j.readings = [reading('sensor-ohms', 'OL', 'OL')]), {
       judging: true,
     });
     const { groups } = session().verdict.result!.assessment;
@@ -357,11 +348,11 @@ describe('all readings', () => {
   test('each with what was corrected, excluded and noted; excluded with a reason, and included again', async () => {
     const { sheet, job } = await form(ReadingsForm, (j) => {
       const corrected = {
-        ...reading('a', 'sensor-ohms', '2k', 2000),
+        ...reading('sensor-ohms', '2k', 2000),
         note: 'cold',
         history: [{ text: '20k', at: NOW }],
       };
-      j.readings = [corrected, reading('b', 'open-voltage', '', 0)] as Job['readings'];
+      j.readings = [corrected, reading('open-voltage', '', 0)] as Job['readings'];
       j.readings[1].value = null;
     });
     const cells = (): string[][] => rowsOf(sheet, list.allReadings);
@@ -381,7 +372,7 @@ describe('all readings', () => {
     await press(sheet, list.takeBackIn);
     expect([job.readings[0].voided, sheet.find('form').exists()]).toEqual([null, false]);
     await sheet.findAll('.name')[1].trigger('click');
-    expect(session().work.readingId).toBe('b');
+    expect(session().work.readingId).toBe('open-voltage');
   });
   test('none yet: where to begin', async () => {
     const { sheet } = await form(ReadingsForm);
@@ -396,7 +387,7 @@ describe('which sensor', () => {
       ...{ plugs: ['A', 'B'].map((id) => ({ id, name: id })), values: ['x', 'y'].map((id) => ({ id, name: id })) },
     });
   const cells = (w: VueWrapper): string[][] => rowsOf(w, which.tableLabel).map((row) => row.slice(1, 4));
-  test('the value that changed is tapped; what is ruled out by it is crossed out; a second tap takes it back', async () => {
+  test('the value that changed is tapped; what is ruled out by it is crossed out; a second tap undoes it', async () => {
     const { sheet, job } = await form(RightSensorForm, two);
     const tap = async (value: string, plug: string): Promise<void> => {
       await sheet
@@ -438,13 +429,13 @@ describe('which sensor', () => {
     const marks = (): (string | null)[] => [job.rightSensor.wantedValueId, job.rightSensor.measuredPlugId];
     for (const box of sheet.findAll<HTMLInputElement>('.item input[type="checkbox"]')) await box.setValue(true);
     expect(marks()).toEqual(['y', 'B']);
-    await signed(sheet, which.remove('x')).trigger('click');
-    await signed(sheet, which.remove('A')).trigger('click');
+    await pressNamed(sheet, which.remove('x'));
+    await pressNamed(sheet, which.remove('A'));
     expect([job.rightSensor.trials.map((t) => t.id), marks()]).toEqual([['u'], ['y', 'B']]);
     await sheet.get<HTMLInputElement>('.item input[type="checkbox"]').setValue(false);
     expect(marks()).toEqual([null, 'B']);
-    await signed(sheet, which.remove('B')).trigger('click');
-    await signed(sheet, which.remove('y')).trigger('click');
+    await pressNamed(sheet, which.remove('B'));
+    await pressNamed(sheet, which.remove('y'));
     expect([job.rightSensor.trials, marks(), sheet.find('table').exists()]).toEqual([[], [null, null], false]);
     await press(sheet, which.addAValue);
     expect(job.rightSensor.values).toMatchObject([{ name: '' }]);
@@ -463,7 +454,7 @@ describe('compare', () => {
     await type(sheet, compare.waterAt(2), '40');
     await type(sheet, compare.ohms(2), '1k2');
     expect(job.comparison.pairs[1]).toMatchObject({ temperatureC: { value: 40 }, resistanceOhm: { value: 1200 } });
-    await signed(sheet, compare.removePair(1)).trigger('click');
+    await pressNamed(sheet, compare.removePair(1));
     expect(job.comparison.pairs.map((p) => p.resistanceOhm.value)).toEqual([1200]);
   });
   test('timed readings begin at minute 0 and go on by one; three of them say where it will settle', async () => {
@@ -479,7 +470,7 @@ describe('compare', () => {
     ]);
     // 100, 60, 40: each step is half the one before, so it ends at 20.
     expect(sheet.get('[data-test="settling-told"]').text()).toMatch(/\b20\b/);
-    await signed(sheet, settling.removeTimedReading(2)).trigger('click');
+    await pressNamed(sheet, settling.removeTimedReading(2));
     expect(job.comparison.settling.map((r) => r.minute.value)).toEqual([0, 2]);
     await press(sheet, settling.add);
     expect(job.comparison.settling.at(-1)!.minute).toEqual({ text: '3', value: 3 });
@@ -493,9 +484,9 @@ describe('is it worth it', () => {
       (j) => {
         j.loom = { ...newHarness(), plug: { ...j.loom.plug, minutes: { text: '60', value: 60 } } };
         j.readings = [
-          reading('displayed', 'displayed', '-40', -40),
-          reading('open-voltage', 'open-voltage', '5', 5),
-          reading('open-voltage-return', 'open-voltage-return', '5', 5),
+          reading('displayed', '-40', -40),
+          reading('open-voltage', '5', 5),
+          reading('open-voltage-return', '5', 5),
         ];
       },
       { judging: true, circuit: 'engine-coolant-2k' },
@@ -525,17 +516,18 @@ describe('is it worth it', () => {
     await computed();
     const NOW_FIRST = /^Replace the sensor now: \d+ min and \d+ until it works/;
     expect(await price('60', '2', '1', '5')).toMatch(NOW_FIRST);
-    expect(says()).toMatch(/pays while the part costs more than \d/);
+    expect(says()).toMatch(/Testing on pays while the part costs more than \d/);
     // Who wants to be surer than that tests first, though it costs more.
-    expect(await sure(0.95)).toMatch(/ first: /);
+    expect(await sure(0.95)).toMatch(/ first: .* Replace the sensor now would be .*, less sure than asked\./);
+    expect(says()).not.toContain('Testing on pays');
     expect([job.worth.sure, sheet.text().includes(worth.ordersHelp)]).toEqual([0.95, true]);
     expect(await sure(0)).toMatch(NOW_FIRST);
     expect([job.worth.sure, sheet.text().includes(worth.weighedUntil95)]).toEqual([undefined, true]);
-    expect(await price('60', '400', '180', '5')).toMatch(/ first: \d+ min and \d+ until it works/);
+    expect(await price('60', '400', '180', '5')).toMatch(/^\w.* first: \d+ min and \d+ until it works/);
     const ways = rowsOf(sheet, worth.waysTitle);
     expect(ways.some(([what]) => what === 'Replace the sensor now')).toBe(true);
-    expect(ways.some((row) => /1 in \d+/.test(row[2]))).toBe(true);
-    expect(rowsOf(sheet, worth.orders).length).toBeGreaterThan(2);
+    expect(ways.some((row) => /1 in \d+ it does not help/.test(row[2]))).toBe(true);
+    expect(rowsOf(sheet, worth.orders).map(([order]) => order)).toContain('Change the sensor first');
     await sheet.findAll('.link')[0].trigger('click');
     expect(session().work.test).not.toBeNull();
     await tick(sheet, worth.protects);
@@ -543,7 +535,7 @@ describe('is it worth it', () => {
     expect(sheet.get('.caution').text()).toContain(worth.protectsCaution);
     // A circuit that protects is never left without being verified.
     await computed();
-    expect(rowsOf(sheet, worth.waysTitle).some(([what]) => what.startsWith('Stop'))).toBe(false);
+    expect(rowsOf(sheet, worth.waysTitle).some(([what]) => what === 'Stop: nothing wrong now')).toBe(false);
   });
 });
 
@@ -636,27 +628,30 @@ describe('the harness', () => {
   test('a place is picked on the run; what is known of it moves the odds, and its pins are beside its name', async () => {
     broken.message = '';
     await onBench(DEMO.find((j) => j.title.startsWith('Pilot boat'))!);
-    await untilShown(() => session().verdict.advice !== null, 'the advice');
+    await advised();
     const sheet = await show(WhereForm);
     const run = () =>
       sheet
         .get('[data-test="loom"]')
         .findAll('li')
-        .map((l) => l.text().replaceAll('\u00a0', ' '));
+        .map((l) => plain(l.text()));
     const rows = run();
-    const at = rows.findIndex((r) => r.startsWith('C2'));
-    expect(at).toBeGreaterThan(0);
+    const at = 2;
+    expect(rows[at]).toContain('12 %');
+    expect([rows.join(' ').includes('C1, pin 3 · 4'), rows[4].includes('49 %')]).toEqual([true, true]);
     await sheet.get('[data-test="loom"]').findAll('li')[at].get('button').trigger('click');
     await flushPromises();
     const page = thePage();
-    const [first] = HINTS;
-    await tick(page.get(`[role="group"][aria-label="${stopWords.knownOfPlace}"]`), first.name);
-    await type(page, stopWords.pin('signal'), '99');
-    await untilShown(() => !session().verdict.adviceEarlier && run()[at] !== rows[at], 'other odds');
+    await tick(page.get(`[role="group"][aria-label="${stopWords.knownOfPlace}"]`), 'corroded, seen');
+    await type(page, stopWords.pin('signal'), '9');
+    await untilShown(() => !session().verdict.adviceEarlier && !run()[at].includes('12 %'), 'other odds');
     const share = (row: string): number => Number(/(\d+) %/.exec(row)?.[1]);
-    expect([run()[at].includes('99'), share(run()[at]) > share(rows[at])]).toEqual([true, true]);
+    expect([run().join(' ').includes('C2, pin 9 · 8'), share(run()[at]) > 12]).toEqual([true, true]);
     await press(page, stopWords.remove);
-    expect(sheet.get('[data-test="loom"]').findAll('li')).toHaveLength(rows.length - 2);
+    expect(run()).toHaveLength(5);
+    session().history.undo();
+    await flushPromises();
+    expect(run()).toHaveLength(7);
   });
   test('the module cannot be removed, and the plug at the sensor has no wire behind it', async () => {
     await form(StopSheet, harness('A'), { props: { open: true, index: 0 } });
