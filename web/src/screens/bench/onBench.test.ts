@@ -25,6 +25,7 @@ import {
   listOf,
   ownCheck,
   pickFrom,
+  plain,
   press,
   reading,
   rowsOf,
@@ -35,6 +36,7 @@ import {
   typedFields,
   untilShown,
 } from '../../../test/mountedScreens.ts';
+import CardDrawing from './CardDrawing.vue';
 import CircuitChoice from './CircuitChoice.vue';
 import CircuitDetails from './CircuitDetails.vue';
 import QuickPhone from './QuickPhone.vue';
@@ -360,6 +362,32 @@ describe('the verdict in figures', () => {
     await judged();
     await untilShown(() => thePage().text().includes(why.incomplete), 'the reason');
   });
+});
+
+test('the drawing has the resistor of the reading in hand; a tap on a figure of it goes to its test', async () => {
+  const job = await bench();
+  const { work } = session();
+  work.goTest('displayed-substituted');
+  work.draft.substituteOhm = { text: '220', value: 220 };
+  const drawing = await show(CardDrawing);
+  // Without a reading it is what is typed on the card.
+  expect(plain(drawing.text())).toContain('220 Ω');
+  job.readings = [1000, 4700].map((ohm) => ({
+    ...reading('displayed-substituted', '20', 20, `at ${ohm}`),
+    conditions: { substituteOhm: { text: `${ohm}`, value: ohm } },
+  }));
+  for (const [id, ohm] of [
+    ['at 4700', '4.70 kΩ'],
+    ['at 1000', '1.00 kΩ'],
+  ]) {
+    work.goReading(id);
+    await flushPromises();
+    expect(plain(drawing.text())).toContain(ohm);
+  }
+  const circuit = drawing.getComponent({ name: 'CircuitDrawing' });
+  circuit.vm.$emit('mark', 'open-voltage');
+  await flushPromises();
+  expect([work.test, circuit.props('drawing')]).toMatchObject(['open-voltage', { plug: { kind: 'open' } }]);
 });
 
 describe('the quick check of a phone', () => {

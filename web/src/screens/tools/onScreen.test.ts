@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { ownResistors } from '@mellow-probe/core/catalogue/kit/ownResistors';
+import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { newReading } from '@mellow-probe/core/check/job/newReading';
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
@@ -23,9 +24,12 @@ import {
   substitutesToolWords as substitutes,
   sweepToolWords as sweep,
 } from '@mellow-probe/core/wording/screens/tools';
+import { kelvinText } from '@mellow-probe/core/wording/logText';
+import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
+import { pairsOfChecks } from '@mellow-probe/core/history/learn/pairsOfChecks';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
-import { until } from '../../../test/browserWindow.ts';
+import { browser, until } from '../../../test/browserWindow.ts';
 import { lastSaved } from '../../../test/savedFiles.ts';
 import {
   bring,
@@ -547,12 +551,18 @@ describe('all sensors of a machine', () => {
     await until(() => names(handed).length === 2, 'what was handed over');
     expect([names(handed), handed.vm.$route.fullPath]).toEqual([['Flow', 'Return'], '/shelf/machine']);
     const live = useLive();
-    live.channels.set('a', {
-      channel: { id: 'a', name: 'Coolant', quantity: 'celsius' } as never,
-      instrument: 'adapter',
-      recent: [{ timeS: 0, value: 81.26 }],
-      still: { still: false, why: 'few', amount: 0 },
-    });
+    // One that has no value yet gives no sensor, nor does one in volts.
+    for (const [name, quantity, recent] of [
+      ['Coolant', 'celsius', [{ timeS: 0, value: 81.26 }]],
+      ['Oil', 'celsius', []],
+      ['Supply', 'volt', [{ timeS: 0, value: 5 }]],
+    ] as const)
+      live.channels.set(name, {
+        channel: { id: name, name, quantity } as never,
+        instrument: 'adapter',
+        recent: [...recent],
+        still: { still: false, why: 'few', amount: 0 },
+      });
     live.beat++;
     await flushPromises();
     await press(handed, machine.takeLive);
@@ -569,6 +579,7 @@ describe('all sensors of a machine', () => {
 describe('a curve from one’s own readings', () => {
   test('the checks of a part give pairs and a curve; one that is left out gives none; saved it is on the list', async () => {
     const r = model();
+    const jobs: Job[] = [];
     for (const [i, t] of [0, 25, 50, 75].entries()) {
       const job = newJob(`c${i}`, NOW);
       job.title = `Check ${i}`;
@@ -577,6 +588,7 @@ describe('a curve from one’s own readings', () => {
       const ohm = Math.round(r.resistanceOhm(t));
       job.readings = [newReading('sensor-ohms', 'sensor-ohms', { text: `${ohm} Ω`, value: ohm })];
       await jobDoor(job.id).write(job, null);
+      jobs.push(job);
     }
     const wrapper = await show(LearnTool);
     expect(wrapper.text()).toContain(learn.enterWhat);
@@ -587,8 +599,13 @@ describe('a curve from one’s own readings', () => {
     expect(text(wrapper, 'learned')).toContain(learn.learnedFrom('4 pairs', '4 checks'));
     const rows = rowsOf(wrapper, learn.pairs);
     expect(rows.map((c) => c[3]).sort()).toEqual(['Check 0', 'Check 1', 'Check 2', 'Check 3']);
-    for (const [temperature, ohm, off] of rows) {
-      expect(temperature).toMatch(/^\d+ °C ± \d/);
+    // Of each temperature its 95 % limits: two sigmas.
+    expect(rows.map((c) => c[0]).sort()).toEqual(
+      pairsOfChecks(jobs)
+        .map((p) => plain(`${formatTemperature(p.temperatureC, 'C')} ± ${kelvinText(2 * p.sigmaK, 'C')}`))
+        .sort(),
+    );
+    for (const [, ohm, off] of rows) {
       expect(ohm).toMatch(/Ω$/);
       expect(Math.abs(parseFloat(off.replace('−', '-')))).toBeLessThan(1);
     }
@@ -611,6 +628,12 @@ describe('a curve from one’s own readings', () => {
     await boxes[0].setValue(true);
     await flushPromises();
     expect(text(wrapper, 'learned')).toContain(learn.learnedFrom('3 pairs', '3 checks'));
+    expect(wrapper.find('[role="alert"]').exists()).toBe(false);
+    browser.refuse = 'full';
+    await press(wrapper, learn.saveTheCurve);
+    await untilShown(() => wrapper.find('[role="alert"]').exists(), 'the failure');
+    expect([wrapper.get('[role="alert"]').text(), wrapper.vm.$route.path]).toEqual([NOT_TAKEN, '/']);
+    browser.refuse = null;
     await press(wrapper, learn.saveTheCurve);
     await until(() => wrapper.vm.$route.path === '/shelf/curves', 'the list of curves');
     const own = useCurves().all.find((c) => c.name === 'ts-77')!;

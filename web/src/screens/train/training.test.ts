@@ -103,12 +103,13 @@ describe('the parts of the training', () => {
     const [first, second] = COURSE;
     for (const number of first.cases) await played(number, number, {}, first.id);
     await played('wrong', second.cases[0], { right: false }, second.id);
+    await played('right', second.cases[2], {}, second.id);
     await played('elsewhere', second.cases[1], {}, null);
     const wrapper = await part('course');
     const shown = wrapper.findAll('li').map((li) => [li.get('.sign').text(), li.get('.count').text()]);
     expect(shown.slice(0, 3)).toEqual([
       ['●', coursePartWords.ofRight(first.cases.length, first.cases.length)],
-      ['◐', coursePartWords.ofRight(0, second.cases.length)],
+      ['◐', coursePartWords.ofRight(1, second.cases.length)],
       ['○', ''],
     ]);
     expect(
@@ -232,7 +233,8 @@ describe('the desk of the course', () => {
       slide(wrapper, desk.reference).props('modelValue'),
       slide(wrapper, desk.temperature).props('modelValue'),
     ]).toEqual([5, 21]);
-    expect(slide(wrapper, desk.inTheWire).props('text')).toBe(desk.nothing);
+    expect(slide(wrapper, desk.inTheWire).props()).toMatchObject({ text: desk.nothing, modelValue: 0 });
+    expect(slide(wrapper, desk.leakToGround).props()).toMatchObject({ text: desk.none, modelValue: 0 });
   });
 });
 

@@ -427,8 +427,15 @@ describe('which sensor', () => {
       ];
     });
     const marks = (): (string | null)[] => [job.rightSensor.wantedValueId, job.rightSensor.measuredPlugId];
-    for (const box of sheet.findAll<HTMLInputElement>('.item input[type="checkbox"]')) await box.setValue(true);
-    expect(marks()).toEqual(['y', 'B']);
+    const boxes = sheet.findAll<HTMLInputElement>('.item input[type="checkbox"]');
+    const ticked = (): boolean[] => boxes.map((box) => box.element.checked);
+    expect(ticked()).toEqual([false, false, false, false]);
+    for (const box of boxes) await box.setValue(true);
+    // One value is complained of, and one plug measured: another takes the mark with it.
+    expect([marks(), ticked()]).toEqual([
+      ['y', 'B'],
+      [false, true, false, true],
+    ]);
     await pressNamed(sheet, which.remove('x'));
     await pressNamed(sheet, which.remove('A'));
     expect([job.rightSensor.trials.map((t) => t.id), marks()]).toEqual([['u'], ['y', 'B']]);
@@ -546,16 +553,19 @@ describe('the harness', () => {
       j.loom = { ...newHarness(), stops: names.map((name, i) => ({ ...newStop(`s${i}`, 'connector'), name })) };
     };
   const order = (job: Job): string => job.loom.stops.map((s) => s.name).join('');
-  const act = async (w: VueWrapper, row: number, name: string): Promise<void> => {
-    const entries = w.findAllComponents({ name: 'MenuButton' })[row].vm.$props.entries as {
+  const entriesOf = (w: VueWrapper, row: number) =>
+    w.findAllComponents({ name: 'MenuButton' })[row].vm.$props.entries as {
       name: string;
       act: () => void;
+      grave?: boolean;
     }[];
-    entries.find((e) => e.name === name)!.act();
+  const act = async (w: VueWrapper, row: number, name: string): Promise<void> => {
+    entriesOf(w, row)
+      .find((e) => e.name === name)!
+      .act();
     await flushPromises();
   };
-  const offered = (w: VueWrapper, row: number): string[] =>
-    (w.findAllComponents({ name: 'MenuButton' })[row].vm.$props.entries as { name: string }[]).map((e) => e.name);
+  const offered = (w: VueWrapper, row: number): string[] => entriesOf(w, row).map((e) => e.name);
 
   test('rows are moved by their menu, removed and added, up to the most', async () => {
     const { sheet, job } = await form(HarnessRows, harness('A', 'B', 'C'));
@@ -564,6 +574,8 @@ describe('the harness', () => {
       [rowsWords.towardsTheModule, rowsWords.towardsTheSensor, rowsWords.takeOut],
       [rowsWords.towardsTheModule, rowsWords.takeOut],
     ]);
+    // Only what removes a row is shown as grave.
+    expect(entriesOf(sheet, 1).map((e) => e.grave === true)).toEqual([false, false, true]);
     await act(sheet, 0, rowsWords.towardsTheSensor);
     expect(order(job)).toBe('BAC');
     await act(sheet, 2, rowsWords.towardsTheModule);
