@@ -125,7 +125,7 @@ export async function show(component: Component, options: { props?: object; path
     history: createMemoryHistory(),
     routes: [
       ...['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part'],
-      ...['/logbook/place/:code', '/logbook/:part', '/settings/:part', '/:rest(.*)*'],
+      ...['/logbook/place/:code', '/logbook/:part', '/settings/:part', '/logs/:rec?', '/shelf/:tool', '/:rest(.*)*'],
     ].map((path) => ({ path, component: nothing })),
   });
   await router.push(options.path ?? '/');

@@ -8,39 +8,11 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { defineComponent, h, nextTick, shallowRef } from 'vue';
 import { browser, emptyBrowser } from '../../../test/browserWindow.ts';
+import { SINE, worker } from '../../../test/logWorker.ts';
 import { listRecordings } from '../../data/storage/recordingStorage.ts';
 
-/** The worker's own work in this thread; `held` keeps the analysis of a room waiting, `fails` breaks its view. */
-const worker = vi.hoisted(() => ({ rooms: 0, left: 0, held: null as null | Promise<void>, fails: '' }));
-vi.mock('../../workers/logClient.ts', async (original) => {
-  const real = await original<object>();
-  const { logWork } = await import('../../workers/logs.ts');
-  return {
-    ...real,
-    logRoom: () => {
-      worker.rooms++;
-      return {
-        ask: async (work: (remote: unknown) => Promise<unknown>) => {
-          if (worker.fails !== '') throw new Error(worker.fails);
-          return work({
-            ...logWork,
-            analyse: async (...args: Parameters<typeof logWork.analyse>) => {
-              await worker.held;
-              return logWork.analyse(...args);
-            },
-          });
-        },
-        leave: () => void worker.left++,
-      };
-    },
-  };
-});
 const { useLogRoom } = await import('./useLogRoom.ts');
 
-const SINE = (n: number, head = 'time s;coolant °C'): string =>
-  [head, ...Array.from({ length: n }, (_, i) => `${(i / 2).toFixed(1)};${(70 + Math.sin(i / 30)).toFixed(1)}`)].join(
-    '\n',
-  );
 const file = (text: string, name = 'a.csv'): File => new File([text], name, { type: 'text/csv' });
 
 function mounted(job = shallowRef<Job | null>(null)) {
