@@ -12,7 +12,7 @@ import {
 import { newJob } from '@mellow-probe/core/check/job/newJob';
 import { clockText, TIME_NAMES } from '@mellow-probe/core/wording/logText';
 import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
-import { flushPromises, type VueWrapper } from '@vue/test-utils';
+import { type VueWrapper } from '@vue/test-utils';
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { browser, until } from '../../../test/browserWindow.ts';
