@@ -91,7 +91,7 @@ const realTimeout = setTimeout;
 
 /** Waits until what closed windows still had to write has landed; what never ends is not waited for. */
 async function storesAtRest(): Promise<void> {
-  for (let [quiet, turns] = [0, 0]; quiet < 3 && turns < 100; turns++) {
+  for (let [quiet, turns] = [0, 0]; quiet < 3 && turns < 400; turns++) {
     await new Promise((resolve) => void realTimeout(resolve));
     quiet = underWay === 0 ? quiet + 1 : 0;
   }
