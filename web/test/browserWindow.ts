@@ -89,11 +89,14 @@ globalThis.BroadcastChannel = class extends Channel {
 let underWay = 0;
 const realTimeout = setTimeout;
 
+/** Is nothing being written, and nothing in a journal that the store does not have yet? */
+const atRest = (): boolean => underWay === 0 && !Object.keys(localStorage).some((key) => key.includes('.ahead.'));
+
 /** Waits until what closed windows still had to write has landed; what never ends is not waited for. */
 async function storesAtRest(): Promise<void> {
-  for (let [quiet, turns] = [0, 0]; quiet < 3 && turns < 400; turns++) {
+  for (let [quiet, turns] = [0, 0]; quiet < 3 && turns < 200; turns++) {
     await new Promise((resolve) => void realTimeout(resolve));
-    quiet = underWay === 0 ? quiet + 1 : 0;
+    quiet = atRest() ? quiet + 1 : 0;
   }
 }
 

@@ -23,7 +23,7 @@ type Line = {
   y: number[];
   mode: string;
   marker?: { symbol?: string; color: string };
-  line?: { dash?: string; color?: string };
+  line?: { dash?: string; color?: string; width?: number };
 };
 
 /** The chart of a circuit with a sensor that is far too high. */
@@ -81,7 +81,11 @@ describe('charts of the shelf', () => {
     const { data, layout } = lineFigure('kΩ against °C', traces, false, true);
     const [solid, dashed, points] = data as (Line & { name: string })[];
     expect([solid.line!.dash, dashed.line!.dash, points.mode]).toEqual(['solid', 'dash', 'markers']);
-    expect(solid.line!.color).not.toBe(dashed.line!.color);
+    const { spruce, plum, amber } = chartColours(false);
+    expect([solid.line!.color, dashed.line!.color, points.marker!.color]).toEqual([spruce, plum, amber]);
+    // The fourth line has the colour of the first again.
+    const four = lineFigure('V', Array(4).fill(traces[0]), false).data as Line[];
+    expect(four.map((l) => l.line!.color)).toEqual([spruce, plum, amber, spruce]);
     expect(solid.name).toBe('sound &lt;b&gt;');
     expect(layout.yaxis!.type).toBe('log');
     expect(lineFigure('V', traces, false, false, { x: [0, 1], y: [0, 5] }).layout.yaxis!.range).toEqual([0, 5]);
@@ -145,6 +149,14 @@ describe('the comparison of sensors', () => {
     expect(high).toBeCloseTo(1 / (1 / 323.15 + Math.log(1.1) / 3950) - 323.15, 6);
     expect(named(off.data, 'the other').y[0]).toBeCloseTo(0, 9);
     expect(ohms.layout.yaxis!.type).toBe('log');
+    const [low, upper, middle] = ohms.data as (Line & { fill?: string })[];
+    // The band of the part lies around its curve, from below the coldest pair to above the warmest.
+    expect([low.x[0] < 0, low.x[0] >= -8, middle.x.at(-1)! > 50, middle.x.at(-1)! <= 58]).toEqual(Array(4).fill(true));
+    for (const i of [0, 40, middle.x.length - 1]) {
+      expect(middle.y[i]).toBeCloseTo(model.resistanceOhm(middle.x[i]), 6);
+      expect([low.y[i] < middle.y[i], upper.y[i] > middle.y[i]]).toEqual([true, true]);
+    }
+    expect([low.line!.width, upper.line!.width, upper.fill]).toEqual([0, 0, 'tonexty']);
   });
   test('in °F the places are Fahrenheit and a difference is 1.8 times as many degrees', () => {
     const [c, f] = (['C', 'F'] as const).map((unit) => comparisonFigures(pairs, model, unit, true).off.data as Line[]);
@@ -168,13 +180,13 @@ describe('how a verdict came about, as a chart', () => {
         { group: 'healthy', probability: healthy },
       ],
     }) as CourseStep;
-  const course = [step(null, 0.3, 0.6, 0.04), step('r1', 0.5, 0.4, 0.03), step('r2', 0.9, 0.05, 0.01)];
-  type Named = Line & { name: string; text: string[] };
+  const course = [step(null, 0.3, 0.6, 0.04), step('r1', 0.95, 0.4, 0.03), step('r2', 0.9, 0.05, 0.01)];
+  type Named = Line & { name: string; text: string[]; textposition: string; cliponaxis: boolean };
   test('a line for each group that was ever worth one, in per cent, from before the first reading on', () => {
     const { data, layout } = courseFigure(course, (id) => `name of ${id}`, false);
     const lines = data as unknown as Named[];
     expect(lines.map((l) => [l.name, l.x, l.y.map(Math.round)])).toEqual([
-      [groupName('sensor'), [0, 1, 2], [30, 50, 90]],
+      [groupName('sensor'), [0, 1, 2], [30, 95, 90]],
       [groupName('wiring'), [0, 1, 2], [60, 40, 5]],
     ]);
     expect([layout.xaxis!.tickvals, layout.xaxis!.ticktext]).toEqual([
@@ -192,7 +204,11 @@ describe('how a verdict came about, as a chart', () => {
       [groupName('wiring'), '', ''],
     ]);
     expect([leader.line!.dash, other.line!.dash]).toEqual(['solid', 'dash']);
-    expect(leader.line!.color).not.toBe(other.line!.color);
+    const { amber, spruce } = chartColours(false);
+    expect([leader.line!.color, other.line!.color]).toEqual([amber, spruce]);
+    expect(leader.line!.width).toBeGreaterThan(other.line!.width!);
+    // A name at the last reading stays within the chart, and is written out beyond its edge; the others are above their points.
+    expect([leader.textposition, other.textposition, leader.cliponaxis]).toEqual(['bottom left', 'top center', false]);
     expect(courseFigure([], String, false).data).toEqual([]);
     expect((courseFigure([course[0]], String, false).layout.xaxis!.range as number[])[1]).toBeGreaterThan(1);
   });

@@ -6,6 +6,7 @@ import { trendFigureWords as say } from '@mellow-probe/core/wording/screens/logb
 import { describe, expect, test } from 'vitest';
 import { dayText } from '@mellow-probe/core/base/units/writing';
 import { trendPointText } from '@mellow-probe/core/wording/trendText';
+import { chartColours } from '../../components/chartLook.ts';
 import { trendFigure } from './trendFigure.ts';
 
 const point = (at: string, deviationK: number, change: Partial<TrendPoint> = {}): TrendPoint => ({
@@ -22,7 +23,8 @@ interface Trace {
   mode: string;
   x: string[];
   y: number[];
-  error_y?: { array: number[] };
+  error_y?: { array: number[]; color: string };
+  marker?: { color: string; symbol: string; line: { color: string } };
   fill?: string;
 }
 const drawn = (of: PlaceTrend, unit: 'C' | 'F' = 'C', repairs: { at: string; what: string }[] = []) => {
@@ -69,6 +71,19 @@ describe('the years of a place as a chart', () => {
     expect(named(traces, say.formerSensor).y).toEqual([5, 2]);
     expect(named(traces, say.thisSensor).y).toEqual([0]);
     expect(named(traces, say.throughWiring).y).toEqual([1]);
+    expect(named(traces, say.formerSensor).x).toEqual([DAYS[0], DAYS[3]]);
+    // Grey and with a sign of its own is what is gone; amber what is measured on this sensor.
+    const { soft, amber } = chartColours(false);
+    const looks = [say.formerSensor, say.thisSensor, say.throughWiring].map((name) => {
+      const { marker, error_y } = named(traces, name);
+      return [marker!.color, marker!.line.color, error_y!.color, marker!.symbol];
+    });
+    expect(looks).toEqual([
+      [soft, soft, soft, 'x-thin-open'],
+      [amber, amber, amber, 'circle'],
+      [amber, amber, amber, 'circle-open'],
+    ]);
+    expect(layout.xaxis!.type).toBe('date');
     expect(layout.shapes!.map((s) => s.x0)).toEqual([DAYS[1], DAYS[2]]);
     expect(layout.annotations!.map((a) => a.text)).toEqual(expect.arrayContaining([say.sensorChanged, 'plug cleaned']));
   });
@@ -84,7 +99,8 @@ describe('the years of a place as a chart', () => {
     const points = DAYS.map((at, i) => point(at, i));
     const drift = driftOf(points.map(({ at, deviationK, sigmaK }) => ({ years: yearsOf(at), deviationK, sigmaK })))!;
     expect(drift).not.toBeNull();
-    const { traces } = drawn(trend(points, { drift, outOn: '2026-06-01' }));
+    // In whatever order its figures are.
+    const { traces } = drawn(trend([...points].reverse(), { drift, outOn: '2026-06-01' }));
     const line = named(traces, 'drift');
     expect([line.x[0].slice(0, 10), line.x[12].slice(0, 10)]).toEqual(['2021-01-01', '2026-06-01']);
     expect(line.y[0]).toBeCloseTo(0, 1);

@@ -79,6 +79,19 @@ describe('a report on paper', () => {
     const content = contentOf({}, pictures);
     expect(content.filter((n) => n.svg === '<svg/>')).toHaveLength(1);
     expect(content.filter((n) => n.image === 'data:c')).toHaveLength(1);
+    // After the circuit's heading the drawing, after the readings' the charts; a page in plain words has neither.
+    const order = content.flatMap((n) => n.id ?? n.svg ?? n.image ?? []);
+    expect(order.slice(order.indexOf('detail'))).toEqual([
+      'detail',
+      'detail-circuit',
+      '<svg/>',
+      'detail-readings',
+      'data:c',
+      'cautions',
+    ]);
+    const inPlainWords = contentOf({ customer: REPORT.sections, sections: [] }, pictures);
+    expect(inPlainWords.some((n) => n.svg ?? n.image)).toBe(false);
+    expect(contentOf({}, { charts: [] }).filter((n) => Array.isArray(n.columns) && n.columns.length === 0)).toEqual([]);
     expect(contentOf({ sections: [] }, pictures).some((n) => n.svg ?? n.image)).toBe(false);
     expect(contentOf({}).some((n) => n.svg ?? n.image)).toBe(false);
   });
@@ -91,6 +104,7 @@ describe('a report on paper', () => {
     expect(heads('', null)).toBeUndefined();
     expect(heads('Quay Works', null)).toHaveLength(1);
     expect(heads('', 'data:l')).toHaveLength(2);
+    expect(JSON.stringify(heads('Quay Works', null))).toContain('{"text":"Quay Works","bold":true}');
   });
   test('a line to sign on for everyone, with the name under it; cautions at the end', () => {
     const content = contentOf({});

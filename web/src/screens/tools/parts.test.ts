@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { sweepToolWords as say } from '@mellow-probe/core/wording/screens/tools';
+import { formatOhm } from '@mellow-probe/core/base/units/format';
 import { blank, entryOf, type Entry } from '@mellow-probe/core/base/units/entry';
 import { curveModel } from '@mellow-probe/core/circuit/curves/curve';
 import { describe, expect, test } from 'vitest';
@@ -272,6 +273,8 @@ describe('what a sweep of a module says', () => {
     sweepLines({ ...nothing, ...change }, rows, 'NTC 2 kΩ', (c) => `${c} °C`);
   test('of one row nothing but what it shows; the ends of the scale where they were met', () => {
     expect(lines({})).toEqual([]);
+    const pullUp = { value: 2490, sigma: 15, rows: 3 } as never;
+    expect(lines({ pullUp }).map((l) => l.text)).toEqual([say.pullUpAbout(formatOhm(2490), formatOhm(30), '3 rows')]);
     expect(lines({ minC: -40, maxC: 150 })).toEqual([
       { text: say.coldEnd('-40 °C'), odd: false },
       { text: say.hotEnd('150 °C'), odd: false },

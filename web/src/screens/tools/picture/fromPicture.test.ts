@@ -6,7 +6,6 @@ import {
   pictureStageWords as stage,
 } from '@mellow-probe/core/wording/screens/shelfPicture';
 import { formatOhm } from '@mellow-probe/core/base/units/format';
-import type { CellRead } from '@mellow-probe/core/intake/picture/pictureTable';
 import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
@@ -72,7 +71,7 @@ const { default: PictureOpen } = await import('./PictureOpen.vue');
 const { default: PictureStage } = await import('./PictureStage.vue');
 
 const PAGE = { width: 300, height: 100, data: new Uint8Array(300 * 100) };
-const cell = (text: string, doubtful = false): CellRead => ({
+const cell = (text: string, doubtful = false) => ({
   ...{ text, doubtful, box: { left: 0, top: 0, right: 50, bottom: 10 } },
 });
 const ROWS = [
