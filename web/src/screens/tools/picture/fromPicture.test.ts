@@ -10,6 +10,7 @@ import { DOUBT_TEXTS } from '@mellow-probe/core/wording/pictureText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { ref, shallowRef } from 'vue';
+import { z } from 'zod';
 import { until } from '../../../../test/browserWindow.ts';
 import {
   expectSound,
@@ -27,6 +28,7 @@ import {
   unmountAll,
   untilShown,
 } from '../../../../test/mountedScreens.ts';
+import { shelfDoor } from '../../../data/storage/shelfStorage.ts';
 import type { ShownPicture, useKeptPicture } from '../../../session/keptPicture.ts';
 import type { PictureProgress } from '../../../workers/picture.ts';
 
@@ -110,6 +112,8 @@ describe('a table on a picture', () => {
     const sheet = await show(FromPicture, { props: { kept: own } });
     await press(sheet, say.readTheTable);
     await untilShown(() => figures(sheet), 'the figures');
+    // What is still on its way to the store when a test ends would be there in the next one.
+    await until(async () => (await shelfDoor('draft.picture', z.unknown()).read()) !== null, 'the draft in the store');
     return sheet;
   }
   test('is read between its corners; nothing is used before every doubt and every unit is confirmed', async () => {
@@ -151,7 +155,6 @@ describe('a table on a picture', () => {
     const shown = (w: VueWrapper): string[] => typedFields(w).map(({ field }) => field.element.value);
     const left = ['21', '3520', '40', '1459', '60', '667'];
     expect(shown(sheet)).toEqual(left);
-    await new Promise((resolve) => setTimeout(resolve, 50));
     unmountAll();
     remote.asked = [];
     const again = await show(FromPicture, { props: { kept: own } });
