@@ -114,6 +114,11 @@ export async function advised(): Promise<Advice> {
 export function atDesk(): void {
   setViewport(1280, 800);
 }
+/** From here on the window is a phone's held upright, with a finger as its pointer, until the test ends. */
+export function atPhone(): void {
+  setViewport(390, 844);
+  vi.spyOn(navigator, 'maxTouchPoints', 'get').mockReturnValue(5);
+}
 function setViewport(width: number, height: number): void {
   (window as unknown as { happyDOM: { setViewport(to: object): void } }).happyDOM.setViewport({ width, height });
 }
@@ -187,6 +192,7 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   setViewport(1024, 768);
+  vi.restoreAllMocks();
   unmountAll();
   if (useBench().state.kind === 'open') await session().close();
 });

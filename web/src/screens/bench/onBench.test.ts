@@ -130,6 +130,11 @@ describe('a circuit in detail', () => {
     for (const [label, text, at, value] of [
       [details.supplyBattery, '24', () => job.circuit.supplyV.value, 24],
       [details.hotPullUp, '350', () => job.circuit.hotPullUpOhm.value, 350],
+      [details.cableLength, '12', () => job.circuit.cableM.value, 12],
+      [details.itsCopperMm, '0.5', () => job.circuit.cableMm2.value, 0.5],
+      [details.displayColdest, '-30', () => job.circuit.display.minC.value, -30],
+      [details.displayHottest, '140', () => job.circuit.display.maxC.value, 140],
+      [details.substituteValue, '80', () => job.circuit.display.substituteC.value, 80],
     ] as [string, string, () => unknown, number][]) {
       await type(thePage(), label, text);
       expect(at(), label).toBe(value);

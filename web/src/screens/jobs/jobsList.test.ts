@@ -10,14 +10,17 @@ import { FAULT_GROUPS } from '@mellow-probe/core/base/units/vocabulary';
 import {
   chosenBarWords as bar,
   importFilesWords as importing,
+  jobCardsWords as cards,
   jobFiltersWords as filters,
   jobsScreenWords as say,
   noJobsWords as none,
 } from '@mellow-probe/core/wording/screens/jobs';
+import { backupDueText } from '@mellow-probe/core/wording/safeText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { browser, until } from '../../../test/browserWindow.ts';
 import {
+  atPhone,
   checkOpened,
   DEMO,
   jobDoor,
@@ -33,10 +36,13 @@ import {
   untilShown,
 } from '../../../test/mountedScreens.ts';
 import { saved } from '../../../test/savedFiles.ts';
+import { noteBackup } from '../../data/storage/lastBackup.ts';
 import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import ImportFiles from './ImportFiles.vue';
+import { JOBS_A_PAGE } from './jobFacts.ts';
 import JobsScreen from './JobsScreen.vue';
+import { loadDemo } from './loadDemo.ts';
 
 beforeEach(() => void saved.splice(0));
 
@@ -68,6 +74,53 @@ async function chooseAll(w: VueWrapper): Promise<void> {
 }
 
 describe('the list of checks', () => {
+  test('weeks without a backup are named, until later or a backup', async () => {
+    const wrapper = await ledger(['Pump']);
+    const due = backupDueText(useJobs().lines, '', new Date().toISOString());
+    expect(due).not.toBe('');
+    const notices = (w: VueWrapper): string =>
+      w
+        .findAllComponents({ name: 'NoticeBar' })
+        .map((n) => n.text())
+        .join();
+    expect(notices(wrapper)).toContain(due);
+    await press(wrapper, say.later);
+    expect(notices(wrapper)).not.toContain(due);
+    wrapper.unmount();
+    noteBackup();
+    const after = await ledger();
+    await until(() => after.text().includes('Pump'), 'the list');
+    expect(notices(after)).not.toContain(due);
+  });
+  test('on a phone each check is a card: 25 at first, then as many as are asked for', async () => {
+    atPhone();
+    const wrapper = await ledger(
+      ['Ferry'],
+      ...Array.from({ length: JOBS_A_PAGE + 2 }, (_, i): [string] => [`Check ${i}`]),
+    );
+    expect([shown(wrapper).length, shown(wrapper).every((card) => card.element.tagName === 'ARTICLE')]).toEqual([
+      JOBS_A_PAGE,
+      true,
+    ]);
+    await tick(shown(wrapper)[0] as never, cards.choose);
+    await untilShown(() => wrapper.findComponent({ name: 'ChosenBar' }).exists(), 'what is chosen');
+    await press(wrapper, cards.more(3));
+    expect(shown(wrapper)).toHaveLength(JOBS_A_PAGE + 3);
+    await searchFor(wrapper, 'Ferry');
+    await untilShown(() => shown(wrapper).length === 1, 'the one that is looked for');
+    await searchFor(wrapper, '');
+    // A new list begins with its first page.
+    await untilShown(() => shown(wrapper).length === JOBS_A_PAGE, 'the first page');
+  });
+  test('the demo workshop is filled once, while it is empty', async () => {
+    const jobs = useJobs();
+    await jobs.load();
+    await loadDemo(jobs);
+    expect(jobs.lines.map((l) => l.title).sort()).toEqual(DEMO.map((j) => j.title).sort());
+    await jobs.remove([jobs.lines[0].id]);
+    await loadDemo(jobs);
+    expect(jobs.lines).toHaveLength(DEMO.length - 1);
+  });
   test('none yet: how a first one begins, as the device or the preferences say', async () => {
     const wrapper = await ledger();
     expect(wrapper.text()).toContain(none.title);

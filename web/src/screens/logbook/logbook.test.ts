@@ -4,6 +4,8 @@ import { newJob } from '@mellow-probe/core/check/job/newJob';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
 import { placeCode, placeKey } from '@mellow-probe/core/history/register/placeKey';
 import { STRENGTHS } from '@mellow-probe/core/history/experience/strengths';
+import { FAULT_GROUPS } from '@mellow-probe/core/base/units/vocabulary';
+import { groupName } from '@mellow-probe/core/wording/groupName';
 import { namelessText } from '@mellow-probe/core/wording/noticeText';
 import {
   duePartWords as due,
@@ -12,7 +14,7 @@ import {
   placeScreenWords as place,
   placesPartWords as places,
 } from '@mellow-probe/core/wording/screens/logbook';
-import type { VueWrapper } from '@vue/test-utils';
+import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import dayjs from 'dayjs';
 import { describe, expect, test } from 'vitest';
 import {
@@ -21,19 +23,24 @@ import {
   jobDoor,
   listOf,
   NOW,
+  ownCheck,
   pickFrom,
   press,
   pressNamed,
+  reading,
   rowsOf,
   searchFor,
+  session,
   show,
   tick,
+  unmountAll,
   untilShown,
 } from '../../../test/mountedScreens.ts';
 import { lastSaved, saved } from '../../../test/savedFiles.ts';
 import { putPhoto } from '../../data/storage/photoStorage.ts';
 import { useJobs } from '../../data/stores/jobs/jobs.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
+import { useExperience } from '../bench/useExperience.ts';
 import LogbookScreen from './LogbookScreen.vue';
 import PlaceScreen from './PlaceScreen.vue';
 
@@ -182,6 +189,23 @@ describe('what is due', () => {
 });
 
 describe('experience', () => {
+  test('a check takes the workshop’s own rates with its first reading, where that is switched on', async () => {
+    for (const name of ['A', 'B', 'C']) await check(name, decided('wiring'));
+    await useJobs().load();
+    const measure = async (on: boolean): Promise<Job> => {
+      usePreferences().experience = on;
+      const job = await ownCheck();
+      await show({ setup: () => (useExperience(), () => null) });
+      job.readings.push(reading('sensor-ohms', '2k', 2000));
+      await flushPromises();
+      unmountAll();
+      await session().close();
+      return job;
+    };
+    expect((await measure(false)).experience).toBeUndefined();
+    const { factors } = (await measure(true)).experience!;
+    expect([factors.wiring! > 1, factors.sensor! < 1]).toEqual([true, true]);
+  });
   test('how often each fault was found and the tool was right, beside the default; out as a table', async () => {
     await check('A', decided('wiring'));
     await check('B', decided('wiring', 'sensor'));
@@ -189,6 +213,7 @@ describe('experience', () => {
     const wrapper = await part('experience');
     const row = (): string[] => rowsOf(wrapper, experience.baseRates).find((r) => r.at(-1) === '1/2')!;
     expect(row().slice(3)).toEqual(['2', '–', '1/2']);
+    expect(rowsOf(wrapper, experience.baseRates).map(([name]) => name)).toEqual(FAULT_GROUPS.map(groupName));
     expect(rowsOf(wrapper, experience.baseRates).filter((r) => r.at(-1) === '–').length).toBeGreaterThan(1);
     const own = (): number => parseInt(row()[2]);
     const before = own();

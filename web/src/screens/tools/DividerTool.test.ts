@@ -54,6 +54,7 @@ async function slide(wrapper: VueWrapper, change: Record<string, number | boolea
 }
 interface Plot {
   data?: { x: number[]; y: number[] }[];
+  layout: { yaxis: { range: number[] } };
 }
 const charts = (wrapper: VueWrapper) => wrapper.findAllComponents({ name: 'LazyPlot' });
 const line = (wrapper: VueWrapper, chart: number): number[] =>
@@ -98,10 +99,19 @@ describe('the divider on the desk', () => {
     expect(errors.every((e) => e < 0)).toBe(true);
     expect(Math.abs(errors[60])).toBeGreaterThan(Math.abs(errors[20]));
     expect(line(wrapper, 1)).toEqual([0, 0]);
+    // Its axis reaches as far on both sides, in round steps: the next one beyond the largest error.
+    const height = (charts(wrapper)[1].props('figure') as Plot).layout.yaxis.range;
+    const most = Math.max(...errors.map(Math.abs));
+    expect(height[0]).toBe(-height[1]);
+    expect([1, 2, 5, 10, 20, 50, 100, 200, 500].find((step) => step >= most)).toBe(height[1]);
     const reset = wrapper.findAll('button').find((b) => b.text() === say.allSoundAgain)!;
     await reset.trigger('click');
     await flushPromises();
     expect(asSet(wrapper, 1).every((e) => Math.abs(e) < 1)).toBe(true);
+  });
+  test('with next to no error the axis of errors is one kelvin high', async () => {
+    const wrapper = await desk();
+    expect((charts(wrapper)[1].props('figure') as Plot).layout.yaxis.range).toEqual([-1, 1]);
   });
   test('a pull-up that nobody knows is learned from one good pair; volts beyond the reference are no pair', async () => {
     const wrapper = await desk();

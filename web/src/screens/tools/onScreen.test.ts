@@ -38,6 +38,7 @@ import {
   drawn,
   isOff,
   jobDoor,
+  listOf,
   NOW,
   pickFrom,
   plain,
@@ -280,6 +281,13 @@ describe('what sensor is this', () => {
     expect(rowsOf(wrapper, identify.missChart)[0][1]).toMatch(/^[+−]0\.\d K, [+−]0\.\d K$/);
     expect(usedOnCheck(wrapper, identify.useOnCheck).circuit.curve).toMatchObject({ name });
     expect(has(wrapper, 'none-fits')).toBe(false);
+    // No more than eight, and none that is next to impossible.
+    const shares = wrapper.findAll('[data-test="candidate"]').map((c) => /(\d[\d.]*) %/.exec(plain(c.text()))![1]);
+    expect([shares.length <= 8, shares.every((s) => parseFloat(s) > 0.5)]).toEqual([true, true]);
+    const { options } = listOf(wrapper, identify.curveToUse);
+    expect(options!.map((o) => o.value).filter((v) => v !== '' && v !== 'not-on-the-shelf')).toHaveLength(
+      shares.length - 1,
+    );
   });
   test('one pair, in °F and with a gap in its figure, says which second one helps most', async () => {
     const wrapper = await show(IdentifyTool);

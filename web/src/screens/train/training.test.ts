@@ -52,6 +52,7 @@ vi.mock('../../workers/trainingClient.ts', async () => {
   const ask = (work: (remote: unknown) => Promise<unknown>): Promise<unknown> => work(trainingWork);
   return { trainingLines: () => ({ scene: { ask }, judge: { ask } }) };
 });
+const { usePreferences } = await import('../../data/stores/preferences.ts');
 const { useTraining } = await import('../../data/stores/training.ts');
 const { playDoor } = await import('../../data/storage/trainingStorage.ts');
 const { default: SlideBar } = await import('../../components/base/SlideBar.vue');
@@ -292,6 +293,11 @@ describe('an exam', () => {
       ['A. Learner', exam.of(0, 1), '5'],
     ]);
     expect(rowsOf(wrapper, exam.theClass)[0].slice(3)).toEqual(['1', '1', '2', '–']);
+    // The heading of the learners puts them in the order of their names.
+    const headings = wrapper.findAll(`[aria-label="${exam.theClass}"] th`);
+    await headings.find((h) => h.text() === exam.learner)!.trigger('click');
+    await flushPromises();
+    expect(rowsOf(wrapper, exam.theClass).map(([learner]) => learner)).toEqual(['A. Learner', 'B. Learner']);
     await bring(wrapper, ['notes.csv', 'name,age\nx,3'], ['c.csv', other.replace(/,20\.4,/, ',soon,')]);
     expect(wrapper.findAll('.wrong li').map((l) => l.text())).toEqual([
       exam.foreignFile('notes.csv'),
@@ -365,6 +371,25 @@ describe('a case that is played', () => {
     const wrapper = await show(PlayScreen, { path: '/train/play/nowhere' });
     await until(() => wrapper.find('.said p:not(.soft)').exists(), 'an answer');
     expect(wrapper.get('.said').text()).toContain(playing.missing);
+  });
+  test('j and k go through the order of work, u changes the unit', async () => {
+    const { wrapper, practice } = await open();
+    const { work } = practice.session;
+    const key = async (name: string): Promise<void> => {
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+      await flushPromises();
+    };
+    const before = work.current!.id;
+    await key('j');
+    const after = work.current!.id;
+    expect(after).not.toBe(before);
+    await key('k');
+    expect(work.current!.id).toBe(before);
+    await key('j');
+    expect(work.current!.id).toBe(after);
+    const unit = usePreferences().temperatureUnit;
+    await key('u');
+    expect(usePreferences().temperatureUnit).not.toBe(unit);
   });
   test('inspecting and the diagram cost their minutes, once; what happened is listed, the latest first', async () => {
     const { wrapper, practice } = await open();

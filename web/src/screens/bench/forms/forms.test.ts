@@ -115,6 +115,13 @@ describe('verify the repair', () => {
       expect(standing().includes('◆'), text).toBe(text !== String(Math.round(healthy)));
     }
     expect(before).not.toContain('◆');
+    // The strip of a figure has as much room on both sides as the healthy range is wide.
+    const width = range.high - range.low;
+    expect(sheet.getComponent({ name: 'IntervalStrip' }).props()).toMatchObject({
+      interval: range,
+      value: Infinity,
+      all: [{ low: range.low - width, high: range.high + width }],
+    });
     await typeOhms(' ');
     expect(job.proof.readings).toEqual([]);
   });
@@ -341,6 +348,8 @@ describe('the decision', () => {
   test('nothing measured: only the usual frequencies', async () => {
     const { sheet } = await form(DecisionForm, undefined, { judging: true });
     expect(sheet.text()).toContain(decide.onlyUsualOdds);
+    const { suspects } = session().verdict.result!.assessment;
+    expect([suspects.length > 4, sheet.findAll('li').length]).toEqual([true, 4]);
   });
 });
 
