@@ -373,7 +373,7 @@ describe('a case that is played', () => {
     expect(wrapper.get('.said').text()).toContain(playing.missing);
   });
   test('j and k go through the order of work, u changes the unit', async () => {
-    const { wrapper, practice } = await open();
+    const { practice } = await open();
     const { work } = practice.session;
     const key = async (name: string): Promise<void> => {
       document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
