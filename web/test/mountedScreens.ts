@@ -130,7 +130,16 @@ export async function show(component: Component, options: { props?: object; path
     history: createMemoryHistory(),
     routes: [
       ...['/check/:id/report', '/train/play/:id', '/train/course/:step', '/train/:part'],
-      ...['/logbook/place/:code', '/logbook/:part', '/settings/:part', '/logs/:rec?', '/shelf/:tool', '/:rest(.*)*'],
+      ...[
+        '/logbook/place/:code',
+        '/logbook/label/:code',
+        '/live/:id?',
+        '/logbook/:part',
+        '/settings/:part',
+        '/logs/:rec?',
+        '/shelf/:tool',
+        '/:rest(.*)*',
+      ],
     ].map((path) => ({ path, component: nothing })),
   });
   await router.push(options.path ?? '/');

@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { newJob } from '@mellow-probe/core/check/job/newJob';
+import { newReading } from '@mellow-probe/core/check/job/newReading';
 import { jobLine } from '@mellow-probe/core/check/job/jobLine';
 import { type JobFilter, narrowed, NO_FILTER } from '@mellow-probe/core/check/job/jobList';
 import type { Job } from '@mellow-probe/core/check/job/jobSchema';
@@ -12,6 +13,7 @@ import {
   importFilesWords as importing,
   jobCardsWords as cards,
   jobFiltersWords as filters,
+  jobTableWords as table,
   jobsScreenWords as say,
   noJobsWords as none,
 } from '@mellow-probe/core/wording/screens/jobs';
@@ -20,6 +22,7 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { browser, until } from '../../../test/browserWindow.ts';
 import {
+  atDesk,
   atPhone,
   checkOpened,
   DEMO,
@@ -111,6 +114,38 @@ describe('the list of checks', () => {
     await searchFor(wrapper, '');
     // A new list begins with its first page.
     await untilShown(() => shown(wrapper).length === JOBS_A_PAGE, 'the first page');
+  });
+  test('at a desk the headings put the checks in order: figures within names count as figures', async () => {
+    atDesk();
+    const made: [string, number][] = [
+      ['Pump 10', 2],
+      ['Pump 9', 0],
+      ['Crane', 1],
+    ];
+    const wrapper = await ledger(
+      ...made.map(([title, readings], i): [string, (job: Job) => void] => [
+        title,
+        (job) => {
+          job.readings = Array.from({ length: readings }, (_, k) =>
+            newReading(`r${k}`, 'sensor-ohms', { text: '2k', value: 2000 }),
+          );
+          job.updatedAt = `2026-01-0${i + 3}T03:04:05.000Z`;
+        },
+      ]),
+    );
+    const order = (): string[] => shown(wrapper).map((row) => made.find(([title]) => row.text().includes(title))![0]);
+    const by = async (heading: string): Promise<string[]> => {
+      await wrapper
+        .findAll('th')
+        .find((h) => h.text() === heading)!
+        .trigger('click');
+      await flushPromises();
+      return order();
+    };
+    expect(await by(table.machineAndSensor)).toEqual(['Crane', 'Pump 9', 'Pump 10']);
+    expect(await by(table.machineAndSensor)).toEqual(['Pump 10', 'Pump 9', 'Crane']);
+    expect(await by(table.readings)).toEqual(['Pump 9', 'Crane', 'Pump 10']);
+    expect(await by(table.changed)).toEqual(['Pump 10', 'Pump 9', 'Crane']);
   });
   test('the demo workshop is filled once, while it is empty', async () => {
     const jobs = useJobs();

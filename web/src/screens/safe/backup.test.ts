@@ -4,7 +4,7 @@ import { KIND_NAMES, STANDING_NAMES } from '@mellow-probe/core/wording/safeText'
 import { backupPartWords as out, restorePartWords as back } from '@mellow-probe/core/wording/screens/safe';
 import { emptyBrowser } from '../../../test/browserWindow.ts';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
-import { beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import {
   boxOf,
   isOff,
@@ -21,11 +21,26 @@ import {
 import { saved } from '../../../test/savedFiles.ts';
 import { lastBackup } from '../../data/storage/lastBackup.ts';
 import { useJobs } from '../../data/stores/jobs/jobs.ts';
-import BackupPart from './BackupPart.vue';
-import RestorePart from './RestorePart.vue';
 import { STANDINGS } from './restoreRows.ts';
 
-beforeEach(() => void saved.splice(0));
+/** A disk with one folder; where it is not allowed, nothing is written to it. */
+const disk = vi.hoisted(() => ({ files: [] as string[], asked: 0, allowed: true }));
+vi.mock('../../data/backup/folder.ts', () => ({
+  knowsFolders: () => true,
+  chosenFolder: () => Promise.resolve(null),
+  chooseFolder: () => (disk.asked++, Promise.resolve({ name: 'Backups' })),
+  fileIn: (_: unknown, name: string) =>
+    disk.allowed
+      ? (disk.files.push(name), Promise.resolve(new WritableStream()))
+      : Promise.reject(new Error('The folder was not allowed.')),
+}));
+const { default: BackupPart } = await import('./BackupPart.vue');
+const { default: RestorePart } = await import('./RestorePart.vue');
+
+beforeEach(() => {
+  saved.splice(0);
+  Object.assign(disk, { files: [], asked: 0, allowed: true });
+});
 const write = async (id: string, title: string): Promise<void> => {
   const there = await jobDoor(id).read();
   await jobDoor(id).write({ ...newJob(id, NOW), title }, there);
@@ -79,6 +94,22 @@ describe('a backup', () => {
     ]);
     for (const label of sheet.findAll('[role="group"] label')) await tick(sheet, label.text(), false);
     expect(isOff(sheet, out.writeTheBackup)).toBe(true);
+  });
+});
+
+describe('a folder', () => {
+  test('is chosen once, and written to from then on; one that is not allowed says so', async () => {
+    await write('a', 'one');
+    const sheet = await show(BackupPart);
+    await press(sheet, out.toAFolder);
+    await flushPromises();
+    await untilShown(() => sheet.find('[data-test="written"]').exists(), 'the file');
+    expect(disk.files).toEqual([expect.stringMatching(/^mellow-probe-.*\.zip$/)]);
+    expect(sheet.get('[data-test="written"]').text()).toContain(`Backups/${disk.files[0]}`);
+    disk.allowed = false;
+    await press(sheet, out.toTheFolder('Backups'));
+    await untilShown(() => sheet.text().includes('not allowed'), 'the refusal');
+    expect(disk.asked).toBe(1);
   });
 });
 

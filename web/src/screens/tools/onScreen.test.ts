@@ -19,6 +19,7 @@ import {
 import {
   bathsToolWords as baths,
   codesToolWords as codes,
+  judgeToolWords as judge,
   learnToolWords as learn,
   machineToolWords as machine,
   substitutesToolWords as substitutes,
@@ -60,6 +61,7 @@ const { default: BathsTool } = await import('./BathsTool.vue');
 const { default: CodesTool } = await import('./CodesTool.vue');
 const { default: CurvesTool } = await import('./CurvesTool.vue');
 const { default: IdentifyTool } = await import('./IdentifyTool.vue');
+const { default: JudgeTool } = await import('./JudgeTool.vue');
 const { default: LearnTool } = await import('./LearnTool.vue');
 const { default: MachineTool } = await import('./MachineTool.vue');
 const { default: OwnCurveTool } = await import('./OwnCurveTool.vue');
@@ -236,6 +238,32 @@ describe('a curve of one’s own', () => {
       name: own.ownCurve,
       curve: { kind: 'beta', r25Ohm: 2000, betaK: 3600 },
     });
+  });
+  test('too much text is not pasted: the page says so, and what was there stays', async () => {
+    const wrapper = await show(OwnCurveTool);
+    const paste = async (text: string): Promise<boolean> => {
+      const event = new Event('paste', { bubbles: true, cancelable: true });
+      Object.assign(event, { clipboardData: { getData: () => text } });
+      wrapper.get('textarea').element.dispatchEvent(event);
+      await flushPromises();
+      return event.defaultPrevented;
+    };
+    expect(await paste('0 9420\n20 3520')).toBe(false);
+    expect(await paste('x'.repeat(200_001))).toBe(true);
+    expect(wrapper.get('p[role="status"]').text()).toContain('The earlier text stays');
+  });
+  test('a store that is full keeps the curve on the page and says so', async () => {
+    const wrapper = await show(OwnCurveTool);
+    await wrapper.get('textarea').setValue('0 9420\n20 3520\n40 1459\n60 667\n80 332');
+    await flushPromises();
+    await type(wrapper, own.name, 'Flow sensor');
+    browser.refuse = 'full';
+    await press(wrapper, own.saveCurve);
+    await untilShown(() => wrapper.text().includes(own.notSaved), 'the refusal');
+    expect(typedFields(wrapper).map((f) => f.field.element.value)).toContain('Flow sensor');
+    browser.refuse = null;
+    await press(wrapper, own.saveCurve);
+    await until(() => useCurves().all.some((c) => c.name === 'Flow sensor'), 'the curve on the list');
   });
   test('a file: a table goes into the field with its name, a curve is saved, what is neither says why', async () => {
     const wrapper = await show(OwnCurveTool);
@@ -429,6 +457,32 @@ describe('substitute resistors', () => {
   });
 });
 
+describe('one resistance', () => {
+  test('a figure is judged by its tolerance, in a bath or at the machine; it goes on a check as a pair', async () => {
+    const wrapper = await show(JudgeTool);
+    expect([wrapper.text().includes(judge.empty), isOff(wrapper, judge.addToCheck)]).toEqual([true, true]);
+    const said = (): string[] => wrapper.findAll('[data-test="judged"]').map((l) => l.text());
+    const odd = (): boolean => wrapper.findAll('[data-test="judged"]').some((l) => l.classes('odd'));
+    const nominal = Math.round(model().resistanceOhm(20));
+    await type(wrapper, judge.ohms, String(nominal));
+    const inBath = said();
+    expect([inBath.length > 0, odd(), isOff(wrapper, judge.addToCheck)]).toEqual([true, false, false]);
+    // A thermometer beside the machine errs more than one in a stirred bath.
+    await pickFrom(wrapper, judge.taken, 'machine');
+    expect(said()).not.toEqual(inBath);
+    expect(listOf(wrapper, judge.taken).modelValue).toBe('machine');
+    await pickFrom(wrapper, judge.taken, 'bath');
+    expect(said()).toEqual(inBath);
+    await type(wrapper, judge.ohms, String(2 * nominal));
+    expect(odd()).toBe(true);
+    expect(usedOnCheck(wrapper, judge.addToCheck).comparison.pairs).toMatchObject([
+      { sensor: 'this', phase: 'heating', temperatureC: { value: 20 }, resistanceOhm: { value: 2 * nominal } },
+    ]);
+    await type(wrapper, judge.tolerance, '0');
+    expect([said(), isOff(wrapper, judge.addToCheck)]).toEqual([[], true]);
+  });
+});
+
 describe('baths', () => {
   test('water boils by the altitude, or by the pressure where that is known; impossible figures get an error', async () => {
     const wrapper = await show(BathsTool);
@@ -551,6 +605,18 @@ describe('all sensors of a machine', () => {
       note: expect.stringMatching(/^Oil: 31/) as string,
     });
     expect(job.moments[0].temperatureC.value).toBe(18);
+  });
+  test('one that reads cold, without a name of the machine and without the air, is checked as cold', async () => {
+    const wrapper = await show(MachineTool);
+    await type(wrapper, machine.paste, 'A 60\nB 60.5\nC 44\nD 61');
+    await press(wrapper, machine.useThem);
+    expect(typedFields(wrapper).find((f) => f.name === machine.paste)!.field.element.value).toBe('');
+    await untilShown(() => wrapper.text().includes(machine.startACheck('C')), 'the verdict');
+    expect(Object.keys(drawn(wrapper))).toEqual(expect.arrayContaining(['A', 'B', 'C', 'D']));
+    await press(wrapper, machine.startACheck('C'));
+    const job = await checkOpened(wrapper);
+    expect(job).toMatchObject({ machine: '', title: 'C', complaint: { symptoms: ['reads-cold'] } });
+    expect(job.moments[0].temperatureC.value).toBeNull();
   });
   test('names and values come from pasted lines, from another screen and from live values', async () => {
     const names = (w: VueWrapper): string[] =>
