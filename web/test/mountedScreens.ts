@@ -117,8 +117,9 @@ export function atDesk(): void {
 /** From here on the window is a phone's held upright, with a finger as its pointer, until the test ends. */
 export function atPhone(): void {
   setViewport(390, 844);
-  vi.spyOn(navigator, 'maxTouchPoints', 'get').mockReturnValue(5);
+  finger = vi.spyOn(navigator, 'maxTouchPoints', 'get').mockReturnValue(5);
 }
+let finger: { mockRestore: () => void } | null = null;
 function setViewport(width: number, height: number): void {
   (window as unknown as { happyDOM: { setViewport(to: object): void } }).happyDOM.setViewport({ width, height });
 }
@@ -201,7 +202,7 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   setViewport(1024, 768);
-  vi.restoreAllMocks();
+  finger?.mockRestore();
   unmountAll();
   if (useBench().state.kind === 'open') await session().close();
 });
