@@ -341,6 +341,21 @@ describe('the verdict in figures', () => {
     const both = cells[ranking.findIndex((r) => r.fault === weighed)];
     expect([both.includes('× 0.5'), job.findings]).toEqual([false, [id]]);
   });
+  test('a workshop’s own rates are named with their factor, and can be left out', async () => {
+    const job = await judgedBench((j) => {
+      j.experience = { factors: { wiring: 2, sensor: 0.7 }, checks: 7, at: j.createdAt };
+    });
+    await show(WhyDrawer, { props: { open: true } });
+    const own = () => thePage().find('[data-test="experience"]');
+    expect(own().text()).toContain('7 closed checks');
+    const named = (): number =>
+      rowsOf(thePage(), why.everyFault).filter(([fault]) => /7 closed checks × /.test(fault)).length;
+    expect(named()).toBeGreaterThan(1);
+    await press(thePage(), why.leaveThemOut);
+    await judged();
+    await untilShown(() => named() === 0, 'the verdict without them');
+    expect([own().exists(), job.experience]).toEqual([false, undefined]);
+  });
   test('how much each reading matters, and how the verdict changed; nothing while it is closed', async () => {
     await judgedBench((j) => (j.readings = OPEN));
     const closed = await show(WhyDrawer, { props: { open: false } });

@@ -185,6 +185,25 @@ describe('its chart', () => {
     await press(screen, view.wholeLog);
     expect(rangeOf(screen)).toContain(shownAs(0, 100));
   });
+  test('a finding of a long log leads to the samples it was found in', async () => {
+    const rows = Array.from({ length: 30_000 }, (_, i) => {
+      const value = 70 + Math.sin(i / 900) + (i === 17_000 ? -110 : 0);
+      return `${(i / 10).toFixed(1)};${value.toFixed(1)}`;
+    });
+    const screen = await opened(`time s;temp °C\n${rows.join('\n')}`);
+    await analysed(screen);
+    const drop = screen
+      .findAll('[data-test="findings"] li')
+      .find((li) => li.text().includes('1 drop-out to the low end'))!;
+    expect(rangeOf(screen)).toContain(view.thinned);
+    await drop
+      .findAll('button')
+      .find((b) => b.text() === found.show)!
+      .trigger('click');
+    await untilShown(() => rangeOf(screen).includes(view.everySample), 'the samples');
+    // Sample 17,000 of ten a second.
+    expect(rangeOf(screen)).toContain('28:1');
+  });
   test('says when not every sample is drawn; a channel is left out of it; another part analyses anew', async () => {
     const screen = await opened(SINE(4000));
     await untilShown(() => screen.find('[data-test="range"]').exists(), 'the chart');

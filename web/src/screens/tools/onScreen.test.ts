@@ -262,8 +262,11 @@ describe('a curve of one’s own', () => {
     await untilShown(() => wrapper.text().includes(own.notSaved), 'the refusal');
     expect(typedFields(wrapper).map((f) => f.field.element.value)).toContain('Flow sensor');
     browser.refuse = null;
+    // With the next letter the store has the draft, too.
+    await type(wrapper, own.name, 'Flow sensor 2');
+    await untilShown(() => !Object.keys(localStorage).some((key) => key.includes('.ahead.')), 'the draft in the store');
     await press(wrapper, own.saveCurve);
-    await until(() => useCurves().all.some((c) => c.name === 'Flow sensor'), 'the curve on the list');
+    await until(() => useCurves().all.some((c) => c.name === 'Flow sensor 2'), 'the curve on the list');
   });
   test('a file: a table goes into the field with its name, a curve is saved, what is neither says why', async () => {
     const wrapper = await show(OwnCurveTool);

@@ -41,6 +41,7 @@ import {
   rowsOf,
   show,
   type,
+  untilShown,
 } from '../../../test/mountedScreens.ts';
 import { lastSaved } from '../../../test/savedFiles.ts';
 import type { Practice } from '../../session/practice.ts';
@@ -354,8 +355,8 @@ describe('progress', () => {
 });
 
 describe('a case that is played', () => {
-  async function open(): Promise<{ wrapper: VueWrapper; practice: Practice }> {
-    const id = await useTraining().begin(NUMBER, 'hidden');
+  async function open(mode: PlayRecord['mode'] = 'hidden'): Promise<{ wrapper: VueWrapper; practice: Practice }> {
+    const id = await useTraining().begin(NUMBER, mode);
     const wrapper = await show(PlayScreen, { path: `/train/play/${id}` });
     await until(() => wrapper.findComponent({ name: 'PlayGate' }).exists(), 'the case');
     const practice = wrapper.getComponent({ name: 'PlayGate' }).props('practice') as Practice;
@@ -371,6 +372,35 @@ describe('a case that is played', () => {
     const wrapper = await show(PlayScreen, { path: '/train/play/nowhere' });
     await until(() => wrapper.find('.said p:not(.soft)').exists(), 'an answer');
     expect(wrapper.get('.said').text()).toContain(playing.missing);
+  });
+  test('hidden the tool says nothing; in a bet it answers an estimate, until the next move; shown it suggests', async () => {
+    const tool = (w: VueWrapper): string | null =>
+      w.find('[data-test="tool"]').exists() ? w.get('[data-test="tool"]').text() : null;
+    for (const mode of ['hidden', 'bet', 'shown'] as const) {
+      const { wrapper, practice } = await open(mode);
+      await press(wrapper, panel.inspect(2));
+      await moved(practice, 1);
+      if (mode === 'shown') {
+        await untilShown(() => tool(wrapper)?.includes(panel.theToolSays) === true, 'what the tool says');
+        await untilShown(() => tool(wrapper)!.includes(panel.itWouldMeasure('').slice(0, 11)), 'what it suggests');
+        expect(
+          wrapper.findAll('[data-test="tool"] .bar, [data-test="tool"] [role="meter"]').length,
+        ).toBeLessThanOrEqual(4);
+        continue;
+      }
+      expect(tool(wrapper), mode).toBeNull();
+      await pickFrom(wrapper, belief.label, 'wiring');
+      await press(wrapper, belief.saySo);
+      await moved(practice, 2);
+      if (mode === 'bet') {
+        await untilShown(() => tool(wrapper) !== null, 'the answer');
+        expect(tool(wrapper)).toContain(panel.theToolHeld);
+        expect(tool(wrapper)).not.toContain(panel.itWouldMeasure('').slice(0, 11));
+        await press(wrapper, panel.diagramMin(1));
+        await moved(practice, 3);
+      }
+      expect(tool(wrapper), mode).toBeNull();
+    }
   });
   test('j and k go through the order of work, u changes the unit', async () => {
     const { practice } = await open();

@@ -63,6 +63,7 @@ import {
   untilShown,
 } from '../../../../test/mountedScreens.ts';
 import { useJobs } from '../../../data/stores/jobs/jobs.ts';
+import { useOwnCodes } from '../../../session/ownCodes.ts';
 import CompareForm from './CompareForm.vue';
 import ComplaintForm from './ComplaintForm.vue';
 import DecisionForm from './DecisionForm.vue';
@@ -269,6 +270,11 @@ describe('the complaint', () => {
       ['P0118', 'sporadic'],
       ['PO117', 'present'],
     ]);
+    // A code of the workshop's own, however it is written.
+    useOwnCodes().keep([{ code: 'E12', what: 'flow temperature', says: 'open' }]);
+    await add('e-12');
+    expect(sheet.findAll('[data-test="code"]').at(-1)!.text()).toContain('Flow temperature: circuit open');
+    expect(job.complaint.codes.pop()!.code).toBe('E12');
     await press(sheet, codes.useCode('P0117'));
     expect(job.complaint.codes[1].code).toBe('P0117');
     expect(listOf(sheet, codes.stateOf('P0118')).options!.map((o) => [o.value, o.label])).toEqual([
