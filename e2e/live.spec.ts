@@ -174,30 +174,3 @@ test('a recording outlives the window: what was read up to the last second is th
   // Two values may lie on one row.
   expect(rows).toBeGreaterThan(0.8 * Number(told));
 });
-
-test('a file that does not say its units asks, and is read with the answer; zoom goes to the sample', async ({
-  page,
-}) => {
-  await page.goto('/logs');
-  const rows = Array.from(
-    { length: 30_000 },
-    (_, i) => `${(i / 10).toFixed(1)};${(70 + Math.sin(i / 900) + (i === 17_000 ? -110 : 0)).toFixed(1)}`,
-  );
-  await files(page, 'a log file').setInputFiles({
-    name: 'told.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(`time;temp\n${rows.join('\n')}\n`),
-  });
-  await expect(page.getByText('The unit of a column is missing')).toBeVisible();
-  await choose(page.getByLabel('Unit of column 2'), '°C');
-  await page.getByRole('button', { name: 'Use these settings' }).click();
-  const drop = finding(page, /1 drop-out to the low end/);
-  await expect(drop).toBeVisible();
-  await expect(page.locator('[data-test="range"]')).toContainText('no spike is lost');
-  await drop.getByRole('button', { name: 'Show' }).click();
-  await expect(page.locator('[data-test="range"]')).toContainText('every sample is drawn');
-  await expect(page.locator('[data-test="range"]')).toContainText('28:1');
-  // It is here again at the next visit.
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'told.csv' })).toBeVisible();
-});

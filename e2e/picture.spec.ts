@@ -134,34 +134,6 @@ test('from a picture to a curve that keeps it: doubts are answered first, nothin
   await expect(page.getByRole('img', { name: /Picture of the table of Off a photo/ })).toBeVisible();
 });
 
-test('a file that is no picture, reading that is stopped, and corners that cross are said', async ({
-  page,
-  browser,
-}) => {
-  const picture = await made(browser, 10);
-  await openPicture(page, picture);
-  await page.getByRole('button', { name: 'Read the table' }).click();
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('button', { name: 'Read the table' })).toBeEnabled();
-  await expect(figures(page)).toHaveCount(0);
-  const corner = page.getByRole('button', { name: /Upper left corner/ });
-  // Dragged to the far side of the other corners.
-  const [from, to] = [corner, page.getByRole('button', { name: /Upper right corner/ })].map((c) => c.locator('.ring'));
-  const [start, end] = [(await from.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(end.x + end.width + 40, end.y + end.height / 2, { steps: 3 });
-  await page.mouse.up();
-  await expect(page.getByText('The corners must go round the table without crossing.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Read the table' })).toBeDisabled();
-  await files(page, 'Picture of the table').setInputFiles({
-    name: 'page.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from('no picture at all'),
-  });
-  await expect(page.getByRole('alert').filter({ hasText: /cannot read this( file)? as a picture/ })).toBeVisible();
-});
-
 /** A picture of the core as a file. */
 function pngOf({ width, height, data }: ColourPicture): Buffer {
   const png = new PNG({ width, height });

@@ -79,35 +79,6 @@ test('the phone falls into the harbour: on a new one everything is back, key for
   await next.context().close();
 });
 
-test('to a folder that was chosen once; the reminder goes when it is written', async ({ page }) => {
-  // The browser's own folder stands for one of the disk: a headless one shows no dialog to choose with.
-  await page.addInitScript(() => {
-    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
-    Reflect.deleteProperty(FileSystemDirectoryHandle.prototype, 'requestPermission');
-  });
-  await startCheck(page);
-  await field(page, 'Title of this check').fill('Winch');
-  await kept(page);
-  await page.clock.install({ time: new Date(Date.now() + 12 * 86_400_000) });
-  await page.goto('/');
-  await expect(page.getByText('Not backed up for 12 days: 1 check.')).toBeVisible();
-  await page.getByRole('link', { name: 'Back up' }).click();
-  await page.getByRole('button', { name: 'Save to a folder…' }).click();
-  await expect(page.locator('[data-test="written"]')).toContainText('1 record in ');
-  const names = await page.evaluate(async () => {
-    const list: string[] = [];
-    for await (const [name, handle] of (await navigator.storage.getDirectory()) as unknown as AsyncIterable<
-      [string, FileSystemHandle]
-    >)
-      if (handle.kind === 'file') list.push(`${name} ${(await (handle as FileSystemFileHandle).getFile()).size > 300}`);
-    return list;
-  });
-  expect(names).toEqual([expect.stringMatching(/^mellow-probe-\d{4}-\d\d-\d\d-\d{4}\.zip true$/)]);
-  await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Winch' })).toBeVisible();
-  await expect(page.getByText(/Not backed up/)).toHaveCount(0);
-});
-
 test('a hostile file: an id no address can hold, a photo that is none, OL on a display; what contradicts itself is refused', async ({
   page,
 }) => {

@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.ts';
-import { axeFinds } from './axe.ts';
 import { choose, chosen, kept, startCheck } from './bench.ts';
 
 test('from a table in a manual to a curve in use on a check', async ({ page }) => {
@@ -53,23 +52,4 @@ test('the pocket card prints on one A4 page', async ({ page }) => {
   await expect(page.getByLabel('Pocket card').locator('tbody tr').first()).toBeVisible();
   const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: false });
   expect([...pdf.toString('latin1').matchAll(/\/Type\s*\/Page[^s]/g)]).toHaveLength(1);
-});
-
-test('own codes of a boiler: kept through a reload, understood on a check', async ({ page }) => {
-  await page.goto('/shelf/codes');
-  await page.getByLabel('Code', { exact: true }).fill('E12');
-  await page.getByLabel('Circuit', { exact: true }).fill('flow temperature');
-  await page.reload();
-  await expect(page.getByLabel('Circuit', { exact: true })).toHaveValue('flow temperature');
-  await page.getByRole('button', { name: 'Add the code' }).click();
-  await expect(page.locator('[data-test="own-codes"]')).toContainText('E12flow temperatureopen');
-  expect(await axeFinds(page)).toEqual([]);
-
-  await startCheck(page);
-  await page.locator('[data-station="complaint"]').click();
-  await page.getByLabel('Add a code').fill('e-12');
-  await page.getByRole('button', { name: 'Add code' }).click();
-  await expect(page.locator('[data-test="code"]')).toContainText('E12');
-  await expect(page.locator('[data-test="code"]')).toContainText('Flow temperature: circuit open');
-  await kept(page);
 });

@@ -162,28 +162,6 @@ test('by hand, and wrongly: key off, plug seated, wrong range, live pins; five v
   await expect(page.getByRole('status')).toContainText('0 cases imported');
 });
 
-test('the tool hidden says nothing; a bet is answered once it was said; shown it proposes', async ({ page }) => {
-  const { number } = trainingCase({ theme: 'any', field: 'engine', difficulty: 1, seed: 12 });
-  const tool = page.locator('[data-test="tool"]');
-  for (const mode of ['tool answers your estimate', 'tool shown']) {
-    await page.goto('/train/cases');
-    await page.getByRole('radio', { name: mode }).check();
-    await page.getByLabel('Case number').fill(number);
-    await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await set(page, 'Key', 'on');
-    await press(page, 'Probe');
-    await expect(meter(page)).toContainText('°C');
-    if (mode === 'tool shown') await expect(tool).toContainText('It suggests:');
-    else {
-      await expect(tool).toHaveCount(0);
-      await choose(page.getByLabel('I think it is'), 'Wiring');
-      await press(page, 'Record my estimate');
-      await expect(tool).toContainText('The tool’s estimate was');
-      await expect(tool).not.toContainText('It suggests');
-    }
-  }
-});
-
 test.describe('on a phone, the server gone after loading', () => {
   test.use({ ...PHONE, fetchesAhead: true });
   test('a step of the course: page, desk, a case to its end', async ({ page, context }) => {

@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.ts';
-import { choose, field, files, kept, openDemo, openImport, startCheck, verdict } from './bench.ts';
+import { choose, field, files, kept, openImport, startCheck, verdict } from './bench.ts';
 
-// A workshop's years: machines and their places, trends, what is due, a fault that came back, base rates of one's own.
+// A workshop's years: machines and their places, trends, what is due, a fault that came back.
 
 async function nameMachine(page: Page, machine: string): Promise<void> {
   await page.locator('[data-station="complaint"]').click();
@@ -98,37 +97,6 @@ test('a fault that came back: linked to the first, which counts as replaced in v
   const sensor = page.getByRole('row', { name: /^Sensor/ });
   await expect(sensor).toContainText('1');
   await expect(sensor.getByRole('cell').nth(4)).toHaveText('1');
-});
-
-test('base rates of one’s own: a new check takes them with its first reading, shows them, and lets them go; an old one never', async ({
-  page,
-}) => {
-  await page.goto('/demo/');
-  await expect(page.locator('[data-test="job"]').first()).toBeVisible();
-  await page.goto('/demo/logbook/experience');
-  await page.getByLabel('New checks use this workshop’s own frequencies').check();
-  await openDemo(page, /Pilot boat/);
-  await expect(verdict(page)).toBeVisible();
-  await page.getByRole('button', { name: 'Why, in figures' }).click();
-  await expect(
-    page.getByRole('table', { name: 'Every fault' }).or(page.getByText('Every fault').first()),
-  ).toBeVisible();
-  await expect(page.locator('[data-test="experience"]')).toHaveCount(0);
-  await page.goto('/demo/');
-  await page.getByRole('button', { name: /New check/ }).click();
-  await page.getByLabel('Volts unplugged').fill('5.0');
-  await kept(page);
-  await page.getByRole('button', { name: 'Why, in figures' }).click();
-  await expect(page.locator('[data-test="experience"]')).toContainText('own 7 closed checks');
-  await expect(page.getByText(/Your own 7 closed checks × /).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Leave them out' }).click();
-  await expect(page.locator('[data-test="experience"]')).toHaveCount(0);
-  await expect(page.getByText(/Your own 7 closed checks × /)).toHaveCount(0);
-  const [download] = await (async () => {
-    await page.goto('/demo/logbook/experience');
-    return Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as CSV' }).click()]);
-  })();
-  expect(readFileSync(await download.path(), 'utf8')).toMatch(/^field,circuit,group,checks,found,/);
 });
 
 test('a file with an unreadable place, or none, takes nothing from the register', async ({ page }) => {

@@ -192,9 +192,9 @@ describe('experience', () => {
   test('a check takes the workshop’s own rates with its first reading, where that is switched on', async () => {
     for (const name of ['A', 'B', 'C']) await check(name, decided('wiring'));
     await useJobs().load();
-    const measure = async (on: boolean): Promise<Job> => {
+    const measure = async (on: boolean, measured: Job['readings'] = []): Promise<Job> => {
       usePreferences().experience = on;
-      const job = await ownCheck();
+      const job = await ownCheck((j) => (j.readings = measured));
       await show({ setup: () => (useExperience(), () => null) });
       job.readings.push(reading('sensor-ohms', '2k', 2000));
       await flushPromises();
@@ -203,6 +203,8 @@ describe('experience', () => {
       return job;
     };
     expect((await measure(false)).experience).toBeUndefined();
+    // One that was measured before keeps the verdict that it had.
+    expect((await measure(true, [reading('open-voltage', '5', 5)])).experience).toBeUndefined();
     const { factors } = (await measure(true)).experience!;
     expect([factors.wiring! > 1, factors.sensor! < 1]).toEqual([true, true]);
   });
@@ -236,7 +238,9 @@ describe('experience', () => {
     expect(Math.abs(own() - parseInt(row()[1]))).toBeLessThanOrEqual(away);
     await tick(wrapper, experience.useOwn, !usePreferences().experience);
     await press(wrapper, experience.exportAsCsv);
-    expect((await lastSaved()).name).toMatch(/^experience.*\.csv$/);
+    const { name, text } = await lastSaved();
+    expect(name).toMatch(/^experience.*\.csv$/);
+    expect(text).toMatch(/^field,circuit,group,checks,found,/);
   });
   test('nothing verified yet', async () => {
     await check('A', decided('wiring')).then(async (job) => {
