@@ -427,6 +427,11 @@ describe('the quick check of a phone', () => {
     await flushPromises();
     const { steps } = measurementById('open-voltage')!;
     expect(document.body.textContent).toContain(steps[0]);
+    const sheet = wrapper.getComponent({ name: 'AskSheet' });
+    expect(sheet.props('open')).toBe(true);
+    sheet.vm.$emit('update:open', false);
+    await flushPromises();
+    expect(sheet.props('open')).toBe(false);
     wrapper.unmount();
     await session().close();
     await bench(() => undefined, CATALOGUE_CIRCUITS.find((c) => c.layout === 'one-wire')!.id);

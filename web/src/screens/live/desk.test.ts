@@ -178,7 +178,7 @@ describe('the simulated machine', () => {
     expect(sheet.findComponent({ name: 'PickList' }).props('modelValue')).toBe('return');
   });
   test('a decade box is only offered where one is connected, and takes whole ohms of its range', async () => {
-    const { live } = running();
+    const { live } = running({}, ['adapter']);
     const set = vi.spyOn(live, 'setBox').mockImplementation(() => undefined);
     const sheet = await show(MachinePanel);
     expect(typedFields(sheet)).toEqual([]);

@@ -289,6 +289,15 @@ describe('a place', () => {
     const begun = await checkOpened(wrapper);
     expect([begun.machine, begun.recurrenceOf, begun.readings.length]).toEqual(['Pump', undefined, 0]);
   });
+  test('a check that is changed while the page is open is read again', async () => {
+    const job = await check('Pump', (j) => (j.note = 'wet'));
+    const wrapper = await show(PlaceScreen, { path: `/logbook/place/${codeOf(job)}` });
+    await untilShown(() => wrapper.text().includes(place.note('wet')), 'the check');
+    const stored = (await jobDoor(job.id).read())!;
+    await jobDoor(job.id).write({ ...stored.value, note: 'dry', updatedAt: '2026-02-03T04:05:06.000Z' }, stored);
+    await useJobs().reload();
+    await untilShown(() => wrapper.text().includes(place.note('dry')), 'the change');
+  });
   test('what came back names the check before it', async () => {
     const job = await check('Pump', decided('wiring'));
     const wrapper = await show(PlaceScreen, { path: `/logbook/place/${codeOf(job)}` });

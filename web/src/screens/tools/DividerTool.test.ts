@@ -1,6 +1,9 @@
 // @vitest-environment happy-dom
 import { pullUpOfPairText } from '@mellow-probe/core/wording/noticeText';
-import { dividerToolWords as say } from '@mellow-probe/core/wording/screens/tools';
+import { formatOhm } from '@mellow-probe/core/base/units/format';
+import { wireOhm } from '@mellow-probe/core/circuit/network/wireOhm';
+import { jointOhm, leakOhm } from '@mellow-probe/core/tools/divider/deskSliders';
+import { deskSlidersWords as sliders, dividerToolWords as say } from '@mellow-probe/core/wording/screens/tools';
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
@@ -18,6 +21,7 @@ vi.mock('../../components/LazyPlot.ts', async () => {
     }),
   };
 });
+const { usePreferences } = await import('../../data/stores/preferences.ts');
 const { default: DividerTool } = await import('./DividerTool.vue');
 const { default: DeskSliders } = await import('./DeskSliders.vue');
 const { default: EntryField } = await import('../../components/EntryField.vue');
@@ -54,7 +58,7 @@ async function slide(wrapper: VueWrapper, change: Record<string, number | boolea
 }
 interface Plot {
   data?: { x: number[]; y: number[] }[];
-  layout: { yaxis: { range: number[] } };
+  layout: { xaxis: { range: number[] }; yaxis: { range: number[] } };
 }
 const charts = (wrapper: VueWrapper) => wrapper.findAllComponents({ name: 'LazyPlot' });
 const line = (wrapper: VueWrapper, chart: number): number[] =>
@@ -108,6 +112,29 @@ describe('the divider on the desk', () => {
     await reset.trigger('click');
     await flushPromises();
     expect(asSet(wrapper, 1).every((e) => Math.abs(e) < 1)).toBe(true);
+  });
+  test('each slider says its ohms, or that there is none', async () => {
+    const wrapper = await desk();
+    const texts = (): string[] =>
+      wrapper.findAllComponents({ name: 'SlideBar' }).map((bar) => bar.props('text') as string);
+    const joints = (): string[] => texts().slice(2);
+    expect(joints()).toEqual([say.none, say.none, say.none].map(() => sliders.none));
+    await slide(wrapper, { series: 1, leakGround: 1, leakAcross: 0.5 });
+    expect(joints()).toEqual([jointOhm(1), leakOhm(1), leakOhm(0.5)].map(formatOhm));
+    await slide(wrapper, { wireM: 100 });
+    expect(texts()[0]).toBe(`100 m = ${formatOhm(wireOhm(100, 0.75))}`);
+  });
+  test('in °F the charts run over Fahrenheit; the line of no error goes from end to end', async () => {
+    usePreferences().temperatureUnit = 'F';
+    const wrapper = await desk();
+    const figure = (chart: number) => charts(wrapper)[chart].props('figure') as Plot;
+    for (const chart of [0, 1]) {
+      const { x } = figure(chart).data![0];
+      expect([x[0], x.at(-1)]).toEqual([expect.closeTo(-4, 9), expect.closeTo(248, 9)]);
+      expect(figure(chart).layout.xaxis.range).toEqual([x[0], x.at(-1)]);
+    }
+    const titles = [0, 1].map((chart) => JSON.stringify(figure(chart).layout));
+    expect([titles[0].includes(say.voltTitle('F')), titles[1].includes(say.errorTitle('F'))]).toEqual([true, true]);
   });
   test('with next to no error the axis of errors is one kelvin high', async () => {
     const wrapper = await desk();

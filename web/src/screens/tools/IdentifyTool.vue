@@ -62,17 +62,18 @@ const estimate = computed(() => result.value?.other.estimate ?? null);
 const estimateName = computed(() =>
   estimate.value ? say.ntcFromPairs(formatOhm(estimate.value.r25Ohm), fixed(estimate.value.betaK, 0)) : '',
 );
-const picked = computed(() => (chosen.value === OTHER && !estimate.value ? '' : chosen.value));
-const use = computed(() =>
-  picked.value === OTHER
-    ? { name: estimateName.value, curve: { kind: 'beta' as const, ...estimate.value! } }
-    : curves.byId(picked.value || (result.value?.candidates[0]?.id ?? '')),
-);
 const usable = computed(() => [
   { value: '', label: result.value?.candidates[0]?.name ?? '' },
   ...(estimate.value ? [{ value: OTHER, label: estimateName.value }] : []),
   ...likely.value.slice(1).map((c) => ({ value: c.id, label: c.name })),
 ]);
+/** What was chosen, while the pairs offer it; then the likeliest. */
+const picked = computed(() => (usable.value.some((u) => u.value === chosen.value) ? chosen.value : ''));
+const use = computed(() =>
+  picked.value === OTHER
+    ? { name: estimateName.value, curve: { kind: 'beta' as const, ...estimate.value! } }
+    : curves.byId(picked.value || (result.value?.candidates[0]?.id ?? '')),
+);
 const COLUMNS: readonly Column<(typeof likely.value)[number]>[] = [
   { key: 'curve', title: say.curve },
   {
@@ -164,7 +165,14 @@ const separation = computed(() => {
     </div>
   </div>
   <div v-if="result" class="row">
-    <PickList v-model="chosen" class="which" :label="say.curveToUse" hide-label :options="usable" />
+    <PickList
+      :model-value="picked"
+      class="which"
+      :label="say.curveToUse"
+      hide-label
+      :options="usable"
+      @update:model-value="chosen = $event"
+    />
     <UseOnJob
       :what="say.useOnCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"

@@ -347,6 +347,19 @@ describe('what sensor is this', () => {
     };
     expect(used.curve.r25Ohm / 77_000).toBeCloseTo(1, 1);
     expect(used.curve.betaK / 4600).toBeCloseTo(1, 1);
+    const named = identify.ntcFromPairs(formatOhm(used.curve.r25Ohm), String(Math.round(used.curve.betaK)));
+    const label = (): string | undefined =>
+      listOf(wrapper, identify.curveToUse).options!.find((o) => o.value === 'not-on-the-shelf')?.label;
+    expect(plain(label()!)).toBe(plain(named));
+    // With one pair alone there is no such curve: the likeliest of the saved ones is used.
+    await type(wrapper, identify.ohms(2), '');
+    expect([label(), listOf(wrapper, identify.curveToUse).modelValue]).toEqual([undefined, '']);
+    expect(usedOnCheck(wrapper, identify.useOnCheck).circuit.curve).toMatchObject({
+      name: listOf(wrapper, identify.curveToUse).options![0].label,
+    });
+    const [, second] = listOf(wrapper, identify.curveToUse).options!;
+    await pickFrom(wrapper, identify.curveToUse, second.value);
+    expect(usedOnCheck(wrapper, identify.useOnCheck).circuit.curve).toMatchObject({ name: second.label });
   });
   test('pairs can be added and removed, down to none', async () => {
     const wrapper = await pairs([20, 2000], [33, 1500]);
