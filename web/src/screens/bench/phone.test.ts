@@ -74,7 +74,7 @@ describe('the quick check under a thumb', () => {
     await focus(wrapper, 'sensor-ohms');
     expect(hasPad(wrapper)).toBe(false);
   });
-  test('what the circuit lacks is asked beside it: a pull-down has its own name', async () => {
+  test('the circuit has its fields beside it: a pull-down has its own name', async () => {
     for (const layout of ['pull-up', 'pull-down'] as const) {
       const circuit = CATALOGUE_CIRCUITS.find((c) => c.layout === layout)!;
       await ownCheck(undefined, { circuit: circuit.id });

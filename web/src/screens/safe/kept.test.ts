@@ -50,7 +50,7 @@ describe('what is stored here', () => {
     expect(sizes[0]).toMatch(new RegExp(`^${KIND_NAMES.job}: `));
     expect(part.find('[role="progressbar"]').exists()).toBe(false);
   });
-  test('a browser that may delete it is asked once to keep it; what it answers is said', async () => {
+  test('where the browser may delete it, one button asks it to keep everything, and its answer is shown', async () => {
     storage({ usage: 1, quota: 2 }, false, true);
     const kind = await show(KeptPart);
     expect(kind.text()).toContain(say.notPersistent);
@@ -84,7 +84,7 @@ describe('use without the server', () => {
     if (offers) await press(part, say.fetchItNow);
     expect(server.offline).toEqual(offers ? [true] : []);
   });
-  test('the reader of pictures is fetched when asked; without the server it says so, and is tried again', async () => {
+  test('a button fetches the reader of pictures; without the server the page says so and can try again', async () => {
     offline.value = 'ready';
     server.keepFails = true;
     const part = await show(KeptPart);

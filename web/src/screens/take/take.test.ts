@@ -31,7 +31,7 @@ const received = (w: VueWrapper): boolean => w.find('[data-test="received"]').ex
 const notices = (w: VueWrapper): string[] => w.findAllComponents({ name: 'NoticeBar' }).map((n) => n.text());
 
 describe('a check from another device', () => {
-  test('by its link: it is shown first; kept, it is added and opened', async () => {
+  test('by its link: the page shows it first; saved, it is added and opened', async () => {
     const screen = await show(TakeScreen, { path: `/take#${await LINK}` });
     await untilShown(() => received(screen), 'the check');
     expectSound(screen);
