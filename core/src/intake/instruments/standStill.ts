@@ -56,7 +56,7 @@ export function standStill(samples: readonly Sample[], quantity: Quantity): Stan
     moved > bounds.shows * scatter &&
     moved > STEPS_MOVED * step
   )
-    return isJump(window, bounds.step)
+    return isJump(window, Math.max(bounds.step, JUMP_SHARE * 2 * spread))
       ? { still: false, why: 'noisy', amount: spread }
       : { still: false, why: 'moving', amount: slope };
   if (spread > scatter) return { still: false, why: 'noisy', amount: spread };
@@ -66,16 +66,12 @@ export function standStill(samples: readonly Sample[], quantity: Quantity): Stan
 /** A figure that goes from one step of its display to the next may not have moved at all: more than so many steps are a movement. */
 const STEPS_MOVED = 1.5;
 
-/** Most of the change in one go is a jump: a line that drops out has no slope. */
+/** Most of the change in one go, and more than any display's step, is a jump: a line that drops out has no slope. */
 const JUMP_SHARE = 0.7;
 
-/** Does one change between two values, larger than any display's step, make up most of the whole change? */
-function isJump(window: readonly Sample[], coarsest: number): boolean {
-  const changes = window.slice(1).map((s, i) => Math.abs(s.value - window[i].value));
-  const values = window.map((s) => s.value);
-  const range = Math.max(...values) - Math.min(...values);
-  return Math.max(...changes) > Math.max(coarsest, JUMP_SHARE * range);
-}
+/** Is there a change from one value to the next larger than this? */
+const isJump = (window: readonly Sample[], most: number): boolean =>
+  window.some((s, i) => i > 0 && Math.abs(s.value - window[i - 1].value) > most);
 
 /** The step in which these values are shown: the least difference between two of them; 0 where that is coarser than any instrument shows. */
 function stepOf(sorted: readonly number[], coarsest: number): number {

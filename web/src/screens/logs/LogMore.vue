@@ -33,7 +33,7 @@ async function beside(files: readonly File[], by: 'clock' | 'course'): Promise<v
   if (files[0]) emit('told', await lab.beside(files[0], by));
 }
 async function save(): Promise<void> {
-  saveFile(fileName(lab.head.value?.title ?? lab.file.value?.name ?? 'log', 'csv'), 'text/csv', await lab.csv());
+  saveFile(fileName(lab.title.value || 'log', 'csv'), 'text/csv', await lab.csv());
 }
 </script>
 

@@ -86,7 +86,7 @@ function open(files: readonly File[], choices: LogChoices = {}, everyS: number |
 }
 async function use(index: number): Promise<void> {
   const { evidence } = lab.analysis.value!;
-  const note = say.log(lab.head.value?.title ?? lab.file.value?.name ?? '');
+  const note = say.log(lab.title.value);
   let taken = 0;
   try {
     await bench.changeJob(checkId.value, (own) => {
@@ -146,7 +146,7 @@ async function remove(id: string): Promise<void> {
           <section class="sheet part">
             <div class="head">
               <div class="what">
-                <h2 class="log">{{ lab.head.value?.title ?? lab.file.value?.name }}</h2>
+                <h2 class="log">{{ lab.title.value }}</h2>
                 <span class="soft small"
                   >{{ say.rows(counted(lab.shape.value.rows), clockText(lab.shape.value.lengthS))
                   }}<template v-if="lab.fileRead.value">

@@ -34,6 +34,8 @@ export function useLogRoom(job: () => Job | null) {
   const { room: _room, asked: _asked, ...refs } = desk;
   return {
     ...refs,
+    /** Of the recording, or of the file that is not stored; empty where there is neither. */
+    title: computed(() => desk.head.value?.title ?? desk.file.value?.name ?? ''),
     busy: computed(() => state.value.at === 'reading' || state.value.at === 'analysing'),
     openFile: (file: File, choices: LogChoices = {}, everyS: number | null = null) =>
       openFile(desk, job, file, choices, everyS),

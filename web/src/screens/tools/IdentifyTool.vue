@@ -68,7 +68,10 @@ const usable = computed(() => [
   ...likely.value.slice(1).map((c) => ({ value: c.id, label: c.name })),
 ]);
 /** What was chosen, while the pairs offer it; then the likeliest. */
-const picked = computed(() => (usable.value.some((u) => u.value === chosen.value) ? chosen.value : ''));
+const picked = computed({
+  get: () => (usable.value.some((u) => u.value === chosen.value) ? chosen.value : ''),
+  set: (id) => (chosen.value = id),
+});
 const use = computed(() =>
   picked.value === OTHER
     ? { name: estimateName.value, curve: { kind: 'beta' as const, ...estimate.value! } }
@@ -165,14 +168,7 @@ const separation = computed(() => {
     </div>
   </div>
   <div v-if="result" class="row">
-    <PickList
-      :model-value="picked"
-      class="which"
-      :label="say.curveToUse"
-      hide-label
-      :options="usable"
-      @update:model-value="chosen = $event"
-    />
+    <PickList v-model="picked" class="which" :label="say.curveToUse" hide-label :options="usable" />
     <UseOnJob
       :what="say.useOnCheck"
       :change="(job) => (job.circuit.curve = { source: 'given', name: use.name, curve: use.curve })"
