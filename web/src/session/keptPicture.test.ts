@@ -7,6 +7,7 @@ import { browser, emptyBrowser, until } from '../../test/browserWindow.ts';
 /** What the browser makes of a picture file: a JPEG of this address, or nothing. */
 const reader = vi.hoisted(() => ({ address: 'data:image/jpeg;base64,AAEC' as string | null }));
 vi.mock('../browser/scaledJpeg.ts', () => ({ scaledJpeg: () => Promise.resolve(reader.address) }));
+const { getPhoto } = await import('../data/storage/photoStorage.ts');
 const { useKeptPicture } = await import('./keptPicture.ts');
 
 beforeEach(async () => {
@@ -31,9 +32,7 @@ test('a picture is shown at its size and is there at the next visit; removed it 
   expect(next.picture.value).toMatchObject({ width: 30, address: reader.address });
   await next.remove();
   expect(next.picture.value).toBeNull();
-  const after = kept();
-  await new Promise((resolve) => setTimeout(resolve, 30));
-  expect(after.picture.value).toBeNull();
+  expect(await getPhoto('shelf', 'table')).toBeNull();
 });
 test('a file that is no picture, and one of 41 MB, leave the earlier picture and say why', async () => {
   const { picture, open, fault } = kept();

@@ -28,6 +28,7 @@ import {
   DEMO,
   jobDoor,
   listOf,
+  notices,
   NOW,
   pickFrom,
   press,
@@ -81,19 +82,14 @@ describe('the list of checks', () => {
     const wrapper = await ledger(['Pump']);
     const due = backupDueText(useJobs().lines, '', new Date().toISOString());
     expect(due).not.toBe('');
-    const notices = (w: VueWrapper): string =>
-      w
-        .findAllComponents({ name: 'NoticeBar' })
-        .map((n) => n.text())
-        .join();
-    expect(notices(wrapper)).toContain(due);
+    expect(notices(wrapper).join()).toContain(due);
     await press(wrapper, say.later);
-    expect(notices(wrapper)).not.toContain(due);
+    expect(notices(wrapper).join()).not.toContain(due);
     wrapper.unmount();
     noteBackup();
     const after = await ledger();
     await until(() => after.text().includes('Pump'), 'the list');
-    expect(notices(after)).not.toContain(due);
+    expect(notices(after).join()).not.toContain(due);
   });
   test('on a phone each check is a card: 25 at first, then as many as are asked for', async () => {
     atPhone();

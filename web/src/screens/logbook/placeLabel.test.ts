@@ -4,7 +4,7 @@ import { placeCode, placeKey } from '@mellow-probe/core/history/register/placeKe
 import { notFoundWords } from '@mellow-probe/core/wording/screens/app';
 import { placeLabelWords as say } from '@mellow-probe/core/wording/screens/logbook';
 import { expect, test, vi } from 'vitest';
-import { expectSound, jobDoor, NOW, press, show, untilShown } from '../../../test/mountedScreens.ts';
+import { expectSound, jobDoor, NOW, press, show, untilShown, watchedPrint } from '../../../test/mountedScreens.ts';
 import NotFoundScreen from '../notFound/NotFoundScreen.vue';
 import PlaceLabel from './PlaceLabel.vue';
 
@@ -18,8 +18,7 @@ test('the label of a machine: its name, its code, and an address that leads to i
   const address = `${window.location.origin}/logbook/place/${code}`;
   expect([label.get('h1').text(), label.get('.code').text()]).toEqual(['Ferry', code]);
   expect(label.getComponent({ name: 'QrCode' }).props()).toEqual({ text: address, label: say.qrCode(address) });
-  const print = vi.fn();
-  vi.stubGlobal('print', print);
+  const print = watchedPrint();
   await press(label, say.print);
   expect(print).toHaveBeenCalledOnce();
   vi.unstubAllGlobals();

@@ -23,6 +23,7 @@ import {
   isOff,
   jobDoor,
   listOf,
+  notices,
   NOW,
   pickFrom,
   press,
@@ -69,7 +70,6 @@ async function analysed(screen: VueWrapper): Promise<void> {
   );
 }
 const rangeOf = (screen: VueWrapper): string => screen.get('[data-test="range"]').text();
-const notices = (screen: VueWrapper): string[] => screen.findAllComponents({ name: 'NoticeBar' }).map((n) => n.text());
 const lines = (screen: VueWrapper): { name: string; visible?: unknown }[] =>
   (screen.getComponent(LogChart).props('figure') as { data: { name: string; visible?: unknown }[] }).data;
 

@@ -14,6 +14,7 @@ import {
   reading,
   show,
   untilShown,
+  watchedPrint,
 } from '../../../test/mountedScreens.ts';
 import { saved } from '../../../test/savedFiles.ts';
 
@@ -88,8 +89,7 @@ describe('the report as a file', () => {
     // Dark ink on paper, whatever the theme.
     const [ink] = /color: ?#([0-9a-f]{6})/.exec(text)!.slice(1);
     expect(parseInt(ink.slice(0, 2), 16)).toBeLessThan(96);
-    const print = vi.fn();
-    vi.stubGlobal('print', print);
+    const print = watchedPrint();
     await press(wrapper, say.print);
     expect(print).toHaveBeenCalledOnce();
     vi.unstubAllGlobals();

@@ -8,7 +8,16 @@ import { NOT_TAKEN } from '@mellow-probe/core/wording/storageText';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { describe, expect, test } from 'vitest';
 import { browser } from '../../../test/browserWindow.ts';
-import { checkOpened, expectSound, jobDoor, NOW, press, show, untilShown } from '../../../test/mountedScreens.ts';
+import {
+  checkOpened,
+  expectSound,
+  jobDoor,
+  notices,
+  NOW,
+  press,
+  show,
+  untilShown,
+} from '../../../test/mountedScreens.ts';
 import { packText } from '../../browser/packedText.ts';
 import ScanSheet from '../../components/ScanSheet.vue';
 import TakeScreen from './TakeScreen.vue';
@@ -28,7 +37,6 @@ async function pictures(): Promise<string[]> {
   return frames;
 }
 const received = (w: VueWrapper): boolean => w.find('[data-test="received"]').exists();
-const notices = (w: VueWrapper): string[] => w.findAllComponents({ name: 'NoticeBar' }).map((n) => n.text());
 
 describe('a check from another device', () => {
   test('by its link: the page shows it first; saved, it is added and opened', async () => {

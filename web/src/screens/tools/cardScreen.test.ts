@@ -3,7 +3,16 @@ import { CATALOGUE_CIRCUITS } from '@mellow-probe/core/catalogue/parts/circuits'
 import { formatOhm } from '@mellow-probe/core/base/units/format';
 import { cardScreenWords as say } from '@mellow-probe/core/wording/screens/tools';
 import { expect, test, vi } from 'vitest';
-import { expectSound, listOf, pickFrom, plain, press, rowsOf, show } from '../../../test/mountedScreens.ts';
+import {
+  expectSound,
+  listOf,
+  pickFrom,
+  plain,
+  press,
+  rowsOf,
+  show,
+  watchedPrint,
+} from '../../../test/mountedScreens.ts';
 import { usePreferences } from '../../data/stores/preferences.ts';
 import { useCurves } from '../../session/curves.ts';
 import CardScreen from './CardScreen.vue';
@@ -35,8 +44,7 @@ test('the pocket card: a page of temperatures with ohms, volts and what is shown
   expect(parseFloat(at('20')[4])).toBeCloseTo((5 * ohm) / (ohm + other.pullUpOhm!), 1);
   usePreferences().temperatureUnit = 'F';
   await vi.waitFor(() => expect(at('20')[5]).toBe('68 °F'));
-  const print = vi.fn();
-  vi.stubGlobal('print', print);
+  const print = watchedPrint();
   await press(card, say.print);
   expect(print).toHaveBeenCalledOnce();
   vi.unstubAllGlobals();
